@@ -1,0 +1,38 @@
+import { difference } from '../color/color';
+import type { Kind } from '../kit/kinds';
+import type { Piece } from '../kit/kit';
+import { palette } from '../kit/kit';
+import type { Context } from './spread';
+import { kitsOf } from './spread';
+
+/** Beyond this CIEDE2000 distance from the kit's palette a pulled-in piece looks foreign (handbook C1; common practice). */
+export const FOREIGN = 22;
+
+/** All pieces of the given kinds that may be used, the kit's own first, in file order. */
+export const piecesOf = (context: Context, ...kinds: readonly Kind[]): Piece[] =>
+  kitsOf(context).flatMap((kit) => kit.pieces.filter((p) => kinds.includes(p.kind)));
+
+const seen = new WeakMap<object, WeakMap<Piece, number>>();
+
+/** How far a piece's color is from the nearest of the kit's colors (CIEDE2000); 0 for the kit's own. */
+export function strangeness(piece: Piece, context: Context): number {
+  if (piece.kit === context.kit.name) return 0;
+  const known = seen.get(context.kit) ?? new WeakMap<Piece, number>();
+  seen.set(context.kit, known);
+  let distance = known.get(piece);
+  if (distance === undefined) {
+    const colors = palette(context.kit, 12);
+    distance = colors.length ? Math.min(...colors.map((c) => difference(c, piece.color))) : 0;
+    known.set(piece, distance);
+  }
+  return distance;
+}
+
+/** Pieces sorted by what they would cost, the cheapest first; equal ones keep their order. */
+export function byCost<T>(pieces: readonly T[], cost: (piece: T) => number): T[] {
+  return pieces
+    .map((piece, at) => ({ piece, at, cost: cost(piece) }))
+    .filter((c) => Number.isFinite(c.cost))
+    .sort((a, b) => a.cost - b.cost || a.at - b.at)
+    .map((c) => c.piece);
+}

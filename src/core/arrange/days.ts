@@ -1,0 +1,102 @@
+import { dayColumn } from '../book/columns';
+import type { Demand } from '../week/demand';
+import type { Candidate, Choice } from './candidates';
+import { candidatesOf } from './candidates';
+import type { Block } from './day-blocks';
+import { blocksOfDay } from './day-blocks';
+import { packColumn } from './day-packing';
+import type { Draft, Stage } from './draft';
+import { dressBase, dressList } from './dressing';
+import type { Form } from './forms';
+import { scarcityPrices } from './prices';
+import type { Stretch } from './room';
+import { COMES_UP, freeStretches, lengthOf } from './room';
+import { spaceOut } from './spacing';
+import type { Context } from './spread';
+
+/** Every item of the week in its day, in time order, on a base that is in stock and wide enough for its text (handbook D2, D3, D5). */
+export const days: Stage = (before, context) => {
+  if (context.options.ahead === 'skeleton') return before;
+  let draft = before.clone();
+  const prices = scarcityPrices(draft, context);
+  const order = [0, 1, 2, 3, 4, 5, 6].sort((a, b) => slack(draft, context, a) - slack(draft, context, b) || a - b);
+  for (const day of order) draft = dressDay(draft, context, day, prices);
+  return draft;
+};
+
+/** mm of column a day has beside what its items want; the tightest day is dressed first. */
+function slack(draft: Draft, context: Context, day: number): number {
+  return freeStretches(draft, context, day).reduce((n, s) => n + lengthOf(s), 0) - blocksOfDay(draft, context, day).length * 14;
+}
+
+function dressDay(before: Draft, context: Context, day: number, prices: ReadonlyMap<string, number>): Draft {
+  const { draft, leftOut } = layDay(before, context, day, prices);
+  if (leftOut.length === 0) return draft;
+  const roomier = withoutBox(before, day);
+  if (roomier) {
+    const second = layDay(roomier, context, day, prices);
+    if (second.leftOut.length < leftOut.length) return second.draft;
+  }
+  return draft;
+}
+
+/** The day with its full box taken out again, because its items need the room more (handbook D1). */
+function withoutBox(before: Draft, day: number): Draft | null {
+  const box = before.placements.find((p) => p.role === 'box' && p.day === day && !p.locked);
+  if (!box) return null;
+  return before.without(box.id);
+}
+
+function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMap<string, number>): { draft: Draft; leftOut: Block[] } {
+  const column = dayColumn(context.book, day);
+  const draft = before.clone();
+  if (!column) return { draft, leftOut: [] };
+  const stretches = freeStretches(draft, context, day);
+  let candidates = candidatesOf(draft, context, day, prices);
+  let packing = packWithin(candidates, stretches, context.options.gap);
+  for (let round = 0; round < 40; round++) {
+    const over = overdrawn(candidates, packing.chosen);
+    if (!over) break;
+    candidates = candidates.map((c, i) => (i === over.item ? { ...c, choices: c.choices.filter((x) => x.form !== over.form) } : c));
+    packing = packWithin(candidates, stretches, context.options.gap);
+  }
+  const standing = candidates.flatMap((c, i) => {
+    const chosen = packing.chosen[i];
+    return chosen === null || chosen === undefined ? [] : [{ block: c.block, choice: c.choices[chosen] as Choice, stretch: packing.stretch[i] as number }];
+  });
+  const tops = spaceOut(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, evening: s.block.minute >= 17 * 60 })), stretches, context.options.gap);
+  const failed = standing.filter((s, i) => {
+    const at = { page: column.page, day, column, y: tops[i] as number };
+    return !(s.choice.form ? dressBase(draft, context, s.block.demands[0] as Demand, s.choice, at) : dressList(draft, context, s.block, at));
+  });
+  const leftOut = candidates.filter((_, i) => packing.chosen[i] === null).map((c) => c.block);
+  return { draft, leftOut: [...leftOut, ...failed.map((s) => s.block)] };
+}
+
+/** First with room kept for what comes up; when something would be left out, with all the room there is. */
+function packWithin(candidates: readonly Candidate[], stretches: readonly Stretch[], gap: number) {
+  const items = candidates.map((c) => ({ options: c.choices, leaveOut: c.leaveOut }));
+  const last = stretches.at(-1);
+  const kept = last && lengthOf(last) > COMES_UP ? [...stretches.slice(0, -1), { from: last.from, to: last.to - COMES_UP }] : stretches;
+  const roomy = packColumn(items, kept, gap);
+  return roomy.chosen.includes(null) ? packColumn(items, stretches, gap) : roomy;
+}
+
+/** The first form that was chosen more often than it is there, and the item that would lose least by another. */
+function overdrawn(candidates: readonly Candidate[], chosen: readonly (number | null)[]): { form: Form; item: number } | null {
+  const users = new Map<Form, number[]>();
+  chosen.forEach((o, i) => {
+    const form = o === null ? null : candidates[i]?.choices[o]?.form;
+    if (form) users.set(form, [...(users.get(form) ?? []), i]);
+  });
+  for (const [form, items] of users) {
+    if (items.length <= form.supply) continue;
+    const regret = (i: number): number => {
+      const costs = (candidates[i] as Candidate).choices.filter((c) => c.form !== form).map((c) => c.cost);
+      const own = (candidates[i] as Candidate).choices.find((c) => c.form === form)?.cost ?? 0;
+      return (costs.length ? Math.min(...costs) : 1e4) - own;
+    };
+    return { form, item: items.reduce((a, b) => (regret(b) < regret(a) ? b : a)) };
+  }
+  return null;
+}

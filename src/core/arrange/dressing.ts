@@ -1,0 +1,159 @@
+import { difference } from '../color/color';
+import type { Piece } from '../kit/kit';
+import { textFits } from '../measure/hand';
+import { HAIR } from '../measure/length';
+import type { Rect } from '../measure/rect';
+import { bottom } from '../measure/rect';
+import type { Demand } from '../week/demand';
+import { spokenTime, writtenText } from '../week/demand';
+import { meaningsOf } from '../week/meaning';
+import type { Choice } from './candidates';
+import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
+import type { Block } from './day-blocks';
+import { listsFor, rowPitch } from './day-blocks';
+import type { Draft } from './draft';
+import { inkFor } from './ink';
+import type { Context, Placement } from './spread';
+import { trimTo } from './trim';
+import { writingRoom } from './writing';
+
+interface At {
+  readonly page: number;
+  readonly day: number;
+  readonly column: Rect;
+  readonly y: number;
+}
+
+/** Lays an item's base with icon and script, where the kit has them and the text still fits. False when nothing is left. */
+export function dressBase(draft: Draft, context: Context, demand: Demand, choice: Choice, at: At): boolean {
+  const { form } = choice;
+  if (!form) return false;
+  const design = byCost(form.designs, (p) => (draft.ledger.untouched(p) > 0 ? jar(draft, p, at) + strangeness(p, context) : Infinity))[0];
+  const taken = design && draft.ledger.take(design, form.cut);
+  if (!design || !taken) return false;
+  const x = at.column.x + (at.column.w - form.w) / 2;
+  const extras = adorn(draft, context, demand, design, choice, { x, y: at.y, w: form.w, h: form.h }, at);
+  draft.add(design, taken, { page: at.page, day: at.day, x, y: at.y, role: 'day', items: [demand.uid], text: extras.text, ink: extras.text ? inkFor(design) : null });
+  for (const { piece, rect } of extras.laid) {
+    const over = draft.ledger.take(piece);
+    if (over) draft.add(piece, over, { page: at.page, day: at.day, x: rect.x, y: rect.y, role: 'day', layer: 1 });
+  }
+  return true;
+}
+
+/** How a piece would jar with what lies above and beside it, and whether its design is used much already (handbook C2, C3). */
+function jar(draft: Draft, piece: Piece, at: At): number {
+  let cost = 0;
+  for (const p of draft.placements) {
+    if (p.layer > 0 || p.page !== at.page) continue;
+    const other = draft.pieceOf(p);
+    if (!other) continue;
+    if (other === piece) cost += 1;
+    const above = p.day === at.day && at.y - bottom(p) < 6 && at.y - bottom(p) > -1;
+    const beside = p.day !== null && Math.abs(p.day - at.day) === 1 && p.y < at.y + 10 && bottom(p) > at.y;
+    if (above || beside) cost += Math.max(0, 20 - difference(other.color, piece.color)) / (above ? 3 : 6);
+  }
+  return cost;
+}
+
+interface Laid {
+  readonly piece: Piece;
+  readonly rect: Rect;
+}
+
+function adorn(draft: Draft, context: Context, demand: Demand, base: Piece, choice: Choice, place: Rect, at: At): { laid: Laid[]; text: string | null } {
+  const plain = { laid: [], text: choice.text };
+  if (base.kind === 'little' || base.kind === 'check-flag' || place.w < 24 || base.words) return plain;
+  const meanings = meaningsOf(demand.title, demand.categories);
+  const icon = layIcon(draft, context, meanings, place);
+  const script = layScript(draft, context, demand, meanings, place, icon, at);
+  const attempts: Laid[][] = [[...icon, ...script], icon, script].filter((a) => a.length > 0);
+  for (const laid of attempts) {
+    const text = laid.some((l) => l.piece.kind === 'script') ? besideScript(demand, choice.text, script[0]?.piece.words ?? '') : choice.text;
+    const room = writingRoom({ kind: base.kind, shape: base.shape, w: place.w, h: place.h }, laid.map(({ rect }) => ({ ...rect, x: rect.x - place.x, y: rect.y - place.y })));
+    if (text === null || textFits(text, room.w, room.h, context.options.hand)) return { laid, text };
+  }
+  return plain;
+}
+
+function layIcon(draft: Draft, context: Context, meanings: readonly string[], place: Rect): Laid[] {
+  const piece = byCost(piecesOf(context, 'icon'), (p) => {
+    const rank = meanings.indexOf(p.icon);
+    return rank < 0 || draft.ledger.untouched(p) === 0 || p.height > place.h - 1 || p.width > place.w / 2 || strangeness(p, context) > FOREIGN ? Infinity : rank * 5 + strangeness(p, context);
+  })[0];
+  return piece ? [{ piece, rect: { x: place.x + 1.2, y: place.y + (place.h - piece.height) / 2, w: piece.width, h: piece.height } }] : [];
+}
+
+function layScript(draft: Draft, context: Context, demand: Demand, meanings: readonly string[], place: Rect, icon: readonly Laid[], at: At): Laid[] {
+  const from = icon[0] ? icon[0].rect.x + icon[0].rect.w + 0.8 : place.x + 1;
+  const width = place.x + place.w - 1 - from;
+  const above = lastScript(draft, at);
+  const title = demand.title.toLowerCase();
+  const piece = byCost(piecesOf(context, 'script'), (p) => {
+    const words = p.words.toLowerCase();
+    const says = words !== '' && (` ${title} `.includes(` ${words} `) ? 0 : meanings[0] === words ? 1 : Infinity);
+    return says === false || p.width > width || p.height > place.h - 1 || draft.ledger.untouched(p) === 0 || above === p.code || strangeness(p, context) > FOREIGN ? Infinity : says + strangeness(p, context);
+  })[0];
+  return piece ? [{ piece, rect: { x: from, y: place.y + 0.6, w: piece.width, h: piece.height } }] : [];
+}
+
+/** Code of the script last laid above in the column; the same one must not follow itself (handbook D7). */
+function lastScript(draft: Draft, at: At): string | null {
+  const above = draft.placements.filter((p) => p.day === at.day && p.y < at.y && draft.pieceOf(p)?.kind === 'script');
+  return above.length ? above.reduce((a, b) => (b.y > a.y ? b : a)).code : null;
+}
+
+/** What is still to be written beside a script that says part of it. */
+function besideScript(demand: Demand, text: string, words: string): string | null {
+  const time = demand.start === null ? '' : spokenTime(demand.start);
+  if (demand.title.toLowerCase().trim() === words.toLowerCase()) return `${time}${demand.tentative ? ' ?' : ''}`.trim() || null;
+  return text;
+}
+
+/** The header over a list of two rows or more, when one with its name is left. */
+export function listHeader(draft: Draft, context: Context, block: Block, width: number): Piece | null {
+  if (block.demands.length < 2) return null;
+  const names = [block.list?.toLowerCase() ?? '', 'to do'];
+  return byCost(piecesOf(context, 'header'), (p) => {
+    const rank = names.indexOf(p.words.trim().toLowerCase());
+    return rank < 0 || draft.ledger.untouched(p) === 0 || trimTo(p, width) === undefined || strangeness(p, context) > FOREIGN ? Infinity : rank + strangeness(p, context);
+  })[0] ?? null;
+}
+
+/** Lays a list cut to its number of rows (handbook L1), or two of one design joined (L2), under its header. */
+export function dressList(draft: Draft, context: Context, block: Block, at: At): boolean {
+  const rows = block.demands.length;
+  const design = byCost(listsFor(draft, context, at.column.w), (p) => (rowsThere(draft, p) >= rows ? jar(draft, p, at) + strangeness(p, context) : Infinity))[0];
+  if (!design) return false;
+  let y = at.y;
+  const header = listHeader(draft, context, block, at.column.w);
+  const strip = header && draft.ledger.take(header, trimTo(header, at.column.w) ?? null);
+  if (header && strip) {
+    const w = strip.cut?.w ?? header.width;
+    draft.add(header, strip, { page: at.page, day: at.day, x: at.column.x + (at.column.w - w) / 2, y, role: 'day' });
+    y += header.height + UNDER_LIST_HEADER;
+  }
+  for (let done = 0; done < rows; ) {
+    const count = Math.min(rows - done, draft.ledger.mostRows(design));
+    const taken = draft.ledger.takeRows(design, count, at.column.w);
+    if (!taken) return false;
+    const demands = block.demands.slice(done, done + count);
+    const w = taken.cut?.w ?? design.width;
+    draft.add(design, taken, {
+      page: at.page, day: at.day, x: at.column.x + (at.column.w - w) / 2, y, role: 'day',
+      items: demands.map((d) => d.uid), text: demands.map(writtenText).join('\n'), ink: inkFor(design),
+    });
+    y += count * rowPitch(design);
+    done += count;
+  }
+  return y <= bottom(at.column) + HAIR;
+}
+
+/** mm between a list and its header. From memory. */
+export const UNDER_LIST_HEADER = 0.6;
+
+/** Rows of one design still to be had for one list: an offcut, then whole copies. */
+export function rowsThere(draft: Draft, list: Piece): number {
+  const most = draft.ledger.mostRows(list);
+  return most < list.rows ? most : draft.ledger.untouched(list) * list.rows;
+}

@@ -1,0 +1,89 @@
+import type { Demand, DemandKind, Room } from '../week/demand';
+import { writtenText } from '../week/demand';
+import type { Kind } from '../kit/kinds';
+import type { Piece } from '../kit/kit';
+import { pieceKey } from '../kit/kit';
+import { textFits } from '../measure/hand';
+import type { Rect } from '../measure/rect';
+import { meaningsOf } from '../week/meaning';
+import { FOREIGN, piecesOf, strangeness } from './choose';
+import type { Draft } from './draft';
+import type { Context } from './spread';
+import { trimTo } from './trim';
+import { writingRoom } from './writing';
+
+/** Bases of one kind and size: for room and text it does not matter which of them is taken. Sizes in mm after trimming. */
+export interface Form {
+  readonly kind: Kind;
+  readonly w: number;
+  readonly h: number;
+  readonly cut: Rect | null;
+  /** what its printed icon means; littles only */
+  readonly icon: string;
+  readonly designs: readonly Piece[];
+  /** copies untouched when the arranging began */
+  readonly supply: number;
+  /** lowest strangeness among its designs */
+  readonly strange: number;
+}
+
+/** How well a kind of base suits a kind of item; lower is better. Common practice. */
+const TASTE: Readonly<Record<DemandKind, Partial<Record<Kind, number>>>> = {
+  appointment: { label: 0, 'third-box': 0.3, 'half-box': 0.9, 'quarter-box': 0.5, flag: 1, square: 2.2, circle: 2.6 },
+  chore: { little: 0, 'quarter-box': 0.4, flag: 0.5, 'check-flag': 0.2, label: 1 },
+  'to-do': { 'check-flag': 0, 'quarter-box': 0.4, flag: 0.4, little: 0.4 },
+  deadline: { flag: 0, 'third-box': 0.6, label: 0.6, 'quarter-box': 0.7 },
+  occasion: { 'third-box': 0, 'half-box': 0.4, label: 0.6, 'quarter-box': 0.9 },
+  reminder: { flag: 0.2, 'quarter-box': 0.3, teardrop: 0.8, circle: 0.8, label: 0.8 },
+  band: {},
+};
+
+const ROOM_KINDS: Readonly<Record<Room, readonly Kind[]>> = {
+  label: ['label', 'flag', 'little', 'check-flag'],
+  quarter: ['quarter-box', 'third-box', 'label'],
+  half: ['half-box'],
+  full: ['full-box', 'half-box'],
+};
+
+/** All bases that can carry an item in a column of that width, grouped. */
+export function formsFor(draft: Draft, context: Context, width: number): Form[] {
+  const groups = new Map<string, { designs: Piece[]; cut: Rect | null }>();
+  for (const piece of context.options.writeOnBoxes ? [...baseKinds(context), ...piecesOf(context, 'full-box')] : baseKinds(context)) {
+    if (piece.writable === 'no' || draft.ledger.untouched(piece) === 0 || strangeness(piece, context) > FOREIGN) continue;
+    const cut = trimTo(piece, width);
+    if (cut === undefined || piece.height > 100) continue;
+    const printed = piece.kind === 'little' ? piece.icon : piece.words ? pieceKey(piece) : '';
+    const key = [piece.kind, piece.width, piece.height, piece.shape, piece.faces, printed, piece.kit === context.kit.name].join('|');
+    const group = groups.get(key) ?? { designs: [], cut };
+    group.designs.push(piece);
+    groups.set(key, group);
+  }
+  return [...groups.values()].map(({ designs, cut }) => {
+    const one = designs[0] as Piece;
+    return {
+      kind: one.kind, w: cut?.w ?? one.width, h: one.height, cut, icon: one.icon, designs,
+      supply: designs.reduce((n, p) => n + draft.ledger.untouched(p), 0),
+      strange: Math.min(...designs.map((p) => strangeness(p, context))),
+    };
+  });
+}
+
+const baseKinds = (context: Context): Piece[] =>
+  piecesOf(context, 'half-box', 'third-box', 'quarter-box', 'check-flag', 'little', 'label', 'flag', 'circle', 'teardrop', 'square');
+
+/** What it costs to put an item on a form; Infinity where its text does not fit or what is printed says something else. */
+export function formCost(demand: Demand, form: Form, context: Context, text = writtenText(demand)): number {
+  const one = form.designs[0] as Piece;
+  const room = writingRoom({ kind: form.kind, shape: one.shape, w: form.w, h: form.h });
+  if (!textFits(text, room.w, room.h, context.options.hand)) return Infinity;
+  const meanings = meaningsOf(demand.title, demand.categories);
+  if (form.kind === 'little' && form.icon && !meanings.includes(form.icon)) return Infinity;
+  if (one.words && !demand.title.toLowerCase().includes(one.words.toLowerCase())) return Infinity;
+  const taste = TASTE[demand.kind][form.kind] ?? 1.8;
+  const meant = form.kind === 'little' && form.icon && meanings[0] === form.icon ? -2.4 : 0;
+  const asked = demand.room ? (ROOM_KINDS[demand.room].includes(form.kind) ? -1 : 4) : 0;
+  const trimmed = form.cut ? 0.2 : 0;
+  const narrow = form.kind !== 'little' && form.w < 24 ? 0.6 : 0;
+  return taste + meant + asked + trimmed + narrow + form.strange / 6 + (one.kit === context.kit.name ? 0 : 1.5) + form.h * 0.035;
+}
+

@@ -1,0 +1,54 @@
+import { dayColumn } from '../book/columns';
+import type { Rect } from '../measure/rect';
+import { bottom, intersect } from '../measure/rect';
+import type { Draft } from './draft';
+import type { Context, Placement } from './spread';
+import { footprint } from './spread';
+
+/** A free stretch of a day's column, from `from` to `to` mm down the page. */
+export interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+export const lengthOf = (s: Stretch): number => s.to - s.from;
+
+/** Room kept in a day for what comes up, mm (handbook D3; a usual value). */
+export const COMES_UP = 12;
+
+/** Between a header and what hangs under it, in mm; the eye reads them as one. From memory. */
+const UNDER_HEADER = 1;
+
+/** The free stretches of a day's column, top to bottom, with `gap` mm kept from what lies there. */
+export function freeStretches(draft: Draft, context: Context, day: number): Stretch[] {
+  const column = dayColumn(context.book, day);
+  if (!column) return [];
+  const gap = context.options.gap;
+  const blocks = draft
+    .lyingIn(column.page, column)
+    .map((p) => keepOff(draft, p, gap))
+    .sort((a, b) => a.from - b.from);
+  const free: Stretch[] = [];
+  let from = column.y;
+  for (const block of blocks) {
+    if (block.from > from) free.push({ from, to: block.from });
+    from = Math.max(from, block.to);
+  }
+  if (bottom(column) > from) free.push({ from, to: bottom(column) });
+  return free.filter((s) => lengthOf(s) > 3);
+}
+
+function keepOff(draft: Draft, p: Placement, gap: number): Stretch {
+  const f = footprint(p);
+  const isHeader = draft.pieceOf(p)?.kind === 'header';
+  return { from: f.y - (isHeader ? 0 : gap), to: bottom(f) + (isHeader ? Math.min(gap, UNDER_HEADER) : gap) };
+}
+
+/** Where the first free millimeter of a day's column is. */
+export function topOfDay(draft: Draft, context: Context, day: number): number {
+  return freeStretches(draft, context, day)[0]?.from ?? bottom(dayColumn(context.book, day) as Rect);
+}
+
+/** True when nothing lies in that part of a page. */
+export const isFree = (draft: Draft, page: number, where: Rect): boolean =>
+  !draft.placements.some((p) => p.page === page && intersect(footprint(p), where));

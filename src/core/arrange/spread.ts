@@ -1,0 +1,85 @@
+import type { Book } from '../book/book';
+import type { Kit, Piece } from '../kit/kit';
+import { pieceKey } from '../kit/kit';
+import type { Manner } from '../manner/manner';
+import type { Options } from '../manner/options';
+import type { Rect } from '../measure/rect';
+import { turned } from '../measure/rect';
+import type { Demand, WeekDemands } from '../week/demand';
+
+export type Role = 'base' | 'sidebar' | 'box' | 'day' | 'finish';
+
+/** A sticker, or a part of one, on a page (formats.md, Spread). Lengths in mm, turn in degrees clockwise about its center. */
+export interface Placement extends Rect {
+  readonly id: string;
+  readonly kit: string;
+  readonly code: string;
+  readonly copy: number;
+  readonly page: number;
+  readonly turn: number;
+  readonly layer: number;
+  readonly role: Role;
+  readonly day: number | null;
+  /** the part of the printed piece that is used, in its own mm; null: whole */
+  readonly cut: Rect | null;
+  /** uids of the items it carries */
+  readonly items: readonly string[];
+  readonly text: string | null;
+  readonly ink: string | null;
+  readonly locked: boolean;
+}
+
+/** An item without a place, with what could be done about it (handbook D5). */
+export interface Unplaced {
+  readonly uid: string;
+  readonly reason: string;
+  readonly waysOut: readonly string[];
+}
+
+/** All that a spread is made from. */
+export interface Context {
+  readonly book: Book;
+  /** the chosen kit */
+  readonly kit: Kit;
+  readonly stash: readonly Kit[];
+  readonly week: WeekDemands;
+  readonly manner: Manner;
+  readonly options: Options;
+  readonly seed: number;
+  /** parts of stickers that other weeks' spreads have used */
+  readonly usedElsewhere: readonly { readonly kit: string; readonly code: string; readonly copy: number; readonly cut: Rect | null }[];
+}
+
+/** The options that hold: the owner's, over the school's habits. */
+export const withHabits = (manner: Manner, own: Partial<Options>): Options => ({ ...manner.habits, ...own });
+
+/** Kit first, then the stash, unless only the kit may be used. */
+export const kitsOf = (context: Context): readonly Kit[] =>
+  context.options.kitOnly ? [context.kit] : [context.kit, ...context.stash];
+
+/** Looks pieces up by kit and code, over the kit and the whole stash. */
+export function pieceIndex(context: Pick<Context, 'kit' | 'stash'>): ReadonlyMap<string, Piece> {
+  return new Map([context.kit, ...context.stash].flatMap((kit) => kit.pieces.map((p) => [pieceKey(p), p] as const)));
+}
+
+/** The paper a placement covers, turned as it is. */
+export const footprint = (p: Placement): Rect => turned(p, p.turn);
+
+/** The items that placements carry, each matched to one demand; a placement moved to another day keeps its item. */
+export function matchDemands(placements: readonly Placement[], demands: readonly Demand[]): Map<string, Placement> {
+  const carriers = placements.flatMap((p) => p.items.map((uid) => ({ uid, p }))).sort((a, b) => a.p.y - b.p.y);
+  const matched = new Map<string, Placement>();
+  const taken = new Set<number>();
+  const match = (accept: (p: Placement, d: Demand) => boolean) => {
+    for (const d of demands) {
+      if (matched.has(d.key)) continue;
+      const i = carriers.findIndex((c, at) => !taken.has(at) && c.uid === d.uid && accept(c.p, d));
+      if (i < 0) continue;
+      taken.add(i);
+      matched.set(d.key, (carriers[i] as { p: Placement }).p);
+    }
+  };
+  match((p, d) => p.day === d.day);
+  match(() => true);
+  return matched;
+}

@@ -1,0 +1,90 @@
+import type { Book, Mark, Region } from '../book/book';
+import type { Context, Placement } from '../arrange/spread';
+import { footprint, pieceIndex } from '../arrange/spread';
+import type { Piece } from '../kit/kit';
+import { pieceKey } from '../kit/kit';
+import { HAIR, tidy } from '../measure/length';
+import type { Rect } from '../measure/rect';
+import { inset, intersect, subtract } from '../measure/rect';
+
+export interface WhiteOut extends Rect {
+  readonly page: number;
+  readonly why: string;
+}
+
+/** A printed box is four lines, each this wide in mm. From memory. */
+const EDGE = 0.3;
+/** Nearly opaque paper hides a printed line; washi and film do not (handbook 3). */
+const HIDES = 0.9;
+
+/** The printed ink of a mark: a box is its four edges, all else its whole place. */
+export function inkOf(mark: Mark): Rect[] {
+  if (mark.kind !== 'box') return [{ ...mark, w: Math.max(mark.w, EDGE), h: Math.max(mark.h, EDGE) }];
+  const { x, y, w, h } = mark;
+  return [
+    { x, y, w, h: EDGE },
+    { x, y: y + h - EDGE, w, h: EDGE },
+    { x, y: y + EDGE, w: EDGE, h: h - 2 * EDGE },
+    { x: x + w - EDGE, y: y + EDGE, w: EDGE, h: h - 2 * EDGE },
+  ];
+}
+
+/**
+ * What must be whited out before anything is laid down (handbook B1): every part of a printed mark that would show
+ * through something translucent, or stay bare in a column whose printed rows the manner does not keep.
+ * Elsewhere (header, sidebar, strips) a mark that nothing touches is left as it is.
+ */
+export function whiteOutOf(context: Context, placements: readonly Placement[]): WhiteOut[] {
+  const { book } = context;
+  const pieces = pieceIndex(context);
+  const covers = placements.map((p) => ({ p, rect: footprint(p), hidden: hiddenBy(p, pieces.get(pieceKey(p))) }));
+  return book.marks.flatMap((mark) => {
+    const here = covers.filter((c) => c.p.page === mark.page);
+    const region = regionOf(book, mark);
+    const free = isFreeColumn(region, context, placements);
+    return inkOf(mark).flatMap((ink) => {
+      const touching = here.filter((c) => intersectsThin(c.rect, ink));
+      if (!free && touching.length === 0) return [];
+      const through = touching.filter((c) => !c.hidden);
+      return subtract(ink, touching.flatMap((c) => c.hidden ?? [])).map((left) => ({
+        page: mark.page, ...tidied(left),
+        why: through.some((c) => intersectsThin(c.rect, left)) ? `${MARK_NAMES[mark.kind]} shows through what is laid over it` : `part of a ${MARK_NAMES[mark.kind]} stays bare`,
+      }));
+    });
+  });
+}
+
+/** The upright part of the page that a piece hides for certain; null for film, washi and pictures cut round their edge. */
+function hiddenBy(p: Placement, piece: Piece | undefined): Rect | null {
+  if (!piece || piece.opacity < HIDES || p.turn % 90 !== 0) return null;
+  if (piece.shape === 'circle') return inset(footprint(p), (Math.min(p.w, p.h) * (1 - Math.SQRT1_2)) / 2);
+  return ['free', 'heart', 'teardrop'].includes(piece.shape) ? null : footprint(p);
+}
+
+/** Tape needed in mm: the long way of each place. */
+export const tapeLength = (list: readonly WhiteOut[]): number => list.reduce((mm, r) => mm + Math.max(r.w, r.h), 0);
+
+const MARK_NAMES: Readonly<Record<Mark['kind'], string>> = { line: 'printed line', box: 'printed box edge', label: 'printed label', circle: 'printed circle' };
+
+/** The region a mark lies in; strips and headers before the columns they touch. */
+export function regionOf(book: Book, mark: Mark): Region | undefined {
+  const area = { x: mark.x, y: mark.y, w: Math.max(mark.w, 2 * HAIR), h: Math.max(mark.h, 2 * HAIR) };
+  return book.regions.filter((r) => r.page === mark.page && intersectsThin(r, area)).sort((a, b) => overlap(b, area) - overlap(a, area))[0];
+}
+
+const overlap = (a: Rect, b: Rect): number => {
+  const shared = intersect(a, b);
+  return shared ? shared.w * shared.h : 0;
+};
+
+/** Columns are free when the manner does not keep their printed rows; the sidebar is when something stands in it. */
+function isFreeColumn(region: Region | undefined, context: Context, placements: readonly Placement[]): boolean {
+  if (region?.kind === 'day') return !context.manner.keepsRows && placements.some((p) => p.day === region.day && p.role !== 'base');
+  return region?.kind === 'sidebar' && placements.some((p) => p.role === 'sidebar' && p.page === region.page);
+}
+
+/** Like `intersect`, for marks thinner than a hair's breadth of tolerance. */
+const intersectsThin = (a: Rect, b: Rect): boolean =>
+  a.x < b.x + b.w - 1e-6 && b.x < a.x + a.w - 1e-6 && a.y < b.y + b.h - 1e-6 && b.y < a.y + a.h - 1e-6;
+
+const tidied = (r: Rect): Rect => ({ x: tidy(r.x), y: tidy(r.y), w: Math.max(0.01, tidy(r.w)), h: Math.max(0.01, tidy(r.h)) });

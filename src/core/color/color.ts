@@ -1,0 +1,42 @@
+import { differenceCiede2000, formatHex, interpolate, modeLab65, modeLrgb, modeOklab, modeRgb, modeXyz65, parse, useMode, wcagLuminance } from 'culori/fn';
+
+useMode(modeRgb);
+useMode(modeLrgb);
+useMode(modeXyz65);
+useMode(modeLab65);
+useMode(modeOklab);
+
+const ciede2000 = differenceCiede2000();
+
+/** A color as `#rrggbb`. */
+export type Hex = string;
+
+export const isHex = (text: string): boolean => /^#[0-9a-f]{6}$/i.test(text);
+
+/**
+ * Perceived difference (CIEDE2000). Under 2 is hardly seen, over 20 is another color.
+ * Checked against the 34 pairs of Sharma, Wu and Dalal (2005).
+ */
+export function difference(a: Hex, b: Hex): number {
+  return ciede2000(read(a), read(b));
+}
+
+/** `a` moved `share` (0-1) of the way to `b`, evenly to the eye (OKLab). */
+export function mix(a: Hex, b: Hex, share: number): Hex {
+  return formatHex(interpolate([read(a), read(b)], 'oklab')(share)) ?? a;
+}
+
+/** Contrast ratio 1-21. Source: WCAG 2.2, definition of contrast ratio. */
+export function contrast(a: Hex, b: Hex): number {
+  const [light, dark] = [wcagLuminance(read(a)), wcagLuminance(read(b))].sort((p, q) => q - p) as [number, number];
+  return (light + 0.05) / (dark + 0.05);
+}
+
+/** Lightness by relative luminance, 0 (black) to 1 (white). Source: WCAG 2.2, relative luminance. */
+export const luminance = (color: Hex): number => wcagLuminance(read(color));
+
+function read(color: Hex) {
+  const read = parse(color);
+  if (!read) throw new RangeError(`not a color: ${color}`);
+  return read;
+}

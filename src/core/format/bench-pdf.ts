@@ -1,0 +1,98 @@
+import fontkit from '@pdf-lib/fontkit';
+import { PDFDocument, rgb } from 'pdf-lib';
+import type { Context, Placement } from '../arrange/spread';
+import { footprint } from '../arrange/spread';
+import { CAUTIONS } from '../bench/cautions';
+import { worthKeeping } from '../bench/cuts';
+import { pageName } from '../bench/measure-from';
+import type { SpreadFile } from '../bench/spread-file';
+import type { Step } from '../bench/steps';
+import { tapeLength } from '../bench/white-out';
+import { ruled } from '../measure/fraction';
+import { spokenWeek } from '../week/week';
+import { FAINT, FRAME, Paper, STOP } from './pdf/paper';
+
+/** The files of the two shipped fonts, WOFF or TrueType. */
+export interface FontFiles {
+  readonly plain: Uint8Array;
+  readonly heading: Uint8Array;
+}
+
+/**
+ * The bench sheet for printing at 100 %: each page as an outline with the number of every step at its place, then
+ * white-out, cuts and the order of work with boxes to tick. The same spread gives the same bytes.
+ */
+export async function benchPdf(context: Context, spread: SpreadFile, files: FontFiles): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  const title = `${spread.book}, ${spokenWeek(context.week.days)} (${spread.week})`;
+  document.setTitle(title);
+  document.setProducer('Hobnail');
+  document.setCreator('Hobnail');
+  document.setCreationDate(new Date(0)); // a fixed moment, so that the same spread gives the same bytes
+  document.setModificationDate(new Date(0));
+  const fonts = { plain: await document.embedFont(files.plain, { subset: true }), heading: await document.embedFont(files.heading, { subset: true }) };
+  const paper = new Paper(document, fonts, title);
+  context.book.pages.forEach((_, page) => drawPage(paper, context, spread, page));
+  paper.turn();
+  paper.heading('Bench sheet');
+  paper.paragraph(`${title}. ${spread.placements.length} pieces, ${spread.cuts.length} stickers to cut, ${spread.steps.length} steps.`);
+  whiteOutList(paper, context, spread);
+  cutList(paper, context, spread);
+  orderOfWork(paper, spread);
+  return document.save();
+}
+
+function drawPage(paper: Paper, context: Context, spread: SpreadFile, page: number): void {
+  const { width, height } = context.book.pages[page] as { width: number; height: number };
+  paper.turn(width, height);
+  const { x: ox, y: oy } = paper.room;
+  paper.text(`${pageName(context.book, page)} at 100 %: the numbers are the steps`, ox, oy - 3, 9, undefined, FAINT);
+  paper.rect(ox, oy, width, height, FRAME, 0.8);
+  const numbers = new Map(spread.steps.flatMap((s) => s.refs.map((r) => [r, s.n] as const)));
+  for (const w of spread.whiteOut.filter((o) => o.page === page)) paper.rect(ox + w.x, oy + w.y, Math.max(w.w, 0.4), Math.max(w.h, 0.4), STOP, 0.1, rgb(0.93, 0.75, 0.79));
+  const here = spread.placements.filter((p) => p.page === page);
+  for (const p of [...here].sort((a, b) => a.layer - b.layer)) drawPlacement(paper, p, ox, oy, numbers.get(p.id) ?? 0, stacked(p, here));
+}
+
+/** Overlays that share their base's step need no number of their own. */
+const stacked = (p: Placement, all: readonly Placement[]): boolean => p.layer > 0 && all.some((q) => q.layer < p.layer && q.items.length > 0 && Math.abs(q.x + q.w / 2 - p.x - p.w / 2) < q.w / 2 && Math.abs(q.y + q.h / 2 - p.y - p.h / 2) < q.h / 2);
+
+function drawPlacement(paper: Paper, p: Placement, ox: number, oy: number, n: number, quiet: boolean): void {
+  const f = footprint(p);
+  paper.rect(ox + f.x, oy + f.y, f.w, f.h, quiet ? FAINT : FRAME, quiet ? 0.3 : 0.5);
+  if (!quiet) paper.text(`${n}  ${p.code}`, ox + f.x + 0.8, oy + f.y + Math.min(f.h - 0.8, 3), f.h < 6 ? 5.5 : 6.5);
+}
+
+function whiteOutList(paper: Paper, context: Context, spread: SpreadFile): void {
+  if (!spread.whiteOut.length) return;
+  const unit = context.book.unit;
+  paper.heading('White-out');
+  paper.paragraph(CAUTIONS['white-out'] ?? '', { size: 8.5, color: STOP });
+  paper.paragraph(`${ruled(tapeLength(spread.whiteOut), unit)} of tape in all (${(tapeLength(spread.whiteOut) / 1000).toFixed(2)} m). Shaded on the page maps; places are from the page’s left and top edges.`);
+  context.book.pages.forEach((_, page) => {
+    const here = spread.whiteOut.filter((w) => w.page === page);
+    if (!here.length) return;
+    const places = here.filter((w) => Math.max(w.w, w.h) >= 1).map((w) => `${ruled(Math.max(w.w, w.h), unit)} ${w.w >= w.h ? 'across' : 'down'} at ${ruled(w.x, unit)}, ${ruled(w.y, unit)}`);
+    paper.paragraph(`${pageName(context.book, page)}: ${ruled(tapeLength(here), unit)}.`, { tick: true });
+    paper.paragraph(`${places.join(' · ')}.`, { size: 7.5 });
+  });
+}
+
+function cutList(paper: Paper, context: Context, spread: SpreadFile): void {
+  if (!spread.cuts.length) return;
+  const unit = context.book.unit;
+  paper.heading('Cuts');
+  paper.paragraph(CAUTIONS.cut ?? '', { size: 8.5, color: STOP });
+  const steps = spread.steps.filter((s) => s.do === 'cut');
+  spread.cuts.forEach((cut, i) => {
+    const kept = cut.left.filter(worthKeeping).map((o) => (o.rows ? `${o.rows} ${o.rows === 1 ? 'row' : 'rows'}` : `${ruled(o.w, unit)} × ${ruled(o.h, unit)}`));
+    paper.paragraph(`${(steps[i] as Step).n}. ${(steps[i] as Step).say}${kept.length ? ` Keep ${kept.join(' and ')}.` : ''}`, { tick: true });
+  });
+}
+
+function orderOfWork(paper: Paper, spread: SpreadFile): void {
+  paper.heading('Order of work');
+  paper.paragraph(CAUTIONS.place ?? '', { size: 8.5, color: STOP });
+  for (const step of spread.steps.filter((s) => s.do !== 'cut')) paper.paragraph(`${step.n}. ${step.say}`, { tick: true });
+}

@@ -1,0 +1,25 @@
+/** One thing wrong with a file: where, what was found, what is expected (formats.md). */
+export interface Fault {
+  readonly file: string;
+  /** a line number from 1, or the name of a property */
+  readonly where: string;
+  readonly found: string;
+  readonly expected: string;
+}
+
+/** Thrown by every reader, with one fault for each thing that is wrong; nothing of the file is kept. */
+export class BadInput extends Error {
+  constructor(readonly faults: readonly Fault[]) {
+    super(faults.map(faultLine).join('\n'));
+    this.name = 'BadInput';
+  }
+}
+
+/** `rockpool.kit.csv, line 12, width_mm: found "-3", expected a length over 0 mm` */
+export const faultLine = (f: Fault): string => `${f.file}, ${f.where}: found ${f.found}, expected ${f.expected}`;
+
+/** A value as it is shown in a fault: quoted, and cut when it is long. */
+export function quoted(value: unknown): string {
+  const text = typeof value === 'string' ? value : (JSON.stringify(value) ?? String(value));
+  return `"${text.length > 60 ? `${text.slice(0, 60)}…` : text}"`;
+}

@@ -1,0 +1,78 @@
+import type { Context, Placement } from '../arrange/spread';
+import { pieceIndex } from '../arrange/spread';
+import type { WhiteOut } from '../bench/white-out';
+import { BLACK, WHITE } from '../arrange/ink';
+import { drawPiece } from '../art/draw-piece';
+import { esc, num } from '../art/svg';
+import type { Book, Mark } from '../book/book';
+import { pieceKey } from '../kit/kit';
+import { writtenOn } from './written';
+
+/** Shipped fonts as data, to make a file that looks the same everywhere: family name to WOFF2 in base 64. */
+export type EmbeddedFonts = Readonly<Record<string, string>>;
+
+/** Printed ink on the page. */
+export const PRINT = '#b9b3a6';
+export const PAPER_COLOR = '#fffdf9';
+
+/**
+ * The pages side by side, to scale: one user unit is one mm, and so is the drawing when printed at 100 %.
+ * @param fonts embedded where given
+ */
+export function spreadSvg(context: Context, placements: readonly Placement[], whiteOut: readonly WhiteOut[], fonts: EmbeddedFonts = {}): string {
+  const { pages } = context.book;
+  const width = pages.reduce((sum, p) => sum + p.width, 0);
+  const height = Math.max(...pages.map((p) => p.height));
+  const faces = Object.entries(fonts).map(([family, data]) => `@font-face{font-family:"${family}";src:url(data:font/woff2;base64,${data}) format("woff2")}`).join('');
+  let x = 0;
+  const drawn = pages.map((page, i) => {
+    const group = `<g transform="translate(${num(x)} 0)"><rect width="${num(page.width)}" height="${num(page.height)}" fill="${PAPER_COLOR}" stroke="#d8d2c4" stroke-width=".3"/>${marksSvg(context.book, i)}${whiteOutSvg(whiteOut.filter((o) => o.page === i))}${placementsSvg(context, placements.filter((p) => p.page === i))}</g>`;
+    x += page.width;
+    return group;
+  });
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}mm" height="${num(height)}mm" viewBox="0 0 ${num(width)} ${num(height)}"><title>${esc(`${context.book.name}, ${context.week.week}`)}</title>${faces ? `<style>${faces}</style>` : ''}${drawn.join('')}</svg>\n`;
+}
+
+/** What is printed on one page. */
+export const marksSvg = (book: Book, page: number): string => book.marks.filter((m) => m.page === page).map(markSvg).join('');
+
+/** Correction tape over what would show; a little wider than the marks, as tape is. */
+export const whiteOutSvg = (list: readonly WhiteOut[]): string =>
+  list.map((o) => `<rect x="${num(o.x - 0.2)}" y="${num(o.y - 0.2)}" width="${num(o.w + 0.4)}" height="${num(o.h + 0.4)}" fill="${PAPER_COLOR}"/>`).join('');
+
+function markSvg(m: Mark): string {
+  const place = `x="${num(m.x)}" y="${num(m.y)}" width="${num(m.w)}" height="${num(m.h)}"`;
+  switch (m.kind) {
+    case 'box':
+      return `<rect x="${num(m.x + 0.15)}" y="${num(m.y + 0.15)}" width="${num(m.w - 0.3)}" height="${num(m.h - 0.3)}" fill="none" stroke="${PRINT}" stroke-width=".3"/>`;
+    case 'circle':
+      return `<ellipse cx="${num(m.x + m.w / 2)}" cy="${num(m.y + m.h / 2)}" rx="${num(m.w / 2 - 0.15)}" ry="${num(m.h / 2 - 0.15)}" fill="none" stroke="${PRINT}" stroke-width=".3"/>`;
+    case 'label':
+      return `<rect ${place} rx=".6" fill="${PRINT}" fill-opacity=".45"/>`;
+    default:
+      return `<rect ${place} fill="${PRINT}"/>`;
+  }
+}
+
+function placementsSvg(context: Context, placements: readonly Placement[]): string {
+  const pieces = pieceIndex(context);
+  return [...placements]
+    .sort((a, b) => a.layer - b.layer)
+    .map((p) => {
+      const piece = pieces.get(pieceKey(p));
+      if (!piece) return '';
+      const cut = p.cut ?? { x: 0, y: 0, w: piece.width, h: piece.height };
+      const turn = p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : '';
+      const face = `<svg width="${num(p.w)}" height="${num(p.h)}" viewBox="${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}" overflow="${p.cut ? 'hidden' : 'visible'}">${drawPiece(piece, p.id)}</svg>`;
+      return `<g id="${p.id}" transform="translate(${num(p.x)} ${num(p.y)})${turn}">${face}${handSvg(context, p, placements)}</g>`;
+    })
+    .join('');
+}
+
+/** What is written on a placement, line by line at the owner's hand. */
+export function handSvg(context: Context, p: Placement, around: readonly Placement[]): string {
+  const written = writtenOn(context, p, around);
+  if (!written) return '';
+  const color = p.ink?.startsWith('white') ? WHITE : BLACK;
+  return `<g font-family="Caveat, cursive" font-weight="500" font-size="${num(written.size)}" fill="${color}">${written.lines.map((l) => `<text x="${num(l.x)}" y="${num(l.y)}"${l.anchor === 'middle' ? ' text-anchor="middle"' : ''}${l.squeeze ? ` textLength="${num(l.squeeze)}" lengthAdjust="spacingAndGlyphs"` : ''}>${esc(l.text)}</text>`).join('')}</g>`;
+}

@@ -1,0 +1,49 @@
+import type { Context, Placement } from '../arrange/spread';
+import { footprint, pieceIndex } from '../arrange/spread';
+import { TICK_WIDTH, writingRoom } from '../arrange/writing';
+import { textWidth } from '../art/lettering';
+import { pieceKey } from '../kit/kit';
+import { linesIn, writeLines } from '../measure/hand';
+import { contains } from '../measure/rect';
+
+export interface WrittenLine {
+  readonly text: string;
+  /** from the placement's own corner, to the baseline; mm */
+  readonly x: number;
+  readonly y: number;
+  readonly anchor: 'start' | 'middle';
+  /** the width in mm to squeeze it to, where the font runs wider than the owner's hand */
+  readonly squeeze: number | null;
+}
+
+export interface Written {
+  /** letter size in mm */
+  readonly size: number;
+  readonly lines: readonly WrittenLine[];
+}
+
+/** Where the text of a placement is written: on a list's rows, beside an icon, in the middle of a cover. */
+export function writtenOn(context: Pick<Context, 'kit' | 'stash' | 'options'>, p: Placement, around: readonly Placement[]): Written | null {
+  const piece = pieceIndex(context).get(pieceKey(p));
+  if (!piece || !p.text) return null;
+  const { hand } = context.options;
+  const size = Math.min(hand.linePitch * 1.02, 6);
+  if (piece.kind === 'checklist') {
+    const pitch = piece.height / Math.max(1, piece.rows);
+    return { size, lines: p.text.split('\n').map((text, i) => line(text, TICK_WIDTH + 0.8, pitch * i + pitch * 0.68, p.w - TICK_WIDTH - 1.2, size)) };
+  }
+  if (piece.kind === 'date-cover') {
+    const big = Math.min(6.5, p.h * 0.7);
+    return { size: big, lines: [{ text: p.text, x: p.w / 2, y: p.h / 2 + big * 0.28, anchor: 'middle', squeeze: null }] };
+  }
+  const laid = around.filter((q) => q.page === p.page && q.layer > p.layer && contains(footprint(p), footprint(q))).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
+  const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h }, laid);
+  const lines = writeLines(p.text, room.w, hand).slice(0, Math.max(1, linesIn(hand, room.h)));
+  const top = room.y + Math.max(0, (room.h - lines.length * hand.linePitch) / 2);
+  return { size, lines: lines.map((text, i) => line(text, room.x + 0.4, top + hand.linePitch * (i + 0.74), room.w - 0.4, size)) };
+}
+
+function line(text: string, x: number, y: number, width: number, size: number): WrittenLine {
+  const wide = textWidth(text, 'Caveat') * size;
+  return { text, x, y, anchor: 'start', squeeze: wide > width && width > 1 ? width : null };
+}

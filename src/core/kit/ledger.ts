@@ -1,0 +1,136 @@
+import type { Rect } from '../measure/rect';
+import { bottom, intersect, right } from '../measure/rect';
+import { HAIR } from '../measure/length';
+import type { Piece } from './kit';
+import { pieceKey } from './kit';
+
+/** A part of one physical sticker: which copy, and which part of it in the piece's own mm (null: whole). */
+export interface Taken {
+  readonly copy: number;
+  readonly cut: Rect | null;
+}
+
+export const wholeOf = (piece: Piece): Rect => ({ x: 0, y: 0, w: piece.width, h: piece.height });
+
+/**
+ * Which physical stickers are still there. Copies count from 1 to the piece's count.
+ * Taking from it changes it; `clone` first where the old state is still wanted.
+ */
+export class Ledger {
+  private constructor(private readonly used: Map<string, Map<number, readonly Rect[]>>) {}
+
+  static empty(): Ledger {
+    return new Ledger(new Map());
+  }
+
+  clone(): Ledger {
+    return new Ledger(new Map([...this.used].map(([key, copies]) => [key, new Map(copies)])));
+  }
+
+  /** The parts of a copy that are used, in the piece's own mm. */
+  partsOf(piece: Piece, copy: number): readonly Rect[] {
+    return this.used.get(pieceKey(piece))?.get(copy) ?? [];
+  }
+
+  /** How many copies nobody has touched. */
+  untouched(piece: Piece): number {
+    return piece.count - (this.used.get(pieceKey(piece))?.size ?? 0);
+  }
+
+  /** Notes a part as used. `false` when it does not exist or is in use already; then nothing is noted. */
+  note(piece: Piece, taken: Taken): boolean {
+    const part = taken.cut ?? wholeOf(piece);
+    if (!Number.isInteger(taken.copy) || taken.copy < 1 || taken.copy > piece.count) return false;
+    if (right(part) > piece.width + HAIR || bottom(part) > piece.height + HAIR) return false;
+    const before = this.partsOf(piece, taken.copy);
+    if (before.some((other) => intersect(other, part))) return false;
+    const copies = this.used.get(pieceKey(piece)) ?? new Map<number, readonly Rect[]>();
+    copies.set(taken.copy, [...before, part]);
+    this.used.set(pieceKey(piece), copies);
+    return true;
+  }
+
+  /** Undoes a `note`. */
+  giveBack(piece: Piece, taken: Taken): void {
+    const part = taken.cut ?? wholeOf(piece);
+    const copies = this.used.get(pieceKey(piece));
+    const left = this.partsOf(piece, taken.copy).filter((other) => !intersect(other, part));
+    if (left.length) copies?.set(taken.copy, left);
+    else copies?.delete(taken.copy);
+  }
+
+  /** Takes an untouched copy, whole or cut; null when there is none. */
+  take(piece: Piece, cut: Rect | null = null): Taken | null {
+    for (let copy = 1; copy <= piece.count; copy++) {
+      if (this.partsOf(piece, copy).length === 0) {
+        this.note(piece, { copy, cut });
+        return { copy, cut };
+      }
+    }
+    return null;
+  }
+
+  /**
+   * Takes `length` x `height` mm off a strip or roll, from its left end on.
+   * A copy that is already begun comes first, so that long strips stay whole.
+   */
+  takeLength(piece: Piece, length: number, height: number): Taken | null {
+    if (height > piece.height + HAIR) return null;
+    const free = this.strips(piece).filter((s) => s.left >= length - HAIR);
+    const best = free.sort((a, b) => a.left - b.left || a.copy - b.copy)[0];
+    if (!best) return null;
+    const whole = best.from === 0 && Math.abs(best.left - length) < HAIR && Math.abs(height - piece.height) < HAIR;
+    const cut = whole ? null : { x: best.from, y: (piece.height - height) / 2, w: length, h: height };
+    this.note(piece, { copy: best.copy, cut });
+    return { copy: best.copy, cut };
+  }
+
+  /** The longest length still to be had from one strip of this design, in mm. */
+  longest(piece: Piece): number {
+    return Math.max(0, ...this.strips(piece).map((s) => s.left));
+  }
+
+  /** All length still there, over all copies, in mm. */
+  lengthLeft(piece: Piece): number {
+    return this.strips(piece).reduce((sum, s) => sum + s.left, 0);
+  }
+
+  /**
+   * Takes `rows` rows and a width of `width` mm off a checklist or tracker, from its top on (handbook L1, L3).
+   * An offcut that just serves comes before a new list.
+   */
+  takeRows(piece: Piece, rows: number, width: number): Taken | null {
+    const best = this.lists(piece)
+      .filter((list) => list.rows >= rows)
+      .sort((a, b) => a.rows - b.rows || a.copy - b.copy)[0];
+    if (!best || piece.rows === 0) return null;
+    const pitch = piece.height / piece.rows;
+    const whole = rows === piece.rows && width >= piece.width - HAIR;
+    const cut = whole ? null : { x: 0, y: best.from * pitch, w: Math.min(width, piece.width), h: rows * pitch };
+    this.note(piece, { copy: best.copy, cut });
+    return { copy: best.copy, cut };
+  }
+
+  /** The most rows still to be had from one list of this design. */
+  mostRows(piece: Piece): number {
+    return Math.max(0, ...this.lists(piece).map((list) => list.rows));
+  }
+
+  private strips(piece: Piece): { copy: number; from: number; left: number }[] {
+    return copiesOf(piece).map((copy) => {
+      const from = Math.max(0, ...this.partsOf(piece, copy).map(right));
+      return { copy, from, left: piece.width - from };
+    });
+  }
+
+  private lists(piece: Piece): { copy: number; from: number; rows: number }[] {
+    if (piece.rows === 0) return [];
+    const pitch = piece.height / piece.rows;
+    return copiesOf(piece).map((copy) => {
+      const from = Math.ceil(Math.max(0, ...this.partsOf(piece, copy).map(bottom)) / pitch - HAIR);
+      return { copy, from, rows: piece.rows - from };
+    });
+  }
+}
+
+const copiesOf = (piece: Piece): number[] => Array.from({ length: piece.count }, (_, i) => i + 1);

@@ -1,0 +1,35 @@
+import type { Demand } from '../week/demand';
+import { sortMinute, spokenTime } from '../week/demand';
+import type { Finding, Rule } from './finding';
+import { at, dayName, mm } from './say';
+
+/** D2: items run down their own day's column by time. */
+export const d2TimeOrder: Rule = {
+  code: 'D2',
+  title: 'Items run down the day by time',
+  check(view) {
+    const carried = view.context.week.demands.flatMap((d) => {
+      const p = view.carriers.get(d.key);
+      return p && d.kind !== 'band' ? [{ d, p }] : [];
+    });
+    const strayed = carried.filter(({ d, p }) => p.day !== null && p.day !== d.day).map(({ d, p }): Finding => ({
+      rule: 'D2', severity: 'fix', ...at(p), placements: [p.id],
+      message: `“${d.title}” is on ${dayName(view, d.day)}, but its place is in ${dayName(view, p.day as number)}’s column.`,
+      remedy: `Move it to ${dayName(view, d.day)}, or change its day in the agenda.`,
+    }));
+    const days = [0, 1, 2, 3, 4, 5, 6].map((day) => carried.filter(({ d, p }) => d.day === day && p.day === day && d.start !== null && !d.list));
+    const swapped = days.flatMap((items) => {
+      const down = [...items].sort((a, b) => a.p.y - b.p.y);
+      return down.slice(1).flatMap((later, i): Finding[] => {
+        const above = down[i] as { d: Demand; p: typeof later.p };
+        if (sortMinute(above.d) <= sortMinute(later.d)) return [];
+        return [{
+          rule: 'D2', severity: 'fix', ...at(above.p), placements: [above.p.id, later.p.id],
+          message: `${dayName(view, later.d.day)}: “${above.d.title}” at ${spokenTime(above.d.start as number)} stands ${mm(view, later.p.y - above.p.y)} above “${later.d.title}” at ${spokenTime(later.d.start as number)}.`,
+          remedy: 'Change their places.',
+        }];
+      });
+    });
+    return [...strayed, ...swapped];
+  },
+};

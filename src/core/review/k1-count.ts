@@ -1,0 +1,113 @@
+import { dateHeader, regionsOf, runsOfDays, weekendDays } from '../book/columns';
+import { piecesOf } from '../arrange/choose';
+import type { Kind } from '../kit/kinds';
+import { traits } from '../kit/kinds';
+import { SECTIONS } from '../manner/options';
+import type { Section } from '../manner/options';
+import { dayOfMonth } from '../week/week';
+import type { Finding, Rule, View } from './finding';
+import { counted, mm } from './say';
+
+/** Something a spread of this book and manner wants a number of. */
+interface Want {
+  readonly kind: Kind;
+  readonly needed: number;
+  readonly fits?: (piece: ReturnType<typeof piecesOf>[number]) => boolean;
+}
+
+/** K1: count before starting; what this week needs against what the kit has, and the stash. */
+export const k1Count: Rule = {
+  code: 'K1',
+  title: 'Count before starting',
+  check: (view) => [...wantsOf(view).flatMap((want) => shortOf(view, want)), ...numbersLacking(view), ...sectionsLacking(view), ...bannerTooWide(view)],
+};
+
+function wantsOf({ context }: View): Want[] {
+  const { options, book } = context;
+  const strips = regionsOf(book, 'bottom-strip');
+  const longest = Math.max(0, ...strips.map((s) => s.w));
+  return [
+    { kind: 'date-cover', needed: options.dateCovers ? book.regions.filter((r) => r.kind === 'date-header').length : 0 },
+    { kind: 'header', needed: options.headers === 'none' ? 0 : 7, fits: (p) => ['today', 'this day', ''].includes(p.words.trim().toLowerCase()) },
+    { kind: 'full-box', needed: 7 },
+    { kind: 'banner', needed: options.weekendBanner ? 1 : 0 },
+    { kind: 'bottom-washi', needed: options.bottomWashi === 'none' ? 0 : strips.length * (options.bottomWashi === 'two' ? 2 : 1), fits: (p) => p.width >= longest },
+  ];
+}
+
+function shortOf(view: View, { kind, needed, fits = () => true }: Want): Finding[] {
+  if (needed === 0) return [];
+  const { context } = view;
+  const usable = piecesOf(context, kind).filter(fits);
+  const inKit = usable.filter((p) => p.kit === context.kit.name).reduce((n, p) => n + p.count, 0);
+  if (inKit >= needed) return [];
+  const inStash = usable.filter((p) => p.kit !== context.kit.name).reduce((n, p) => n + p.count, 0);
+  const rolls = kind === 'bottom-washi' ? piecesOf(context, 'washi').filter((p) => p.width > 320).length : 0;
+  const covered = inKit + inStash >= needed || rolls > 0;
+  const name = needed === 1 ? traits(kind).label : traits(kind).plural;
+  const help = rolls ? `${counted(rolls, 'roll')} of washi in the stash` : `${inStash} in the stash`;
+  const spot = view.context.book.regions[0];
+  return [{
+    rule: 'K1', severity: covered ? 'look' : 'fix', page: spot?.page ?? 0, x: spot?.x ?? 0, y: spot?.y ?? 0, placements: [],
+    message: `The week wants ${needed} ${name}; the kit “${context.kit.name}” has ${inKit}, and there ${rolls === 1 || (!rolls && inStash === 1) ? 'is' : 'are'} ${help}.`,
+    remedy: covered ? 'The stash fills in; look whether it matches.' : `Spread the ${inKit + inStash} over the week, make what is lacking, or order in time.`,
+  }];
+}
+
+function numbersLacking(view: View): Finding[] {
+  const { context } = view;
+  const dots = piecesOf(context, 'date-dot');
+  const lacking = context.week.days.map(dayOfMonth).filter((n) => !dots.some((p) => p.words.trim() === String(n)));
+  const header = dateHeader(context.book, 0);
+  if (!lacking.length || !header) return [];
+  return [{
+    rule: 'K1', severity: 'look', page: header.page, x: header.x, y: header.y, placements: [],
+    message: `${counted(lacking.length, 'date dot')} of 7 ${lacking.length === 1 ? 'is' : 'are'} lacking: ${lacking.join(', ')}.`,
+    remedy: 'Write these numbers on their covers.',
+  }];
+}
+
+const SECTION_KINDS: Readonly<Record<Section, readonly Kind[]>> = {
+  quote: ['quote-box', 'full-box'], habits: ['habit-tracker'], dinners: ['week-tracker'], hours: ['week-tracker'], spending: ['week-tracker'],
+  parcels: ['checklist'], posts: ['checklist'], 'next-week': ['checklist'],
+};
+
+function sectionsLacking(view: View): Finding[] {
+  const bar = regionsOf(view.context.book, 'sidebar')[0];
+  if (!bar || !view.placements.length) return [];
+  const left = view.placements.filter((p) => p.role === 'sidebar').map((p) => view.pieceOf(p)?.kind);
+  return SECTIONS.filter((s) => view.context.options.sidebar.includes(s)).flatMap((section): Finding[] => {
+    const kinds = SECTION_KINDS[section];
+    const i = left.findIndex((kind) => kind !== undefined && kinds.includes(kind));
+    if (i >= 0) {
+      const kind = left[i];
+      if (section === 'habits') left.forEach((k, n) => k === kind && delete left[n]);
+      else delete left[i];
+      return [];
+    }
+    const widest = Math.max(0, ...piecesOf(view.context, ...kinds).map((p) => p.width));
+    return [{
+      rule: 'K1', severity: 'look', page: bar.page, x: bar.x, y: bar.y, placements: [],
+      message: `The sidebar has no “${section.replace('-', ' ')}”: no ${traits(kinds[0] as Kind).label} is left that fits ${mm(view, bar.w)} of width and the height there${widest > bar.w ? ` (the widest is ${mm(view, widest)})` : ''}.`,
+      remedy: 'Make one from a list or from lines, or leave the section out.',
+    }];
+  });
+}
+
+function bannerTooWide(view: View): Finding[] {
+  const { context } = view;
+  if (!context.options.weekendBanner || !view.placements.length || view.placements.some((p) => view.pieceOf(p)?.kind === 'banner')) return [];
+  const banners = piecesOf(context, 'banner');
+  if (!banners.length) return [];
+  const runs = runsOfDays(context.book, [...weekendDays(context.book)].sort((a, b) => a - b));
+  const span = runs[0]?.span;
+  if (!span) return [];
+  const apart = runs.length > 1;
+  const narrowest = Math.min(...banners.map((p) => p.width));
+  if (!apart && narrowest <= span.w) return [];
+  return [{
+    rule: 'K1', severity: 'look', page: runs[0]?.page ?? 0, x: span.x, y: span.y, placements: [],
+    message: apart ? `No weekend banner: Saturday and Sunday stand ${counted(runs.length - 1, 'page break or week', 'page breaks')} apart in this book.` : `No weekend banner: the narrowest one is ${mm(view, narrowest - span.w)} wider than the two weekend columns.`,
+    remedy: 'Leave it out, or use a header on each day instead.',
+  }];
+}

@@ -1,0 +1,30 @@
+import { unplacedOf } from '../arrange/unplaced';
+import type { Context, Placement } from '../arrange/spread';
+import { matchDemands, pieceIndex } from '../arrange/spread';
+import { whiteOutOf } from '../bench/white-out';
+import { pieceKey } from '../kit/kit';
+import { tidy } from '../measure/length';
+import type { Finding, Severity, View } from './finding';
+import { RULES } from './registry';
+
+const RANK: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, look: 2 };
+
+/** Works out once what all rules look at. */
+export function viewOf(context: Context, placements: readonly Placement[]): View {
+  const pieces = pieceIndex(context);
+  return {
+    context,
+    placements,
+    whiteOut: whiteOutOf(context, placements),
+    unplaced: unplacedOf(context, placements),
+    carriers: matchDemands(placements, context.week.demands),
+    pieceOf: (p) => pieces.get(pieceKey(p)),
+  };
+}
+
+/** Everything the rules find, what stops the week first. */
+export function review(view: View): Finding[] {
+  return RULES.flatMap((rule) => rule.check(view))
+    .map((f) => ({ ...f, x: tidy(f.x), y: tidy(f.y) }))
+    .sort((a, b) => RANK[a.severity] - RANK[b.severity] || (a.rule < b.rule ? -1 : a.rule > b.rule ? 1 : 0) || a.page - b.page || a.x - b.x || a.y - b.y);
+}

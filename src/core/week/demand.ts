@@ -1,0 +1,61 @@
+import type { IsoDay, WeekName } from './week';
+
+export const DEMAND_KINDS = ['appointment', 'chore', 'to-do', 'deadline', 'occasion', 'reminder', 'band'] as const;
+export type DemandKind = (typeof DEMAND_KINDS)[number];
+export const PARTS = ['morning', 'day', 'evening'] as const;
+export type Part = (typeof PARTS)[number];
+export const ROOMS = ['label', 'quarter', 'half', 'full'] as const;
+export type Room = (typeof ROOMS)[number];
+
+/** One thing the week asks for: it must find its place on the spread. */
+export interface Demand {
+  /** unique within the week: the uid, with the day and a number where the same thing comes more than once */
+  readonly key: string;
+  /** the calendar's own uid */
+  readonly uid: string;
+  readonly title: string;
+  readonly kind: DemandKind;
+  /** 0-6 from the week's first day */
+  readonly day: number;
+  /** the last day of a band; the same as `day` for all else */
+  readonly lastDay: number;
+  /** minutes after midnight in the owner's zone; null when it has no time */
+  readonly start: number | null;
+  readonly end: number | null;
+  /** where in the day it belongs when it has no time */
+  readonly part: Part;
+  readonly tentative: boolean;
+  /** name of the list it is a row of; null when it stands alone */
+  readonly list: string | null;
+  readonly room: Room | null;
+  readonly categories: readonly string[];
+}
+
+/** The week as it will be planned: its days and all they must hold, in order of day and time. */
+export interface WeekDemands {
+  readonly week: WeekName;
+  readonly days: readonly IsoDay[];
+  readonly demands: readonly Demand[];
+}
+
+const PART_MINUTES: Readonly<Record<Part, number>> = { morning: 7 * 60 + 30, day: 13 * 60, evening: 20 * 60 };
+
+/** Minutes after midnight at which a demand is sorted into its day's column. */
+export const sortMinute = (d: Pick<Demand, 'start' | 'part'>): number => d.start ?? PART_MINUTES[d.part];
+
+/** The order of a column: by time, then by title, so that it never depends on the file. */
+export const inTimeOrder = (a: Demand, b: Demand): number =>
+  sortMinute(a) - sortMinute(b) || compareText(a.title, b.title) || compareText(a.key, b.key);
+
+const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/** A time as it is written on a label: `4:30p`, `9a`. */
+export function spokenTime(minutes: number): string {
+  const hour = Math.floor(minutes / 60) % 24;
+  const minute = minutes % 60;
+  return `${hour % 12 === 0 ? 12 : hour % 12}${minute ? `:${String(minute).padStart(2, '0')}` : ''}${hour < 12 ? 'a' : 'p'}`;
+}
+
+/** What is written for a demand: its time, then its words; a question mark while it is not sure. */
+export const writtenText = (d: Demand): string =>
+  `${d.start === null ? '' : `${spokenTime(d.start)} `}${d.title}${d.tentative ? ' ?' : ''}`.trim();
