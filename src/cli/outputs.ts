@@ -1,6 +1,6 @@
 import { arrange } from '../core/arrange/arrange';
+import { contextFrom } from '../core/arrange/context';
 import type { Context } from '../core/arrange/spread';
-import { withHabits } from '../core/arrange/spread';
 import { completeSpread } from '../core/bench/spread-file';
 import type { Book } from '../core/book/book';
 import { benchPdf } from '../core/format/bench-pdf';
@@ -12,10 +12,8 @@ import { readKit } from '../core/format/kit-csv';
 import { readOptions } from '../core/format/options-json';
 import { writeSpread } from '../core/format/spread-json';
 import { spreadSvg } from '../core/format/spread-svg';
-import { MANNERS } from '../core/manner/registry';
-import type { Manner } from '../core/manner/manner';
 import { demandsOfWeek } from '../core/week/demands';
-import { embeddedFonts, fontBytes } from './fonts';
+import { embeddedFonts, fontBytes } from '../server/fonts';
 
 interface TextFile {
   readonly file: string;
@@ -66,11 +64,10 @@ function contextOf(inputs: Inputs): Context {
   const twice = names.find((name, i) => names.indexOf(name) !== i);
   if (twice) faults.push(new BadInput([{ file: 'command', where: '--stash', found: `two kits named "${twice}"`, expected: 'files whose names differ, since pieces are told apart by kit and code' }]));
   if (faults.length || !book || !kit || !calendar || !own) throw new BadInput(faults.flatMap((f) => f.faults));
-  const manner = MANNERS[inputs.manner] as Manner;
-  return {
-    book, kit, stash: stash.flatMap((s) => s ?? []), manner, seed: inputs.seed,
+  return contextFrom({
+    book, kit, stash: stash.flatMap((s) => s ?? []), manner: inputs.manner, seed: inputs.seed,
     week: demandsOfWeek([calendar], inputs.week, book.weekStart),
-    options: withHabits(manner, own),
+    options: own,
     usedElsewhere: [],
-  };
+  });
 }

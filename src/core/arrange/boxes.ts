@@ -32,7 +32,8 @@ export const boxes: Stage = (before, context) => {
   const draft = before.clone();
   const candidates = boxesThere(draft, context);
   if (!candidates.length) return draft;
-  const room = context.week.days.map((_, day) => boxRoom(draft, context, day));
+  const boxed = new Set(draft.placements.filter((p) => p.role === 'box').map((p) => p.day));
+  const room = context.week.days.map((_, day) => (boxed.has(day) ? 0 : boxRoom(draft, context, day)));
   const random = randomFrom(context.seed);
   const taste = candidates.map(() => context.week.days.map(() => random() * 0.5));
   const solved = context.manner.rhythms.map((rhythm, r) => ({ rhythm, r, ...solve(candidates, room, rhythm, taste, context) }));

@@ -10,7 +10,7 @@ export const finish: Stage = (before, context) => {
   const draft = before.clone();
   for (let day = 0; day < 7; day++) {
     const column = dayColumn(context.book, day);
-    if (!column) continue;
+    if (!column || draft.placements.some((p) => p.role === 'finish' && p.day === day)) continue;
     const covered = unionArea(draft.lyingIn(column.page, column).flatMap((p) => intersect(footprint(p), column) ?? []));
     if (1 - covered / area(column) <= context.options.whiteSpace) continue;
     const stretch = [...freeStretches(draft, context, day)].sort((a, b) => lengthOf(b) - lengthOf(a))[0];

@@ -4,6 +4,7 @@ import type { Piece } from '../kit/kit';
 import type { Draft, Stage } from './draft';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
 import type { Context } from './spread';
+import { topOfDay } from './room';
 import { trimTo } from './trim';
 
 /** Words that open a whole day, best first; a blank or glitter strip serves as well. */
@@ -17,7 +18,7 @@ export const headers: Stage = (before, context) => {
   const wanted = colorSequence(designs, context.options.headers, draft);
   for (let day = 0; day < 7; day++) {
     const column = dayColumn(context.book, day);
-    if (!column || draft.placements.some((p) => p.day === day && draft.pieceOf(p)?.kind === 'header')) continue;
+    if (!column || draft.placements.some((p) => p.day === day && p.role === 'base' && draft.pieceOf(p)?.kind === 'header') || topOfDay(draft, context, day) > column.y) continue;
     const color = wanted[day];
     const piece = byCost(designs, (p) => (draft.ledger.untouched(p) > 0 && trimTo(p, column.w) !== undefined ? rank(p, color) + strangeness(p, context) * 3 : Infinity))[0];
     if (!piece) continue;

@@ -10,7 +10,8 @@ const FILES = {
   Caveat: 'caveat/files/caveat-latin-500-normal',
 } as const;
 
-const FOLDER = join(__dirname, '..', '..', 'node_modules', '@fontsource');
+/** Where the installed font packages are; the application and the command both run from the project's folder. */
+const FOLDER = join(process.cwd(), 'node_modules', '@fontsource');
 
 /** A shipped font's file. */
 export const fontBytes = (name: keyof typeof FILES, ending: 'woff' | 'woff2'): Uint8Array => readFileSync(join(FOLDER, `${FILES[name]}.${ending}`));

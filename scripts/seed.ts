@@ -1,0 +1,16 @@
+// Lays the demo scenario into the database named by HOBNAIL_DATA, unless it holds one already.
+import { DateTime } from 'luxon';
+import { seedDemo } from '../demo/seed';
+import { openDatabase } from '../src/db/database';
+import { listBooks } from '../src/db/books';
+
+async function main(): Promise<void> {
+  const db = await openDatabase(process.env.HOBNAIL_DATA as string);
+  if ((await listBooks(db)).length === 0) await seedDemo(db, process.env.HOBNAIL_TODAY ?? (DateTime.local().toISODate() as string));
+  await db.destroy();
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});

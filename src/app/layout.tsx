@@ -1,0 +1,30 @@
+import '@fontsource/caveat/500.css';
+import '@fontsource/figtree/400.css';
+import '@fontsource/figtree/500.css';
+import '@fontsource/figtree/600.css';
+import '@fontsource/fraunces/600.css';
+import '@fontsource/pacifico/400.css';
+import '@fontsource/sacramento/400.css';
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
+import type { Metadata } from 'next';
+import type { ReactNode } from 'react';
+import { theme } from '../ui/theme';
+
+export const metadata: Metadata = { title: 'Hobnail', description: 'Plans a decorated planner week before a single sticker is peeled.' };
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en">
+      <body>
+        <AppRouterCacheProvider>
+          <ThemeProvider theme={theme}>
+            <CssBaseline />
+            {children}
+          </ThemeProvider>
+        </AppRouterCacheProvider>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,5 @@
+import { Waiting } from '../ui/Waiting';
+
+export default function Loading() {
+  return <Waiting />;
+}

@@ -1,0 +1,14 @@
+import { contextFrom } from '../../../../core/arrange/context';
+import { whiteOutOf } from '../../../../core/bench/white-out';
+import { spreadSvg } from '../../../../core/format/spread-svg';
+import { embeddedFonts } from '../../../../server/fonts';
+import { loadSpread } from '../../../../server/spread-data';
+
+/** The spread as a picture, for small views of it. */
+export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  const spread = await loadSpread(Number((await params).id));
+  if (!spread) return new Response('There is no such spread.', { status: 404 });
+  const context = contextFrom(spread.context);
+  const svg = spreadSvg(context, spread.placements, whiteOutOf(context, spread.placements), embeddedFonts());
+  return new Response(svg, { headers: { 'content-type': 'image/svg+xml', 'cache-control': 'private, max-age=31536000, immutable' } });
+}

@@ -1,0 +1,26 @@
+import type { Book } from '../book/book';
+import type { Kit } from '../kit/kit';
+import type { Options } from '../manner/options';
+import { MANNERS } from '../manner/registry';
+import type { WeekDemands } from '../week/demand';
+import type { Context } from './spread';
+import { withHabits } from './spread';
+
+/** What a context is made of, as plain data that can be sent from a server to a browser or a worker. */
+export interface ContextData {
+  readonly book: Book;
+  readonly kit: Kit;
+  readonly stash: readonly Kit[];
+  readonly week: WeekDemands;
+  readonly manner: string;
+  readonly options: Partial<Options>;
+  readonly seed: number;
+  readonly usedElsewhere: Context['usedElsewhere'];
+}
+
+/** @throws RangeError when no manner of that name ships */
+export function contextFrom(data: ContextData): Context {
+  const manner = MANNERS[data.manner];
+  if (!manner) throw new RangeError(`no manner is called ${data.manner}`);
+  return { ...data, manner, options: withHabits(manner, data.options) };
+}

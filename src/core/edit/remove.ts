@@ -1,0 +1,12 @@
+import type { Context, Placement } from '../arrange/spread';
+import type { Change } from './change';
+import { nameOf } from './name';
+import { stackOf } from './stack';
+
+/** Takes a piece off with all that lies on it; its sticker is free again. Null when it is locked. */
+export function removePiece(context: Context, placements: readonly Placement[], id: string): Change | null {
+  const stack = stackOf(placements, id);
+  const base = stack[0];
+  if (!base || stack.some((p) => p.locked)) return null;
+  return { label: `Take off ${nameOf(context, base)}`, before: stack, after: [] };
+}

@@ -1,0 +1,29 @@
+import { mkdirSync } from 'node:fs';
+import { dirname } from 'node:path';
+import SQLite from 'better-sqlite3';
+import { Kysely, Migrator, SqliteDialect } from 'kysely';
+import * as first from './migrations/0001-first';
+import type { Tables } from './schema';
+
+export type Database = Kysely<Tables>;
+
+/** In order. One line a migration. */
+const MIGRATIONS = { '0001-first': first };
+
+/**
+ * Opens the database and brings it up to date. An edit that was reported as saved is on the disk:
+ * write-ahead log, synchronized at every commit, foreign keys held.
+ */
+export async function openDatabase(file: string): Promise<Database> {
+  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
+  const sqlite = new SQLite(file);
+  sqlite.pragma('journal_mode = WAL');
+  sqlite.pragma('synchronous = FULL');
+  sqlite.pragma('foreign_keys = ON');
+  sqlite.pragma('busy_timeout = 5000');
+  const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite }) });
+  const migrator = new Migrator({ db, provider: { getMigrations: async () => MIGRATIONS } });
+  const { error } = await migrator.migrateToLatest();
+  if (error) throw error;
+  return db;
+}

@@ -1,0 +1,32 @@
+import type { Kit, Piece } from '../core/kit/kit';
+import type { Database } from './database';
+import type { KitTable, PieceTable } from './schema';
+
+export const listKits = (db: Database): Promise<KitTable[]> => db.selectFrom('kit').selectAll().orderBy('id').execute();
+
+export async function findKits(db: Database, role: KitTable['role']): Promise<Kit[]> {
+  const kits = await db.selectFrom('kit').select('id').where('role', '=', role).orderBy('id').execute();
+  return Promise.all(kits.map(({ id }) => kitOf(db, id)));
+}
+
+export async function findKit(db: Database, id: string): Promise<Kit | null> {
+  const row = await db.selectFrom('kit').select('id').where('id', '=', id).executeTakeFirst();
+  return row ? kitOf(db, id) : null;
+}
+
+async function kitOf(db: Database, id: string): Promise<Kit> {
+  const rows = await db.selectFrom('piece').selectAll().where('kit_id', '=', id).orderBy('position').execute();
+  return { name: id, pieces: rows.map(({ kit_id, position: _position, ...rest }) => ({ ...rest, kit: kit_id }) as Piece) };
+}
+
+/** Stores a kit with all its pieces, or nothing. @returns false when one of that name is there already */
+export function addKit(db: Database, kit: Kit, role: KitTable['role']): Promise<boolean> {
+  return db.transaction().execute(async (trx) => {
+    const there = await trx.selectFrom('kit').select('id').where('id', '=', kit.name).executeTakeFirst();
+    if (there) return false;
+    await trx.insertInto('kit').values({ id: kit.name, role }).execute();
+    const rows = kit.pieces.map(({ kit: kit_id, ...rest }, position): PieceTable => ({ ...rest, kit_id, position }));
+    for (let i = 0; i < rows.length; i += 500) await trx.insertInto('piece').values(rows.slice(i, i + 500)).execute();
+    return true;
+  });
+}

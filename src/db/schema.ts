@@ -1,0 +1,102 @@
+import type { Generated } from 'kysely';
+
+/** A planner; the whole of it as JSON (formats.md, Book), since it is only ever read whole. */
+export interface BookTable {
+  id: string;
+  name: string;
+  json: string;
+}
+
+export interface KitTable {
+  id: string;
+  role: 'kit' | 'stash';
+}
+
+/** One design of sticker; the columns are those of a kit file. Lengths in mm. */
+export interface PieceTable {
+  kit_id: string;
+  code: string;
+  position: number;
+  kind: string;
+  count: number;
+  width: number;
+  height: number;
+  sheet: number;
+  shape: string;
+  color: string;
+  accent: string;
+  motif: string;
+  words: string;
+  icon: string;
+  writable: string;
+  opacity: number;
+  finish: string;
+  foil: string;
+  rows: number;
+  faces: string;
+}
+
+/** A calendar file as it was read, so that it can be given back unchanged. */
+export interface CalendarTable {
+  id: Generated<number>;
+  name: string;
+  ics: string;
+}
+
+export interface SpreadTable {
+  id: Generated<number>;
+  week: string;
+  book_id: string;
+  kit_id: string;
+  manner: string;
+  seed: number;
+  options: string;
+}
+
+export interface PlacementTable {
+  spread_id: number;
+  id: string;
+  kit_id: string;
+  code: string;
+  copy: number;
+  page: number;
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+  turn: number;
+  layer: number;
+  role: string;
+  day: number | null;
+  cut: string | null;
+  items: string;
+  text: string | null;
+  ink: string | null;
+  locked: number;
+}
+
+/** Every edit ever made to a spread, in order; an undone one waits to be redone. */
+export interface EditTable {
+  spread_id: number;
+  seq: number;
+  label: string;
+  change: string;
+  undone: number;
+}
+
+/** A step of the bench that is done, by what it is about. */
+export interface TickTable {
+  spread_id: number;
+  step: string;
+}
+
+export interface Tables {
+  book: BookTable;
+  kit: KitTable;
+  piece: PieceTable;
+  calendar: CalendarTable;
+  spread: SpreadTable;
+  placement: PlacementTable;
+  edit: EditTable;
+  tick: TickTable;
+}

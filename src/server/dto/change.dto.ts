@@ -1,0 +1,45 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import type { Placement, Role } from '../../core/arrange/spread';
+
+const ROLES: readonly Role[] = ['base', 'sidebar', 'box', 'day', 'finish'];
+
+export class RectDto {
+  @IsNumber() x!: number;
+  @IsNumber() y!: number;
+  @IsNumber() @Min(0.01) w!: number;
+  @IsNumber() @Min(0.01) h!: number;
+}
+
+/** A placement as formats.md describes it. */
+export class PlacementDto implements Placement {
+  @Matches(/^p\d{1,7}$/) id!: string;
+  @IsString() @MaxLength(200) kit!: string;
+  @IsString() @MaxLength(200) code!: string;
+  @IsInt() @Min(1) copy!: number;
+  @IsInt() @Min(0) @Max(7) page!: number;
+  @IsNumber() @Min(-50) @Max(1000) x!: number;
+  @IsNumber() @Min(-50) @Max(1000) y!: number;
+  @IsNumber() @Min(0.1) @Max(1000) w!: number;
+  @IsNumber() @Min(0.1) @Max(1000) h!: number;
+  @IsNumber() @Min(0) @Max(360) turn!: number;
+  @IsInt() @Min(0) @Max(99) layer!: number;
+  @IsIn(ROLES) role!: Role;
+  @IsOptional() @IsInt() @Min(0) @Max(6) day!: number | null;
+  @IsOptional() @ValidateNested() @Type(() => RectDto) cut!: RectDto | null;
+  @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) items!: string[];
+  @IsOptional() @IsString() @MaxLength(2000) text!: string | null;
+  @IsOptional() @IsString() @MaxLength(60) ink!: string | null;
+  @IsBoolean() locked!: boolean;
+}
+
+export class ChangeDto {
+  @IsString() @MinLength(1) @MaxLength(300) label!: string;
+  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => PlacementDto) before!: PlacementDto[];
+  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => PlacementDto) after!: PlacementDto[];
+}
+
+export class SaveEditDto {
+  @IsInt() @Min(1) spreadId!: number;
+  @ValidateNested() @Type(() => ChangeDto) change!: ChangeDto;
+}

@@ -1,0 +1,106 @@
+import 'server-only';
+import { contextFrom } from '../core/arrange/context';
+import { leastHeight } from '../core/arrange/day-blocks';
+import { Draft } from '../core/arrange/draft';
+import { dayColumn } from '../core/book/columns';
+import { stepsOf } from '../core/bench/steps';
+import { cutsOf } from '../core/bench/cuts';
+import { whiteOutOf } from '../core/bench/white-out';
+import { stepKey } from '../core/bench/step-key';
+import type { Kit } from '../core/kit/kit';
+import { palette } from '../core/kit/kit';
+import { intersect, unionArea } from '../core/measure/rect';
+import { footprint } from '../core/arrange/spread';
+import { daysOfWeek, spokenWeek, weekAfter, weekOf } from '../core/week/week';
+import { findBook, listBooks } from '../db/books';
+import { findKit, listKits } from '../db/kits';
+import { findSpreadOfWeek } from '../db/spreads';
+import { ticksOf } from '../db/ticks';
+import { loadSpread, weekDemands } from './spread-data';
+import { store, today } from './store';
+
+export type WeekState = 'to plan' | 'laid out' | 'on paper';
+
+export interface ShelfDay {
+  readonly name: string;
+  readonly number: number;
+  readonly items: number;
+  /** share of the column that is taken, 0 to 1 and over */
+  readonly full: number;
+}
+
+export interface ShelfWeek {
+  readonly week: string;
+  readonly title: string;
+  /** weeks from this one */
+  readonly away: number;
+  readonly spreadId: number | null;
+  readonly revision: number;
+  readonly state: WeekState;
+  readonly kit: string | null;
+  readonly swatches: readonly string[];
+  readonly items: number;
+  readonly days: readonly ShelfDay[];
+}
+
+export interface Shelf {
+  readonly weeks: readonly ShelfWeek[];
+  readonly books: readonly { id: string; name: string }[];
+  readonly kits: readonly { id: string; swatches: readonly string[]; pieces: number }[];
+}
+
+const WEEKS_BEFORE = 1;
+const WEEKS_AHEAD = 6;
+
+/** The weeks around today, with how full each day is before it is planned and after. */
+export async function loadShelf(): Promise<Shelf> {
+  const db = await store();
+  const now = weekOf(today());
+  const [books, kitRows] = await Promise.all([listBooks(db), listKits(db)]);
+  const kits = await Promise.all(kitRows.filter((k) => k.role === 'kit').map((k) => findKit(db, k.id) as Promise<Kit>));
+  const aways = Array.from({ length: WEEKS_BEFORE + WEEKS_AHEAD }, (_, i) => i - WEEKS_BEFORE);
+  const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, books[0]?.id)));
+  return { weeks, books, kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })) };
+}
+
+async function shelfWeek(week: string, away: number, firstBook: string | undefined): Promise<ShelfWeek> {
+  const db = await store();
+  const row = await findSpreadOfWeek(db, week);
+  const spread = row ? await loadSpread(row.id) : null;
+  const book = spread?.context.book ?? (firstBook ? await findBook(db, firstBook) : null);
+  const demands = spread?.context.week ?? (book ? await weekDemands(db, week, book.weekStart) : { week, days: daysOfWeek(week), demands: [] });
+  const context = book && contextFrom(spread?.context ?? { book, kit: STAND_IN, stash: [], week: demands, manner: 'scattered', options: {}, seed: 1, usedElsewhere: [] });
+  const placements = spread?.placements ?? [];
+  const draft = context && Draft.begin(context, []);
+  const days = demands.days.map((iso, day): ShelfDay => {
+    const column = book && dayColumn(book, day);
+    const items = demands.demands.filter((d) => d.day <= day && d.lastDay >= day).length;
+    const laid = column ? unionArea(placements.flatMap((p) => (p.page === column.page ? (intersect(footprint(p), column) ?? []) : []))) / (column.w * column.h) : 0;
+    const wanted = column && draft && context && placements.length === 0 ? leastHeight(draft, context, day) / column.h : 0;
+    return { name: iso, number: Number(iso.slice(8)), items, full: Math.max(laid, wanted) };
+  });
+  return {
+    week, title: spokenWeek(demands.days), away, spreadId: spread?.id ?? null, revision: spread?.history.revision ?? 0,
+    state: spread && context ? await stateOf(spread.id, context, placements) : 'to plan',
+    kit: spread?.context.kit.name ?? null, swatches: spread ? palette(spread.context.kit, 6) : [],
+    items: demands.demands.length, days,
+  };
+}
+
+/** Before a kit is chosen, every item is taken to want a usual quarter box and every list usual rows. */
+const STAND_IN: Kit = {
+  name: 'usual sizes',
+  pieces: [
+    { kit: 'usual sizes', code: 'Q', kind: 'quarter-box', count: 200, width: 38.1, height: 12, sheet: 1, shape: 'rounded', color: '#ffffff', accent: '#999999', motif: '', words: '', icon: '', writable: 'yes', opacity: 1, finish: 'matte-removable', foil: 'none', rows: 0, faces: 'none' },
+    { kit: 'usual sizes', code: 'H', kind: 'half-box', count: 200, width: 38.1, height: 24.1, sheet: 1, shape: 'rect', color: '#ffffff', accent: '#999999', motif: '', words: '', icon: '', writable: 'yes', opacity: 1, finish: 'matte-removable', foil: 'none', rows: 0, faces: 'none' },
+    { kit: 'usual sizes', code: 'L', kind: 'checklist', count: 200, width: 38.1, height: 48.3, sheet: 1, shape: 'rect', color: '#ffffff', accent: '#999999', motif: '', words: '', icon: '', writable: 'yes', opacity: 1, finish: 'matte-removable', foil: 'none', rows: 6, faces: 'none' },
+  ],
+};
+
+async function stateOf(id: number, context: ReturnType<typeof contextFrom>, placements: Parameters<typeof cutsOf>[1]): Promise<WeekState> {
+  if (!placements.length) return 'to plan';
+  const ticks = new Set(await ticksOf(await store(), id));
+  if (!ticks.size) return 'laid out';
+  const steps = stepsOf(context, placements, whiteOutOf(context, placements), cutsOf(context, placements));
+  return steps.every((s) => ticks.has(stepKey(s))) ? 'on paper' : 'laid out';
+}

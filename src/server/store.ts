@@ -1,0 +1,16 @@
+import { join } from 'node:path';
+import { DateTime } from 'luxon';
+import type { Database } from '../db/database';
+import { openDatabase } from '../db/database';
+import type { IsoDay } from '../core/week/week';
+
+const held = globalThis as unknown as { hobnailStore?: Promise<Database> };
+
+/** The one database of this process; its file is named by HOBNAIL_DATA. */
+export function store(): Promise<Database> {
+  held.hobnailStore ??= openDatabase(process.env.HOBNAIL_DATA ?? join(process.cwd(), '.data', 'hobnail.sqlite'));
+  return held.hobnailStore;
+}
+
+/** Today, or the day that HOBNAIL_TODAY names. */
+export const today = (): IsoDay => process.env.HOBNAIL_TODAY ?? (DateTime.local().toISODate() as IsoDay);

@@ -1,0 +1,44 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { IconFileImport } from '@tabler/icons-react';
+import { useState } from 'react';
+import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';
+import { TopBar } from '../TopBar';
+import { StartWeekDialog } from './StartWeekDialog';
+import { TakeInDialog } from './TakeInDialog';
+import { WeekCard } from './WeekCard';
+
+/** Home: the weeks in a row, what state each is in, and the way into it. */
+export function Shelf({ shelf }: { shelf: ShelfData }) {
+  const [starting, setStarting] = useState<ShelfWeek | null>(null);
+  const [takingIn, setTakingIn] = useState(false);
+  const toPlan = shelf.weeks.find((w) => w.away >= 1 && w.state === 'to plan');
+  const ready = shelf.books.length > 0 && shelf.kits.length > 0;
+  return (
+    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
+      <TopBar>
+        <Button color="inherit" startIcon={<IconFileImport size={18} />} onClick={() => setTakingIn(true)}>Take in a file</Button>
+      </TopBar>
+      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 1500, width: '100%', mx: 'auto' }}>
+        <Typography variant="h1">{ready ? 'The weeks ahead' : 'An empty shelf'}</Typography>
+        <Typography color="text.secondary" sx={{ mt: 0.5, mb: 2.5 }}>
+          {ready
+            ? toPlan
+              ? `${toPlan.title} is the next week to plan, with ${toPlan.items} ${toPlan.items === 1 ? 'item' : 'items'} so far.`
+              : 'Every week here is laid out.'
+            : 'Take in a book, a kit and a calendar; then weeks can be planned.'}
+        </Typography>
+        <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))' }}>
+          {shelf.weeks.map((week) => (
+            <WeekCard key={week.week} week={week} next={week === toPlan} onStart={ready ? () => setStarting(week) : null} />
+          ))}
+        </Box>
+      </Box>
+      {starting && <StartWeekDialog week={starting} shelf={shelf} onClose={() => setStarting(null)} />}
+      {takingIn && <TakeInDialog onClose={() => setTakingIn(false)} />}
+    </Box>
+  );
+}

@@ -1,0 +1,63 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { startSpread } from '../../server/actions';
+import type { Shelf, ShelfWeek } from '../../server/shelf';
+import { Swatches } from './WeekCard';
+
+/** Opens a week: which book, which kit. */
+export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; shelf: Shelf; onClose: () => void }) {
+  const router = useRouter();
+  const free = shelf.kits.find((k) => !shelf.weeks.some((w) => w.kit === k.id)) ?? shelf.kits[0];
+  const [bookId, setBookId] = useState(shelf.books.find((b) => b.id === 'three-box')?.id ?? shelf.books[0]?.id ?? '');
+  const [kitId, setKitId] = useState(free?.id ?? '');
+  const [messages, setMessages] = useState<readonly string[]>([]);
+  const [busy, setBusy] = useState(false);
+  const start = async () => {
+    setBusy(true);
+    const result = await startSpread({ week: week.week, bookId, kitId, manner: 'scattered' });
+    if (result.ok) return router.push(`/spreads/${result.value.id}`);
+    setMessages(result.messages);
+    setBusy(false);
+  };
+  return (
+    <Dialog open onClose={onClose} maxWidth="xs" fullWidth>
+      <DialogTitle>Plan {week.title}</DialogTitle>
+      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2.5 }}>
+        <Typography color="text.secondary">{week.items} items wait for a place.</Typography>
+        <TextField select label="Book" value={bookId} onChange={(e) => setBookId(e.target.value)}>
+          {shelf.books.map((b) => <MenuItem key={b.id} value={b.id}>{b.name}</MenuItem>)}
+        </TextField>
+        <TextField select label="Kit" value={kitId} onChange={(e) => setKitId(e.target.value)}>
+          {shelf.kits.map((k) => {
+            const used = shelf.weeks.find((w) => w.kit === k.id);
+            return (
+              <MenuItem key={k.id} value={k.id}>
+                <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+                  <Swatches colors={k.swatches} /> {k.id}
+                  <Typography variant="caption" color="text.secondary">{k.pieces} stickers{used ? `, begun for ${used.title}` : ''}</Typography>
+                </Box>
+              </MenuItem>
+            );
+          })}
+        </TextField>
+        {messages.map((m) => <Alert key={m} severity="error">{m}</Alert>)}
+      </DialogContent>
+      <DialogActions sx={{ px: 3, pb: 2.5 }}>
+        <Button onClick={onClose}>Not now</Button>
+        <Button variant="contained" color="secondary" onClick={start} disabled={busy || !bookId || !kitId}>Open the book</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,75 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import LinearProgress from '@mui/material/LinearProgress';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { TakenIn } from '../../server/take-in';
+import { takeIn } from '../../server/take-in';
+
+/** Takes in kits, calendars and books from files, and says what became of each. */
+export function TakeInDialog({ onClose }: { onClose: () => void }) {
+  const router = useRouter();
+  const [role, setRole] = useState('kit');
+  const [files, setFiles] = useState<readonly File[]>([]);
+  const [results, setResults] = useState<readonly TakenIn[] | null>(null);
+  const [busy, setBusy] = useState(false);
+  const read = async () => {
+    setBusy(true);
+    const form = new FormData();
+    form.set('role', role);
+    files.forEach((f) => form.append('files', f));
+    try {
+      setResults(await takeIn(form));
+      router.refresh();
+    } catch (error) {
+      setResults([{ file: 'The files', said: null, messages: [`The files could not be sent: ${error instanceof Error ? error.message : String(error)}. Nothing was kept.`] }]);
+    }
+    setBusy(false);
+  };
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
+      <DialogTitle>Take in a file</DialogTitle>
+      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
+        <Typography color="text.secondary">A kit or stash as a spreadsheet saves it (.csv), a calendar (.ics), or a measured book (.json). A file is taken in whole or not at all.</Typography>
+        <Box>
+          <Button component="label" variant="outlined">
+            Choose files
+            <input hidden type="file" multiple accept=".csv,.ics,.json" data-testid="files" onChange={(e) => { setFiles([...(e.target.files ?? [])]); setResults(null); }} />
+          </Button>
+          <Typography component="span" sx={{ ml: 2 }}>{files.map((f) => f.name).join(', ') || 'none chosen'}</Typography>
+        </Box>
+        {files.some((f) => /\.csv$/i.test(f.name)) && (
+          <RadioGroup row value={role} onChange={(e) => setRole(e.target.value)}>
+            <FormControlLabel value="kit" control={<Radio />} label="These stickers are a kit" />
+            <FormControlLabel value="stash" control={<Radio />} label="They belong to the stash" />
+          </RadioGroup>
+        )}
+        {busy && <LinearProgress aria-label="Reading" />}
+        <Box aria-live="polite" sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
+          {results?.map((r) => (r.said ? <Alert key={r.file} severity="success">{r.file}: {r.said}.</Alert> : (
+            <Alert key={r.file} severity="error">
+              Nothing of {r.file} was kept.
+              <Box component="ul" sx={{ pl: 2, m: 0 }}>{r.messages.slice(0, 12).map((m) => <li key={m}>{m}</li>)}</Box>
+              {r.messages.length > 12 && `… and ${r.messages.length - 12} more.`}
+            </Alert>
+          )))}
+        </Box>
+      </DialogContent>
+      <DialogActions sx={{ px: 3, pb: 2.5 }}>
+        <Button onClick={onClose}>Close</Button>
+        <Button variant="contained" color="secondary" onClick={read} disabled={!files.length || busy}>Take in</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,73 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import InputAdornment from '@mui/material/InputAdornment';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { IconSearch } from '@tabler/icons-react';
+import { useState } from 'react';
+import type { Demand } from '../../core/week/demand';
+import { spokenTime } from '../../core/week/demand';
+import { longDay } from '../../core/week/week';
+import { GLASS } from '../theme';
+import { useReview } from './review-context';
+import { useSpread } from './store';
+
+/** The week's items, those without a place first; one that has a place leads to it. */
+export function Items() {
+  const week = useSpread((s) => s.context.week);
+  const selected = useSpread((s) => s.selected);
+  const select = useSpread((s) => s.select);
+  const { view } = useReview();
+  const [search, setSearch] = useState('');
+  const shown = week.demands.filter((d) => [d.title, d.list, ...d.categories].join(' ').toLowerCase().includes(search.trim().toLowerCase()));
+  const open = shown.filter((d) => !view.carriers.has(d.key));
+  const reasons = new Map(view.unplaced.map((u) => [u.demand.key, u]));
+  if (!week.demands.length) return <Typography color="text.secondary" sx={{ p: 2 }}>Nothing is in the calendar for this week. It can be laid out all the same: base, sidebar and boxes.</Typography>;
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
+      <TextField size="small" placeholder="Find an item" value={search} onChange={(e) => setSearch(e.target.value)} sx={{ m: 1.25, mb: 0.5 }} slotProps={{ htmlInput: { 'aria-label': 'Find an item' }, input: { startAdornment: <InputAdornment position="start"><IconSearch size={15} /></InputAdornment> } }} />
+      <Box sx={{ overflowY: 'auto', flex: 1, px: 1.25, pb: 2 }}>
+        {open.length > 0 && (
+          <Box component="section" aria-label="Without a place" data-testid="without-place">
+            <Typography variant="h3" sx={{ color: GLASS.cranberry, mt: 1 }}>Without a place · {open.length}</Typography>
+            {open.map((d) => (
+              <Box key={d.key} sx={{ py: 0.75, borderBottom: `1px solid ${GLASS.edge}` }}>
+                <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
+                {view.placements.length > 0 && <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.25 }}>{reasons.get(d.key)?.reason}</Typography>}
+              </Box>
+            ))}
+          </Box>
+        )}
+        {shown.length === 0 && <Typography color="text.secondary" sx={{ mt: 1 }}>No item has these words.</Typography>}
+        {week.days.map((iso, day) => {
+          const here = shown.filter((d) => d.day === day && view.carriers.has(d.key));
+          if (!here.length) return null;
+          return (
+            <Box component="section" key={iso} aria-label={longDay(iso)}>
+              <Typography variant="h3" sx={{ mt: 1.5, mb: 0.25 }}>{longDay(iso)} {Number(iso.slice(8))}</Typography>
+              {here.map((d) => {
+                const at = view.carriers.get(d.key);
+                return (
+                  <ButtonBase key={d.key} onClick={() => at && select(at.id)} sx={{ width: '100%', justifyContent: 'flex-start', textAlign: 'left', py: 0.4, px: 0.75, borderRadius: 1, background: at?.id === selected ? GLASS.bottleSoft : 'transparent', '&:hover': { background: GLASS.bottleSoft } }}>
+                    <Line d={d} />
+                  </ButtonBase>
+                );
+              })}
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+function Line({ d, day }: { d: Demand; day?: string }) {
+  return (
+    <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'baseline', minWidth: 0, width: '100%' }}>
+      <Typography variant="caption" color="text.secondary" sx={{ width: 40, flexShrink: 0 }}>{d.start === null ? (day ?? (d.list ? 'list' : d.kind === 'band' ? 'days' : '·')) : spokenTime(d.start)}</Typography>
+      <Typography variant="body2" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical' }} title={d.title}>{d.title}{d.tentative ? ' ?' : ''}</Typography>
+    </Box>
+  );
+}

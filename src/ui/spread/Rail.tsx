@@ -1,0 +1,48 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Link from 'next/link';
+import { Dots } from '../Dots';
+import { GLASS } from '../theme';
+import { stepOf, useReview } from './review-context';
+import type { StepName } from './store';
+import { useSpread } from './store';
+
+const STEPS: readonly StepName[] = ['Week', 'Kit', 'Base', 'Sidebar', 'Boxes', 'Days', 'Finish', 'Bench'];
+const MOST_DOTS = 5;
+
+/** The order of work, with what is still open at each step as raised dots: cranberry where the week would not work. */
+export function Rail() {
+  const step = useSpread((s) => s.step);
+  const setStep = useSpread((s) => s.setStep);
+  const id = useSpread((s) => s.data.id);
+  const { findings, view } = useReview();
+  return (
+    <Box component="nav" aria-label="Order of work" sx={{ width: 88, flexShrink: 0, py: 1.5, display: 'flex', flexDirection: 'column', gap: 0.25, borderRight: `1px solid ${GLASS.edge}`, background: GLASS.paper, overflowY: 'auto' }}>
+      {STEPS.map((name) => {
+        const here = findings.filter((f) => stepOf(f) === name);
+        const open = name === 'Week' ? view.unplaced.length : here.length;
+        const worst = name === 'Week' ? 'stop' : here.some((f) => f.severity === 'stop') ? 'stop' : here.some((f) => f.severity === 'fix') ? 'fix' : 'look';
+        const color = worst === 'stop' ? GLASS.cranberry : worst === 'fix' ? GLASS.amber : GLASS.cobalt;
+        const chosen = step === name;
+        const label = `${name}: ${open} open`;
+        const content = (
+          <>
+            <Box component="span" sx={{ fontWeight: chosen ? 600 : 500, fontSize: 13.5, color: chosen ? GLASS.bottle : GLASS.ink }}>{name}</Box>
+            <Box component="span" sx={{ height: 9, display: 'flex', alignItems: 'center', gap: 0.5 }}>
+              {open > 0 && <Dots raised={Math.min(open, MOST_DOTS)} size={6} color={color} label={`${open} open`} />}
+              {open > MOST_DOTS && <Box component="span" sx={{ fontSize: 10.5, color }}>{open}</Box>}
+            </Box>
+          </>
+        );
+        const sx = { flexDirection: 'column', alignItems: 'flex-start', gap: 0.5, px: 1.75, py: 1, borderLeft: `4px solid ${chosen ? GLASS.amber : 'transparent'}`, background: chosen ? GLASS.bottleSoft : 'transparent', '&:hover': { background: GLASS.bottleSoft } } as const;
+        return name === 'Bench' ? (
+          <ButtonBase key={name} component={Link} href={`/spreads/${id}/bench`} aria-label={label} sx={sx}>{content}</ButtonBase>
+        ) : (
+          <ButtonBase key={name} onClick={() => setStep(chosen ? null : name)} aria-pressed={chosen} aria-label={label} sx={sx}>{content}</ButtonBase>
+        );
+      })}
+    </Box>
+  );
+}

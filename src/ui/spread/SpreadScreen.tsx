@@ -1,0 +1,161 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import IconButton from '@mui/material/IconButton';
+import LinearProgress from '@mui/material/LinearProgress';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import { IconArrowBackUp, IconArrowForwardUp, IconKeyboard } from '@tabler/icons-react';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { review, viewOf } from '../../core/review/review';
+import { scoreOf } from '../../core/review/score';
+import { spokenWeek } from '../../core/week/week';
+import type { SpreadData } from '../../server/spread-data';
+import { GLASS } from '../theme';
+import { TopBar } from '../TopBar';
+import { Board } from './Board';
+import { Findings } from './Findings';
+import { Items } from './Items';
+import { PieceDefs } from './PieceDefs';
+import { Rail } from './Rail';
+import { ReviewContext } from './review-context';
+import { Sheets } from './Sheets';
+import { SpreadStoreContext, createSpreadStore, useSpread } from './store';
+import { Tray } from './Tray';
+import { KEYS, useKeys } from './use-keys';
+
+/** The heart: the open book between the kit's sheets and the week's items. */
+export function SpreadScreen({ spread }: { spread: SpreadData }) {
+  const [store] = useState(() => createSpreadStore(spread));
+  return (
+    <SpreadStoreContext.Provider value={store}>
+      <Screen />
+    </SpreadStoreContext.Provider>
+  );
+}
+
+function Screen() {
+  const context = useSpread((s) => s.context);
+  const placements = useSpread((s) => s.placements);
+  const messages = useSpread((s) => s.messages);
+  const dismiss = useSpread((s) => s.dismiss);
+  const busy = useSpread((s) => s.busy);
+  const zoom = useSpread((s) => s.zoom);
+  const setZoom = useSpread((s) => s.setZoom);
+  const step = useSpread((s) => s.step);
+  const [tab, setTab] = useState<'items' | 'findings'>('items');
+  const [lastStep, setLastStep] = useState(step);
+  if (step !== lastStep) {
+    setLastStep(step);
+    if (step) setTab(step === 'Week' ? 'items' : 'findings');
+  }
+  const reviewed = useMemo(() => {
+    const view = viewOf(context, placements);
+    return { view, findings: placements.length ? review(view) : [] };
+  }, [context, placements]);
+  const pieces = useMemo(() => [context.kit, ...context.stash].flatMap((k) => k.pieces), [context]);
+  const open = reviewed.view.unplaced.length;
+  useKeys();
+  return (
+    <ReviewContext.Provider value={reviewed}>
+      <PieceDefs pieces={pieces} />
+      <Box sx={{ height: '100vh', minWidth: 900, display: 'flex', flexDirection: 'column' }}>
+        <Head score={placements.length ? Math.round(scoreOf(reviewed.findings).total) : null} />
+        {busy ? <LinearProgress color="secondary" aria-label={busy} /> : null}
+        {messages.map((m) => <Alert key={m} severity="warning" onClose={dismiss} sx={{ borderRadius: 0 }}>{m}</Alert>)}
+        <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+          <Rail />
+          <Sheets />
+          <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', background: '#EFEBE1' }}>
+            <Box sx={{ display: 'flex', alignItems: 'center', px: 2, pt: 0.75, gap: 1 }}>
+              <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>{context.book.name} · {context.kit.name} · {context.manner.name}</Typography>
+              <ToggleButtonGroup size="small" exclusive value={zoom} onChange={(_, v) => v !== null && setZoom(v)} aria-label="How near">
+                <ToggleButton value={0} sx={{ py: 0.1, textTransform: 'none' }}>Left</ToggleButton>
+                <ToggleButton value="both" sx={{ py: 0.1, textTransform: 'none' }}>Both</ToggleButton>
+                <ToggleButton value={1} sx={{ py: 0.1, textTransform: 'none' }}>Right</ToggleButton>
+              </ToggleButtonGroup>
+            </Box>
+            <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 1.5, pb: 1, display: 'flex', justifyContent: 'center', alignItems: 'flex-start' }}>
+              <BoardFrame><Board /></BoardFrame>
+            </Box>
+            <Tray />
+          </Box>
+          <Box component="aside" sx={{ width: 252, flexShrink: 0, borderLeft: `1px solid ${GLASS.edge}`, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+            <Tabs value={tab} onChange={(_, v: 'items' | 'findings') => setTab(v)} variant="fullWidth" sx={{ minHeight: 42, borderBottom: `1px solid ${GLASS.edge}` }}>
+              <Tab value="items" label={`Items · ${context.week.demands.length}${open && placements.length ? `, ${open} open` : ''}`} sx={{ minHeight: 42, px: 0.5 }} />
+              <Tab value="findings" label={`Findings · ${reviewed.findings.length}`} sx={{ minHeight: 42, px: 0.5 }} />
+            </Tabs>
+            {tab === 'items' ? <Items /> : <Findings />}
+          </Box>
+        </Box>
+      </Box>
+    </ReviewContext.Provider>
+  );
+}
+
+/** The book takes the width there is, but never more height than can be seen when both pages are shown. */
+function BoardFrame({ children }: { children: React.ReactNode }) {
+  const book = useSpread((s) => s.context.book);
+  const zoom = useSpread((s) => s.zoom);
+  const shape = book.pages.reduce((w, p) => w + p.width, 0) / (Math.max(...book.pages.map((p) => p.height)) + 12);
+  return <Box sx={{ width: '100%', maxWidth: zoom === 'both' ? `calc((100vh - 292px) * ${shape.toFixed(3)})` : 'none', minWidth: 460 }}>{children}</Box>;
+}
+
+function Head({ score }: { score: number | null }) {
+  const id = useSpread((s) => s.data.id);
+  const days = useSpread((s) => s.context.week.days);
+  const history = useSpread((s) => s.history);
+  const saving = useSpread((s) => s.saving);
+  const travel = useSpread((s) => s.travel);
+  const arrange = useSpread((s) => s.arrange);
+  const busy = useSpread((s) => s.busy);
+  const any = useSpread((s) => s.placements.length > 0);
+  const [asking, setAsking] = useState(false);
+  const [keys, setKeys] = useState(false);
+  return (
+    <TopBar
+      title={
+        <>
+          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>{spokenWeek(days)}</Typography>
+          <Typography variant="caption" aria-live="polite" data-testid="saved" sx={{ opacity: 0.85 }}>{busy ?? (saving === 'saved' ? 'saved' : saving === 'saving' ? 'saving…' : 'not saved')}</Typography>
+          {score !== null && <Tooltip title="100, less what the findings cost"><Typography variant="caption" sx={{ opacity: 0.85 }}>score {score}</Typography></Tooltip>}
+        </>
+      }
+    >
+      <Tooltip title="The keys"><IconButton color="inherit" aria-label="The keys" onClick={() => setKeys(true)}><IconKeyboard size={20} /></IconButton></Tooltip>
+      <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}><span><IconButton color="inherit" aria-label="Undo" disabled={!history.undo} onClick={() => travel('undo')}><IconArrowBackUp size={20} /></IconButton></span></Tooltip>
+      <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}><span><IconButton color="inherit" aria-label="Redo" disabled={!history.redo} onClick={() => travel('redo')}><IconArrowForwardUp size={20} /></IconButton></span></Tooltip>
+      {any && <Button color="inherit" onClick={() => setAsking(true)} disabled={!!busy}>Begin anew</Button>}
+      <Button variant={any ? 'outlined' : 'contained'} color={any ? 'inherit' : 'secondary'} sx={any ? { background: 'transparent', borderColor: '#ffffff66' } : {}} onClick={() => arrange('rest')} disabled={!!busy}>{any ? 'Arrange the rest' : 'Arrange the week'}</Button>
+      {any && <Button component={Link} href={`/spreads/${id}/bench`} variant="contained" color="secondary">To the bench</Button>}
+      <Dialog open={asking} onClose={() => setAsking(false)}>
+        <DialogTitle>Begin this week anew?</DialogTitle>
+        <DialogContent><Typography>Everything that is not locked is lifted and arranged again. Undo brings it back.</Typography></DialogContent>
+        <DialogActions>
+          <Button onClick={() => setAsking(false)}>Keep it</Button>
+          <Button variant="contained" color="secondary" onClick={() => { setAsking(false); arrange('anew'); }}>Arrange anew</Button>
+        </DialogActions>
+      </Dialog>
+      <Dialog open={keys} onClose={() => setKeys(false)}>
+        <DialogTitle>The keys</DialogTitle>
+        <DialogContent>
+          <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}>
+            {KEYS.map(([key, what]) => [<Box component="dt" key={key} sx={{ fontWeight: 600 }}>{key}</Box>, <Box component="dd" key={`${key}-`} sx={{ m: 0 }}>{what}</Box>])}
+          </Box>
+        </DialogContent>
+        <DialogActions><Button onClick={() => setKeys(false)}>Close</Button></DialogActions>
+      </Dialog>
+    </TopBar>
+  );
+}

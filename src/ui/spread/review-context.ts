@@ -1,0 +1,24 @@
+'use client';
+
+import { createContext, useContext } from 'react';
+import type { Finding, View } from '../../core/review/finding';
+import type { StepName } from './store';
+
+export interface Reviewed {
+  readonly view: View;
+  readonly findings: readonly Finding[];
+}
+
+export const ReviewContext = createContext<Reviewed | null>(null);
+
+/** What the review says of the spread as it is now. */
+export function useReview(): Reviewed {
+  const reviewed = useContext(ReviewContext);
+  if (!reviewed) throw new Error('useReview outside the spread screen');
+  return reviewed;
+}
+
+const STEPS_BY_RULE: Readonly<Record<string, StepName>> = { B: 'Base', F: 'Days', D: 'Days', C: 'Boxes', L: 'Days', W: 'Finish', K: 'Kit', P: 'Bench', R: 'Bench' };
+
+/** The step of the work that a finding belongs to. */
+export const stepOf = (f: Finding): StepName => STEPS_BY_RULE[f.rule[0] as string] ?? 'Days';

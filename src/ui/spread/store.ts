@@ -1,0 +1,121 @@
+'use client';
+
+import type { Remote } from 'comlink';
+import { wrap } from 'comlink';
+import { createContext, useContext } from 'react';
+import { createStore, useStore } from 'zustand';
+import { contextFrom } from '../../core/arrange/context';
+import type { Context, Placement } from '../../core/arrange/spread';
+import type { Change } from '../../core/edit/change';
+import { applies, apply } from '../../core/edit/change';
+import type { Piece } from '../../core/kit/kit';
+import type { Finding } from '../../core/review/finding';
+import type { History } from '../../db/spreads';
+import { readSpread, saveEdit, undoOrRedo } from '../../server/actions';
+import type { SpreadData } from '../../server/spread-data';
+import type { ArrangeService } from '../../workers/arrange.worker';
+
+export type StepName = 'Week' | 'Kit' | 'Base' | 'Sidebar' | 'Boxes' | 'Days' | 'Finish' | 'Bench';
+export type Zoom = 'both' | 0 | 1;
+
+interface State {
+  readonly data: SpreadData;
+  readonly context: Context;
+  readonly placements: readonly Placement[];
+  readonly history: History;
+  readonly selected: string | null;
+  readonly picked: Piece | null;
+  readonly finding: Finding | null;
+  readonly step: StepName | null;
+  readonly zoom: Zoom;
+  readonly saving: 'saved' | 'saving' | 'failed';
+  readonly busy: string | null;
+  readonly messages: readonly string[];
+  readonly select: (id: string | null) => void;
+  readonly pick: (piece: Piece | null) => void;
+  readonly show: (finding: Finding | null) => void;
+  readonly setStep: (step: StepName | null) => void;
+  readonly setZoom: (zoom: Zoom) => void;
+  readonly dismiss: () => void;
+  readonly edit: (change: Change | null) => void;
+  readonly travel: (way: 'undo' | 'redo') => void;
+  readonly arrange: (how: 'rest' | 'anew') => void;
+}
+
+let worker: Remote<ArrangeService> | null = null;
+const arranger = (): Remote<ArrangeService> => (worker ??= wrap<ArrangeService>(new Worker(new URL('../../workers/arrange.worker.ts', import.meta.url), { type: 'module' })));
+
+/**
+ * The spread screen's state. An edit is seen at once and saved in order, one after the other; when one fails,
+ * what is on the disk is shown again and the reason is said.
+ */
+export function createSpreadStore(data: SpreadData) {
+  let queue: Promise<void> = Promise.resolve();
+  const store = createStore<State>()((set, get) => {
+    const fail = async (messages: readonly string[]): Promise<void> => {
+      const fresh = await readSpread({ spreadId: data.id }).catch(() => null);
+      set({ saving: 'failed', messages, selected: null, ...(fresh?.ok ? fresh.value : {}) });
+    };
+    const enqueue = (task: () => Promise<void>): void => {
+      set({ saving: 'saving', messages: [] });
+      queue = queue.then(task).catch((error: unknown) => fail([`The server could not be reached: ${error instanceof Error ? error.message : String(error)}. What is shown is what was last saved.`]));
+    };
+    return {
+      data,
+      context: contextFrom(data.context),
+      placements: data.placements,
+      history: data.history,
+      selected: null, picked: null, finding: null, step: null, zoom: 'both', saving: 'saved', busy: null, messages: [],
+      select: (selected) => set({ selected, picked: null }),
+      pick: (picked) => set({ picked, selected: null }),
+      show: (finding) => set({ finding, ...(finding?.placements[0] ? { selected: finding.placements[0], picked: null } : {}) }),
+      setStep: (step) => set({ step }),
+      setZoom: (zoom) => set({ zoom }),
+      dismiss: () => set({ messages: [] }),
+      edit: (change) => {
+        if (!change || !applies(get().placements, change)) return;
+        const placements = apply(get().placements, change);
+        set({ placements, history: { ...get().history, undo: change.label, redo: null }, finding: null, selected: placements.some((p) => p.id === get().selected) ? get().selected : null });
+        enqueue(async () => {
+          const saved = await saveEdit({ spreadId: data.id, change });
+          if (!saved.ok) return fail(saved.messages);
+          set({ saving: 'saved', history: saved.value });
+        });
+      },
+      travel: (way) => {
+        if (!get().history[way]) return;
+        enqueue(async () => {
+          const made = await undoOrRedo({ spreadId: data.id, way });
+          if (!made.ok) return fail(made.messages);
+          if (!made.value) return set({ saving: 'saved' });
+          const { change, history } = made.value;
+          if (!applies(get().placements, change)) return fail(['This spread was changed in another window. It has been loaded anew.']);
+          set({ placements: apply(get().placements, change), history, saving: 'saved', selected: null, finding: null });
+        });
+      },
+      arrange: (how) => {
+        if (get().busy) return;
+        set({ busy: how === 'rest' ? 'Arranging what is open…' : 'Arranging anew…', selected: null, picked: null });
+        const { placements } = get();
+        arranger()[how](data.context, placements as Placement[])
+          .then((change) => {
+            set({ busy: null });
+            if (change) get().edit(change as Change);
+            else set({ messages: ['Nothing more could be placed: what is still open has no room, or no sticker. The findings say why.'] });
+          })
+          .catch((error: unknown) => set({ busy: null, messages: [`The arranging stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
+      },
+    };
+  });
+  return store;
+}
+
+export type SpreadStore = ReturnType<typeof createSpreadStore>;
+export const SpreadStoreContext = createContext<SpreadStore | null>(null);
+
+/** Reads from the spread screen's store. */
+export function useSpread<T>(read: (state: State) => T): T {
+  const store = useContext(SpreadStoreContext);
+  if (!store) throw new Error('useSpread outside the spread screen');
+  return useStore(store, read);
+}

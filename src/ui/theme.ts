@@ -1,0 +1,49 @@
+'use client';
+
+import { createTheme } from '@mui/material/styles';
+
+/** Pressed glass with raised dots: the only ornament, and always a quantity. */
+export const GLASS = {
+  milk: '#F7F5F0',
+  paper: '#FFFDF9',
+  edge: '#DED9CC',
+  bottle: '#17443F',
+  bottleSoft: '#E4ECE8',
+  amber: '#B8691B',
+  cranberry: '#9B2743',
+  cobalt: '#2C4A86',
+  ink: '#1F2423',
+  quiet: '#5C635F',
+} as const;
+
+export const theme = createTheme({
+  palette: {
+    mode: 'light',
+    background: { default: GLASS.milk, paper: GLASS.paper },
+    primary: { main: GLASS.bottle, contrastText: '#ffffff' },
+    secondary: { main: GLASS.amber, contrastText: '#ffffff' },
+    error: { main: GLASS.cranberry },
+    info: { main: GLASS.cobalt },
+    text: { primary: GLASS.ink, secondary: GLASS.quiet },
+    divider: GLASS.edge,
+  },
+  shape: { borderRadius: 10 },
+  typography: {
+    fontFamily: 'Figtree, sans-serif',
+    fontSize: 13.5,
+    h1: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 30, letterSpacing: '-0.01em' },
+    h2: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 20 },
+    h3: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 16 },
+    button: { textTransform: 'none', fontWeight: 600, letterSpacing: 0 },
+  },
+  components: {
+    MuiButton: {
+      defaultProps: { disableElevation: true },
+      styleOverrides: { root: { borderRadius: 22, paddingInline: 16 }, outlined: { borderColor: GLASS.edge, background: GLASS.paper } },
+    },
+    MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { border: `1px solid ${GLASS.edge}` } } },
+    MuiDialog: { styleOverrides: { paper: { borderRadius: 18 } } },
+    MuiTooltip: { defaultProps: { enterDelay: 400 }, styleOverrides: { tooltip: { background: GLASS.bottle, fontSize: 12, fontWeight: 500 } } },
+    MuiCssBaseline: { styleOverrides: { body: { overscrollBehavior: 'none' }, '*:focus-visible': { outline: `2px solid ${GLASS.cobalt}`, outlineOffset: 2 } } },
+  },
+});
