@@ -34,6 +34,9 @@ export const theme = createTheme({
     h1: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 30, letterSpacing: '-0.01em' },
     h2: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 20 },
     h3: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 16 },
+    body1: { fontSize: 14.5 },
+    body2: { fontSize: 13 },
+    caption: { fontSize: 12 },
     button: { textTransform: 'none', fontWeight: 600, letterSpacing: 0 },
   },
   components: {
@@ -44,6 +47,6 @@ export const theme = createTheme({
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { border: `1px solid ${GLASS.edge}` } } },
     MuiDialog: { styleOverrides: { paper: { borderRadius: 18 } } },
     MuiTooltip: { defaultProps: { enterDelay: 400 }, styleOverrides: { tooltip: { background: GLASS.bottle, fontSize: 12, fontWeight: 500 } } },
-    MuiCssBaseline: { styleOverrides: { body: { overscrollBehavior: 'none' }, '*:focus-visible': { outline: `2px solid ${GLASS.cobalt}`, outlineOffset: 2 } } },
+    MuiCssBaseline: { styleOverrides: { body: { overscrollBehavior: 'none' }, 'button, input, select, textarea': { font: 'inherit' }, '*:focus-visible': { outline: `2px solid ${GLASS.cobalt}`, outlineOffset: 2 } } },
   },
 });

@@ -13,7 +13,7 @@ import type { Block } from './day-blocks';
 import { listsFor, rowPitch } from './day-blocks';
 import type { Draft } from './draft';
 import { inkFor } from './ink';
-import type { Context, Placement } from './spread';
+import type { Context } from './spread';
 import { trimTo } from './trim';
 import { writingRoom } from './writing';
 

@@ -59,8 +59,15 @@ export const kitsOf = (context: Context): readonly Kit[] =>
 
 /** Looks pieces up by kit and code, over the kit and the whole stash. */
 export function pieceIndex(context: Pick<Context, 'kit' | 'stash'>): ReadonlyMap<string, Piece> {
-  return new Map([context.kit, ...context.stash].flatMap((kit) => kit.pieces.map((p) => [pieceKey(p), p] as const)));
+  const known = indexes.get(context);
+  if (known) return known;
+  const index = new Map([context.kit, ...context.stash].flatMap((kit) => kit.pieces.map((p) => [pieceKey(p), p] as const)));
+  indexes.set(context, index);
+  return index;
 }
+
+/** An index is made once for a context. */
+const indexes = new WeakMap<object, ReadonlyMap<string, Piece>>();
 
 /** The paper a placement covers, turned as it is. */
 export const footprint = (p: Placement): Rect => turned(p, p.turn);

@@ -43,7 +43,7 @@ function whiteOutSteps(context: Context, list: readonly WhiteOut[]) {
     const here = list.map((w, i) => ({ w, i })).filter(({ w }) => w.page === page);
     if (!here.length) return [];
     const mm = tapeLength(here.map(({ w }) => w));
-    return [{ do: 'white-out' as const, refs: here.map(({ i }) => `white:${i}`), say: `White out ${here.length} places on the ${pageName(context.book, page)}, ${Math.round(mm)} mm of tape in all.` }];
+    return [{ do: 'white-out' as const, refs: here.map(({ i }) => `white:${i}`), say: `White out ${here.length} places on the ${pageName(context.book, page)}, ${ruled(mm, context.book.unit)} of tape in all.` }];
   });
 }
 
@@ -101,7 +101,8 @@ function unitStep(context: Context, unit: Unit, pieceOf: (p: Placement) => Piece
   const [base, ...over] = unit as [Placement, ...Placement[]];
   const piece = pieceOf(base);
   const name = `${traits(piece.kind).label} ${piece.code}${piece.words ? ` “${piece.words}”` : ''}`;
-  const day = base.day === null ? pageName(context.book, base.page) : longDay(context.week.days[base.day] as string);
+  const page = pageName(context.book, base.page);
+  const day = base.day === null ? page.charAt(0).toUpperCase() + page.slice(1) : longDay(context.week.days[base.day] as string);
   const where = fillsColumn(context.book, base)
     ? `${ruled(base.y, context.book.unit)} from the top of the page, edge to edge of the column`
     : measuredFrom(context.book, base);
@@ -117,7 +118,7 @@ function writeSteps(context: Context, placements: readonly Placement[]) {
     const here = placements.filter((p) => p.text && p.day === day);
     if (!here.length) return [];
     const pens = [...new Set(here.map((p) => p.ink).filter(Boolean))].join(', ');
-    const name = day === null ? 'the sidebar and strips' : longDay(context.week.days[day] as string);
+    const name = day === null ? 'sidebar and strips' : longDay(context.week.days[day] as string);
     return [{ do: 'write' as const, refs: here.map((p) => `text:${p.id}`), say: `Write ${name}: ${here.length} ${here.length === 1 ? 'text' : 'texts'}${pens ? ` with ${pens}` : ''}.` }];
   });
 }

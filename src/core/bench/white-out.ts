@@ -58,7 +58,9 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
 function hiddenBy(p: Placement, piece: Piece | undefined): Rect | null {
   if (!piece || piece.opacity < HIDES || p.turn % 90 !== 0) return null;
   if (piece.shape === 'circle') return inset(footprint(p), (Math.min(p.w, p.h) * (1 - Math.SQRT1_2)) / 2);
-  return ['free', 'heart', 'teardrop'].includes(piece.shape) ? null : footprint(p);
+  if (['free', 'heart', 'teardrop'].includes(piece.shape) || piece.kind === 'banner') return null;
+  if ((piece.shape === 'notched' || piece.shape === 'pointed') && !p.cut) return p.turn === 0 ? { ...footprint(p), w: p.w - Math.min(4, p.h * 0.4) } : null;
+  return footprint(p);
 }
 
 /** Tape needed in mm: the long way of each place. */

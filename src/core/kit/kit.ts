@@ -34,6 +34,9 @@ export interface Kit {
 /** A name for the design, unique over all kits of a spread. */
 export const pieceKey = (p: { readonly kit: string; readonly code: string }): string => `${p.kit}/${p.code}`;
 
+/** A kit's name as people say it: `night-almanac` is “Night Almanac”. */
+export const spokenName = (name: string): string => name.replace(/[-_]+/g, ' ').replace(/(^|\s)\p{Ll}/gu, (c) => c.toUpperCase());
+
 /** A roll is washi too long for any sheet: it is shown and counted by length. */
 export const isRoll = (piece: Piece): boolean => piece.kind === 'washi' && piece.width > 320;
 

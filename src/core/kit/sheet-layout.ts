@@ -25,7 +25,7 @@ const GAP = 2;
  * Rolls lie on no sheet.
  * @param width of a sheet in mm, widened when a piece is wider
  */
-export function sheetsOf(kit: Kit, width = 126): Sheet[] {
+export function sheetsOf(kit: Kit, width = 127): Sheet[] {
   const numbers = [...new Set(kit.pieces.map((p) => p.sheet))].sort((a, b) => a - b);
   return numbers
     .map((number) => layOut(number, kit.pieces.filter((p) => p.sheet === number && !isRoll(p)), width))

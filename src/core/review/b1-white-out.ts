@@ -1,27 +1,27 @@
 import { regionOf, tapeLength } from '../bench/white-out';
 import type { WhiteOut } from '../bench/white-out';
-import type { Finding, Rule } from './finding';
-import { dayName, mm } from './say';
+import { pageName } from '../bench/measure-from';
+import type { Finding, Rule, View } from './finding';
+import { counted, dayName, mm, sentence } from './say';
 
 /** B1: white out before covering; whatever is translucent or leaves part of a mark bare needs it first. */
 export const b1WhiteOut: Rule = {
   code: 'B1',
   title: 'White out before covering',
   check(view) {
-    const groups = new Map<string, WhiteOut[]>();
-    for (const w of view.whiteOut) {
-      const region = regionOf(view.context.book, { ...w, kind: 'line' });
-      const key = region?.day !== undefined && region.kind === 'day' ? dayName(view, region.day) : NAMES[region?.kind ?? 'free'] ?? 'The page';
-      groups.set(`${w.page}|${key}`, [...(groups.get(`${w.page}|${key}`) ?? []), w]);
-    }
-    const found = [...groups].map(([key, list]): Finding => {
-      const first = list[0] as WhiteOut;
-      const length = tapeLength(list);
-      return {
-        rule: 'B1', severity: 'look', page: first.page, x: first.x, y: first.y, placements: [],
-        message: `${key.split('|')[1]}: ${mm(view, length)} of printed marks would show, in ${list.length} ${list.length === 1 ? 'place' : 'places'}.`,
+    const { book } = view.context;
+    const found = book.pages.flatMap((_, page): Finding[] => {
+      const list = view.whiteOut.filter((w) => w.page === page);
+      const first = list[0];
+      if (!first) return [];
+      const parts = new Map<string, WhiteOut[]>();
+      for (const w of list) parts.set(placeName(view, w), [...(parts.get(placeName(view, w)) ?? []), w]);
+      const said = [...parts].map(([name, here]) => `${name} ${mm(view, tapeLength(here))}`).join(', ');
+      return [{
+        rule: 'B1', severity: 'look', page, x: first.x, y: first.y, placements: [],
+        message: `${sentence(pageName(book, page))}: ${mm(view, tapeLength(list))} of printed marks would show, in ${counted(list.length, 'place')} (${said}).`,
         remedy: 'White them out before anything is laid down; the bench list says where.',
-      };
+      }];
     });
     const total = tapeLength(view.whiteOut) / 1000;
     const house = view.context.options.tapeMeters;
@@ -35,6 +35,11 @@ export const b1WhiteOut: Rule = {
   },
 };
 
+function placeName(view: View, w: WhiteOut): string {
+  const region = regionOf(view.context.book, { ...w, kind: 'line' });
+  return region?.kind === 'day' && region.day !== undefined ? dayName(view, region.day) : NAMES[region?.kind ?? 'free'] ?? 'elsewhere';
+}
+
 const NAMES: Readonly<Record<string, string>> = {
-  'date-header': 'Date headers', sidebar: 'The sidebar', 'bottom-strip': 'The bottom strip', 'top-strip': 'The top strip', 'month-flag': 'Month flags', free: 'The page',
+  'date-header': 'date headers', sidebar: 'sidebar', 'bottom-strip': 'bottom strip', 'top-strip': 'top strip', 'month-flag': 'month flags',
 };

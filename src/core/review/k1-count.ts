@@ -1,6 +1,7 @@
 import { dateHeader, regionsOf, runsOfDays, weekendDays } from '../book/columns';
 import { piecesOf } from '../arrange/choose';
 import type { Kind } from '../kit/kinds';
+import { spokenName } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { SECTIONS } from '../manner/options';
 import type { Section } from '../manner/options';
@@ -49,7 +50,7 @@ function shortOf(view: View, { kind, needed, fits = () => true }: Want): Finding
   const spot = view.context.book.regions[0];
   return [{
     rule: 'K1', severity: covered ? 'look' : 'fix', page: spot?.page ?? 0, x: spot?.x ?? 0, y: spot?.y ?? 0, placements: [],
-    message: `The week wants ${needed} ${name}; the kit “${context.kit.name}” has ${inKit}, and there ${rolls === 1 || (!rolls && inStash === 1) ? 'is' : 'are'} ${help}.`,
+    message: `The week wants ${needed} ${name}; the kit “${spokenName(context.kit.name)}” has ${inKit}, and there ${rolls === 1 || (!rolls && inStash === 1) ? 'is' : 'are'} ${help}.`,
     remedy: covered ? 'The stash fills in; look whether it matches.' : `Spread the ${inKit + inStash} over the week, make what is lacking, or order in time.`,
   }];
 }

@@ -3,7 +3,7 @@ import type { Part } from './demand';
 interface Meaning {
   /** what an icon of it is called */
   readonly name: string;
-  /** beginnings of words that speak of it */
+  /** words that speak of it */
   readonly stems: readonly string[];
   /** where in the day it belongs when it has no time (handbook D2) */
   readonly part?: Part;
@@ -42,14 +42,25 @@ const MEANINGS: readonly Meaning[] = [
   { name: 'water', stems: ['water', 'watering'], part: 'morning' },
 ];
 
+/** Which meanings a word speaks of. */
+const BY_WORD: ReadonlyMap<string, readonly string[]> = new Map(
+  [...new Set(MEANINGS.flatMap((m) => [m.name, ...m.stems]))].map((word) => [word, MEANINGS.filter((m) => m.name === word || m.stems.includes(word)).map((m) => m.name)]),
+);
+
+const remembered = new Map<string, readonly string[]>();
+const MOST_REMEMBERED = 5000;
+
 /** What an item's words speak of, best guess first, from its categories and then its title. */
-export function meaningsOf(title: string, categories: readonly string[] = []): string[] {
-  const words = [...categories, title].join(' ').toLowerCase();
-  const found = MEANINGS.flatMap((meaning) => {
-    const places = [meaning.name, ...meaning.stems].map((stem) => wordPlace(words, stem)).filter((at) => at >= 0);
-    return places.length ? [{ name: meaning.name, at: Math.min(...places) }] : [];
-  });
-  return found.sort((a, b) => a.at - b.at).map((m) => m.name);
+export function meaningsOf(title: string, categories: readonly string[] = []): readonly string[] {
+  const text = [...categories, title].join(' ').toLowerCase();
+  const known = remembered.get(text);
+  if (known) return known;
+  const words = text.match(/\p{L}+/gu) ?? [];
+  const found = words.flatMap((word, i) => [...(BY_WORD.get(`${word} ${words[i + 1]}`) ?? []), ...(BY_WORD.get(word) ?? [])]);
+  const meanings = [...new Set(found)];
+  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
+  remembered.set(text, meanings);
+  return meanings;
 }
 
 /** The part of the day in which untimed things of this kind belong; `day` when nothing is known. */
@@ -59,9 +70,4 @@ export function usualPart(title: string, categories: readonly string[]): Part {
     if (part) return part;
   }
   return 'day';
-}
-
-function wordPlace(words: string, stem: string): number {
-  const match = new RegExp(`(^|[^a-z])${stem}(?![a-z])`).exec(words);
-  return match ? match.index : -1;
 }

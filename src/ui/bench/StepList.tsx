@@ -23,7 +23,9 @@ interface StepListProps {
 /** All steps in their order, under the kind of work they are. */
 export function StepList({ steps, done, at, onGo, onTick, facts }: StepListProps) {
   const here = useRef<HTMLDivElement>(null);
-  useEffect(() => here.current?.scrollIntoView({ block: 'nearest' }), [at]);
+  useEffect(() => {
+    here.current?.scrollIntoView({ block: 'nearest' });
+  }, [at]);
   const heads: Readonly<Record<string, string>> = {
     'white-out': `White-out · ${ruled(facts.tape, facts.unit)} of tape`,
     cut: `Knife · ${facts.cuts} to cut`,

@@ -12,7 +12,7 @@ import type { SpreadFile } from '../../core/bench/spread-file';
 import type { Step } from '../../core/bench/steps';
 import { handSvg, marksSvg, whiteOutSvg } from '../../core/format/spread-svg';
 import type { Kit } from '../../core/kit/kit';
-import { isRoll, pieceKey } from '../../core/kit/kit';
+import { isRoll, pieceKey, spokenName } from '../../core/kit/kit';
 import { sheetsOf } from '../../core/kit/sheet-layout';
 import { ruled } from '../../core/measure/fraction';
 import { bounds, right } from '../../core/measure/rect';
@@ -102,7 +102,7 @@ function OnSheet({ context, target }: { context: Context; target: Placement }) {
     <Box sx={{ width: 250, flexShrink: 0 }}>
       <svg viewBox={`0 0 ${Math.min(piece.width, 80)} ${piece.height}`} style={{ width: '100%', maxHeight: 170 }} aria-hidden><use href={`#${symbolId(piece)}`} /></svg>
       <Typography variant="h3" sx={{ mt: 1 }}>{piece.code}{piece.words ? ` “${piece.words}”` : ''}</Typography>
-      <Typography color="text.secondary">{kit.name}, {sheet ? `sheet ${piece.sheet}` : 'on its roll'} · {piece.width} × {piece.height} mm</Typography>
+      <Typography color="text.secondary">{spokenName(kit.name)}, {sheet ? `sheet ${piece.sheet}` : 'on its roll'} · {piece.width} × {piece.height} mm</Typography>
       {sheet && spot && (
         <svg viewBox={`0 0 ${sheet.width} ${sheet.height}`} style={{ width: '100%', maxHeight: 300, marginTop: 12 }} aria-label={`Where it lies on sheet ${sheet.number}`}>
           <rect width={sheet.width} height={sheet.height} rx="2" fill="#fff" stroke={GLASS.edge} />

@@ -12,6 +12,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { spokenName } from '../../core/kit/kit';
 import { startSpread } from '../../server/actions';
 import type { Shelf, ShelfWeek } from '../../server/shelf';
 import { Swatches } from './WeekCard';
@@ -45,7 +46,7 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
             return (
               <MenuItem key={k.id} value={k.id}>
                 <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
-                  <Swatches colors={k.swatches} /> {k.id}
+                  <Swatches colors={k.swatches} /> {spokenName(k.id)}
                   <Typography variant="caption" color="text.secondary">{k.pieces} stickers{used ? `, begun for ${used.title}` : ''}</Typography>
                 </Box>
               </MenuItem>

@@ -6,6 +6,7 @@ import Paper from '@mui/material/Paper';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
+import { spokenName } from '../../core/kit/kit';
 import type { ShelfDay, ShelfWeek } from '../../server/shelf';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
@@ -31,7 +32,7 @@ export function WeekCard({ week, next, onStart }: { week: ShelfWeek; next: boole
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 'auto', minHeight: 34 }}>
         <Swatches colors={week.swatches} />
-        <Typography variant="caption" color="text.secondary" noWrap sx={{ flex: 1 }}>{week.kit ?? ''}</Typography>
+        <Typography variant="caption" color="text.secondary" noWrap sx={{ flex: 1 }}>{week.kit ? spokenName(week.kit) : ''}</Typography>
         {open ? (
           <Button component={Link} href={`/spreads/${week.spreadId}`} variant={next ? 'contained' : 'outlined'} color={next ? 'secondary' : 'primary'} size="small">{week.state === 'to plan' ? 'Go on' : 'Open'}</Button>
         ) : (

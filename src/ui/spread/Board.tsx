@@ -4,6 +4,7 @@ import type { KeyboardEvent, PointerEvent } from 'react';
 import { memo, useMemo, useRef } from 'react';
 import type { Placement } from '../../core/arrange/spread';
 import { footprint } from '../../core/arrange/spread';
+import { outline } from '../../core/art/outlines';
 import { num } from '../../core/art/svg';
 import { movePiece } from '../../core/edit/move';
 import { snap } from '../../core/edit/snap';
@@ -12,7 +13,7 @@ import { placeAt, spotsFor } from '../../core/edit/spots';
 import { stackOf } from '../../core/edit/stack';
 import { handSvg, marksSvg, whiteOutSvg } from '../../core/format/spread-svg';
 import { nameOf } from '../../core/edit/name';
-import { traits } from '../../core/kit/kinds';
+import type { Piece } from '../../core/kit/kit';
 import { GLASS } from '../theme';
 import { symbolId } from './PieceDefs';
 import { useReview } from './review-context';
@@ -130,7 +131,7 @@ interface LaidProps {
   readonly written: string;
   readonly name: string;
   readonly symbol: string;
-  readonly whole: { readonly width: number; readonly height: number; readonly kind: Parameters<typeof traits>[0]; readonly shape: string } | undefined;
+  readonly whole: Piece | undefined;
   readonly chosen: boolean;
   readonly tab: boolean;
   readonly pale: boolean;
@@ -142,7 +143,7 @@ interface LaidProps {
 const Laid = memo(function Laid({ placement: p, written, name, symbol, whole, chosen, tab, pale, onBegin, onChoose }: LaidProps) {
   if (!whole) return null;
   const cut = p.cut ?? { x: 0, y: 0, w: whole.width, h: whole.height };
-  const flat = !['free', 'circle', 'teardrop', 'heart'].includes(whole.shape);
+  const flat = whole.shape !== 'free' && whole.kind !== 'banner';
   const f = footprint(p);
   return (
     <g data-drag={p.id} opacity={pale ? 0.22 : 1}>
@@ -151,7 +152,7 @@ const Laid = memo(function Laid({ placement: p, written, name, symbol, whole, ch
         transform={`translate(${num(p.x)} ${num(p.y)})${p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : ''}`} style={{ cursor: p.locked ? 'default' : 'grab', outline: 'none' }}
         onPointerDown={(e) => onBegin(e, p)} onFocus={() => onChoose(p.id)}
       >
-        {flat && <rect x=".3" y=".45" width={p.w} height={p.h} rx=".6" fill="#3b2f1e" opacity={whole.kind === 'washi' || whole.kind === 'bottom-washi' ? 0.04 : 0.13} />}
+        {flat && <path d={outline(p.cut ? 'rect' : whole.shape, p.w, p.h)} transform="translate(.3 .45)" fill="#3b2f1e" opacity={whole.kind === 'washi' || whole.kind === 'bottom-washi' ? 0.04 : 0.13} />}
         <svg width={p.w} height={p.h} viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`} overflow={p.cut ? 'hidden' : 'visible'}><use href={`#${symbol}`} /></svg>
         <rect width={p.w} height={p.h} fill="transparent" />
         <g pointerEvents="none" dangerouslySetInnerHTML={{ __html: written }} />

@@ -10,7 +10,7 @@ import { IconSearch } from '@tabler/icons-react';
 import { memo, useMemo, useState } from 'react';
 import { Draft } from '../../core/arrange/draft';
 import type { Kit, Piece } from '../../core/kit/kit';
-import { isRoll } from '../../core/kit/kit';
+import { isRoll, spokenName } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import type { Ledger } from '../../core/kit/ledger';
 import { wholeOf } from '../../core/kit/ledger';
@@ -28,20 +28,21 @@ export function Sheets() {
   const placements = useSpread((s) => s.placements);
   const picked = useSpread((s) => s.picked);
   const pick = useSpread((s) => s.pick);
-  const kits = [context.kit, ...context.stash];
   const [kitName, setKitName] = useState(context.kit.name);
   const [search, setSearch] = useState('');
-  const kit = kits.find((k) => k.name === kitName) ?? context.kit;
   const ledger = useMemo(() => Draft.begin(context, placements).ledger, [context, placements]);
-  const shown = useMemo<Kit>(() => ({ ...kit, pieces: kit.pieces.filter((p) => matches(p, search)) }), [kit, search]);
-  const sheets = useMemo(() => sheetsOf(shown, 118), [shown]);
+  const shown = useMemo<Kit>(() => {
+    const kit = [context.kit, ...context.stash].find((k) => k.name === kitName) ?? context.kit;
+    return { ...kit, pieces: kit.pieces.filter((p) => matches(p, search)) };
+  }, [context, kitName, search]);
+  const sheets = useMemo(() => sheetsOf(shown), [shown]);
   const widest = Math.max(1, ...sheets.map((s) => s.width));
   const choose = (piece: Piece) => pick(picked === piece ? null : piece);
   return (
     <Box component="section" aria-label="Sheets" sx={{ width: 226, flexShrink: 0, borderRight: `1px solid ${GLASS.edge}`, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-      <Box sx={{ p: 1.25, display: 'flex', flexDirection: 'column', gap: 1 }}>
+      <Box sx={{ p: 1.25, pt: 1.75, display: 'flex', flexDirection: 'column', gap: 1 }}>
         <TextField select size="small" label="On the table" value={kitName} onChange={(e) => setKitName(e.target.value)}>
-          {kits.map((k, i) => <MenuItem key={k.name} value={k.name}>{k.name}{i ? ' (stash)' : ''}</MenuItem>)}
+          {[context.kit, ...context.stash].map((k, i) => <MenuItem key={k.name} value={k.name}>{spokenName(k.name)}{i ? ' (stash)' : ''}</MenuItem>)}
         </TextField>
         <TextField size="small" placeholder="header, coffee, coral…" value={search} onChange={(e) => setSearch(e.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Search the stickers' }, input: { startAdornment: <InputAdornment position="start"><IconSearch size={15} /></InputAdornment> } }} />
       </Box>

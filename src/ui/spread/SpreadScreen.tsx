@@ -18,6 +18,7 @@ import Typography from '@mui/material/Typography';
 import { IconArrowBackUp, IconArrowForwardUp, IconKeyboard } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
+import { spokenName } from '../../core/kit/kit';
 import { review, viewOf } from '../../core/review/review';
 import { scoreOf } from '../../core/review/score';
 import { spokenWeek } from '../../core/week/week';
@@ -79,7 +80,7 @@ function Screen() {
           <Sheets />
           <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', background: '#EFEBE1' }}>
             <Box sx={{ display: 'flex', alignItems: 'center', px: 2, pt: 0.75, gap: 1 }}>
-              <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>{context.book.name} · {context.kit.name} · {context.manner.name}</Typography>
+              <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>{context.book.name} · {spokenName(context.kit.name)} · {context.manner.name}</Typography>
               <ToggleButtonGroup size="small" exclusive value={zoom} onChange={(_, v) => v !== null && setZoom(v)} aria-label="How near">
                 <ToggleButton value={0} sx={{ py: 0.1, textTransform: 'none' }}>Left</ToggleButton>
                 <ToggleButton value="both" sx={{ py: 0.1, textTransform: 'none' }}>Both</ToggleButton>

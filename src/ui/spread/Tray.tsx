@@ -83,7 +83,7 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
   return (
     <Box sx={{ display: 'flex', gap: 2 }}>
       <Picture piece={piece} size={92} />
-      <Box sx={{ width: 236, flexShrink: 0 }}>
+      <Box sx={{ width: 258, flexShrink: 0 }}>
         <Typography variant="h3" noWrap title={titled(piece)}>{titled(piece)}</Typography>
         <Typography variant="body2" color="text.secondary">{pageName(context.book, p.page)}, {measuredFrom(context.book, p)}</Typography>
         <Typography variant="body2" color="text.secondary">{ruled(p.w, unit)} × {ruled(p.h, unit)}{p.cut ? `, cut from ${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}` : ''}</Typography>
@@ -96,7 +96,7 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
         <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto', py: 0.75, pl: 0.25 }}>
           {!p.locked && swaps.map(({ piece: other, left }) => (
             <ButtonBase key={pieceKey(other)} data-testid="swap" aria-label={`Swap for ${titled(other)}`} onClick={() => edit(swapPiece(context, placements, p.id, other))} sx={{ flexDirection: 'column', gap: 0.25, p: 0.5, borderRadius: 1, border: `1px solid ${GLASS.edge}`, flexShrink: 0, '&:hover': { borderColor: GLASS.amber } }}>
-              <Picture piece={other} size={58} />
+              <Picture piece={other} size={Math.min(84, Math.max(22, other.width * 1.5))} />
               <Box component="span" sx={{ fontSize: 10.5, color: GLASS.quiet }}>{other.code} · {left}</Box>
             </ButtonBase>
           ))}

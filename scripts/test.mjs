@@ -1,0 +1,41 @@
+// `npm test`: installs what is missing, then lint, types, import rules, unit tests, browser tests. The last line adds the tests up.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ROOT, buildApplication, installBrowser, installPackages } from './setup.mjs';
+
+installPackages();
+installBrowser();
+const reports = mkdtempSync(join(tmpdir(), 'hobnail-test-'));
+const failed = [];
+
+function step(name, command, args, env = {}) {
+  console.log(`\n— ${name}`);
+  const started = Date.now();
+  const { status } = spawnSync(join('node_modules', '.bin', command), args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env } });
+  console.log(`  ${status === 0 ? 'ok' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`);
+  if (status !== 0) failed.push(name);
+}
+
+step('lint', 'eslint', ['.', '--max-warnings', '0']);
+step('types', 'tsc', ['--noEmit']);
+step('import rules', 'depcruise', ['src', 'demo', '--config', '.dependency-cruiser.cjs']);
+step('unit tests', 'jest', ['--json', `--outputFile=${join(reports, 'unit.json')}`]);
+buildApplication();
+step('browser tests', 'playwright', ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') });
+
+const read = (name) => {
+  try {
+    return JSON.parse(readFileSync(join(reports, name), 'utf8'));
+  } catch {
+    return null;
+  }
+};
+const [unit, browser] = [read('unit.json'), read('browser.json')];
+const passed = (unit?.numPassedTests ?? 0) + (browser?.stats?.expected ?? 0);
+const broken = (unit?.numFailedTests ?? 0) + (unit?.numRuntimeErrorTestSuites ?? 0) + (browser?.stats?.unexpected ?? 0) + (browser?.stats?.flaky ?? 0);
+if (!unit || !browser) failed.push('a report that is missing');
+if (failed.length) console.error(`\nFailed: ${failed.join(', ')}`);
+console.log(`${passed} passed, ${broken} failed`);
+process.exit(failed.length || broken || !passed ? 1 : 0);

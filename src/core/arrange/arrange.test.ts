@@ -1,0 +1,165 @@
+import fc from 'fast-check';
+import { context, demand, demoSpread, kitOf, piece, weekWith, demoKit } from '../../../tests/fixtures';
+import { BOOKS } from '../book/registry';
+import { dayColumn, regionsOf } from '../book/columns';
+import type { Book } from '../book/book';
+import { overdrawnPlacements } from '../edit/stock-check';
+import { textFits } from '../measure/hand';
+import { contains, intersect, right } from '../measure/rect';
+import { sortMinute } from '../week/demand';
+import type { Demand } from '../week/demand';
+import { pieceKey } from '../kit/kit';
+import { arrange } from './arrange';
+import type { Context, Placement } from './spread';
+import { footprint, matchDemands, pieceIndex } from './spread';
+import { unplacedOf } from './unplaced';
+import { writingRoom } from './writing';
+
+const kindOf = (c: Context, p: Placement) => pieceIndex(c).get(pieceKey(p))?.kind;
+const ofKind = (c: Context, placements: readonly Placement[], kind: string) => placements.filter((p) => kindOf(c, p) === kind);
+
+/** What must hold for any kit, book and week. */
+function sound(c: Context, placements: readonly Placement[]): void {
+  expect(overdrawnPlacements(c, placements)).toEqual([]);
+  const faults = placements.flatMap((p, i) => {
+    const page = c.book.pages[p.page]!;
+    const inRegion = c.book.regions.some((r) => r.page === p.page && contains(r, footprint(p))) || p.day === null || kindOf(c, p) === 'washi';
+    const onPage = contains({ x: 0, y: 0, w: page.width, h: page.height }, footprint(p));
+    const touched = placements.slice(0, i).filter((q) => q.page === p.page && q.layer === p.layer && intersect(footprint(p), footprint(q)));
+    return [...(inRegion ? [] : [`${p.code} leaves its region`]), ...(onPage ? [] : [`${p.code} leaves its page`]), ...touched.map((q) => `${p.code} touches ${q.code}`)];
+  });
+  expect(faults).toEqual([]);
+  const matched = matchDemands(placements, c.week.demands);
+  const missing = unplacedOf(c, placements);
+  expect(matched.size + missing.length).toBe(c.week.demands.length);
+  expect(missing.every((u) => u.reason.length > 10 && u.waysOut.length > 0)).toBe(true);
+  for (let day = 0; day < 7; day++) {
+    const timed = c.week.demands.filter((d) => d.day === day && d.start !== null && !d.list && d.kind !== 'band' && matched.has(d.key));
+    const down = [...timed].sort((a, b) => matched.get(a.key)!.y - matched.get(b.key)!.y).map(sortMinute);
+    expect(down).toEqual([...down].sort((a, b) => a - b));
+  }
+}
+
+describe('the demo week in the scattered school', () => {
+  const { context: c, placements } = demoSpread();
+
+  it('is sound, and places every item', () => {
+    sound(c, placements);
+    expect(unplacedOf(c, placements)).toEqual([]);
+  });
+
+  it('covers the bottom strip, cut at the binding', () => {
+    for (const strip of regionsOf(c.book, 'bottom-strip')) {
+      const laid = placements.filter((p) => p.page === strip.page && intersect(footprint(p), strip));
+      expect(laid).toMatchObject([{ x: strip.x, y: strip.y, w: strip.w, h: strip.h, cut: { w: strip.w, h: strip.h } }]);
+    }
+  });
+
+  it('dates every day right, over a cover', () => {
+    const dots = ofKind(c, placements, 'date-dot').sort((a, b) => a.day! - b.day!);
+    expect(dots.map((p) => pieceIndex(c).get(pieceKey(p))!.words)).toEqual(['8', '9', '10', '11', '12', '13', '14']);
+    expect(ofKind(c, placements, 'date-cover')).toHaveLength(7);
+  });
+
+  it('opens each day with a header, colors in turn', () => {
+    const colors = placements.filter((p) => p.role === 'base' && kindOf(c, p) === 'header').sort((a, b) => a.day! - b.day!).map((p) => pieceIndex(c).get(pieceKey(p))!.color);
+    expect(colors).toHaveLength(7);
+    expect(colors.slice(1).every((color, i) => color !== colors[i])).toBe(true);
+  });
+
+  it('lets the boxes rise and fall, the first of the kit high in the middle', () => {
+    const boxes = placements.filter((p) => p.role === 'box').sort((a, b) => a.day! - b.day!);
+    expect(boxes.length).toBeGreaterThanOrEqual(5);
+    expect(boxes.find((p) => p.day === 3)?.code).toBe('FB-1');
+    const middle = (p: Placement) => p.y + p.h / 2 < dayColumn(c.book, p.day!)!.y + dayColumn(c.book, p.day!)!.h / 2;
+    for (const [i, b] of boxes.entries()) if (boxes[i - 1]?.day === b.day! - 1) expect(middle(b)).not.toBe(middle(boxes[i - 1]!));
+  });
+
+  it('cuts lists to their rows and keeps the offcut for the next', () => {
+    const lists = ofKind(c, placements, 'checklist').filter((p) => p.role === 'day');
+    for (const p of lists) expect(p.h).toBeCloseTo(p.items.length * 8.05, 1);
+    const copies = lists.map((p) => `${p.code}#${p.copy}`);
+    expect(new Set(copies).size).toBeLessThan(copies.length);
+  });
+
+  it('writes only what fits beside icon and script', () => {
+    for (const p of placements.filter((q) => q.role === 'day' && q.items.length === 1 && q.text && kindOf(c, q) !== 'checklist')) {
+      const own = pieceIndex(c).get(pieceKey(p))!;
+      const laid = placements.filter((q) => q.page === p.page && q.layer > p.layer && contains(footprint(p), footprint(q))).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
+      const room = writingRoom({ kind: own.kind, shape: own.shape, w: p.w, h: p.h }, laid);
+      expect([p.text, textFits(p.text!, room.w, room.h, c.options.hand)]).toEqual([p.text, true]);
+    }
+    expect(ofKind(c, placements, 'icon').length).toBeGreaterThan(8);
+  });
+
+  it('runs a band over its days and breaks it at the binding', () => {
+    const parts = placements.filter((p) => p.items.some((uid) => uid.includes('foster-trial')));
+    expect(parts.map((p) => [p.page, p.day])).toEqual([[0, 2], [1, 3]]);
+    const strip = ofKind(c, placements, 'washi').find((p) => p.role === 'day')!;
+    expect(right(strip)).toBeCloseTo(right(dayColumn(c.book, 4)!), 1);
+  });
+
+  it('comes out the same for the same seed', () => {
+    expect(demoSpread().placements).toEqual(placements);
+    expect(demoSpread({ seed: 2 }).placements).not.toEqual(placements);
+  });
+});
+
+it.each([['night-almanac', 'three-box'], ['rockpool', 'open-b6'], ['night-almanac', 'open-b6']])('%s in %s is sound', (kit, book) => {
+  const { context: c, placements } = demoSpread({ book: BOOKS[book] as Book }, kit);
+  sound(c, placements);
+});
+
+it('keeps what is locked and arranges round it', () => {
+  const { context: c, placements } = demoSpread();
+  const kept = placements.filter((p) => p.day === 3).map((p) => ({ ...p, locked: true }));
+  const again = arrange(c, kept);
+  expect(again.slice(0, kept.length)).toEqual(kept);
+  sound(c, again);
+});
+
+it('uses nothing that another week has used', () => {
+  const { placements } = demoSpread();
+  const { context: c, placements: second } = demoSpread({ usedElsewhere: placements });
+  const taken = new Set(placements.filter((p) => !p.cut).map((p) => `${p.kit}/${p.code}#${p.copy}`));
+  expect(second.some((p) => taken.has(`${p.kit}/${p.code}#${p.copy}`))).toBe(false);
+  sound(c, second);
+});
+
+it('leaves an empty week bare of items but laid out', () => {
+  const { context: c, placements } = demoSpread({ week: weekWith() });
+  expect(placements.filter((p) => p.role === 'box')).toHaveLength(7);
+  expect(placements.some((p) => p.items.length)).toBe(false);
+  sound(c, placements);
+});
+
+it('says what a kit of three stickers cannot hold', () => {
+  const kit = kitOf(piece({ count: 1 }), piece({ code: 'B', kind: 'full-box', height: 48.3, writable: 'no' }), piece({ code: 'C', kind: 'date-cover' }));
+  const c = context({ kit, week: weekWith(...['a', 'b', 'c'].map((uid) => demand({ uid, key: uid, title: uid, day: 1 }))) });
+  const placements = arrange(c);
+  sound(c, placements);
+  expect(unplacedOf(c, placements)).toHaveLength(2);
+});
+
+it('shortens a title of two hundred letters, and says so, rather than drop it', () => {
+  const long = demand({ title: 'a very long title that a calendar sent '.repeat(5).trim(), day: 2 });
+  const { context: c, placements } = demoSpread({ week: weekWith(long) });
+  expect(placements.find((p) => p.items.includes('a'))?.text).toMatch(/…$/);
+  sound(c, placements);
+});
+
+const items = fc.array(fc.record({ day: fc.integer({ min: 0, max: 6 }), minute: fc.option(fc.integer({ min: 0, max: 1439 })), words: fc.constantFrom('vet', 'laundry', 'choir rehearsal', 'dig the far bed', 'early ferry', 'Wren’s birthday party'), list: fc.constantFrom(null, null, null, 'to do', 'to buy'), band: fc.boolean() }), { maxLength: 60 });
+
+it('is sound for any week within limits, in either book, with either kit', () => {
+  const kits = { rockpool: demoKit('rockpool'), 'night-almanac': demoKit('night-almanac') };
+  const stash = [demoKit('stash')];
+  fc.assert(fc.property(items, fc.constantFrom('three-box', 'open-b6'), fc.constantFrom('rockpool', 'night-almanac'), fc.integer({ min: 1, max: 99 }), (drawn, book, kit, seed) => {
+    const demands = drawn.map(({ day, minute, words, list, band }, i): Demand => {
+      const isBand = band && i % 9 === 0;
+      return demand({ uid: `u${i}`, key: `u${i}`, title: words, day, lastDay: isBand ? Math.min(6, day + 2) : day, start: list || isBand ? null : minute, list: isBand ? null : list, kind: isBand ? 'band' : list ? 'to-do' : minute === null ? 'chore' : 'appointment' });
+    });
+    const c = context({ book: BOOKS[book] as Book, kit: kits[kit as 'rockpool'], stash, week: weekWith(...demands), seed });
+    const placements = arrange(c);
+    sound(c, placements);
+  }), { numRuns: 25, seed: 7 });
+});
