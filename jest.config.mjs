@@ -1,6 +1,8 @@
 /** @type {import('jest').Config} */
 export default {
   testEnvironment: 'node',
+  testEnvironmentOptions: { globalsCleanup: 'off' },
+  testTimeout: 60_000,
   roots: ['<rootDir>/src', '<rootDir>/demo', '<rootDir>/tests'],
   testMatch: ['**/*.test.ts'],
   transform: {

@@ -13,7 +13,7 @@ import { readOptions } from '../core/format/options-json';
 import { writeSpread } from '../core/format/spread-json';
 import { spreadSvg } from '../core/format/spread-svg';
 import { demandsOfWeek } from '../core/week/demands';
-import { embeddedFonts, fontBytes } from '../server/fonts';
+import { embeddedFonts, printFonts } from '../server/fonts';
 
 interface TextFile {
   readonly file: string;
@@ -39,7 +39,7 @@ export async function outputs(inputs: Inputs): Promise<Record<string, string | U
     'spread.json': writeSpread(spread),
     'book.json': writeBook(context.book),
     'spread.svg': spreadSvg(context, spread.placements, spread.whiteOut, embeddedFonts()),
-    'bench.pdf': await benchPdf(context, spread, { plain: fontBytes('Figtree', 'woff'), heading: fontBytes('Fraunces', 'woff') }),
+    'bench.pdf': await benchPdf(context, spread, printFonts()),
     'cuts.svg': cutsSvg(context, spread.cuts),
   };
 }

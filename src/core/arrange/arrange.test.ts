@@ -148,7 +148,7 @@ it('shortens a title of two hundred letters, and says so, rather than drop it', 
   sound(c, placements);
 });
 
-const items = fc.array(fc.record({ day: fc.integer({ min: 0, max: 6 }), minute: fc.option(fc.integer({ min: 0, max: 1439 })), words: fc.constantFrom('vet', 'laundry', 'choir rehearsal', 'dig the far bed', 'early ferry', 'Wren’s birthday party'), list: fc.constantFrom(null, null, null, 'to do', 'to buy'), band: fc.boolean() }), { maxLength: 60 });
+const items = fc.array(fc.record({ day: fc.integer({ min: 0, max: 6 }), minute: fc.option(fc.integer({ min: 0, max: 1439 })), words: fc.constantFrom('vet', 'laundry', 'choir rehearsal', 'dig the far bed', 'early ferry', 'Wren’s birthday party'), list: fc.constantFrom(null, null, null, 'to do', 'to buy'), band: fc.boolean() }), { maxLength: 50 });
 
 it('is sound for any week within limits, in either book, with either kit', () => {
   const kits = { rockpool: demoKit('rockpool'), 'night-almanac': demoKit('night-almanac') };
@@ -161,5 +161,5 @@ it('is sound for any week within limits, in either book, with either kit', () =>
     const c = context({ book: BOOKS[book] as Book, kit: kits[kit as 'rockpool'], stash, week: weekWith(...demands), seed });
     const placements = arrange(c);
     sound(c, placements);
-  }), { numRuns: 25, seed: 7 });
+  }), { numRuns: 12, seed: 7 });
 });

@@ -60,17 +60,22 @@ function startsOf(master: ICAL.Component, from: DateTime, until: DateTime, zone:
   const startAt = instantOf(property, zone);
   if (!master.hasProperty('rrule') && !master.hasProperty('rdate')) return [startAt];
   const length = lengthOf(master, zone, startAt);
+  const early = dayNumber({ year: from.year, month: from.month, day: from.day }) - Math.ceil(length.as('days')) - 2;
   const found: DateTime[] = [];
   const expansion = new ICAL.RecurExpansion({ component: master, dtstart: start });
   for (let step = 0; step < MOST_STEPS; step++) {
     const next = expansion.next();
     if (!next) break;
+    if (dayNumber(next) < early) continue; // long before: not worth a look into the zone database
     const at = instant(next, tzidOf(property), zone);
     if (at >= until) break;
     if (at.plus(length) >= from) found.push(at);
   }
   return found;
 }
+
+/** Days since 1970 of a calendar day. */
+const dayNumber = (d: { year: number; month: number; day: number }): number => Math.floor(Date.UTC(d.year, d.month - 1, d.day) / 86_400_000);
 
 const anchor = (c: ICAL.Component): ICAL.Property | null =>
   (c.name === 'vtodo' ? (c.getFirstProperty('due') ?? c.getFirstProperty('dtstart')) : c.getFirstProperty('dtstart')) ?? null;

@@ -16,7 +16,7 @@ import { isRoll, pieceKey, spokenName } from '../../core/kit/kit';
 import { sheetsOf } from '../../core/kit/sheet-layout';
 import { ruled } from '../../core/measure/fraction';
 import { bounds, right } from '../../core/measure/rect';
-import { symbolId } from '../spread/PieceDefs';
+import { symbolId } from '../spread/symbol-id';
 import { GLASS } from '../theme';
 
 /** What a step is about, pictured: the sticker on its sheet, and its place on the page as the page is by then. */

@@ -20,7 +20,7 @@ const STUDS = 5;
 export function WeekCard({ week, next, onStart }: { week: ShelfWeek; next: boolean; onStart: (() => void) | null }) {
   const open = week.spreadId !== null;
   return (
-    <Paper component="section" aria-label={`${WHEN(week.away)}, ${week.title}`} sx={{ p: 2, display: 'flex', flexDirection: 'column', gap: 1.25, borderColor: next ? GLASS.amber : GLASS.edge, opacity: week.away < 0 ? 0.82 : 1 }}>
+    <Paper component="section" aria-label={`${WHEN(week.away)}, ${week.title}`} sx={{ p: 2, display: 'flex', flexDirection: 'column', gap: 1.25, borderColor: next ? GLASS.amber : GLASS.edge, background: week.away < 0 ? 'transparent' : GLASS.paper }}>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline' }}>
         <Typography variant="h2" component="h2">{week.title}</Typography>
         <Typography variant="caption" sx={{ color: STATE_COLORS[week.state], fontWeight: 600 }}>{week.state}</Typography>

@@ -15,10 +15,10 @@ import { handSvg, marksSvg, whiteOutSvg } from '../../core/format/spread-svg';
 import { nameOf } from '../../core/edit/name';
 import type { Piece } from '../../core/kit/kit';
 import { GLASS } from '../theme';
-import { symbolId } from './PieceDefs';
 import { useReview } from './review-context';
 import type { StepName } from './store';
 import { useSpread } from './store';
+import { symbolId } from './symbol-id';
 import { Studs } from './Studs';
 
 const ROLES: Readonly<Partial<Record<StepName, readonly Placement['role'][]>>> = { Base: ['base'], Sidebar: ['sidebar'], Boxes: ['box'], Days: ['day'], Finish: ['finish'] };

@@ -3,9 +3,7 @@
 import { memo } from 'react';
 import { drawPiece } from '../../core/art/draw-piece';
 import type { Piece } from '../../core/kit/kit';
-
-/** The name of a design's drawing on this page. */
-export const symbolId = (p: { readonly kit: string; readonly code: string }): string => `art-${`${p.kit}-${p.code}`.replace(/[^\w-]/g, (c) => `_${c.charCodeAt(0)}_`)}`;
+import { symbolId } from './symbol-id';
 
 /** Every design drawn once; the book and the sheets only point to it. */
 export const PieceDefs = memo(function PieceDefs({ pieces }: { pieces: readonly Piece[] }) {

@@ -19,8 +19,8 @@ import { sheetsOf } from '../../core/kit/sheet-layout';
 import { subtract } from '../../core/measure/rect';
 import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
-import { symbolId } from './PieceDefs';
 import { useSpread } from './store';
+import { symbolId } from './symbol-id';
 
 /** The kit's sheets as they lie on the table, true to scale beside each other; a used sticker leaves its gap. */
 export function Sheets() {

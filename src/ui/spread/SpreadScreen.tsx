@@ -16,6 +16,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconArrowBackUp, IconArrowForwardUp, IconKeyboard } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { spokenName } from '../../core/kit/kit';
@@ -28,13 +29,15 @@ import { TopBar } from '../TopBar';
 import { Board } from './Board';
 import { Findings } from './Findings';
 import { Items } from './Items';
-import { PieceDefs } from './PieceDefs';
 import { Rail } from './Rail';
 import { ReviewContext } from './review-context';
 import { Sheets } from './Sheets';
 import { SpreadStoreContext, createSpreadStore, useSpread } from './store';
 import { Tray } from './Tray';
 import { KEYS, useKeys } from './use-keys';
+
+/** Drawn in the browser only: sending every sticker's drawing with the page would triple its weight. */
+const PieceDefs = dynamic(() => import('./PieceDefs').then((m) => m.PieceDefs), { ssr: false });
 
 /** The heart: the open book between the kit's sheets and the week's items. */
 export function SpreadScreen({ spread }: { spread: SpreadData }) {

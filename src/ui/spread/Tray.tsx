@@ -18,9 +18,9 @@ import { pieceKey } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
-import { symbolId } from './PieceDefs';
 import { useReview } from './review-context';
 import { useSpread } from './store';
+import { symbolId } from './symbol-id';
 
 const MOST_SWAPS = 14;
 

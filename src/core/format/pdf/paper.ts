@@ -28,6 +28,7 @@ export class Paper {
   private y = 0;
   private width = 0;
   private height = 0;
+  private readonly measured = new Map<string, number>();
 
   constructor(
     private readonly document: PDFDocument,
@@ -83,7 +84,13 @@ export class Paper {
     this.page?.drawText(printable(text, font), { x: x * POINTS, y: (this.height - y) * POINTS, size, font, color });
   }
 
-  textWidth = (text: string, size: number): number => this.fonts.plain.widthOfTextAtSize(printable(text, this.fonts.plain), size) / POINTS;
+  /** mm; a word is measured once, at size 1000. */
+  private textWidth(text: string, size: number): number {
+    const known = this.measured.get(text) ?? this.fonts.plain.widthOfTextAtSize(printable(text, this.fonts.plain), 1000);
+    this.measured.set(text, known);
+    return (known * size) / 1000 / POINTS;
+  }
+
 
   rect(x: number, y: number, w: number, h: number, color = INK, weight = 0.5, fill?: ReturnType<typeof rgb>): void {
     this.page?.drawRectangle({ x: x * POINTS, y: (this.height - y - h) * POINTS, width: w * POINTS, height: h * POINTS, borderColor: color, borderWidth: weight, ...(fill ? { color: fill } : {}) });
@@ -107,19 +114,26 @@ export class Paper {
   private wrap(text: string, width: number, size: number): string[] {
     const lines: string[] = [];
     let line = '';
+    let used = 0;
     for (const word of text.split(/\s+/)) {
-      const longer = line ? `${line} ${word}` : word;
-      if (line && this.textWidth(longer, size) > width) {
+      const wide = this.textWidth(`${word} `, size);
+      if (line && used + wide > width) {
         lines.push(line);
-        line = word;
-      } else line = longer;
+        [line, used] = [word, wide];
+      } else {
+        line = line ? `${line} ${word}` : word;
+        used += wide;
+      }
     }
     return line ? [...lines, line] : lines;
   }
 }
 
+const letters = new WeakMap<PDFFont, ReadonlySet<number>>();
+
 /** Letters the font does not have are shown as a question mark rather than stopping the print. */
 function printable(text: string, font: PDFFont): string {
-  const known = new Set(font.getCharacterSet());
+  const known = letters.get(font) ?? new Set(font.getCharacterSet());
+  letters.set(font, known);
   return [...text].map((c) => (known.has(c.codePointAt(0) as number) ? c : '?')).join('');
 }

@@ -1,7 +1,7 @@
 import { contextFrom } from '../../../../core/arrange/context';
 import { completeSpread } from '../../../../core/bench/spread-file';
 import { benchPdf } from '../../../../core/format/bench-pdf';
-import { fontBytes } from '../../../../server/fonts';
+import { printFonts } from '../../../../server/fonts';
 import { loadSpread } from '../../../../server/spread-data';
 
 /** The bench sheet for printing at 100 %. */
@@ -9,6 +9,6 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   const spread = await loadSpread(Number((await params).id));
   if (!spread) return new Response('There is no such spread.', { status: 404 });
   const context = contextFrom(spread.context);
-  const pdf = await benchPdf(context, completeSpread(context, spread.placements), { plain: fontBytes('Figtree', 'woff'), heading: fontBytes('Fraunces', 'woff') });
+  const pdf = await benchPdf(context, completeSpread(context, spread.placements), printFonts());
   return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="bench-${spread.context.week.week}.pdf"` } });
 }

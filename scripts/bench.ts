@@ -1,0 +1,131 @@
+// `npm run bench`: measures what design.md part 5 sets bars for, as far as it is built, and writes docs/benchmarks.md.
+import { writeFileSync } from 'node:fs';
+import { cpus, totalmem } from 'node:os';
+import { gzipSync } from 'node:zlib';
+import { arrange } from '../src/core/arrange/arrange';
+import { contextFrom } from '../src/core/arrange/context';
+import type { Context } from '../src/core/arrange/spread';
+import { assignBoxes } from '../src/core/arrange/box-assignment';
+import { completeSpread } from '../src/core/bench/spread-file';
+import { threeBox } from '../src/core/book/three-box';
+import { apply } from '../src/core/edit/change';
+import { movePiece } from '../src/core/edit/move';
+import { readCalendar } from '../src/core/format/calendar';
+import { benchPdf } from '../src/core/format/bench-pdf';
+import { review, viewOf } from '../src/core/review/review';
+import type { Demand } from '../src/core/week/demand';
+import { demandsOfWeek } from '../src/core/week/demands';
+import { printFonts } from '../src/server/fonts';
+import { demoKit, demoSpread, demand, weekWith } from '../tests/fixtures';
+import { Hobnail } from '../e2e/hobnail';
+import { chromium } from '@playwright/test';
+
+const rows: [string, string, string][] = [];
+const say = (what: string, bar: string, measured: string): void => {
+  rows.push([what, bar, measured]);
+  console.log(`${what}: ${measured}${bar ? `  (bar: ${bar})` : ''}`);
+};
+const quantile = (sorted: readonly number[], q: number): number => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * q))] as number;
+
+function timed(runs: number, run: (i: number) => unknown): { median: number; p95: number } {
+  run(0);
+  run(0);
+  const times = Array.from({ length: runs }, (_, i) => {
+    const started = performance.now();
+    run(i);
+    return performance.now() - started;
+  }).sort((a, b) => a - b);
+  return { median: quantile(times, 0.5), p95: quantile(times, 0.95) };
+}
+const ms = (n: number): string => `${n < 10 ? n.toFixed(1) : Math.round(n)} ms`;
+
+const WORDS = ['vet, both hounds', 'laundry', 'choir rehearsal', 'dig the far bed', 'early ferry', 'post parcel', 'bathroom', 'dinner: fish soup'];
+
+/** A week of `count` items, a third of them in lists, evenly over the days. */
+function weekOf(count: number): Context {
+  const demands = Array.from({ length: count }, (_, i): Demand => {
+    const listed = i % 3 === 2;
+    return demand({ uid: `u${i}`, key: `u${i}`, title: WORDS[i % WORDS.length], day: i % 7, kind: listed ? 'to-do' : 'appointment', list: listed ? 'to do' : null, start: listed ? null : 7 * 60 + ((i * 97) % 840) });
+  });
+  const kit = demoKit('rockpool');
+  return contextFrom({ book: threeBox, kit, stash: [demoKit('stash')], week: weekWith(...demands), manner: 'scattered', options: {}, seed: 1, usedElsewhere: [] });
+}
+
+function core(): void {
+  for (const count of [15, 30, 45, 60, 100, 200]) {
+    const c = weekOf(count);
+    const { median } = timed(9, () => arrange(c));
+    const placed = count - viewOf(c, arrange(c)).unplaced.length;
+    say(`a whole week arranged, ${count} items, 283 pieces and the stash`, count === 45 ? 'median under 300 ms' : '', `median ${ms(median)}, ${placed} of ${count} items placed`);
+  }
+  const onDay = Array.from({ length: 8 }, (_, b) => Array.from({ length: 7 }, (_, d) => (b * 7 + d * 5) % 11));
+  say('full-box assignment, 8 boxes on 7 days, exact', 'equal to brute force (src/core/arrange/exact.test.ts)', `median ${ms(timed(50, () => assignBoxes(onDay.map((d) => ({ onDay: d })), 7, () => 9, () => 1)).median)}`);
+  const { context, placements } = demoSpread();
+  const box = placements.find((p) => p.role === 'box')!;
+  const edit = timed(200, (i) => review(viewOf(context, apply(placements, movePiece(context, placements, box.id, { page: box.page, x: box.x, y: box.y - 1 - (i % 5), day: box.day })!))));
+  say(`review after one edit, ${placements.length} placements`, 'under 16 ms at the 95th percentile, 150 placements', `median ${ms(edit.median)}, 95th ${ms(edit.p95)}`);
+  say('white-out, cuts, order of work, stock of that spread', '', `median ${ms(timed(15, () => completeSpread(context, placements)).median)}`);
+  const events = Array.from({ length: 5000 }, (_, i) => `BEGIN:VEVENT\r\nUID:${i}\r\nDTSTART;VALUE=DATE:2026${String(1 + (i % 12)).padStart(2, '0')}${String(1 + (i % 28)).padStart(2, '0')}\r\nSUMMARY:errand ${i}\r\n${i % 5 ? '' : 'RRULE:FREQ=WEEKLY\r\n'}END:VEVENT`).join('\r\n');
+  const calendar = readCalendar(`BEGIN:VCALENDAR\r\n${events}\r\nEND:VCALENDAR`, 'bench.ics');
+  say('a calendar of 5,000 events (1,000 of them weekly) expanded to a week', '', `median ${ms(timed(7, () => demandsOfWeek([calendar], '2027-W06')).median)}`);
+}
+
+async function print(): Promise<void> {
+  const { context, placements } = demoSpread();
+  const file = completeSpread(context, placements);
+  const started = performance.now();
+  await benchPdf(context, file, printFonts());
+  say('the print (PDF)', '', ms(performance.now() - started));
+}
+
+async function browser(): Promise<void> {
+  const hobnail = new Hobnail();
+  hobnail.seed();
+  await hobnail.start();
+  const chrome = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+  const page = await chrome.newPage({ viewport: { width: 1280, height: 800 } });
+  const scripts: Promise<number>[] = [];
+  page.on('response', (r) => r.url().endsWith('.js') && scripts.push(r.body().then((b) => gzipSync(b).length)));
+  await page.goto(`${hobnail.url}/spreads/1`);
+  await page.getByTestId('piece').nth(20).waitFor();
+  await page.waitForLoadState('networkidle');
+  const bytes = (await Promise.all(scripts)).reduce((a, b) => a + b, 0);
+  say('script of the spread screen, compressed, first load', 'under 350 kB', `${Math.round(bytes / 1000)} kB`);
+  const piece = page.locator('[data-role="box"]').first();
+  const at = (await piece.boundingBox())!;
+  const placed = await page.getByTestId('piece').count();
+  await page.evaluate(() => {
+    const frames: number[] = [];
+    (window as unknown as { frames: number[] }).frames = frames;
+    let last = performance.now();
+    const tick = (now: number): void => {
+      frames.push(now - last);
+      last = now;
+      requestAnimationFrame(tick);
+    };
+    requestAnimationFrame(tick);
+  });
+  await page.mouse.move(at.x + 10, at.y + 10);
+  await page.mouse.down();
+  for (let i = 0; i < 120; i++) await page.mouse.move(at.x + 10 + (i % 60), at.y + 10 - (i % 40));
+  const frames = (await page.evaluate(() => (window as unknown as { frames: number[] }).frames)).slice(5).sort((a, b) => a - b);
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  say(`dragging, ${placed} placements, ${frames.length} frames`, 'no frame over 25 ms at the 95th percentile, 150 placements', `median ${ms(quantile(frames, 0.5))}, 95th ${ms(quantile(frames, 0.95))}`);
+  await chrome.close();
+  await hobnail.kill();
+}
+
+async function main(): Promise<void> {
+  core();
+  await print();
+  await browser();
+  const machine = `${cpus().length} cores (${cpus()[0]?.model.trim() ?? 'unknown'}), ${Math.round(totalmem() / 2 ** 30)} GiB, Node ${process.versions.node}`;
+  const table = rows.map(([what, bar, measured]) => `| ${what} | ${bar} | ${measured} |`).join('\n');
+  writeFileSync('docs/benchmarks.md', `# Benchmarks\n\nWritten by \`npm run bench\` (build first: \`npm run demo\` does). Machine: ${machine}. Times are wall clock on a machine whose speed varies; read them as an order of size.\n\n| what | bar | measured |\n|---|---|---|\n${table}\n`);
+}
+
+main().then(() => process.exit(0), (error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});

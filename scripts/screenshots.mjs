@@ -1,0 +1,72 @@
+// `npm run screenshots`: the pictures of docs/screenshots/, from the demo scenario around a fixed day.
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ROOT, buildApplication, installBrowser, installPackages, run, seed } from './setup.mjs';
+
+installPackages();
+installBrowser();
+buildApplication();
+const { chromium } = await import('@playwright/test');
+const PORT = 4391;
+const URL = `http://127.0.0.1:${PORT}`;
+const env = { HOBNAIL_DATA: join(mkdtempSync(join(tmpdir(), 'hobnail-shots-')), 'hobnail.sqlite'), HOBNAIL_TODAY: '2027-02-03' };
+const FOLDER = join(ROOT, 'docs', 'screenshots');
+mkdirSync(FOLDER, { recursive: true });
+seed(env);
+const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], { cwd: ROOT, stdio: 'ignore', env: { ...process.env, ...env } });
+for (let i = 0; i < 100 && !(await fetch(URL).catch(() => null))?.ok; i++) await new Promise((done) => setTimeout(done, 300));
+
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const shoot = async (name) => {
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+};
+const open = async (region, book) => {
+  await page.goto(URL);
+  const card = page.getByRole('region', { name: region });
+  await card.getByRole('button', { name: 'Plan this week' }).click();
+  if (book) {
+    await page.getByRole('combobox', { name: 'Book' }).click();
+    await page.getByRole('option', { name: book }).click();
+  }
+  await page.getByRole('button', { name: 'Open the book' }).click();
+  await page.getByTestId('board').waitFor();
+};
+const arrange = async () => {
+  await page.getByRole('button', { name: 'Arrange the week' }).click();
+  await page.getByTestId('piece').nth(20).waitFor();
+  await page.getByTestId('saved').filter({ hasText: /^saved$/ }).waitFor();
+};
+
+await open(/^Next week/);
+await shoot('spread-empty');
+await arrange();
+await page.getByTestId('piece').and(page.getByLabel(/vet, Juniper/)).click();
+await shoot('spread');
+await page.keyboard.press('Escape');
+await page.getByRole('tab', { name: /Findings/ }).click();
+await page.getByRole('button', { name: 'Right', exact: true }).click();
+await shoot('spread-right-page');
+await page.getByRole('link', { name: 'To the bench' }).click();
+await page.getByTestId('say').waitFor();
+await page.getByRole('button', { name: /^61\./ }).click();
+await shoot('bench');
+await page.getByRole('button', { name: /^5\./ }).click();
+await shoot('bench-cut');
+await open(/^In 2 weeks/, 'Open week, B6');
+await arrange();
+await shoot('spread-open-b6');
+await page.goto(URL);
+await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
+await shoot('shelf');
+const pdf = join(tmpdir(), 'hobnail-print.pdf');
+const { writeFileSync } = await import('node:fs');
+writeFileSync(pdf, await (await page.request.get(`${URL}/spreads/2/print`)).body());
+await browser.close();
+server.kill();
+if (process.argv.includes('--print')) run('pdftoppm', ['-r', '70', '-png', '-f', '1', '-l', '1', '-singlefile', pdf, join(FOLDER, 'print')]);
+process.exit(0);

@@ -1,0 +1,129 @@
+import type { PDFRawStream } from 'pdf-lib';
+import { PDFArray, PDFDocument, decodePDFRawStream } from 'pdf-lib';
+import { context, demoSpread, kitOf, piece, placement } from '../../../tests/fixtures';
+import { printFonts } from '../../server/fonts';
+import { footprint, pieceIndex } from '../arrange/spread';
+import { benchPdf } from '../format/bench-pdf';
+import { cutsSvg } from '../format/cuts-svg';
+import { writeSpread } from '../format/spread-json';
+import { spreadSvg } from '../format/spread-svg';
+import { pieceKey } from '../kit/kit';
+import { area, contains, intersect, subtract } from '../measure/rect';
+import { cutsOf } from './cuts';
+import { completeSpread } from './spread-file';
+import { stepKey } from './step-key';
+import { stepsOf } from './steps';
+import { inkOf, whiteOutOf } from './white-out';
+
+const { context: c, placements } = demoSpread();
+const file = completeSpread(c, placements);
+const pieces = pieceIndex(c);
+
+describe('white-out', () => {
+  it('leaves no mark of a free column showing', () => {
+    const hides = (p: (typeof placements)[number]) => {
+      const { shape, opacity, kind } = pieces.get(pieceKey(p))!;
+      if (opacity < 1 || kind === 'banner' || !['rect', 'rounded', 'scalloped', 'notched', 'pointed'].includes(shape)) return [];
+      return [{ ...footprint(p), w: p.w - (['notched', 'pointed'].includes(shape) ? Math.min(4, p.h * 0.4) : 0) }];
+    };
+    const shows = c.book.regions.filter((r) => r.kind === 'day').flatMap((column) => {
+      const hidden = [...placements.filter((p) => p.page === column.page).flatMap(hides), ...file.whiteOut.filter((w) => w.page === column.page).map((w) => ({ x: w.x - 0.01, y: w.y - 0.01, w: w.w + 0.02, h: w.h + 0.02 }))];
+      const marks = c.book.marks.filter((m) => m.page === column.page && contains(column, m)).flatMap(inkOf);
+      return marks.flatMap((ink) => subtract(ink, hidden)).filter((r) => r.w > 0.06 && r.h > 0.06);
+    });
+    expect(shows).toEqual([]);
+  });
+
+  it('leaves marks alone that nothing touches outside the columns', () => {
+    expect(whiteOutOf(c, [])).toEqual([]);
+  });
+});
+
+describe('cuts', () => {
+  it('add up to the whole sticker, parts apart from each other', () => {
+    expect(file.cuts.length).toBeGreaterThan(4);
+    for (const cut of file.cuts) {
+      const whole = pieces.get(pieceKey(cut))!;
+      const all = [...cut.pieces, ...cut.left];
+      expect(all.reduce((sum, r) => sum + area(r), 0)).toBeCloseTo(whole.width * whole.height, -1);
+      expect(all.flatMap((r, i) => all.slice(i + 1).flatMap((q) => intersect(r, q) ?? []))).toEqual([]);
+    }
+  });
+
+  it('name every cut placement once, and count the rows that are left', () => {
+    expect(file.cuts.flatMap((k) => k.pieces.map((r) => r.placement)).sort()).toEqual(placements.filter((p) => p.cut).map((p) => p.id).sort());
+    const list = context({ kit: kitOf(piece({ code: 'L', kind: 'checklist', height: 48, rows: 6 })) });
+    expect(cutsOf(list, [placement({ code: 'L', h: 32, cut: { x: 0, y: 0, w: 38.1, h: 32 } })])[0]?.left).toEqual([{ x: 0, y: 32, w: 38.1, h: 16, rows: 2 }]);
+  });
+
+  it('draws their outlines', () => {
+    const svg = cutsSvg(c, file.cuts);
+    for (const cut of file.cuts) for (const r of cut.pieces) expect(svg).toContain(`${r.placement}: ${r.w} × ${r.h}`);
+  });
+});
+
+describe('the order of work', () => {
+  it('covers every placement once', () => {
+    const refs = file.steps.flatMap((s) => s.refs);
+    for (const p of placements) expect(refs.filter((r) => r === p.id)).toHaveLength(1);
+    expect(file.steps.map((s) => s.n)).toEqual(file.steps.map((_, i) => i + 1));
+    expect(new Set(file.steps.map(stepKey)).size).toBe(file.steps.length);
+  });
+
+  it('lays lower before upper, white-out and knife first, ink last', () => {
+    const at = new Map(file.steps.flatMap((s) => s.refs.map((r, i) => [r, s.n + i / 100] as const)));
+    for (const p of placements) for (const q of placements) {
+      if (p.page === q.page && p.layer < q.layer && intersect(footprint(p), footprint(q))) expect(at.get(p.id)!).toBeLessThan(at.get(q.id)!);
+    }
+    const kinds = file.steps.map((s) => (s.do === 'stack' ? 'place' : s.do));
+    expect(kinds.filter((k, i) => k !== kinds[i - 1])).toEqual(['white-out', 'cut', 'place', 'write']);
+  });
+
+  it('keeps what cannot be lifted for the end (R1)', () => {
+    const kit = kitOf(piece({ code: 'V', finish: 'vinyl' }), piece());
+    const steps = stepsOf(context({ kit }), [placement({ code: 'V', y: 40, role: 'base' }), placement({ id: 'p2' })], [], []);
+    expect(steps.flatMap((s) => s.refs)).toEqual(['p2', 'p1']);
+  });
+});
+
+it('the stock adds up: had is used and left', () => {
+  for (const line of file.stock) expect(line.used + line.left).toBe(line.had);
+  const used = new Set(placements.map((p) => `${p.kit}/${p.code}#${p.copy}`));
+  expect(file.stock.reduce((n, l) => n + l.used, 0)).toBe(used.size);
+});
+
+it('the file keeps to its schema, and is refused when it does not', () => {
+  expect(JSON.parse(writeSpread(file)).placements).toHaveLength(placements.length);
+  expect(() => writeSpread({ ...file, placements: [{ ...placements[0]!, role: 'roof' as 'base' }] })).toThrow('role');
+});
+
+it('the picture is to scale: one unit a millimeter, pages side by side', () => {
+  const svg = spreadSvg(c, placements, file.whiteOut);
+  expect(svg).toContain('width="355.6mm" height="228.6mm" viewBox="0 0 355.6 228.6"');
+  expect(svg.match(/<g id="p\d+"/g)).toHaveLength(placements.length);
+});
+
+describe('the print', () => {
+  const print = () => benchPdf(c, file, printFonts());
+
+  it('measures back: a 25 mm square on every page, the book’s page and pieces at 100 %', async () => {
+    const document = await PDFDocument.load(await print());
+    const mm = (points: number): number => (points * 25.4) / 72;
+    for (const [i, page] of document.getPages().entries()) {
+      expect(mm(page.getWidth())).toBeCloseTo(210, 1);
+      const contents = page.node.Contents();
+      const streams = contents instanceof PDFArray ? contents.asArray().map((r) => document.context.lookup(r)) : [contents];
+      const text = streams.map((s) => Buffer.from(decodePDFRawStream(s as PDFRawStream).decode()).toString('latin1')).join('\n');
+      // pdf-lib draws a rectangle as: move to 0 0, line up by its height, line over by its width
+      const boxes = [...text.matchAll(/0 0 m\s+0 ([\d.]+) l\s+([\d.]+) [\d.]+ l/g)].map((m) => [mm(Number(m[2])), mm(Number(m[1]))]);
+      const has = (w: number, h: number) => boxes.some(([a, b]) => Math.abs(a! - w) < 0.02 && Math.abs(b! - h) < 0.02);
+      expect([i, has(25, 25)]).toEqual([i, true]);
+      if (i < 2) {
+        expect(has(177.8, 228.6)).toBe(true);
+        for (const p of placements.filter((q) => q.page === i)) expect([p.id, has(p.w, p.h)]).toEqual([p.id, true]);
+      }
+    }
+  });
+
+  it('is the same bytes each time', async () => expect(Buffer.from(await print()).equals(Buffer.from(await print()))).toBe(true));
+});

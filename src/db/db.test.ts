@@ -1,0 +1,77 @@
+import { demoKit, demoSpread, piece } from '../../tests/fixtures';
+import { movePiece } from '../core/edit/move';
+import type { Change } from '../core/edit/change';
+import { threeBox } from '../core/book/three-box';
+import { addBook, findBook } from './books';
+import type { Database } from './database';
+import { openDatabase } from './database';
+import { addKit, findKit } from './kits';
+import { StaleEdit, addSpread, historyOf, makeEdit, placementsOf, stepHistory, usedElsewhere } from './spreads';
+import { setTick, ticksOf } from './ticks';
+
+let db: Database;
+let id: number;
+const { context, placements } = demoSpread();
+const laidOut: Change = { label: 'Arrange the week', before: [], after: placements };
+
+beforeEach(async () => {
+  db = await openDatabase(':memory:');
+  await addBook(db, 'three-box', threeBox);
+  await addKit(db, demoKit('rockpool'), 'kit');
+  await addKit(db, demoKit('stash'), 'stash');
+  id = await addSpread(db, { week: '2027-W06', book_id: 'three-box', kit_id: 'rockpool', manner: 'scattered', seed: 1, options: '{}' });
+});
+afterEach(() => db.destroy());
+
+it('gives back books, kits and placements as they were stored', async () => {
+  expect(await findBook(db, 'three-box')).toEqual(threeBox);
+  expect(await findKit(db, 'rockpool')).toEqual(demoKit('rockpool'));
+  await makeEdit(db, id, laidOut);
+  expect(await placementsOf(db, id)).toEqual(placements);
+});
+
+it('undoes, redoes, and forgets what was undone when a new edit comes', async () => {
+  await makeEdit(db, id, laidOut);
+  const p = placements.find((q) => q.role === 'box')!;
+  const move = movePiece(context, placements, p.id, { page: p.page, x: p.x, y: p.y + 3, day: p.day })!;
+  expect(await makeEdit(db, id, move)).toMatchObject({ undo: move.label, redo: null });
+  expect((await stepHistory(db, id, 'undo'))?.history).toMatchObject({ undo: 'Arrange the week', redo: move.label });
+  expect(await placementsOf(db, id)).toEqual(placements);
+  expect((await stepHistory(db, id, 'redo'))?.history.redo).toBeNull();
+  await stepHistory(db, id, 'undo');
+  await stepHistory(db, id, 'undo');
+  expect(await placementsOf(db, id)).toEqual([]);
+  expect(await stepHistory(db, id, 'undo')).toBeNull();
+  await makeEdit(db, id, laidOut);
+  expect(await historyOf(db, id)).toMatchObject({ undo: 'Arrange the week', redo: null });
+});
+
+it('refuses an edit made for another state, and keeps nothing of it', async () => {
+  await makeEdit(db, id, laidOut);
+  await expect(makeEdit(db, id, { label: 'late', before: [{ ...placements[0]!, y: 1 }], after: [] })).rejects.toThrow(StaleEdit);
+  expect(await placementsOf(db, id)).toEqual(placements);
+});
+
+it('refuses a sticker that is in no kit (foreign key), whole edit and all', async () => {
+  await expect(makeEdit(db, id, { label: 'x', before: [], after: [placements[0]!, { ...placements[1]!, code: 'none' }] })).rejects.toThrow();
+  expect(await placementsOf(db, id)).toEqual([]);
+  expect((await historyOf(db, id)).undo).toBeNull();
+});
+
+it('takes a kit in whole or not at all', async () => {
+  expect(await addKit(db, demoKit('rockpool'), 'kit')).toBe(false);
+  const broken = { name: 'broken', pieces: [piece({ kit: 'broken' }), piece({ kit: 'broken', code: 'B', width: -1 })] };
+  await expect(addKit(db, broken, 'kit')).rejects.toThrow();
+  expect(await findKit(db, 'broken')).toBeNull();
+});
+
+it('tells one week what another has used, and remembers ticks', async () => {
+  await makeEdit(db, id, laidOut);
+  expect(await usedElsewhere(db, id)).toEqual([]);
+  expect(await usedElsewhere(db, id + 1)).toHaveLength(placements.length);
+  await setTick(db, id, 'a', true);
+  await setTick(db, id, 'a', true);
+  await setTick(db, id, 'b', true);
+  await setTick(db, id, 'b', false);
+  expect(await ticksOf(db, id)).toEqual(['a']);
+});
