@@ -1,6 +1,6 @@
 // `npm run screenshots`: the pictures of docs/screenshots/, from the demo scenario around a fixed day.
 import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT, buildApplication, installBrowser, installPackages, run, seed } from './setup.mjs';
@@ -11,13 +11,8 @@ buildApplication();
 const { chromium } = await import('@playwright/test');
 const PORT = 4391;
 const URL = `http://127.0.0.1:${PORT}`;
-const env = { HOBNAIL_DATA: join(mkdtempSync(join(tmpdir(), 'hobnail-shots-')), 'hobnail.sqlite'), HOBNAIL_TODAY: '2027-02-03' };
 const FOLDER = join(ROOT, 'docs', 'screenshots');
 mkdirSync(FOLDER, { recursive: true });
-seed(env);
-const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], { cwd: ROOT, stdio: 'ignore', env: { ...process.env, ...env } });
-for (let i = 0; i < 100 && !(await fetch(URL).catch(() => null))?.ok; i++) await new Promise((done) => setTimeout(done, 300));
-
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shoot = async (name) => {
@@ -42,7 +37,8 @@ const arrange = async () => {
   await page.getByTestId('saved').filter({ hasText: /^saved$/ }).waitFor();
 };
 
-await open(/^Next week/);
+let server = await serve();
+await open(/^Next week/, 'Three-box');
 await shoot('spread-empty');
 await arrange();
 await page.getByTestId('piece').and(page.getByLabel(/vet, Juniper/)).click();
@@ -57,16 +53,27 @@ await page.getByRole('button', { name: /^61\./ }).click();
 await shoot('bench');
 await page.getByRole('button', { name: /^5\./ }).click();
 await shoot('bench-cut');
-await open(/^In 2 weeks/, 'Open week, B6');
-await arrange();
-await shoot('spread-open-b6');
 await page.goto(URL);
 await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
 await shoot('shelf');
 const pdf = join(tmpdir(), 'hobnail-print.pdf');
-const { writeFileSync } = await import('node:fs');
 writeFileSync(pdf, await (await page.request.get(`${URL}/spreads/2/print`)).body());
+if (process.argv.includes('--print')) run('pdftoppm', ['-r', '70', '-png', '-f', '1', '-l', '1', '-singlefile', pdf, join(FOLDER, 'print')]);
+server.kill();
+
+server = await serve();
+await open(/^Next week/, 'Open week, B6');
+await arrange();
+await shoot('spread-open-b6');
 await browser.close();
 server.kill();
-if (process.argv.includes('--print')) run('pdftoppm', ['-r', '70', '-png', '-f', '1', '-l', '1', '-singlefile', pdf, join(FOLDER, 'print')]);
 process.exit(0);
+
+/** A server with the demo scenario, fresh. */
+async function serve() {
+  const env = { HOBNAIL_DATA: join(mkdtempSync(join(tmpdir(), 'hobnail-shots-')), 'hobnail.sqlite'), HOBNAIL_TODAY: '2027-02-03' };
+  seed(env);
+  const started = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], { cwd: ROOT, stdio: 'ignore', env: { ...process.env, ...env } });
+  for (let i = 0; i < 100 && !(await fetch(URL).catch(() => null))?.ok; i++) await new Promise((done) => setTimeout(done, 300));
+  return started;
+}

@@ -9,8 +9,17 @@ import { kitsOf } from './spread';
 export const FOREIGN = 22;
 
 /** All pieces of the given kinds that may be used, the kit's own first, in file order. */
-export const piecesOf = (context: Context, ...kinds: readonly Kind[]): Piece[] =>
-  kitsOf(context).flatMap((kit) => kit.pieces.filter((p) => kinds.includes(p.kind)));
+export function piecesOf(context: Context, ...kinds: readonly Kind[]): readonly Piece[] {
+  const known = listed.get(context) ?? new Map<string, readonly Piece[]>();
+  listed.set(context, known);
+  const key = kinds.join();
+  const pieces = known.get(key) ?? kitsOf(context).flatMap((kit) => kit.pieces.filter((p) => kinds.includes(p.kind)));
+  known.set(key, pieces);
+  return pieces;
+}
+
+/** Lists are made once for a context; a context never changes. */
+const listed = new WeakMap<Context, Map<string, readonly Piece[]>>();
 
 const seen = new WeakMap<object, WeakMap<Piece, number>>();
 

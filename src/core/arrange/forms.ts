@@ -68,7 +68,7 @@ export function formsFor(draft: Draft, context: Context, width: number): Form[] 
   });
 }
 
-const baseKinds = (context: Context): Piece[] =>
+const baseKinds = (context: Context): readonly Piece[] =>
   piecesOf(context, 'half-box', 'third-box', 'quarter-box', 'check-flag', 'little', 'label', 'flag', 'circle', 'teardrop', 'square');
 
 /** What it costs to put an item on a form; Infinity where its text does not fit or what is printed says something else. */

@@ -1,6 +1,8 @@
 import { randomFrom } from '../arrange/random';
 import { mix } from '../color/color';
 import type { Piece } from '../kit/kit';
+import { wholeOf } from '../kit/ledger';
+import type { Rect } from '../measure/rect';
 import type { Kind } from '../kit/kinds';
 import { ICONS } from './icons';
 import { broken, fittingSize, lettering } from './lettering';
@@ -20,12 +22,21 @@ interface Canvas {
   readonly clip: (drawing: string, inset?: number) => string;
 }
 
+/** A roll is drawn only so far, mm; its pattern goes on in the same way. */
+const DRAWN_ROLL = 400;
+
+/** The part of a piece's drawing that shows a cut: far along a roll it looks as it does near its beginning. In the drawing's own mm. */
+export function shownCut(piece: Piece, cut: Rect | null): Rect {
+  if (!cut) return wholeOf(piece);
+  return piece.width > DRAWN_ROLL ? { ...cut, x: cut.x % (DRAWN_ROLL / 2) } : cut;
+}
+
 /**
  * A sticker's printed face as SVG, in mm, its top-left corner at 0, 0: drawn only from what its kit says of it.
  * @param id unique on the page; it names the clip
  */
 export function drawPiece(piece: Piece, id: string): string {
-  const w = Math.min(piece.width, 400); // a roll is drawn as far as anyone sees it
+  const w = Math.min(piece.width, DRAWN_ROLL);
   const h = piece.height;
   let clips = 0;
   const clip = (drawing: string, inset = 0): string => {

@@ -38,10 +38,12 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
   const { book } = context;
   const pieces = pieceIndex(context);
   const covers = placements.map((p) => ({ p, rect: footprint(p), hidden: hiddenBy(p, pieces.get(pieceKey(p))) }));
+  const freedom = new Map<Region | undefined, boolean>();
   return book.marks.flatMap((mark) => {
-    const here = covers.filter((c) => c.p.page === mark.page);
+    const here = covers.filter((c) => c.p.page === mark.page && intersectsThin(c.rect, { ...mark, w: Math.max(mark.w, EDGE), h: Math.max(mark.h, EDGE) }));
     const region = regionOf(book, mark);
-    const free = isFreeColumn(region, context, placements);
+    const free = freedom.get(region) ?? isFreeColumn(region, context, placements);
+    freedom.set(region, free);
     return inkOf(mark).flatMap((ink) => {
       const touching = here.filter((c) => intersectsThin(c.rect, ink));
       if (!free && touching.length === 0) return [];
@@ -70,9 +72,16 @@ const MARK_NAMES: Readonly<Record<Mark['kind'], string>> = { line: 'printed line
 
 /** The region a mark lies in; strips and headers before the columns they touch. */
 export function regionOf(book: Book, mark: Mark): Region | undefined {
+  const known = homes.get(mark);
+  if (known) return known;
   const area = { x: mark.x, y: mark.y, w: Math.max(mark.w, 2 * HAIR), h: Math.max(mark.h, 2 * HAIR) };
-  return book.regions.filter((r) => r.page === mark.page && intersectsThin(r, area)).sort((a, b) => overlap(b, area) - overlap(a, area))[0];
+  const home = book.regions.filter((r) => r.page === mark.page && intersectsThin(r, area)).sort((a, b) => overlap(b, area) - overlap(a, area))[0];
+  if (home) homes.set(mark, home);
+  return home;
 }
+
+/** A mark does not move. */
+const homes = new WeakMap<Mark, Region>();
 
 const overlap = (a: Rect, b: Rect): number => {
   const shared = intersect(a, b);

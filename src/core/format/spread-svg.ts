@@ -2,7 +2,7 @@ import type { Context, Placement } from '../arrange/spread';
 import { pieceIndex } from '../arrange/spread';
 import type { WhiteOut } from '../bench/white-out';
 import { BLACK, WHITE } from '../arrange/ink';
-import { drawPiece } from '../art/draw-piece';
+import { drawPiece, shownCut } from '../art/draw-piece';
 import { esc, num } from '../art/svg';
 import type { Book, Mark } from '../book/book';
 import { pieceKey } from '../kit/kit';
@@ -61,7 +61,7 @@ function placementsSvg(context: Context, placements: readonly Placement[]): stri
     .map((p) => {
       const piece = pieces.get(pieceKey(p));
       if (!piece) return '';
-      const cut = p.cut ?? { x: 0, y: 0, w: piece.width, h: piece.height };
+      const cut = shownCut(piece, p.cut);
       const turn = p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : '';
       const face = `<svg width="${num(p.w)}" height="${num(p.h)}" viewBox="${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}" overflow="${p.cut ? 'hidden' : 'visible'}">${drawPiece(piece, p.id)}</svg>`;
       return `<g id="${p.id}" transform="translate(${num(p.x)} ${num(p.y)})${turn}">${face}${handSvg(context, p, placements)}</g>`;

@@ -26,7 +26,7 @@ const MOST_STEPS = 200_000;
 export function occurrencesBetween(calendar: Calendar, first: IsoDay, last: IsoDay, zone: string, leadDays = 0): Occurrence[] {
   const from = DateTime.fromISO(first, { zone });
   const until = DateTime.fromISO(last, { zone }).plus({ days: 1 + leadDays });
-  const components = ['vevent', 'vtodo'].flatMap((name) => calendar.root.getAllSubcomponents(name)).filter(isWanted);
+  const components = ['vevent', 'vtodo'].flatMap((name) => calendar.root.getAllSubcomponents(name)).filter((c) => isWanted(c) && mayTouch(c, from, until));
   const families = new Map<string, ICAL.Component[]>();
   components.forEach((component, i) => {
     const key = `${component.name}:${String(component.getFirstPropertyValue('uid') ?? `none-${i}`)}`;
@@ -38,6 +38,17 @@ export function occurrencesBetween(calendar: Calendar, first: IsoDay, last: IsoD
 function isWanted(component: ICAL.Component): boolean {
   const status = String(component.getFirstPropertyValue('status') ?? '').toUpperCase();
   return (status !== 'CANCELLED' || component.hasProperty('recurrence-id')) && status !== 'COMPLETED';
+}
+
+/** A quick look at the plain days, so that only what may lie in the span is worked out in its zone. Two days are given for zones. */
+function mayTouch(component: ICAL.Component, from: DateTime, until: DateTime): boolean {
+  if (component.hasProperty('rrule') || component.hasProperty('rdate') || component.hasProperty('recurrence-id')) return true;
+  const start = anchor(component)?.getFirstValue() as ICAL.Time | undefined;
+  if (!start) return true;
+  if (dayNumber(start) > dayNumber(until) + 2) return false;
+  const end = component.getFirstPropertyValue('dtend');
+  const last = end instanceof ICAL.Time ? end : component.hasProperty('duration') ? null : start;
+  return last === null || dayNumber(last) >= dayNumber(from) - 2;
 }
 
 function expand(family: readonly ICAL.Component[], from: DateTime, until: DateTime, zone: string): Occurrence[] {

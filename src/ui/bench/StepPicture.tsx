@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Context, Placement } from '../../core/arrange/spread';
 import { footprint, pieceIndex } from '../../core/arrange/spread';
+import { shownCut } from '../../core/art/draw-piece';
 import { num } from '../../core/art/svg';
 import type { Cut } from '../../core/bench/cuts';
 import { worthKeeping } from '../../core/bench/cuts';
@@ -68,7 +69,7 @@ function PageSoFar({ context, file, page, laid, targets, white, written }: PageP
         {[...laid].sort((a, b) => a.layer - b.layer).map((p) => {
           const piece = pieces.get(pieceKey(p));
           if (!piece) return null;
-          const cut = p.cut ?? { x: 0, y: 0, w: piece.width, h: piece.height };
+          const cut = shownCut(piece, p.cut);
           return (
             <g key={p.id} transform={`translate(${num(p.x)} ${num(p.y)})${p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : ''}`}>
               <svg width={p.w} height={p.h} viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`} overflow={p.cut ? 'hidden' : 'visible'}><use href={`#${symbolId(piece)}`} /></svg>

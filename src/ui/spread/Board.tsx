@@ -4,6 +4,7 @@ import type { KeyboardEvent, PointerEvent } from 'react';
 import { memo, useMemo, useRef } from 'react';
 import type { Placement } from '../../core/arrange/spread';
 import { footprint } from '../../core/arrange/spread';
+import { shownCut } from '../../core/art/draw-piece';
 import { outline } from '../../core/art/outlines';
 import { num } from '../../core/art/svg';
 import { movePiece } from '../../core/edit/move';
@@ -142,7 +143,7 @@ interface LaidProps {
 /** One sticker in the book; it is drawn anew only when it changes. */
 const Laid = memo(function Laid({ placement: p, written, name, symbol, whole, chosen, tab, pale, onBegin, onChoose }: LaidProps) {
   if (!whole) return null;
-  const cut = p.cut ?? { x: 0, y: 0, w: whole.width, h: whole.height };
+  const cut = shownCut(whole, p.cut);
   const flat = whole.shape !== 'free' && whole.kind !== 'banner';
   const f = footprint(p);
   return (
