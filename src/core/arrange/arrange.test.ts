@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { context, demand, demoSpread, kitOf, piece, weekWith, demoKit } from '../../../tests/fixtures';
+import { context, demand, demoSpread, found, kitOf, piece, weekWith, demoKit } from '../../../tests/fixtures';
 import { BOOKS } from '../book/registry';
 import { dayColumn, regionsOf } from '../book/columns';
 import type { Book } from '../book/book';
@@ -9,6 +9,7 @@ import { contains, intersect, right } from '../measure/rect';
 import { sortMinute } from '../week/demand';
 import type { Demand } from '../week/demand';
 import { pieceKey } from '../kit/kit';
+import type { Options } from '../manner/options';
 import { arrange } from './arrange';
 import type { Context, Placement } from './spread';
 import { footprint, matchDemands, pieceIndex } from './spread';
@@ -124,6 +125,33 @@ it('uses nothing that another week has used', () => {
   const taken = new Set(placements.filter((p) => !p.cut).map((p) => `${p.kit}/${p.code}#${p.copy}`));
   expect(second.some((p) => taken.has(`${p.kit}/${p.code}#${p.copy}`))).toBe(false);
   sound(c, second);
+});
+
+it('plans only what is wanted ahead, and says that the rest stays open on purpose', () => {
+  const { context: work, placements } = demoSpread({ options: { ahead: 'work' } });
+  const said = placements.flatMap((p) => (p.items.length ? [p.text] : []));
+  expect(said.length).toBeGreaterThan(2);
+  expect(said.every((text) => text?.includes('ferry'))).toBe(true);
+  expect(found('D5', work, placements).every((f) => f.severity === 'look' && f.message.includes('stays open'))).toBe(true);
+  const skeleton = demoSpread({ options: { ahead: 'skeleton' } });
+  expect(skeleton.placements.some((p) => p.items.length)).toBe(false);
+  sound(skeleton.context, skeleton.placements);
+});
+
+it.each<[Partial<Options>, (c: Context, p: readonly Placement[]) => unknown, unknown]>([
+  [{ bottomWashi: 'none' }, (c, p) => ofKind(c, p, 'bottom-washi').length, 0],
+  [{ bottomWashi: 'two' }, (c, p) => p.filter((q) => q.role === 'base' && q.y >= 200).length >= 4, true],
+  [{ dateCovers: false }, (c, p) => [ofKind(c, p, 'date-cover').length, ofKind(c, p, 'date-dot').length], [0, 7]],
+  [{ weekendBanner: false }, (c, p) => ofKind(c, p, 'banner').length, 0],
+  [{ headers: 'none' }, (c, p) => p.some((q) => q.role === 'base' && kindOf(c, q) === 'header'), false],
+  [{ kitOnly: true }, (c, p) => p.every((q) => q.kit === 'rockpool'), true],
+  [{ whiteSpace: 0.7 }, (c, p) => p.filter((q) => q.role === 'box').length, 0],
+  [{ sidebar: ['hours'] }, (c, p) => p.filter((q) => q.role === 'sidebar').map((q) => kindOf(c, q)), ['week-tracker']],
+  [{ foils: ['silver'] }, (c, p) => p.some((q) => pieceIndex(c).get(pieceKey(q))?.foil === 'gold'), false],
+])('heeds the option %j', (options, measure, expected) => {
+  const { context: c, placements } = demoSpread({ options });
+  expect(measure(c, placements)).toEqual(expected);
+  sound(c, placements);
 });
 
 it('leaves an empty week bare of items but laid out', () => {

@@ -7,6 +7,7 @@ import { bottom } from '../measure/rect';
 import type { Demand } from '../week/demand';
 import { writtenText } from '../week/demand';
 import { shortDay } from '../week/week';
+import { isPlannedAhead } from './ahead';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
 import type { Draft, Stage } from './draft';
 import { inkFor } from './ink';
@@ -20,7 +21,7 @@ import { writingRoom } from './writing';
 export const bands: Stage = (before, context) => {
   const draft = before.clone();
   const placed = matchDemands(draft.placements, context.week.demands);
-  for (const band of context.week.demands.filter((d) => d.kind === 'band' && !placed.has(d.key))) {
+  for (const band of context.week.demands.filter((d) => d.kind === 'band' && !placed.has(d.key) && isPlannedAhead(d, context))) {
     const days = Array.from({ length: band.lastDay - band.day + 1 }, (_, i) => band.day + i);
     const runs = runsOfDays(context.book, days).map((run) => ({ ...run, name: nameLabel(draft, context, band, run.span.w) }));
     for (const run of runs) layRun(draft, context, band, run);

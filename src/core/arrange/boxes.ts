@@ -9,7 +9,7 @@ import { FOREIGN, piecesOf, strangeness } from './choose';
 import { leastHeight } from './day-blocks';
 import type { Draft, Stage } from './draft';
 import { randomFrom } from './random';
-import { COMES_UP, freeStretches, lengthOf } from './room';
+import { freeStretches, keptFree, lengthOf } from './room';
 import type { Stretch } from './room';
 import type { Context } from './spread';
 import { trimTo } from './trim';
@@ -58,7 +58,7 @@ function boxRoom(draft: Draft, context: Context, day: number): number {
   const free = stretches.reduce((sum, s) => sum + lengthOf(s), 0);
   const wanted = leastHeight(draft, context, day);
   const longest = Math.max(0, ...stretches.map(lengthOf));
-  const kept = wanted > 0 ? wanted + context.options.gap + COMES_UP : COMES_UP;
+  const kept = keptFree(context, day) + (wanted > 0 ? wanted + context.options.gap : 0);
   return Math.min(longest, free - kept);
 }
 

@@ -13,10 +13,13 @@ export function piecesOf(context: Context, ...kinds: readonly Kind[]): readonly 
   const known = listed.get(context) ?? new Map<string, readonly Piece[]>();
   listed.set(context, known);
   const key = kinds.join();
-  const pieces = known.get(key) ?? kitsOf(context).flatMap((kit) => kit.pieces.filter((p) => kinds.includes(p.kind)));
+  const pieces = known.get(key) ?? kitsOf(context).flatMap((kit) => kit.pieces.filter((p) => kinds.includes(p.kind) && foilSuits(p, context)));
   known.set(key, pieces);
   return pieces;
 }
+
+/** Where foils are named, no other foil is used (handbook C6). */
+const foilSuits = (p: Piece, { options: { foils } }: Context): boolean => p.foil === 'none' || foils.length === 0 || foils.includes(p.foil);
 
 /** Lists are made once for a context; a context never changes. */
 const listed = new WeakMap<Context, Map<string, readonly Piece[]>>();

@@ -3,6 +3,7 @@ import type { Piece } from '../kit/kit';
 import { textFits } from '../measure/hand';
 import type { Demand } from '../week/demand';
 import { inTimeOrder, sortMinute, writtenText } from '../week/demand';
+import { isPlannedAhead } from './ahead';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
 import type { Draft } from './draft';
 import { formCost, formsFor } from './forms';
@@ -20,7 +21,7 @@ export interface Block {
 /** What is left to be placed on a day, in time order. */
 export function blocksOfDay(draft: Draft, context: Context, day: number): Block[] {
   const placed = matchDemands(draft.placements, context.week.demands);
-  const open = context.week.demands.filter((d) => d.day === day && d.kind !== 'band' && !placed.has(d.key));
+  const open = context.week.demands.filter((d) => d.day === day && d.kind !== 'band' && !placed.has(d.key) && isPlannedAhead(d, context));
   const lists = new Map<string, Demand[]>();
   const blocks: Block[] = [];
   for (const d of open) {

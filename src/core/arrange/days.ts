@@ -16,7 +16,6 @@ import type { Context } from './spread';
 
 /** Every item of the week in its day, in time order, on a base that is in stock and wide enough for its text (handbook D2, D3, D5). */
 export const days: Stage = (before, context) => {
-  if (context.options.ahead === 'skeleton') return before;
   let draft = before.clone();
   const prices = scarcityPrices(draft, context);
   const order = [0, 1, 2, 3, 4, 5, 6].sort((a, b) => slack(draft, context, a) - slack(draft, context, b) || a - b);

@@ -2,7 +2,7 @@ import { dayColumn } from '../book/columns';
 import { area, intersect, unionArea } from '../measure/rect';
 import { byCost, piecesOf } from './choose';
 import type { Stage } from './draft';
-import { COMES_UP, freeStretches, lengthOf } from './room';
+import { freeStretches, keptFree, lengthOf } from './room';
 import { footprint } from './spread';
 
 /** Pictures in the widest open places, while a day is emptier than wanted; room for what comes up stays (handbook W1, D3). */
@@ -15,7 +15,7 @@ export const finish: Stage = (before, context) => {
     if (1 - covered / area(column) <= context.options.whiteSpace) continue;
     const stretch = [...freeStretches(draft, context, day)].sort((a, b) => lengthOf(b) - lengthOf(a))[0];
     if (!stretch) continue;
-    const room = lengthOf(stretch) - COMES_UP - context.options.gap;
+    const room = lengthOf(stretch) - keptFree(context, day) - context.options.gap;
     const piece = byCost(piecesOf(context, 'deco'), (p) => {
       const used = draft.placements.filter((q) => q.code === p.code && q.kit === p.kit).length;
       return p.kit === context.kit.name && p.height <= room && p.width <= column.w && draft.ledger.untouched(p) > 0 ? used * 30 - p.height : Infinity;

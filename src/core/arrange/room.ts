@@ -13,8 +13,13 @@ export interface Stretch {
 
 export const lengthOf = (s: Stretch): number => s.to - s.from;
 
-/** Room kept in a day for what comes up, mm (handbook D3; a usual value). */
+/** The least room kept in a day for what comes up, mm (handbook D3; a usual value). */
 export const COMES_UP = 12;
+
+/** Room that boxes and deco leave a day: for what comes up, or the white space wanted if that is more (handbook D3, W1). mm */
+export function keptFree(context: Context, day: number): number {
+  return Math.max(COMES_UP, context.options.whiteSpace * (dayColumn(context.book, day)?.h ?? 0));
+}
 
 /** Between a header and what hangs under it, in mm; the eye reads them as one. From memory. */
 const UNDER_HEADER = 1;

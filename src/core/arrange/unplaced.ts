@@ -3,6 +3,7 @@ import { ruled } from '../measure/fraction';
 import { writtenText } from '../week/demand';
 import type { Demand } from '../week/demand';
 import { longDay } from '../week/week';
+import { isPlannedAhead } from './ahead';
 import { Draft } from './draft';
 import { formCost, formsFor } from './forms';
 import { freeStretches, lengthOf } from './room';
@@ -22,6 +23,7 @@ const freeOn = (draft: Draft, context: Context, day: number): number =>
   Math.max(0, ...freeStretches(draft, context, day).map(lengthOf));
 
 function reason(draft: Draft, context: Context, d: Demand): string {
+  if (!isPlannedAhead(d, context)) return `“${short(d.title)}” on ${longDay(context.week.days[d.day] as string)} stays open for writing in later, as set.`;
   const unit = context.book.unit;
   const day = longDay(context.week.days[d.day] as string);
   const heights = formsFor(draft, context, dayColumn(context.book, d.day)?.w ?? 0).filter((f) => formCost(d, f, context) < Infinity).map((f) => f.h);
@@ -36,6 +38,7 @@ function reason(draft: Draft, context: Context, d: Demand): string {
 }
 
 function waysOut(draft: Draft, context: Context, d: Demand): string[] {
+  if (!isPlannedAhead(d, context)) return ['Plan everything ahead to place it now'];
   const ways: string[] = [];
   const box = draft.placements.find((p) => p.role === 'box' && p.day === d.day);
   if (box) ways.push(`Take the full box out of ${longDay(context.week.days[d.day] as string)}: that frees ${ruled(box.h, context.book.unit)}`);

@@ -15,7 +15,7 @@ export const scattered: Manner = {
     weekendBanner: true,
     headers: 'alternating',
     foils: [],
-    whiteSpace: 0.12,
+    whiteSpace: 0.05,
     gap: 2,
     kitOnly: false,
     writeOnBoxes: false,

@@ -1,8 +1,9 @@
-import { regionOf, tapeLength } from '../bench/white-out';
+import { tapeLength } from '../bench/white-out';
 import type { WhiteOut } from '../bench/white-out';
 import { pageName } from '../bench/measure-from';
-import type { Finding, Rule, View } from './finding';
-import { counted, dayName, mm, sentence } from './say';
+import { whiteOutPlaces } from '../bench/white-out-places';
+import type { Finding, Rule } from './finding';
+import { counted, mm, sentence } from './say';
 
 /** B1: white out before covering; whatever is translucent or leaves part of a mark bare needs it first. */
 export const b1WhiteOut: Rule = {
@@ -14,9 +15,7 @@ export const b1WhiteOut: Rule = {
       const list = view.whiteOut.filter((w) => w.page === page);
       const first = list[0];
       if (!first) return [];
-      const parts = new Map<string, WhiteOut[]>();
-      for (const w of list) parts.set(placeName(view, w), [...(parts.get(placeName(view, w)) ?? []), w]);
-      const said = [...parts].map(([name, here]) => `${name} ${mm(view, tapeLength(here))}`).join(', ');
+      const said = whiteOutPlaces(view.context, list).map((p) => `${p.name} ${mm(view, p.length)}`).join(', ');
       return [{
         rule: 'B1', severity: 'look', page, x: first.x, y: first.y, placements: [],
         message: `${sentence(pageName(book, page))}: ${mm(view, tapeLength(list))} of printed marks would show, in ${counted(list.length, 'place')} (${said}).`,
@@ -33,13 +32,4 @@ export const b1WhiteOut: Rule = {
       remedy: 'Cover more of the printed marks with opaque pieces, or buy tape before you begin.',
     }];
   },
-};
-
-function placeName(view: View, w: WhiteOut): string {
-  const region = regionOf(view.context.book, { ...w, kind: 'line' });
-  return region?.kind === 'day' && region.day !== undefined ? dayName(view, region.day) : NAMES[region?.kind ?? 'free'] ?? 'elsewhere';
-}
-
-const NAMES: Readonly<Record<string, string>> = {
-  'date-header': 'date headers', sidebar: 'sidebar', 'bottom-strip': 'bottom strip', 'top-strip': 'top strip', 'month-flag': 'month flags',
 };

@@ -1,3 +1,4 @@
+import { isPlannedAhead } from '../arrange/ahead';
 import type { Finding, Rule } from './finding';
 import { at, counted, dayName, mm } from './say';
 
@@ -7,7 +8,7 @@ export const d1RoomBesideBox: Rule = {
   title: 'A full box leaves room for the day',
   check: (view) =>
     view.placements.filter((p) => p.role === 'box' && p.day !== null).flatMap((box): Finding[] => {
-      const without = view.unplaced.filter((u) => u.demand.day === box.day);
+      const without = view.unplaced.filter((u) => u.demand.day === box.day && isPlannedAhead(u.demand, view.context));
       if (!without.length) return [];
       return [{
         rule: 'D1', severity: 'fix', ...at(box), placements: [box.id],

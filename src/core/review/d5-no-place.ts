@@ -1,3 +1,4 @@
+import { isPlannedAhead } from '../arrange/ahead';
 import { writtenText } from '../week/demand';
 import type { Finding, Rule } from './finding';
 import { at, topOf } from './say';
@@ -9,7 +10,7 @@ export const d5NoPlace: Rule = {
   check(view) {
     if (!view.placements.length) return [];
     const missing = view.unplaced.map((u): Finding => ({
-      rule: 'D5', severity: 'stop', ...topOf(view, u.demand.day), placements: [], message: u.reason, remedy: `${u.waysOut.join('; or ').replace(/; or (\p{L})/gu, (_, c: string) => `; or ${c.toLowerCase()}`)}.`,
+      rule: 'D5', severity: isPlannedAhead(u.demand, view.context) ? 'stop' : 'look', ...topOf(view, u.demand.day), placements: [], message: u.reason, remedy: `${u.waysOut.join('; or ').replace(/; or (\p{L})/gu, (_, c: string) => `; or ${c.toLowerCase()}`)}.`,
     }));
     const cutShort = view.context.week.demands.flatMap((d): Finding[] => {
       const p = view.carriers.get(d.key);

@@ -43,7 +43,7 @@ function toDemand(o: Occurrence, days: readonly IsoDay[]): Demand[] {
   if (lastDay < (days[0] as IsoDay) || firstDay > (days[6] as IsoDay)) return [];
   const day = Math.max(0, days.indexOf(firstDay));
   const categories = o.component.getAllProperties('categories').flatMap((p: ICAL.Property) => p.getValues().map(String));
-  const timed = !o.allDay && !band && !(o.task && lead > 0);
+  const timed = !o.allDay && !band && lead === 0;
   return [{
     key: '',
     uid: o.uid,
@@ -55,7 +55,7 @@ function toDemand(o: Occurrence, days: readonly IsoDay[]): Demand[] {
     end: timed && o.end > o.start ? Math.min(24 * 60, o.start.hour * 60 + o.start.minute + Math.round(o.end.diff(o.start, 'minutes').minutes)) : null,
     part: oneOf<Part>(PARTS, text('x-hobnail-part')) ?? usualPart(title, categories),
     tentative: text('status').toUpperCase() === 'TENTATIVE',
-    list: text('x-hobnail-list') || (o.task && !timed && asked !== 'deadline' ? 'to do' : null),
+    list: text('x-hobnail-list') || (o.task && (asked === null || asked === 'to-do') ? 'to do' : null),
     room: oneOf<Room>(ROOMS, text('x-hobnail-room')),
     categories,
   }];

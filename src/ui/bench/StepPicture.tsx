@@ -11,6 +11,8 @@ import { worthKeeping } from '../../core/bench/cuts';
 import { pageName } from '../../core/bench/measure-from';
 import type { SpreadFile } from '../../core/bench/spread-file';
 import type { Step } from '../../core/bench/steps';
+import type { WhiteOut } from '../../core/bench/white-out';
+import { whiteOutPlaces } from '../../core/bench/white-out-places';
 import { handSvg, marksSvg, whiteOutSvg } from '../../core/format/spread-svg';
 import type { Kit } from '../../core/kit/kit';
 import { isRoll, pieceKey, spokenName } from '../../core/kit/kit';
@@ -37,6 +39,12 @@ export function StepPicture({ context, file, step }: { context: Context; file: S
     <Box sx={{ display: 'flex', gap: 4, alignItems: 'flex-start', flex: 1, minHeight: 340 }}>
       <PageSoFar context={context} file={file} page={page} laid={[...laid, ...(step.do === 'write' ? [] : targets)]} targets={targets} white={white} written={step.do === 'write'} />
       {step.do !== 'write' && targets[0] && <OnSheet context={context} target={targets[0]} />}
+      {step.do === 'white-out' && (
+        <Box component="table" sx={{ borderSpacing: 0, '& td, & th': { textAlign: 'left', pr: 3, py: 0.5, fontWeight: 500 } }}>
+          <thead><tr><th>Where</th><th>Places</th><th>Tape</th></tr></thead>
+          <tbody>{whiteOutPlaces(context, white).map((p) => <tr key={p.name}><td>{p.name}</td><td>{p.count}</td><td>{ruled(p.length, context.book.unit)}</td></tr>)}</tbody>
+        </Box>
+      )}
       {step.do === 'write' && (
         <Box component="ul" sx={{ m: 0, pl: 2.5, fontFamily: 'Caveat', fontSize: 22, lineHeight: 1.35 }}>
           {targets.map((p) => <li key={p.id}>{p.text?.split('\n').map((l) => <div key={l}>{l}</div>)}</li>)}
@@ -52,7 +60,7 @@ interface PageProps {
   readonly page: number;
   readonly laid: readonly Placement[];
   readonly targets: readonly Placement[];
-  readonly white: readonly { x: number; y: number; w: number; h: number }[];
+  readonly white: readonly WhiteOut[];
   readonly written: boolean;
 }
 
