@@ -55,7 +55,11 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
   expect(complaints).toEqual([]);
 });
 
-test('an empty week can be laid out, and a week that is not there says so', async ({ page, hobnail }) => {
+test('a week can be given up; one that is not there says so', async ({ page, hobnail }) => {
+  await openWeek(page, hobnail, /^In 4 weeks/, { kit: 'Rockpool' });
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Give the week up' }).click();
+  await expect(page.getByRole('region', { name: /^In 4 weeks/ }).getByRole('button', { name: 'Plan this week' })).toBeVisible();
   await page.goto(`${hobnail.url}/spreads/999`);
   await expect(page.getByText('Nothing is planned here')).toBeVisible();
   await page.goto(`${hobnail.url}/spreads/none/bench`);

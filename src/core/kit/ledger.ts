@@ -127,7 +127,7 @@ export class Ledger {
     if (piece.rows === 0) return [];
     const pitch = piece.height / piece.rows;
     return copiesOf(piece).map((copy) => {
-      const from = Math.ceil(Math.max(0, ...this.partsOf(piece, copy).map(bottom)) / pitch - HAIR);
+      const from = Math.max(0, Math.ceil(Math.max(0, ...this.partsOf(piece, copy).map(bottom)) / pitch - HAIR));
       return { copy, from, rows: piece.rows - from };
     });
   }

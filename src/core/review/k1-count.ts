@@ -108,7 +108,7 @@ function bannerTooWide(view: View): Finding[] {
   if (!apart && narrowest <= span.w) return [];
   return [{
     rule: 'K1', severity: 'look', page: runs[0]?.page ?? 0, x: span.x, y: span.y, placements: [],
-    message: apart ? `No weekend banner: Saturday and Sunday stand ${counted(runs.length - 1, 'page break or week', 'page breaks')} apart in this book.` : `No weekend banner: the narrowest one is ${mm(view, narrowest - span.w)} wider than the two weekend columns.`,
+    message: apart ? 'No weekend banner: its 2 days do not stand side by side in this book.' : `No weekend banner: the narrowest one is ${mm(view, narrowest - span.w)} wider than the two weekend columns.`,
     remedy: 'Leave it out, or use a header on each day instead.',
   }];
 }

@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import { IsBoolean, IsIn, IsInt, IsString, Matches, MaxLength, Min } from 'class-validator';
 import { MANNERS } from '../../core/manner/registry';
 

@@ -18,11 +18,13 @@ import Typography from '@mui/material/Typography';
 import { IconArrowBackUp, IconArrowForwardUp, IconKeyboard } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { spokenName } from '../../core/kit/kit';
 import { review, viewOf } from '../../core/review/review';
 import { scoreOf } from '../../core/review/score';
 import { spokenWeek } from '../../core/week/week';
+import { dropSpread } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
 import { GLASS } from '../theme';
 import { TopBar } from '../TopBar';
@@ -124,8 +126,16 @@ function Head({ score }: { score: number | null }) {
   const travel = useSpread((s) => s.travel);
   const arrange = useSpread((s) => s.arrange);
   const busy = useSpread((s) => s.busy);
+  const complain = useSpread((s) => s.complain);
   const any = useSpread((s) => s.placements.length > 0);
   const [asking, setAsking] = useState(false);
+  const router = useRouter();
+  const giveUp = async () => {
+    const gone = await dropSpread({ spreadId: id }).catch(() => null);
+    if (gone?.ok) router.push('/');
+    else complain(gone ? gone.messages : ['The server could not be reached; the week is still there.']);
+    setAsking(false);
+  };
   const [keys, setKeys] = useState(false);
   return (
     <TopBar
@@ -140,13 +150,17 @@ function Head({ score }: { score: number | null }) {
       <Tooltip title="The keys"><IconButton color="inherit" aria-label="The keys" onClick={() => setKeys(true)}><IconKeyboard size={20} /></IconButton></Tooltip>
       <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}><span><IconButton color="inherit" aria-label="Undo" disabled={!history.undo} onClick={() => travel('undo')}><IconArrowBackUp size={20} /></IconButton></span></Tooltip>
       <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}><span><IconButton color="inherit" aria-label="Redo" disabled={!history.redo} onClick={() => travel('redo')}><IconArrowForwardUp size={20} /></IconButton></span></Tooltip>
-      {any && <Button color="inherit" onClick={() => setAsking(true)} disabled={!!busy}>Begin anew</Button>}
+      <Button color="inherit" onClick={() => setAsking(true)} disabled={!!busy}>Begin anew</Button>
       <Button variant={any ? 'outlined' : 'contained'} color={any ? 'inherit' : 'secondary'} sx={any ? { background: 'transparent', borderColor: '#ffffff66' } : {}} onClick={() => arrange('rest')} disabled={!!busy}>{any ? 'Arrange the rest' : 'Arrange the week'}</Button>
       {any && <Button component={Link} href={`/spreads/${id}/bench`} variant="contained" color="secondary">To the bench</Button>}
       <Dialog open={asking} onClose={() => setAsking(false)}>
         <DialogTitle>Begin this week anew?</DialogTitle>
-        <DialogContent><Typography>Everything that is not locked is lifted and arranged again. Undo brings it back.</Typography></DialogContent>
+        <DialogContent>
+          <Typography>Everything that is not locked is lifted and arranged again. Undo brings it back.</Typography>
+          <Typography color="text.secondary" sx={{ mt: 1.5 }}>To choose another book or kit, give the week up: its spread goes for good, its stickers are free again.</Typography>
+        </DialogContent>
         <DialogActions>
+          <Button color="error" onClick={giveUp} sx={{ mr: 'auto' }}>Give the week up</Button>
           <Button onClick={() => setAsking(false)}>Keep it</Button>
           <Button variant="contained" color="secondary" onClick={() => { setAsking(false); arrange('anew'); }}>Arrange anew</Button>
         </DialogActions>

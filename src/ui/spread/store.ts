@@ -37,6 +37,7 @@ interface State {
   readonly setStep: (step: StepName | null) => void;
   readonly setZoom: (zoom: Zoom) => void;
   readonly dismiss: () => void;
+  readonly complain: (messages: readonly string[]) => void;
   readonly edit: (change: Change | null) => void;
   readonly travel: (way: 'undo' | 'redo') => void;
   readonly arrange: (how: 'rest' | 'anew') => void;
@@ -72,6 +73,7 @@ export function createSpreadStore(data: SpreadData) {
       setStep: (step) => set({ step }),
       setZoom: (zoom) => set({ zoom }),
       dismiss: () => set({ messages: [] }),
+      complain: (messages) => set({ messages }),
       edit: (change) => {
         if (!change || !applies(get().placements, change)) return;
         const placements = apply(get().placements, change);

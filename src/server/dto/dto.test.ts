@@ -1,0 +1,43 @@
+import { placement } from '../../../tests/fixtures';
+import { BadInput } from '../../core/format/fault';
+import { ChangeDto, SaveEditDto } from './change.dto';
+import { check } from './check';
+import { StartSpreadDto, StepHistoryDto, TickDto } from './spread.dto';
+
+const edit = (over: object = {}) => ({ spreadId: 1, change: { label: 'Move', before: [placement()], after: [{ ...placement(), ...over }] } });
+const said = (type: Parameters<typeof check>[0], value: unknown): string => {
+  try {
+    check(type, value, 'door');
+  } catch (error) {
+    if (error instanceof BadInput) return error.message;
+    throw error;
+  }
+  return 'accepted';
+};
+
+it('lets a proper edit through as it is', () => {
+  const { change } = check(SaveEditDto, edit(), 'edit');
+  expect(change).toBeInstanceOf(ChangeDto);
+  expect(JSON.parse(JSON.stringify(change.after[0]))).toEqual(placement());
+});
+
+it.each([
+  [{ x: 'left' }, 'door, change.after.0.x: found "left"'],
+  [{ x: Infinity }, 'change.after.0.x'],
+  [{ id: 'p1; drop' }, 'change.after.0.id'],
+  [{ copy: 0 }, 'change.after.0.copy'],
+  [{ role: 'roof' }, 'change.after.0.role'],
+  [{ day: 7 }, 'change.after.0.day'],
+  [{ cut: { x: 0, y: 0, w: -1, h: 2 } }, 'change.after.0.cut.w'],
+  [{ items: [1] }, 'change.after.0.items'],
+  [{ glue: true }, 'glue'],
+])('names what is wrong with %j', (over, where) => expect(said(SaveEditDto, edit(over))).toContain(where));
+
+it('guards the other doors', () => {
+  expect(said(SaveEditDto, null)).not.toBe('accepted');
+  expect(said(StartSpreadDto, { week: 'next', bookId: 'a', kitId: 'b', manner: 'scattered' })).toContain('week');
+  expect(said(StartSpreadDto, { week: '2027-W06', bookId: 'a', kitId: 'b', manner: 'baroque' })).toContain('manner');
+  expect(said(StepHistoryDto, { spreadId: 1, way: 'sideways' })).toContain('way');
+  expect(said(TickDto, { spreadId: 1.5, step: 'a', done: true })).toContain('spreadId');
+  expect(said(TickDto, { spreadId: 1, step: 'a', done: true })).toBe('accepted');
+});
