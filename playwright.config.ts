@@ -2,10 +2,11 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 60_000,
+  timeout: 240_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   retries: 0,
-  reporter: [['list'], ['json']],
+  reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : 'list',
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: {

@@ -146,19 +146,20 @@ const Laid = memo(function Laid({ placement: p, written, name, symbol, whole, ch
   const cut = shownCut(whole, p.cut);
   const flat = whole.shape !== 'free' && whole.kind !== 'banner';
   const f = footprint(p);
+  const place = `translate(${num(p.x)} ${num(p.y)})${p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : ''}`;
   return (
     <g data-drag={p.id} opacity={pale ? 0.22 : 1}>
       <g
         id={`laid-${p.id}`} data-testid="piece" data-piece={`${p.kit}/${p.code}`} data-role={p.role} role="button" tabIndex={tab ? 0 : -1} aria-label={`${name}${p.locked ? ', locked' : ''}`} aria-pressed={chosen}
-        transform={`translate(${num(p.x)} ${num(p.y)})${p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : ''}`} style={{ cursor: p.locked ? 'default' : 'grab', outline: 'none' }}
+        transform={place} style={{ cursor: p.locked ? 'default' : 'grab', outline: 'none' }}
         onPointerDown={(e) => onBegin(e, p)} onFocus={() => onChoose(p.id)}
       >
         {flat && <path d={outline(p.cut ? 'rect' : whole.shape, p.w, p.h)} transform="translate(.3 .45)" fill="#3b2f1e" opacity={whole.kind === 'washi' || whole.kind === 'bottom-washi' ? 0.04 : 0.13} />}
-        <svg width={p.w} height={p.h} viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`} overflow={p.cut ? 'hidden' : 'visible'}><use href={`#${symbol}`} /></svg>
+        <svg width={p.w} height={p.h} viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`} overflow={p.cut ? 'hidden' : 'visible'} aria-hidden><use href={`#${symbol}`} /></svg>
         <rect width={p.w} height={p.h} fill="transparent" />
-        <g pointerEvents="none" dangerouslySetInnerHTML={{ __html: written }} />
         {p.locked && <g transform={`translate(${num(p.w - 3.4)} .6)`}><circle cx="1.4" cy="1.4" r="1.7" fill="#fff" /><path d="M.7 1.3h1.4v1.1H.7zM.95 1.3V.9a.45.45 0 0 1 .9 0v.4" fill="none" stroke={GLASS.bottle} strokeWidth=".28" /></g>}
       </g>
+      <g transform={place} pointerEvents="none" aria-hidden dangerouslySetInnerHTML={{ __html: written }} />
       {chosen && <rect x={f.x - 0.7} y={f.y - 0.7} width={f.w + 1.4} height={f.h + 1.4} rx="1.2" fill="none" stroke={GLASS.amber} strokeWidth=".9" pointerEvents="none" />}
     </g>
   );

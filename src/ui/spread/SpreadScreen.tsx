@@ -87,9 +87,9 @@ function Screen() {
             <Box sx={{ display: 'flex', alignItems: 'center', px: 2, pt: 0.75, gap: 1 }}>
               <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>{context.book.name} · {spokenName(context.kit.name)} · {context.manner.name}</Typography>
               <ToggleButtonGroup size="small" exclusive value={zoom} onChange={(_, v) => v !== null && setZoom(v)} aria-label="How near">
-                <ToggleButton value={0} sx={{ py: 0.1, textTransform: 'none' }}>Left</ToggleButton>
-                <ToggleButton value="both" sx={{ py: 0.1, textTransform: 'none' }}>Both</ToggleButton>
-                <ToggleButton value={1} sx={{ py: 0.1, textTransform: 'none' }}>Right</ToggleButton>
+                <ToggleButton value={0}>Left</ToggleButton>
+                <ToggleButton value="both">Both</ToggleButton>
+                <ToggleButton value={1}>Right</ToggleButton>
               </ToggleButtonGroup>
             </Box>
             <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 1.5, pb: 1, display: 'flex', justifyContent: 'center', alignItems: 'flex-start' }}>
