@@ -78,6 +78,9 @@ test('the screens can be used by everyone: no serious fault by axe-core', async 
   await page.goto(hobnail.url);
   await expect(page.getByRole('heading', { name: 'The weeks ahead' })).toBeVisible();
   expect(await serious()).toEqual([]);
+  await page.goto(`${hobnail.url}/agenda?week=2027-W06`);
+  await expect(page.getByTestId('agenda-item').first()).toBeVisible();
+  expect(await serious()).toEqual([]);
   await openWeek(page, hobnail, /^This week/);
   expect(await serious()).toEqual([]);
   await page.getByRole('link', { name: 'To the bench' }).click();

@@ -2,7 +2,9 @@ import { demoKit, demoSpread, piece } from '../../tests/fixtures';
 import { movePiece } from '../core/edit/move';
 import type { Change } from '../core/edit/change';
 import { threeBox } from '../core/book/three-box';
+import { agendaHistory, editCalendar, stepAgenda } from './agenda-edits';
 import { addBook, findBook } from './books';
+import { listCalendars, putCalendar } from './calendars';
 import type { Database } from './database';
 import { openDatabase } from './database';
 import { addKit, findKit } from './kits';
@@ -74,4 +76,18 @@ it('tells one week what another has used, and remembers ticks', async () => {
   await setTick(db, id, 'b', true);
   await setTick(db, id, 'b', false);
   expect(await ticksOf(db, id)).toEqual(['a']);
+});
+
+it('undoes and redoes edits of a calendar, not over one that was read anew', async () => {
+  const ics = async () => (await listCalendars(db)).map((c) => c.ics);
+  await editCalendar(db, 'household', 'Add “vet”', (before) => `${before ?? ''}vet`);
+  await editCalendar(db, 'household', 'Add “choir”', (before) => `${before}, choir`);
+  expect(await ics()).toEqual(['vet, choir']);
+  expect([await stepAgenda(db, 'undo'), await ics(), await agendaHistory(db)]).toEqual([true, ['vet'], { undo: 'Add “vet”', redo: 'Add “choir”' }]);
+  expect([await stepAgenda(db, 'undo'), await ics(), await stepAgenda(db, 'undo')]).toEqual([true, [], false]);
+  expect([await stepAgenda(db, 'redo'), await stepAgenda(db, 'redo'), await ics()]).toEqual([true, true, ['vet, choir']]);
+  await putCalendar(db, 'household', 'another file');
+  expect([await stepAgenda(db, 'undo'), await ics()]).toEqual([false, ['another file']]);
+  await expect(editCalendar(db, 'household', 'x', () => { throw new Error('no'); })).rejects.toThrow('no');
+  expect(await ics()).toEqual(['another file']);
 });

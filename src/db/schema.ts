@@ -90,7 +90,18 @@ export interface TickTable {
   step: string;
 }
 
+/** Every edit of a calendar: its text before (null: it was not there) and after. */
+export interface AgendaEditTable {
+  seq: Generated<number>;
+  calendar: string;
+  label: string;
+  before: string | null;
+  after: string;
+  undone: number;
+}
+
 export interface Tables {
+  agenda_edit: AgendaEditTable;
   book: BookTable;
   kit: KitTable;
   piece: PieceTable;

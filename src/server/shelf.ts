@@ -12,12 +12,13 @@ import { palette } from '../core/kit/kit';
 import { intersect, unionArea } from '../core/measure/rect';
 import { footprint } from '../core/arrange/spread';
 import { daysOfWeek, spokenWeek, weekAfter, weekOf } from '../core/week/week';
-import { findBook, listBooks } from '../db/books';
+import { findBook, listBooks, usualBook } from '../db/books';
 import { findKit, listKits } from '../db/kits';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
 import { loadSpread, weekDemands } from './spread-data';
 import { store, today } from './store';
+import { usualSizes } from './usual-sizes';
 
 export type WeekState = 'to plan' | 'laid out' | 'on paper';
 
@@ -59,17 +60,18 @@ export async function loadShelf(): Promise<Shelf> {
   const [books, kitRows] = await Promise.all([listBooks(db), listKits(db)]);
   const kits = await Promise.all(kitRows.filter((k) => k.role === 'kit').map((k) => findKit(db, k.id) as Promise<Kit>));
   const aways = Array.from({ length: WEEKS_BEFORE + WEEKS_AHEAD }, (_, i) => i - WEEKS_BEFORE);
-  const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, books[0]?.id)));
+  const usual = await usualBook(db);
+  const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual)));
   return { weeks, books, kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })) };
 }
 
-async function shelfWeek(week: string, away: number, firstBook: string | undefined): Promise<ShelfWeek> {
+async function shelfWeek(week: string, away: number, likelyBook: string | null): Promise<ShelfWeek> {
   const db = await store();
   const row = await findSpreadOfWeek(db, week);
   const spread = row ? await loadSpread(row.id) : null;
-  const book = spread?.context.book ?? (firstBook ? await findBook(db, firstBook) : null);
+  const book = spread?.context.book ?? (likelyBook ? await findBook(db, likelyBook) : null);
   const demands = spread?.context.week ?? (book ? await weekDemands(db, week, book.weekStart) : { week, days: daysOfWeek(week), demands: [] });
-  const context = book && contextFrom(spread?.context ?? { book, kit: STAND_IN, stash: [], week: demands, manner: 'scattered', options: {}, seed: 1, usedElsewhere: [] });
+  const context = book && contextFrom(spread?.context ?? { book, kit: usualSizes, stash: [], week: demands, manner: 'scattered', options: {}, seed: 1, usedElsewhere: [] });
   const placements = spread?.placements ?? [];
   const draft = context && Draft.begin(context, []);
   const days = demands.days.map((iso, day): ShelfDay => {
@@ -86,16 +88,6 @@ async function shelfWeek(week: string, away: number, firstBook: string | undefin
     items: demands.demands.length, days,
   };
 }
-
-/** Before a kit is chosen, every item is taken to want a usual quarter box and every list usual rows. */
-const STAND_IN: Kit = {
-  name: 'usual sizes',
-  pieces: [
-    { kit: 'usual sizes', code: 'Q', kind: 'quarter-box', count: 200, width: 38.1, height: 12, sheet: 1, shape: 'rounded', color: '#ffffff', accent: '#999999', motif: '', words: '', icon: '', writable: 'yes', opacity: 1, finish: 'matte-removable', foil: 'none', rows: 0, faces: 'none' },
-    { kit: 'usual sizes', code: 'H', kind: 'half-box', count: 200, width: 38.1, height: 24.1, sheet: 1, shape: 'rect', color: '#ffffff', accent: '#999999', motif: '', words: '', icon: '', writable: 'yes', opacity: 1, finish: 'matte-removable', foil: 'none', rows: 0, faces: 'none' },
-    { kit: 'usual sizes', code: 'L', kind: 'checklist', count: 200, width: 38.1, height: 48.3, sheet: 1, shape: 'rect', color: '#ffffff', accent: '#999999', motif: '', words: '', icon: '', writable: 'yes', opacity: 1, finish: 'matte-removable', foil: 'none', rows: 6, faces: 'none' },
-  ],
-};
 
 async function stateOf(id: number, context: ReturnType<typeof contextFrom>, placements: Parameters<typeof cutsOf>[1]): Promise<WeekState> {
   if (!placements.length) return 'to plan';

@@ -16,7 +16,7 @@ it('puts items in that another reader takes for the same (ical.js, RFC 5545)', (
   ics = put(ics, 'rent due 10th, 2 days before', 'r');
   const root = new ICAL.Component(ICAL.parse(ics));
   const [vet, camp] = root.getAllSubcomponents('vevent').map((c) => new ICAL.Event(c));
-  expect([vet?.summary, vet?.startDate.toString(), vet?.startDate.timezone, vet?.duration.toSeconds()]).toEqual(['vet', '2027-02-04T16:30:00', ZONE, 2700]);
+  expect([vet?.summary, vet?.startDate.toString(), vet?.component.getFirstProperty('dtstart')?.getFirstParameter('tzid'), vet?.duration.toSeconds()]).toEqual(['vet', '2027-02-04T16:30:00', ZONE, 2700]);
   expect([camp?.startDate.toString(), camp?.endDate.toString()]).toEqual(['2027-02-05', '2027-02-08']);
   expect(root.getFirstSubcomponent('vtodo')?.getFirstPropertyValue('due')?.toString()).toBe('2027-02-10');
   expect(week(ics)).toEqual(['rent@0']);

@@ -1,5 +1,7 @@
 import { placement } from '../../../tests/fixtures';
 import { BadInput } from '../../core/format/fault';
+import { blankEntry } from '../../core/week/agenda-entry';
+import { PutEntryDto, RemoveEntryDto } from './agenda.dto';
 import { ChangeDto, SaveEditDto } from './change.dto';
 import { check } from './check';
 import { StartSpreadDto, StepHistoryDto, TickDto } from './spread.dto';
@@ -40,4 +42,12 @@ it('guards the other doors', () => {
   expect(said(StepHistoryDto, { spreadId: 1, way: 'sideways' })).toContain('way');
   expect(said(TickDto, { spreadId: 1.5, step: 'a', done: true })).toContain('spreadId');
   expect(said(TickDto, { spreadId: 1, step: 'a', done: true })).toBe('accepted');
+});
+
+it('guards the agenda', () => {
+  const entry = { ...blankEntry('2027-02-08'), title: 'vet' };
+  expect(said(PutEntryDto, { entry })).toBe('accepted');
+  expect(said(PutEntryDto, { entry: { ...entry, repeat: 'FREQ=WEEKLY;BYDAY=MO,WE' } })).toBe('accepted');
+  for (const [key, value] of Object.entries({ title: '', day: 'monday', start: 1440, minutes: 0, kind: 'party', repeat: 'FREQ=WEEKLY\nDTSTART:1', leadDays: -1 })) expect(said(PutEntryDto, { entry: { ...entry, [key]: value } })).toContain(`entry.${key}`);
+  expect(said(RemoveEntryDto, { uid: '', day: null })).toContain('uid');
 });

@@ -3,7 +3,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { IconFileImport } from '@tabler/icons-react';
+import { IconCalendarWeek, IconFileImport } from '@tabler/icons-react';
+import Link from 'next/link';
 import { useState } from 'react';
 import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';
 import { TopBar } from '../TopBar';
@@ -20,6 +21,7 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <TopBar>
+        <Button color="inherit" component={Link} href="/agenda" startIcon={<IconCalendarWeek size={18} />}>Agenda</Button>
         <Button color="inherit" startIcon={<IconFileImport size={18} />} onClick={() => setTakingIn(true)}>Take in a file</Button>
       </TopBar>
       <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 1500, width: '100%', mx: 'auto' }}>

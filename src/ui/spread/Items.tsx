@@ -6,6 +6,7 @@ import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconSearch } from '@tabler/icons-react';
+import Link from 'next/link';
 import { useState } from 'react';
 import type { Demand } from '../../core/week/demand';
 import { spokenTime } from '../../core/week/demand';
@@ -24,10 +25,10 @@ export function Items() {
   const shown = week.demands.filter((d) => [d.title, d.list, ...d.categories].join(' ').toLowerCase().includes(search.trim().toLowerCase()));
   const open = shown.filter((d) => !view.carriers.has(d.key));
   const reasons = new Map(view.unplaced.map((u) => [u.demand.key, u]));
-  if (!week.demands.length) return <Typography color="text.secondary" sx={{ p: 2 }}>Nothing is in the calendar for this week. It can be laid out all the same: base, sidebar and boxes.</Typography>;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
       <TextField size="small" placeholder="Find an item" value={search} onChange={(e) => setSearch(e.target.value)} sx={{ m: 1.25, mb: 0.5 }} slotProps={{ htmlInput: { 'aria-label': 'Find an item' }, input: { startAdornment: <InputAdornment position="start"><IconSearch size={15} /></InputAdornment> } }} />
+      <Box component={Link} href={`/agenda?week=${week.week}`} sx={{ mx: 1.5, mt: 0.5, fontSize: 12.5, fontWeight: 600, color: GLASS.bottle }}>Add or change items in the agenda</Box>
       <Box sx={{ overflowY: 'auto', flex: 1, px: 1.25, pb: 2 }}>
         {open.length > 0 && (
           <Box component="section" aria-label="Without a place" data-testid="without-place">
@@ -40,7 +41,7 @@ export function Items() {
             ))}
           </Box>
         )}
-        {shown.length === 0 && <Typography color="text.secondary" sx={{ mt: 1 }}>No item has these words.</Typography>}
+        {shown.length === 0 && <Typography color="text.secondary" sx={{ mt: 1 }}>{week.demands.length ? 'No item has these words.' : 'Nothing is in the calendar for this week. It can be laid out all the same: base, sidebar and boxes.'}</Typography>}
         {week.days.map((iso, day) => {
           const here = shown.filter((d) => d.day === day && view.carriers.has(d.key));
           if (!here.length) return null;

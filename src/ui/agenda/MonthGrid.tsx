@@ -1,0 +1,48 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { weekAfter } from '../../core/week/week';
+import type { Agenda } from '../../server/agenda';
+import { Dots } from '../Dots';
+import { GLASS } from '../theme';
+
+const MOST_DOTS = 5;
+
+/** The month: a raised dot for each item of a day; a day leads to its week. */
+export function MonthGrid({ agenda }: { agenda: Agenda }) {
+  const { week, month, today } = agenda;
+  const shown = (week.days[3] as string).slice(0, 7);
+  const name = new Date(`${shown}-15T12:00:00Z`).toLocaleDateString('en-US', { month: 'long', year: 'numeric', timeZone: 'UTC' });
+  return (
+    <Box component="nav" aria-label="Month" sx={{ width: 366, flexShrink: 0, borderRight: `1px solid ${GLASS.edge}`, background: GLASS.paper, p: 2, overflowY: 'auto' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, mb: 1 }}>
+        <Typography variant="h3" component="h2" sx={{ flex: 1, whiteSpace: 'nowrap' }}>{name}</Typography>
+        <Button size="small" sx={{ px: 1, minWidth: 0 }} component={Link} href={`/agenda?week=${weekAfter(week.week, -4)}`}>Before</Button>
+        <Button size="small" sx={{ px: 1, minWidth: 0 }} component={Link} href="/agenda">Today</Button>
+        <Button size="small" sx={{ px: 1, minWidth: 0 }} component={Link} href={`/agenda?week=${weekAfter(week.week, 4)}`}>After</Button>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(7, 1fr)', gap: '2px' }}>
+        {['M', 'T', 'W', 'T', 'F', 'S', 'S'].map((d, i) => <Typography key={i} variant="caption" color="text.secondary" sx={{ textAlign: 'center' }}>{d}</Typography>)}
+        {month.map(({ day, week: its, items }) => {
+          const chosen = its === week.week;
+          const outside = !day.startsWith(shown);
+          return (
+            <Box
+              key={day} component={Link} href={`/agenda?week=${its}`} aria-label={`${day}, ${items} ${items === 1 ? 'item' : 'items'}`} aria-current={day === today ? 'date' : undefined}
+              sx={{ height: 46, p: 0.5, textDecoration: 'none', color: outside ? GLASS.quiet : GLASS.ink, background: chosen ? GLASS.bottleSoft : 'transparent', borderRadius: 1, border: `1px solid ${day === today ? GLASS.amber : 'transparent'}`, '&:hover': { background: GLASS.bottleSoft } }}
+            >
+              <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: 12.5, fontWeight: day === today ? 600 : 500 }}>
+                {Number(day.slice(8))}
+                {items > MOST_DOTS && <Box component="span" sx={{ fontSize: 10.5, color: GLASS.quiet, fontWeight: 500 }}>{items}</Box>}
+              </Box>
+              <Box sx={{ mt: 0.5, lineHeight: 0 }}>{items > 0 && <Dots raised={Math.min(items, MOST_DOTS)} size={5} label={`${items}`} />}</Box>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
