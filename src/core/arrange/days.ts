@@ -10,7 +10,7 @@ import { dressBase, dressList } from './dressing';
 import type { Form } from './forms';
 import { scarcityPrices } from './prices';
 import type { Stretch } from './room';
-import { COMES_UP, freeStretches, lengthOf } from './room';
+import { freeStretches, keptFree, lengthOf } from './room';
 import { spaceOut } from './spacing';
 import type { Context } from './spread';
 
@@ -52,12 +52,12 @@ function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMa
   if (!column) return { draft, leftOut: [] };
   const stretches = freeStretches(draft, context, day);
   let candidates = candidatesOf(draft, context, day, prices);
-  let packing = packWithin(candidates, stretches, context.options.gap);
+  let packing = packWithin(candidates, stretches, context.options.gap, keptFree(context, day));
   for (let round = 0; round < 40; round++) {
     const over = overdrawn(candidates, packing.chosen);
     if (!over) break;
     candidates = candidates.map((c, i) => (i === over.item ? { ...c, choices: c.choices.filter((x) => x.form !== over.form) } : c));
-    packing = packWithin(candidates, stretches, context.options.gap);
+    packing = packWithin(candidates, stretches, context.options.gap, keptFree(context, day));
   }
   const standing = candidates.flatMap((c, i) => {
     const chosen = packing.chosen[i];
@@ -73,10 +73,10 @@ function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMa
 }
 
 /** First with room kept for what comes up; when something would be left out, with all the room there is. */
-function packWithin(candidates: readonly Candidate[], stretches: readonly Stretch[], gap: number) {
+function packWithin(candidates: readonly Candidate[], stretches: readonly Stretch[], gap: number, free: number) {
   const items = candidates.map((c) => ({ options: c.choices, leaveOut: c.leaveOut }));
   const last = stretches.at(-1);
-  const kept = last && lengthOf(last) > COMES_UP ? [...stretches.slice(0, -1), { from: last.from, to: last.to - COMES_UP }] : stretches;
+  const kept = last && lengthOf(last) > free ? [...stretches.slice(0, -1), { from: last.from, to: last.to - free }] : stretches;
   const roomy = packColumn(items, kept, gap);
   return roomy.chosen.includes(null) ? packColumn(items, stretches, gap) : roomy;
 }

@@ -13,13 +13,12 @@ export interface Stretch {
 
 export const lengthOf = (s: Stretch): number => s.to - s.from;
 
-/** The least room kept in a day for what comes up, mm (handbook D3; a usual value). */
-export const COMES_UP = 12;
+/** The least share of a column kept for what comes up (handbook D3; a usual value: a centimeter in a wide book). */
+const COMES_UP = 0.06;
 
-/** Room that boxes and deco leave a day: for what comes up, or the white space wanted if that is more (handbook D3, W1). mm */
-export function keptFree(context: Context, day: number): number {
-  return Math.max(COMES_UP, context.options.whiteSpace * (dayColumn(context.book, day)?.h ?? 0));
-}
+/** Room that is left free in a day: for what comes up, or the white space wanted if that is more (handbook D3, W1). mm */
+export const keptFree = (context: Context, day: number): number =>
+  Math.max(COMES_UP, context.options.whiteSpace) * (dayColumn(context.book, day)?.h ?? 0);
 
 /** Between a header and what hangs under it, in mm; the eye reads them as one. From memory. */
 const UNDER_HEADER = 1;
