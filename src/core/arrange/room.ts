@@ -1,6 +1,6 @@
 import { dayColumn } from '../book/columns';
 import type { Rect } from '../measure/rect';
-import { bottom, intersect } from '../measure/rect';
+import { bottom } from '../measure/rect';
 import type { Draft } from './draft';
 import type { Context, Placement } from './spread';
 import { footprint } from './spread';
@@ -52,7 +52,3 @@ function keepOff(draft: Draft, p: Placement, gap: number): Stretch {
 export function topOfDay(draft: Draft, context: Context, day: number): number {
   return freeStretches(draft, context, day)[0]?.from ?? bottom(dayColumn(context.book, day) as Rect);
 }
-
-/** True when nothing lies in that part of a page. */
-export const isFree = (draft: Draft, page: number, where: Rect): boolean =>
-  !draft.placements.some((p) => p.page === page && intersect(footprint(p), where));
