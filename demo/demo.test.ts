@@ -1,0 +1,36 @@
+import { readCalendar } from '../src/core/format/calendar';
+import { demandsOfWeek } from '../src/core/week/demands';
+import { weekAfter, weekOf } from '../src/core/week/week';
+import { openDatabase } from '../src/db/database';
+import { findSpreadOfWeek, historyOf, placementsOf } from '../src/db/spreads';
+import { demoAgenda } from './agenda';
+import { seedDemo } from './seed';
+
+it.each(['2027-02-03', '2026-12-31', '2028-02-29', '2027-03-14'])('lies around %s: every week has items, the coming one a band, lists and tasks', (today) => {
+  const calendar = readCalendar(demoAgenda(today), 'demo.ics');
+  for (const away of [-4, -1, 0, 1, 2, 5, 8]) expect(demandsOfWeek([calendar], weekAfter(weekOf(today), away)).demands.length).toBeGreaterThan(15);
+  const coming = demandsOfWeek([calendar], weekAfter(weekOf(today), 1)).demands;
+  expect(coming.filter((d) => d.kind === 'band')).toHaveLength(1);
+  expect(new Set(coming.map((d) => d.list))).toEqual(new Set([null, 'to do', 'to buy', 'allotment', 'cleaning']));
+  expect(coming.some((d) => d.tentative)).toBe(true);
+  expect(new Set(coming.map((d) => d.key)).size).toBe(coming.length);
+});
+
+it('keeps the eight-day rota: two early, two late, four off', () => {
+  const calendar = readCalendar(demoAgenda('2027-02-03'), 'demo.ics');
+  const shifts = [0, 1, 2].flatMap((away) => {
+    const week = demandsOfWeek([calendar], weekAfter('2027-W05', away));
+    return week.days.map((_, day) => week.demands.find((d) => d.day === day && d.title.endsWith('ferry'))?.title[0] ?? '-');
+  }).join('');
+  expect(shifts).toContain('eell----eell');
+});
+
+it('seeds this week laid out, and everything findable', async () => {
+  const db = await openDatabase(':memory:');
+  await seedDemo(db, '2027-02-03');
+  const spread = (await findSpreadOfWeek(db, '2027-W05'))!;
+  expect((await placementsOf(db, spread.id)).length).toBeGreaterThan(60);
+  expect((await historyOf(db, spread.id)).undo).toBe('Arrange the week');
+  expect(await findSpreadOfWeek(db, '2027-W06')).toBeUndefined();
+  await db.destroy();
+});

@@ -1,0 +1,52 @@
+import { context, demand, demoSpread, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
+import { openB6 } from '../book/open-b6';
+import { RULES } from './registry';
+import { review, viewOf } from './review';
+import { scoreOf } from './score';
+
+it('knows the ten rules, each by its code and once', () => {
+  expect(RULES.map((r) => r.code).sort()).toEqual(['B1', 'B2', 'B5', 'C3', 'D1', 'D2', 'D5', 'D6', 'F1', 'K1']);
+  expect(RULES.every((r) => r.title.length > 8)).toBe(true);
+});
+
+it('finds the same whatever the order of the placements, what stops the week first', () => {
+  const { context: c, placements } = demoSpread({ book: openB6 });
+  const one = review(viewOf(c, placements));
+  const other = review(viewOf(c, [...placements].reverse()));
+  const said = (list: typeof one) => list.map((f) => `${f.rule} ${f.severity} ${f.message}`).sort();
+  expect(said(other)).toEqual(said(one));
+  const rank = { stop: 0, fix: 1, look: 2 };
+  expect(one.map((f) => rank[f.severity])).toEqual([...one].map((f) => rank[f.severity]).sort());
+});
+
+it('speaks as a friend would: whole sentences with a number, and something to do about it', () => {
+  const { context: c, placements } = demoSpread({ book: openB6 }, 'night-almanac');
+  for (const f of review(viewOf(c, placements))) {
+    expect(f.message).toMatch(/^[A-Z“].*\.$/);
+    expect(f.message).toMatch(/\d/);
+    expect(f.message).not.toMatch(/undefined|NaN|null/);
+    expect(f.remedy).toMatch(/^[A-Z].*\.$/);
+  }
+});
+
+it('points each finding into the pages', () => {
+  const { context: c, placements } = demoSpread();
+  for (const f of review(viewOf(c, placements.map((p) => ({ ...p, y: p.y + 4 }))))) {
+    const page = c.book.pages[f.page]!;
+    expect(f.x >= 0 && f.x <= page.width && f.y >= 0 && f.y <= page.height + 10).toBe(true);
+    for (const id of f.placements) expect(placements.some((p) => p.id === id)).toBe(true);
+  }
+});
+
+it('scores by rule, no rule worth more than a quarter, never under nothing', () => {
+  const finding = { rule: 'F1', severity: 'fix' as const, page: 0, x: 0, y: 0, placements: [], message: 'm', remedy: 'r' };
+  expect(scoreOf([])).toMatchObject({ total: 100, parts: { F1: 0, D5: 0 } });
+  expect(scoreOf([finding, { ...finding, severity: 'look' }])).toMatchObject({ total: 96.5, parts: { F1: -3.5 } });
+  expect(scoreOf(Array.from({ length: 99 }, () => finding)).total).toBe(75);
+});
+
+it('is silent about items and dates before anything is laid', () => {
+  const c = context({ kit: kitOf(piece()), week: weekWith(demand()) });
+  expect(review(viewOf(c, [])).map((f) => f.rule).filter((r) => r === 'D5' || r === 'B5')).toEqual([]);
+  expect(review(viewOf(c, [placement()])).map((f) => f.rule)).toContain('D5');
+});
