@@ -31,12 +31,12 @@ export function MonthGrid({ agenda }: { agenda: Agenda }) {
           const outside = !day.startsWith(shown);
           return (
             <Box
-              key={day} component={Link} href={`/agenda?week=${its}`} aria-label={`${day}, ${items} ${items === 1 ? 'item' : 'items'}`} aria-current={day === today ? 'date' : undefined}
+              key={day} component={Link} href={`/agenda?week=${its}`} aria-label={`${Number(day.slice(8))}, ${items} ${items === 1 ? 'item' : 'items'} on ${day}`} aria-current={day === today ? 'date' : undefined}
               sx={{ height: 46, p: 0.5, textDecoration: 'none', color: outside ? GLASS.quiet : GLASS.ink, background: chosen ? GLASS.bottleSoft : 'transparent', borderRadius: 1, border: `1px solid ${day === today ? GLASS.amber : 'transparent'}`, '&:hover': { background: GLASS.bottleSoft } }}
             >
               <Box sx={{ display: 'flex', justifyContent: 'space-between', fontSize: 12.5, fontWeight: day === today ? 600 : 500 }}>
                 {Number(day.slice(8))}
-                {items > MOST_DOTS && <Box component="span" sx={{ fontSize: 10.5, color: GLASS.quiet, fontWeight: 500 }}>{items}</Box>}
+                {items > MOST_DOTS && <Box component="span" data-count={items} sx={{ '&::after': { content: 'attr(data-count)', fontSize: 10.5, color: GLASS.quiet, fontWeight: 500 } }} />}
               </Box>
               <Box sx={{ mt: 0.5, lineHeight: 0 }}>{items > 0 && <Dots raised={Math.min(items, MOST_DOTS)} size={5} label={`${items}`} />}</Box>
             </Box>
