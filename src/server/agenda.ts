@@ -15,7 +15,7 @@ import { findBook, usualBook } from '../db/books';
 import { listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
 import { findSpreadOfWeek } from '../db/spreads';
-import { weekDemands } from './spread-data';
+import { calendarsOf, weekDemands } from './spread-data';
 import { store, today } from './store';
 import { usualSizes } from './usual-sizes';
 
@@ -61,7 +61,7 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
   const context = book && contextFrom({ book, kit: usualSizes, stash: [], week, manner: 'scattered', options: {}, seed: 1, usedElsewhere: [] });
   const draft = context && Draft.begin(context, []);
   const rooms = week.days.map((_, day): Room => ({ wanted: context && draft ? leastHeight(draft, context, day) : 0, there: book ? (dayColumn(book, day)?.h ?? 0) : 0 }));
-  const calendars = (await listCalendars(db)).map((c) => readCalendar(c.ics, c.name));
+  const calendars = await calendarsOf(db);
   const entries = Object.fromEntries([...new Set(week.demands.map((d) => d.uid))].flatMap((uid) => {
     const entry = calendars.map((c) => entryOf(c, uid)).find((e) => e !== null);
     return entry ? [[uid, entry] as const] : [];

@@ -39,7 +39,8 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
   };
 }
 
-const calendarsOf = cache(async (db: Database) => (await listCalendars(db)).map((c) => readCalendar(c.ics, c.name)));
+/** All calendars, read once for a request. */
+export const calendarsOf = cache(async (db: Database) => (await listCalendars(db)).map((c) => readCalendar(c.ics, c.name)));
 
 export async function weekDemands(db: Database, week: string, weekStart: 'monday' | 'sunday'): Promise<WeekDemands> {
   return demandsOfWeek(await calendarsOf(db), week, weekStart);

@@ -10,11 +10,16 @@ import { trimTo } from './trim';
 /** Words that open a whole day, best first; a blank or glitter strip serves as well. */
 const OPENERS = ['today', 'this day', ''];
 
+const printed = (p: Piece): string => p.words.trim().toLowerCase();
+
+/** True for a header that may open a whole day. */
+export const opensDay = (p: Piece): boolean => OPENERS.includes(printed(p));
+
 /** One header at the top of each day, its colors in the sequence of the manner (handbook C4). */
 export const headers: Stage = (before, context) => {
   if (context.options.headers === 'none') return before;
   const draft = before.clone();
-  const designs = piecesOf(context, 'header').filter((p) => OPENERS.includes(p.words.trim().toLowerCase()) && strangeness(p, context) <= FOREIGN);
+  const designs = piecesOf(context, 'header').filter((p) => opensDay(p) && strangeness(p, context) <= FOREIGN);
   const wanted = colorSequence(designs, context.options.headers, draft);
   for (let day = 0; day < 7; day++) {
     const column = dayColumn(context.book, day);
@@ -31,7 +36,7 @@ export const headers: Stage = (before, context) => {
 };
 
 const rank = (p: Piece, color: string | undefined): number =>
-  (color ? Math.min(60, difference(p.color, color)) : 0) + OPENERS.indexOf(p.words.trim().toLowerCase()) * 8;
+  (color ? Math.min(60, difference(p.color, color)) : 0) + OPENERS.indexOf(printed(p)) * 8;
 
 /** The color wanted for each of the seven days, from the colors there are enough of. */
 function colorSequence(designs: readonly Piece[], habit: Context['options']['headers'], draft: Draft): string[] {

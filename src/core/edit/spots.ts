@@ -4,7 +4,7 @@ import type { Context, Placement, Role } from '../arrange/spread';
 import { trimTo } from '../arrange/trim';
 import type { Region } from '../book/book';
 import { dayColumn, regionsOf } from '../book/columns';
-import { traits } from '../kit/kinds';
+import { isStrip, traits } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
 import { ruled } from '../measure/fraction';
 import { tidy } from '../measure/length';
@@ -26,7 +26,7 @@ export interface Spot extends Rect {
 /** The places a piece from the kit or the stash may go now: headers for covers, strips for washi, the first free stretch of each column for the rest. */
 export function spotsFor(context: Context, placements: readonly Placement[], piece: Piece): Spot[] {
   const draft = Draft.begin(context, placements);
-  const strip = piece.kind === 'bottom-washi' || piece.kind === 'washi' || piece.kind === 'extender';
+  const strip = isStrip(piece.kind);
   if (strip ? draft.ledger.longest(piece) < 10 : draft.ledger.untouched(piece) === 0) return [];
   if (strip) return [...stripSpots(context, draft, piece), ...columnSpots(context, draft, piece, draft.ledger.longest(piece))];
   if (piece.kind === 'date-cover' || piece.kind === 'date-dot') return headerSpots(context, draft, piece);
@@ -36,7 +36,7 @@ export function spotsFor(context: Context, placements: readonly Placement[], pie
 /** Lays a piece on a spot. */
 export function placeAt(context: Context, placements: readonly Placement[], piece: Piece, spot: Spot): Change | null {
   const draft = Draft.begin(context, placements);
-  const strip = spot.cut && (piece.kind === 'bottom-washi' || piece.kind === 'washi' || piece.kind === 'extender');
+  const strip = spot.cut && isStrip(piece.kind);
   const taken = strip ? draft.ledger.takeLength(piece, spot.w, spot.h) : draft.ledger.take(piece, spot.cut);
   if (!taken) return null;
   const over = traits(piece.kind).overlay === true;

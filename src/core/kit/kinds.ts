@@ -54,6 +54,8 @@ export const KINDS = {
 
 export type Kind = keyof typeof KINDS;
 export const KIND_NAMES = Object.keys(KINDS) as Kind[];
+/** Kinds that are cut by length. */
+export const isStrip = (name: Kind | undefined): boolean => name === 'bottom-washi' || name === 'washi' || name === 'extender';
 export const traits = (name: Kind): KindTraits => KINDS[name];
 
 function kind(label: string, plural: string, shape: Shape, writable: Writable, trim: KindTraits['trim']): KindTraits {

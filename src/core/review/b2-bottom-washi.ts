@@ -1,6 +1,7 @@
 import { regionsOf } from '../book/columns';
 import type { Placement } from '../arrange/spread';
 import { footprint } from '../arrange/spread';
+import { isStrip } from '../kit/kinds';
 import { intersect, subtract } from '../measure/rect';
 import type { Finding, Rule } from './finding';
 import { at, mm } from './say';
@@ -28,8 +29,7 @@ export const b2BottomWashi: Rule = {
     });
 
     function isWashi(p: Placement): boolean {
-      const kind = view.pieceOf(p)?.kind;
-      return kind === 'bottom-washi' || kind === 'washi' || kind === 'extender';
+      return isStrip(view.pieceOf(p)?.kind);
     }
 
     function bare(strip: Placement | ReturnType<typeof regionsOf>[number], laid: readonly Placement[]): Finding[] {

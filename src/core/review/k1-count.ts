@@ -1,7 +1,8 @@
 import { dateHeader, regionsOf, runsOfDays, weekendDays } from '../book/columns';
 import { piecesOf } from '../arrange/choose';
+import { opensDay } from '../arrange/headers';
 import type { Kind } from '../kit/kinds';
-import { spokenName } from '../kit/kit';
+import { isRoll, spokenName } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { SECTIONS } from '../manner/options';
 import type { Section } from '../manner/options';
@@ -29,7 +30,7 @@ function wantsOf({ context }: View): Want[] {
   const longest = Math.max(0, ...strips.map((s) => s.w));
   return [
     { kind: 'date-cover', needed: options.dateCovers ? book.regions.filter((r) => r.kind === 'date-header').length : 0 },
-    { kind: 'header', needed: options.headers === 'none' ? 0 : 7, fits: (p) => ['today', 'this day', ''].includes(p.words.trim().toLowerCase()) },
+    { kind: 'header', needed: options.headers === 'none' ? 0 : 7, fits: opensDay },
     { kind: 'full-box', needed: 7 },
     { kind: 'banner', needed: options.weekendBanner ? 1 : 0 },
     { kind: 'bottom-washi', needed: options.bottomWashi === 'none' ? 0 : strips.length * (options.bottomWashi === 'two' ? 2 : 1), fits: (p) => p.width >= longest },
@@ -43,7 +44,7 @@ function shortOf(view: View, { kind, needed, fits = () => true }: Want): Finding
   const inKit = usable.filter((p) => p.kit === context.kit.name).reduce((n, p) => n + p.count, 0);
   if (inKit >= needed) return [];
   const inStash = usable.filter((p) => p.kit !== context.kit.name).reduce((n, p) => n + p.count, 0);
-  const rolls = kind === 'bottom-washi' ? piecesOf(context, 'washi').filter((p) => p.width > 320).length : 0;
+  const rolls = kind === 'bottom-washi' ? piecesOf(context, 'washi').filter(isRoll).length : 0;
   const covered = inKit + inStash >= needed || rolls > 0;
   const name = needed === 1 ? traits(kind).label : traits(kind).plural;
   const help = rolls ? `${counted(rolls, 'roll')} of washi in the stash` : `${inStash} in the stash`;
