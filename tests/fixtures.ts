@@ -26,7 +26,7 @@ export const kitOf = (...pieces: readonly Piece[]): Kit => ({ name: 'test', piec
 
 export const demand = (over: Partial<Demand> = {}): Demand => {
   const day = over.day ?? 0;
-  return { key: over.uid ?? 'a', uid: 'a', title: 'swim', kind: 'chore', day, lastDay: day, start: null, end: null, part: 'day', tentative: false, list: null, room: null, categories: [], ...over };
+  return { key: over.uid ?? 'a', uid: 'a', title: 'swim', kind: 'chore', day, lastDay: day, start: null, end: null, part: 'day', tentative: false, list: null, room: null, categories: [], aspect: 'item', repeated: false, on: '2027-02-08', from: null, ...over };
 };
 
 export const weekWith = (...demands: readonly Demand[]): WeekDemands => ({ week: WEEK, days: daysOfWeek(WEEK), demands });

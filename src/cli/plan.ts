@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { decodeText } from '../core/format/decode';
 import { BadInput, faultLine, quoted } from '../core/format/fault';
 import { BOOKS } from '../core/book/registry';
 import { MANNERS } from '../core/manner/registry';
@@ -63,13 +64,7 @@ function kitText(given: string, flag: string) {
 
 function read(file: string, flag: string, expected: string): string {
   if (!existsSync(file) || !statSync(file).isFile()) throw wrong(flag, quoted(file), expected);
-  const bytes = readFileSync(file);
-  const wide = bytes[0] === 0xff && bytes[1] === 0xfe;
-  try {
-    return new TextDecoder(wide ? 'utf-16le' : 'utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    throw new BadInput([{ file, where: 'the whole file', found: 'bytes that are not UTF-8', expected: 'text saved as UTF-8' }]);
-  }
+  return decodeText(readFileSync(file), file);
 }
 
 /** Writes all files or none: first beside the place, then moved in. */

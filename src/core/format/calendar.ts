@@ -1,100 +1,110 @@
 import ICAL from 'ical.js';
-import { BadInput, quoted } from './fault';
+import { zoneNamed } from '../week/recur/zone';
+import type { Block } from './calendar-blocks';
+import { blocksOf } from './calendar-blocks';
+import type { Fault } from './fault';
+import { BadInput, lineFault, quoted } from './fault';
 
 /** A calendar file as read: the whole of it, so that nothing is lost on the way back. */
 export interface Calendar {
   readonly root: ICAL.Component;
   /** zone its owner keeps, when the file says or shows it */
   readonly zone: string | null;
+  /** what its owner should know of how it was read; each a sentence */
+  readonly notes: readonly string[];
 }
+
+/** A larger file is refused: it could not be kept in mind while planning. */
+export const MOST_MEGABYTES = 64;
+export const MOST_COMPONENTS = 60_000;
+const MOST_FAULTS = 40;
+const BLOCKS_A_STEP = 200;
 
 /**
  * Reads an iCalendar file (RFC 5545). Several calendars in one file are read as one.
  * @param file name for messages
- * @throws BadInput naming the line of the fault
+ * @throws BadInput naming the lines of the faults
  */
 export function readCalendar(text: string, file: string): Calendar {
-  const clean = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n').trimEnd();
-  checkBlocks(clean, file);
-  let parsed: unknown;
+  const reading = readingCalendar(text, file);
+  for (;;) {
+    const step = reading.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same step by step, for large files: yields the share that is done, 0 to 1, and may be left at any step. */
+export function* readingCalendar(text: string, file: string): Generator<number, Calendar> {
+  const megabytes = text.length / 2 ** 20;
+  if (megabytes > MOST_MEGABYTES) throw wholeFault(file, `${Math.round(megabytes)} MB of text`, `at most ${MOST_MEGABYTES} MB; write out a shorter span of your calendar`);
+  const clean = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
+  const cutting = blocksOf(clean, file);
+  let step = cutting.next();
+  for (; !step.done; step = cutting.next()) yield step.value * 0.2;
+  const { properties, blocks } = step.value;
+  if (blocks.length > MOST_COMPONENTS) throw wholeFault(file, `${blocks.length} items`, `at most ${MOST_COMPONENTS}; write out a shorter span of your calendar`);
+  const frame = parse(`BEGIN:VCALENDAR\r\n${properties}\r\nEND:VCALENDAR`, file, 1, clean) as [string, unknown[], unknown[]];
+  const faults: Fault[] = [];
+  for (const [i, block] of blocks.entries()) {
+    if (i % BLOCKS_A_STEP === 0) yield 0.2 + (0.6 * i) / blocks.length;
+    frame[2].push(parse(block.text.trimEnd().replace(/\n/g, '\r\n'), file, block.line, clean));
+  }
+  const root = new ICAL.Component(frame as unknown as ConstructorParameters<typeof ICAL.Component>[0]);
+  for (const [i, component] of root.getAllSubcomponents().entries()) {
+    if (i % BLOCKS_A_STEP === 0) yield 0.8 + (0.2 * i) / blocks.length;
+    faults.push(...faultsOf(component, blocks[i] as Block, file));
+    if (faults.length >= MOST_FAULTS) break;
+  }
+  if (faults.length) throw new BadInput(faults);
+  return { root, zone: zoneOf(root), notes: unknownZones(root) };
+}
+
+const wholeFault = (file: string, found: string, expected: string): BadInput => new BadInput([{ file, where: 'the whole file', found, expected }]);
+
+function parse(text: string, file: string, line: number, whole: string): unknown {
   try {
-    parsed = ICAL.parse(clean.replace(/\n/g, '\r\n'));
+    return ICAL.parse(text);
   } catch (error) {
     const said = error instanceof Error ? error.message : String(error);
     const fragment = /"([^"]+)"/.exec(said)?.[1];
-    const line = fragment ? clean.split('\n').findIndex((l) => fragment.startsWith(l)) + 1 : 0;
-    throw fault(file, line || 1, quoted(said), 'a property as RFC 5545 writes it, NAME:VALUE');
-  }
-  const root = joined(parsed);
-  checkComponents(root, file, clean);
-  return { root, zone: zoneOf(root) };
-}
-
-const fault = (file: string, line: number, found: string, expected: string): BadInput =>
-  new BadInput([{ file, where: `line ${line}`, found, expected }]);
-
-function checkBlocks(text: string, file: string): void {
-  const lines = text.split('\n');
-  const open: { name: string; line: number }[] = [];
-  const first = lines.findIndex((l) => l.trim() !== '');
-  if (first < 0 || !/^BEGIN:VCALENDAR\s*$/i.test(lines[first] as string)) {
-    throw fault(file, Math.max(1, first + 1), quoted(lines[Math.max(0, first)] ?? ''), 'BEGIN:VCALENDAR, the first line of a calendar file');
-  }
-  lines.forEach((line, i) => {
-    const match = /^(BEGIN|END):\s*([\w-]+)\s*$/i.exec(line);
-    if (!match) {
-      if (line.trim() && !/^[ \t]/.test(line) && !/^[A-Za-z0-9-]+[;:]/.test(line)) {
-        throw fault(file, i + 1, quoted(line), 'a property as RFC 5545 writes it, NAME:VALUE');
-      }
-      return;
-    }
-    const name = (match[2] as string).toUpperCase();
-    if ((match[1] as string).toUpperCase() === 'BEGIN') open.push({ name, line: i + 1 });
-    else if (open.at(-1)?.name !== name) {
-      throw fault(file, i + 1, quoted(line), open.length ? `END:${open.at(-1)?.name}, for the BEGIN on line ${open.at(-1)?.line}` : 'no END without its BEGIN');
-    } else open.pop();
-  });
-  const last = open.at(-1);
-  if (last) {
-    throw fault(file, lines.length, 'the end of the file', `END:${last.name}, for the BEGIN on line ${last.line}; the file seems cut off`);
+    const inside = fragment ? text.split('\r\n').findIndex((l) => l !== '' && fragment.startsWith(l)) : -1;
+    const at = line > 1 ? line + Math.max(0, inside) : fragment ? whole.split('\n').findIndex((l) => l !== '' && fragment.startsWith(l)) + 1 : 1;
+    throw lineFault(file, Math.max(1, at), quoted(said), 'a property as RFC 5545 writes it, NAME:VALUE');
   }
 }
 
-function joined(parsed: unknown): ICAL.Component {
-  const blocks = (Array.isArray((parsed as unknown[])[0]) ? parsed : [parsed]) as ConstructorParameters<typeof ICAL.Component>[0][];
-  const [first, ...more] = blocks.map((block) => new ICAL.Component(block));
-  const root = first as ICAL.Component;
-  for (const other of more) {
-    for (const component of other.getAllSubcomponents()) root.addSubcomponent(component);
-  }
-  return root;
-}
+const TIMES = ['dtstart', 'dtend', 'due', 'recurrence-id', 'exdate', 'rdate'];
 
 /** Every event and to-do must be readable before any is used. */
-function checkComponents(root: ICAL.Component, file: string, text: string): void {
-  const faults = [...root.getAllSubcomponents('vevent'), ...root.getAllSubcomponents('vtodo')].flatMap((component) => {
-    const uid = String(component.getFirstPropertyValue('uid') ?? '');
-    const where = `${component.name.toUpperCase()} ${uid ? quoted(uid) : 'without UID'}`;
-    const line = uid ? text.slice(0, Math.max(0, text.indexOf(`UID:${uid}`))).split('\n').length : 0;
-    const at = line > 0 ? `line ${line}, ${where}` : where;
-    if (component.name === 'vevent' && !component.getFirstProperty('dtstart')) {
-      return [{ file, where: `${at}, DTSTART`, found: 'nothing', expected: 'the day or time it starts' }];
-    }
-    return ['dtstart', 'dtend', 'due', 'recurrence-id'].flatMap((name) => {
-      const property = component.getFirstProperty(name);
-      if (!property || isTime(property)) return [];
-      return [{ file, where: `${at}, ${name.toUpperCase()}`, found: quoted(rawValue(property)), expected: 'a date such as 20270208 or a time such as 20270208T163000' }];
-    });
-  });
-  if (faults.length) throw new BadInput(faults);
+function faultsOf(component: ICAL.Component, block: Block, file: string): Fault[] {
+  if (component.name !== 'vevent' && component.name !== 'vtodo') return [];
+  const uid = component.getFirstPropertyValue('uid');
+  const at = `line ${block.line}, ${block.name} ${uid ? quoted(String(uid)) : 'without UID'}`;
+  if (component.name === 'vevent' && !component.hasProperty('dtstart')) return [{ file, where: `${at}, DTSTART`, found: 'nothing', expected: 'the day or time it starts' }];
+  const found = TIMES.flatMap((name) => component.getAllProperties(name).filter((p) => !isTime(p)).map((p): Fault => (
+    { file, where: `${at}, ${name.toUpperCase()}`, found: quoted(rawValue(p)), expected: 'a date such as 20270208 or a time such as 20270208T163000' })));
+  const rules = component.getAllProperties('rrule').filter((p) => !isRule(p)).map((p): Fault => (
+    { file, where: `${at}, RRULE`, found: quoted(rawValue(p)), expected: 'a rule as RFC 5545 writes it, such as FREQ=WEEKLY;BYDAY=MO' }));
+  return [...found, ...rules];
 }
 
 function isTime(property: ICAL.Property): boolean {
   try {
-    const value = property.getFirstValue();
-    if (!(value instanceof ICAL.Time)) return false;
-    const date = new Date(Date.UTC(value.year, value.month - 1, value.day));
-    return date.getUTCMonth() === value.month - 1 && date.getUTCDate() === value.day && value.hour < 25 && value.minute < 60;
+    return property.getValues().every((value) => {
+      const time = value instanceof ICAL.Period ? value.start : value;
+      if (!(time instanceof ICAL.Time)) return false;
+      const date = new Date(Date.UTC(time.year, time.month - 1, time.day));
+      return date.getUTCMonth() === time.month - 1 && date.getUTCDate() === time.day && time.hour < 25 && time.minute < 60;
+    });
+  } catch {
+    return false;
+  }
+}
+
+function isRule(property: ICAL.Property): boolean {
+  try {
+    const rule = property.getFirstValue();
+    return rule instanceof ICAL.Recur && /^(YEARLY|MONTHLY|WEEKLY|DAILY|HOURLY|MINUTELY|SECONDLY)$/.test(rule.freq);
   } catch {
     return false;
   }
@@ -102,14 +112,24 @@ function isTime(property: ICAL.Property): boolean {
 
 const rawValue = (property: ICAL.Property): unknown => (property.toJSON() as unknown[])[3];
 
+const zonesUsed = (root: ICAL.Component): Map<string, number> => {
+  const counts = new Map<string, number>();
+  for (const component of root.getAllSubcomponents()) {
+    const tzid = (component.getFirstProperty('dtstart') ?? component.getFirstProperty('due'))?.getFirstParameter('tzid');
+    if (tzid) counts.set(tzid, (counts.get(tzid) ?? 0) + 1);
+  }
+  return counts;
+};
+
 /** What the file says of its owner's zone, or else the zone most of its times are in. */
 function zoneOf(root: ICAL.Component): string | null {
   const said = root.getFirstPropertyValue('x-wr-timezone');
   if (typeof said === 'string') return said;
-  const counts = new Map<string, number>();
-  for (const component of root.getAllSubcomponents()) {
-    const tzid = component.getFirstProperty('dtstart')?.getFirstParameter('tzid');
-    if (tzid) counts.set(tzid, (counts.get(tzid) ?? 0) + 1);
-  }
-  return [...counts].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0] ?? null;
+  return [...zonesUsed(root)].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0] ?? null;
+}
+
+function unknownZones(root: ICAL.Component): string[] {
+  const described = new Set(root.getAllSubcomponents('vtimezone').map((z) => String(z.getFirstPropertyValue('tzid'))));
+  return [...zonesUsed(root)].filter(([name]) => !zoneNamed(name) && !described.has(name)).map(([name, count]) =>
+    `The time zone ${quoted(name)} is not known here and the file does not describe it: ${count === 1 ? 'one time is' : `${count} times are`} read as your own clock’s.`);
 }

@@ -1,25 +1,23 @@
 import type { Demand } from '../week/demand';
+import { lookAlikes, pairKey } from '../week/twice';
 import type { Finding, Rule } from './finding';
 import { at, counted, dayName, topOf } from './say';
 
-/** D6: one thing, one place; the same item twice on a day is a mistake unless it is really done twice. */
+/** D6: one thing, one place; the same item twice is a mistake unless it is really done twice. */
 export const d6Twice: Rule = {
   code: 'D6',
   title: 'One thing, one place',
   check(view) {
-    const sameTitle = new Map<string, Demand[]>();
-    for (const d of view.context.week.demands) {
-      const key = `${d.day}|${d.title.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ').trim()}`;
-      sameTitle.set(key, [...(sameTitle.get(key) ?? []), d]);
-    }
-    const entered = [...sameTitle.values()].filter((list) => list.length > 1 && new Set(list.map((d) => d.start)).size < list.length).map((list): Finding => {
-      const [first] = list as [Demand, ...Demand[]];
-      const placed = list.flatMap((d) => view.carriers.get(d.key) ?? []);
-      const lists = list.filter((d) => d.list).length;
+    const { demands, bothMeant } = view.context.week;
+    const pairs = lookAlikes(demands).filter(({ one, other }) => !bothMeant?.includes(pairKey(one.uid, other.uid)));
+    const entered = pairs.map(({ one, other, how }): Finding => {
+      const placed = [one, other].flatMap((d) => view.carriers.get(d.key) ?? []);
+      const days = one.day === other.day ? `on ${dayName(view, one.day)}` : `on ${dayName(view, one.day)} and ${dayName(view, other.day)}`;
+      const onList = Boolean(one.list) !== Boolean(other.list) ? ', once on a list and once alone' : '';
       return {
-        rule: 'D6', severity: 'look', ...(placed[0] ? at(placed[0]) : topOf(view, first.day)), placements: placed.map((p) => p.id),
-        message: `“${first.title}” comes ${counted(list.length, 'time')} on ${dayName(view, first.day)}${lists && lists < list.length ? ', once on a list and once alone' : ''}.`,
-        remedy: 'Take one out of the agenda, unless it is really done twice.',
+        rule: 'D6', severity: 'look', ...(placed[0] ? at(placed[0]) : topOf(view, one.day)), placements: placed.map((p) => p.id),
+        message: how === 'same' ? `“${one.title}” comes twice ${days}${onList}.` : `“${one.title}” and “${other.title}” ${days} may be one thing${onList}.`,
+        remedy: 'Take one out of the agenda, or say there that both are meant.',
       };
     });
     return [...entered, ...placedTooOften(view.context.week.demands, view)];

@@ -7,6 +7,9 @@ export type Part = (typeof PARTS)[number];
 export const ROOMS = ['label', 'quarter', 'half', 'full'] as const;
 export type Room = (typeof ROOMS)[number];
 
+/** What a demand is of its item: the item itself, or what it makes of another day. */
+export type Aspect = 'item' | 'due' | 'reminder' | 'countdown' | 'clock';
+
 /** One thing the week asks for: it must find its place on the spread. */
 export interface Demand {
   /** unique within the week: the uid, with the day and a number where the same thing comes more than once */
@@ -29,6 +32,13 @@ export interface Demand {
   readonly list: string | null;
   readonly room: Room | null;
   readonly categories: readonly string[];
+  readonly aspect: Aspect;
+  /** one of a series */
+  readonly repeated: boolean;
+  /** the day on which its calendar has it, from which a lead or a change may have moved it */
+  readonly on: IsoDay;
+  /** the day it was put off from */
+  readonly from: IsoDay | null;
 }
 
 /** The week as it will be planned: its days and all they must hold, in order of day and time. */
@@ -36,6 +46,8 @@ export interface WeekDemands {
   readonly week: WeekName;
   readonly days: readonly IsoDay[];
   readonly demands: readonly Demand[];
+  /** pairs that look like one thing and are two, as their owner said (`pairKey`) */
+  readonly bothMeant?: readonly string[];
 }
 
 const PART_MINUTES: Readonly<Record<Part, number>> = { morning: 7 * 60 + 30, day: 13 * 60, evening: 20 * 60 };

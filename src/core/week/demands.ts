@@ -1,19 +1,26 @@
-import type ICAL from 'ical.js';
 import type { Calendar } from '../format/calendar';
-import type { Demand, DemandKind, Part, Room, WeekDemands } from './demand';
-import { DEMAND_KINDS, PARTS, ROOMS, inTimeOrder } from './demand';
+import { isCounted, numberReached } from './age';
+import type { Aspect, Demand, DemandKind, WeekDemands } from './demand';
+import { inTimeOrder } from './demand';
+import type { Facts } from './facts';
+import { factsOf } from './facts';
 import { meaningsOf, usualPart } from './meaning';
 import type { Occurrence } from './occurrences';
-import { occurrencesBetween } from './occurrences';
+import { occurrencesBetween, ownerClock } from './occurrences';
+import type { Wall } from './recur/wall';
+import { DAY_MS, dayNumber, isoDay, minuteOfDay, wallOfDay } from './recur/wall';
+import { clockChange } from './recur/zone';
+import type { Told } from './resting';
+import { withoutResting } from './resting';
 import type { IsoDay, WeekName } from './week';
 import { daysOfWeek } from './week';
 
-/** A due date is looked for this many days beyond the week, since its task may be planned ahead of it. */
-const FURTHEST_LEAD = 14;
+/** Nothing is written into one day more often than this; a rule of every minute would fill the book. */
+const MOST_A_DAY = 12;
 
 /**
- * What a week must hold, from its calendars (formats.md, Agenda): bands, lists, lead times, parts of day.
- * What the calendar does not say is inferred.
+ * What a week must hold, from its calendars (formats.md, Agenda): bands, lists, lead times, parts of day, countdowns,
+ * reminders, ages, clock changes. What the calendar does not say is inferred.
  * @param zone owner's IANA zone; by default what the first calendar says, else UTC
  */
 export function demandsOfWeek(
@@ -23,59 +30,91 @@ export function demandsOfWeek(
   zone: string = calendars.map((c) => c.zone).find(Boolean) ?? 'utc',
 ): WeekDemands {
   const days = daysOfWeek(week, weekStart);
-  const found = calendars
-    .flatMap((c) => occurrencesBetween(c, days[0] as IsoDay, days[6] as IsoDay, zone, FURTHEST_LEAD))
-    .flatMap((o) => toDemand(o, days))
-    .sort((a, b) => a.day - b.day || inTimeOrder(a, b));
-  return { week, days, demands: withKeys(found) };
+  const [from, until] = [wallOfDay(days[0] as IsoDay), wallOfDay(days[6] as IsoDay) + DAY_MS];
+  const told = calendars.flatMap((c) => occurrencesBetween(c, days[0] as IsoDay, days[6] as IsoDay, zone)).map((occurrence): Told => ({ occurrence, facts: factsOf(occurrence.component) }));
+  const found = withoutResting(told, (t) => ['chore', 'to-do'].includes(kindOf(t.occurrence, t.facts)), { from, until })
+    .flatMap(({ occurrence, facts }) => aspectsOf(occurrence, facts, from, until));
+  const sorted = [...found, ...clockChanges(days, zone)].sort((a, b) => a.day - b.day || inTimeOrder(a, b));
+  return { week, days, demands: withKeys(bounded(sorted)) };
 }
 
-function toDemand(o: Occurrence, days: readonly IsoDay[]): Demand[] {
-  const text = (name: string): string => String(o.component.getFirstPropertyValue(name) ?? '').trim();
-  const title = text('summary').replace(/\s+/g, ' ') || 'untitled';
-  const lead = leadDays(text('x-hobnail-lead'));
-  const firstDay = o.start.minus({ days: lead }).toISODate() as IsoDay;
-  const lastMoment = o.end > o.start ? o.end.minus({ milliseconds: 1 }) : o.start;
-  const longEvent = !o.task && (o.allDay ? o.end.diff(o.start, 'days').days > 1.5 : o.end.diff(o.start, 'hours').hours >= 24);
-  const asked = oneOf(DEMAND_KINDS, text('x-hobnail-kind'));
-  const band = longEvent || (asked === 'band' && !o.task);
-  const lastDay = band ? (lastMoment.toISODate() as IsoDay) : firstDay;
-  if (lastDay < (days[0] as IsoDay) || firstDay > (days[6] as IsoDay)) return [];
-  const day = Math.max(0, days.indexOf(firstDay));
-  const categories = o.component.getAllProperties('categories').flatMap((p: ICAL.Property) => p.getValues().map(String));
-  const timed = !o.allDay && !band && lead === 0;
+/** The item itself, and what it makes of other days: its due day, reminders, the days left. */
+function aspectsOf(o: Occurrence, facts: Facts, from: Wall, until: Wall): Demand[] {
+  const day = dayNumber(o.start);
+  const other = (aspect: Aspect, days: number, title: string, kind: DemandKind): Demand[] => {
+    const on = (day - days) * DAY_MS;
+    if (on < from || on >= until) return [];
+    const { tentative, categories } = facts;
+    const index = dayNumber(on) - dayNumber(from);
+    return [{ ...base(o), aspect, title, kind, day: index, lastDay: index, start: null, end: null, part: usualPart(title, categories), tentative, list: null, room: null, categories, from: null }];
+  };
+  return [
+    ...item(o, facts, from, until),
+    ...(facts.lead && facts.dueShown ? other('due', 0, `${facts.title} due`, 'deadline') : []),
+    ...facts.reminders.flatMap((r) => other('reminder', r.days, r.text, 'reminder')),
+    ...facts.countdown.flatMap((n) => other('countdown', n, `${n} ${n === 1 ? 'day' : 'days'} to ${facts.title}`, 'reminder')),
+  ];
+}
+
+const base = (o: Occurrence): Pick<Demand, 'key' | 'uid' | 'repeated' | 'on'> => ({ key: '', uid: o.uid, repeated: o.repeated, on: isoDay(o.planned) });
+
+function item(o: Occurrence, facts: Facts, from: Wall, until: Wall): Demand[] {
+  const band = isBand(o, facts);
+  const first = dayNumber(o.start) - facts.lead;
+  const last = band ? dayNumber(Math.max(o.start, o.end - 1)) - facts.lead : first;
+  if (last < dayNumber(from) || first >= dayNumber(until)) return [];
+  const day = Math.max(0, first - dayNumber(from));
+  const timed = !o.allDay && !band && facts.lead === 0;
+  const start = timed ? minuteOfDay(o.start) : null;
+  const { title, categories, part, tentative, room, from: origin } = facts;
   return [{
-    key: '',
-    uid: o.uid,
-    title,
-    kind: band ? 'band' : (asked ?? guessKind(o, title, categories)),
-    day,
-    lastDay: band ? (days.indexOf(lastDay) < 0 ? 6 : days.indexOf(lastDay)) : day,
-    start: timed ? o.start.hour * 60 + o.start.minute : null,
-    end: timed && o.end > o.start ? Math.min(24 * 60, o.start.hour * 60 + o.start.minute + Math.round(o.end.diff(o.start, 'minutes').minutes)) : null,
-    part: oneOf<Part>(PARTS, text('x-hobnail-part')) ?? usualPart(title, categories),
-    tentative: text('status').toUpperCase() === 'TENTATIVE',
-    list: text('x-hobnail-list') || (o.task && (asked === null || asked === 'to-do') ? 'to do' : null),
-    room: oneOf<Room>(ROOMS, text('x-hobnail-room')),
-    categories,
+    ...base(o), aspect: 'item', title: withNumber(o, facts), kind: kindOf(o, facts), day, lastDay: Math.min(6, last - dayNumber(from)),
+    start, end: start !== null && o.end > o.start ? Math.min(24 * 60, start + Math.round((o.end - o.start) / 60_000)) : null,
+    part: part ?? usualPart(title, categories), tentative, room, categories, from: origin,
+    list: facts.list ?? (o.task && (facts.kind === null || facts.kind === 'to-do') ? 'to do' : null),
   }];
 }
 
-function guessKind(o: Occurrence, title: string, categories: readonly string[]): DemandKind {
+/** All-day over more than a day, or timed over a whole day and more (handbook D8). */
+const isBand = (o: Occurrence, facts: Facts): boolean =>
+  !o.task && (facts.kind === 'band' || (o.allDay ? o.end - o.start > 1.5 * DAY_MS : o.end - o.start >= DAY_MS));
+
+function kindOf(o: Occurrence, facts: Facts): DemandKind {
+  if (isBand(o, facts)) return 'band';
+  if (facts.kind) return facts.kind;
   if (o.task) return 'to-do';
   if (!o.allDay) return 'appointment';
-  const meanings = meaningsOf(title, categories);
-  if (meanings.some((m) => ['laundry', 'bins', 'clean', 'garden', 'groceries', 'water'].includes(m))) return 'chore';
-  return 'occasion';
+  const meanings = meaningsOf(facts.title, facts.categories);
+  return meanings.some((m) => ['laundry', 'bins', 'clean', 'garden', 'groceries', 'water'].includes(m)) ? 'chore' : 'occasion';
 }
 
-const oneOf = <T extends string>(known: readonly T[], text: string): T | null =>
-  known.find((k) => k === text.toLowerCase()) ?? null;
+function withNumber(o: Occurrence, { title, categories, since }: Facts): string {
+  if (!isCounted(title, categories) || (!o.yearly && since === null)) return title;
+  const number = numberReached(o.start, since ?? new Date(o.since).getUTCFullYear());
+  return number === null ? title : `${title} (${number})`;
+}
 
-/** Whole days of a duration such as P1D or P2W; shorter ones are on the day itself. */
-function leadDays(text: string): number {
-  const match = /^P(?:(\d+)W)?(?:(\d+)D)?/.exec(text);
-  return match ? Number(match[1] ?? 0) * 7 + Number(match[2] ?? 0) : 0;
+/** The days on which the owner's clock changes, from the time zone database. */
+function clockChanges(days: readonly IsoDay[], zone: string): Demand[] {
+  const clock = ownerClock(zone);
+  return days.flatMap((on, day): Demand[] => {
+    const change = clockChange(clock, wallOfDay(on));
+    if (change === null) return [];
+    const amount = Math.abs(change) % 60 === 0 ? `${Math.abs(change) / 60} h` : `${Math.abs(change)} min`;
+    return [{
+      key: '', uid: `clocks-${on}@hobnail`, aspect: 'clock', repeated: false, on, title: `clocks ${change > 0 ? 'forward' : 'back'} ${amount}`, kind: 'reminder', day, lastDay: day,
+      start: null, end: null, part: 'morning', tentative: false, list: null, room: null, categories: [], from: null,
+    }];
+  });
+}
+
+function bounded(demands: readonly Demand[]): Demand[] {
+  const seen = new Map<string, number>();
+  return demands.filter((d) => {
+    const key = `${d.day}|${d.uid}`;
+    seen.set(key, (seen.get(key) ?? 0) + 1);
+    return (seen.get(key) as number) <= MOST_A_DAY;
+  });
 }
 
 /** Keys stay the same while other items come and go: the uid, its day where it comes on several, a number where twice on one. */
@@ -84,9 +123,9 @@ function withKeys(demands: readonly Demand[]): Demand[] {
   for (const d of demands) days.set(d.uid, (days.get(d.uid) ?? new Set()).add(d.day));
   const seen = new Map<string, number>();
   return demands.map((d) => {
-    const base = (days.get(d.uid)?.size ?? 0) > 1 ? `${d.uid}#${d.day}` : d.uid;
-    const nth = (seen.get(base) ?? 0) + 1;
-    seen.set(base, nth);
-    return { ...d, key: nth > 1 ? `${base}~${nth}` : base };
+    const key = (days.get(d.uid)?.size ?? 0) > 1 ? `${d.uid}#${d.day}` : d.uid;
+    const nth = (seen.get(key) ?? 0) + 1;
+    seen.set(key, nth);
+    return { ...d, key: nth > 1 ? `${key}~${nth}` : key };
   });
 }

@@ -1,141 +1,161 @@
 import ICAL from 'ical.js';
-import { DateTime } from 'luxon';
+import { IANAZone } from 'luxon';
 import type { Calendar } from '../format/calendar';
+import { isCounted, keptEveryYear } from './age';
+import { factsOf, reachOf } from './facts';
+import { clockOf, wallOfTime } from './recur/clock';
+import { expandRule } from './recur/expand';
+import type { Rule } from './recur/rule';
+import { ruleOf } from './recur/rule';
+import type { Wall } from './recur/wall';
+import { DAY_MS, dayNumber, wallOfDay } from './recur/wall';
+import { zoneNamed } from './recur/zone';
 import type { IsoDay } from './week';
 
-/** One happening of an event or to-do, in the owner's zone. */
+/** One happening of an event or to-do, on the owner's wall clock. */
 export interface Occurrence {
   readonly component: ICAL.Component;
   readonly uid: string;
   readonly task: boolean;
   readonly allDay: boolean;
-  readonly start: DateTime;
+  /** one of several */
+  readonly repeated: boolean;
+  readonly yearly: boolean;
+  /** the day its series first happens on */
+  readonly since: Wall;
+  /** the day the series has it on, which a single change may have moved */
+  readonly planned: Wall;
+  readonly start: Wall;
   /** the first moment after it; the same as `start` when it has no length */
-  readonly end: DateTime;
+  readonly end: Wall;
 }
 
-/** An endless rule is followed no further than this many steps. */
-const MOST_STEPS = 200_000;
+/** An event or to-do made ready to be asked for its days; on the owner's clock but where said. */
+interface Series {
+  readonly component: ICAL.Component;
+  readonly uid: string;
+  readonly task: boolean;
+  readonly allDay: boolean;
+  readonly repeated: boolean;
+  readonly yearly: boolean;
+  /** ms before its day at which it first shows */
+  readonly reach: number;
+  /** on its own clock */
+  readonly begins: Wall;
+  readonly rules: readonly Rule[];
+  readonly toOwner: (wall: Wall) => Wall;
+  readonly more: readonly Wall[];
+  /** happenings that are left out or changed */
+  readonly without: ReadonlySet<Wall>;
+  readonly withoutDays: ReadonlySet<number>;
+  readonly length: number;
+  /** the one changed happening this is, by when the series has it; null for the series itself */
+  readonly instead: Wall | null;
+}
+
+/** Clocks differ by a day at most; two are given. */
+const ZONE_REACH = 2 * DAY_MS;
+const prepared = new WeakMap<ICAL.Component, Map<string, readonly Series[]>>();
+
+/** The owner's zone by name; UTC when it is not known. */
+export const ownerClock = (name: string): IANAZone => zoneNamed(name) ?? IANAZone.create('UTC');
 
 /**
  * All that happens in the days from `first` to `last` (both in), with RRULE, RDATE, EXDATE and RECURRENCE-ID
- * followed by RFC 5545 in the zone of each event, then moved to the owner's zone.
+ * followed by RFC 5545 on the clock of each event, then moved to the owner's clock. What shows before its day
+ * (lead, reminders, countdown) is found that much beyond `last`.
  * @param zone the owner's IANA zone
- * @param leadDays how far beyond `last` a due date may lie whose task is planned ahead of it
  */
-export function occurrencesBetween(calendar: Calendar, first: IsoDay, last: IsoDay, zone: string, leadDays = 0): Occurrence[] {
-  const from = DateTime.fromISO(first, { zone });
-  const until = DateTime.fromISO(last, { zone }).plus({ days: 1 + leadDays });
-  const components = ['vevent', 'vtodo'].flatMap((name) => calendar.root.getAllSubcomponents(name)).filter((c) => isWanted(c) && mayTouch(c, from, until));
-  const families = new Map<string, ICAL.Component[]>();
-  components.forEach((component, i) => {
-    const key = `${component.name}:${String(component.getFirstPropertyValue('uid') ?? `none-${i}`)}`;
-    families.set(key, [...(families.get(key) ?? []), component]);
+export function occurrencesBetween(calendar: Calendar, first: IsoDay, last: IsoDay, zone: string): Occurrence[] {
+  const from = wallOfDay(first);
+  const until = wallOfDay(last) + DAY_MS;
+  return seriesOf(calendar, zone).flatMap((series) => happenings(series, from, until));
+}
+
+function happenings(s: Series, from: Wall, weekEnd: Wall): Occurrence[] {
+  const until = weekEnd + s.reach;
+  if (s.begins - ZONE_REACH >= until || (!s.repeated && s.begins + s.length + ZONE_REACH < from)) return [];
+  const earliest = from - s.length - ZONE_REACH;
+  const starts = new Set<Wall>([s.toOwner(s.begins), ...s.more]);
+  for (const rule of s.rules) for (const w of expandRule(rule, s.begins, earliest, until + ZONE_REACH)) starts.add(s.toOwner(w));
+  return [...starts].sort((a, b) => a - b).flatMap((start): Occurrence[] => {
+    const end = start + s.length;
+    if (start >= until || !(end > from || (end === from && start >= from))) return [];
+    if (s.without.has(start) || s.withoutDays.has(dayNumber(start))) return [];
+    const { component, uid, task, allDay, repeated, yearly } = s;
+    return [{ component, uid, task, allDay, repeated, yearly, since: s.toOwner(s.begins), planned: s.instead ?? start, start, end }];
   });
-  return [...families.values()].flatMap((family) => expand(family, from, until, zone));
 }
 
-function isWanted(component: ICAL.Component): boolean {
-  const status = String(component.getFirstPropertyValue('status') ?? '').toUpperCase();
-  return (status !== 'CANCELLED' || component.hasProperty('recurrence-id')) && status !== 'COMPLETED';
-}
-
-/** A quick look at the plain days, so that only what may lie in the span is worked out in its zone. Two days are given for zones. */
-function mayTouch(component: ICAL.Component, from: DateTime, until: DateTime): boolean {
-  if (component.hasProperty('rrule') || component.hasProperty('rdate') || component.hasProperty('recurrence-id')) return true;
-  const start = anchor(component)?.getFirstValue() as ICAL.Time | undefined;
-  if (!start) return true;
-  if (dayNumber(start) > dayNumber(until) + 2) return false;
-  const end = component.getFirstPropertyValue('dtend');
-  const last = end instanceof ICAL.Time ? end : component.hasProperty('duration') ? null : start;
-  return last === null || dayNumber(last) >= dayNumber(from) - 2;
-}
-
-function expand(family: readonly ICAL.Component[], from: DateTime, until: DateTime, zone: string): Occurrence[] {
-  const exceptions = family.filter((c) => c.hasProperty('recurrence-id'));
-  const replaced = new Map(exceptions.map((c) => [instantOf(c.getFirstProperty('recurrence-id') as ICAL.Property, zone).toMillis(), c]));
-  const single = exceptions
-    .filter((c) => String(c.getFirstPropertyValue('status') ?? '').toUpperCase() !== 'CANCELLED')
-    .flatMap((c) => occurrence(c, zone, null));
-  const series = family
-    .filter((c) => !c.hasProperty('recurrence-id'))
-    .flatMap((master) => startsOf(master, from, until, zone).filter((start) => !replaced.has(start.toMillis())).flatMap((start) => occurrence(master, zone, start)));
-  return [...series, ...single].filter((o) => o.start < until && (o.end > from || (o.end >= from && o.start >= from)));
-}
-
-/** The moments a series begins, no earlier than needed and no later than `until`. */
-function startsOf(master: ICAL.Component, from: DateTime, until: DateTime, zone: string): DateTime[] {
-  const property = anchor(master);
-  if (!property) return [];
-  const start = property.getFirstValue() as ICAL.Time;
-  const startAt = instantOf(property, zone);
-  if (!master.hasProperty('rrule') && !master.hasProperty('rdate')) return [startAt];
-  const length = lengthOf(master, zone, startAt);
-  const early = dayNumber({ year: from.year, month: from.month, day: from.day }) - Math.ceil(length.as('days')) - 2;
-  const found: DateTime[] = [];
-  const expansion = new ICAL.RecurExpansion({ component: master, dtstart: start });
-  for (let step = 0; step < MOST_STEPS; step++) {
-    const next = expansion.next();
-    if (!next) break;
-    if (dayNumber(next) < early) continue; // long before: not worth a look into the zone database
-    const at = instant(next, tzidOf(property), zone);
-    if (at >= until) break;
-    if (at.plus(length) >= from) found.push(at);
+/** All series of a calendar, made ready once for a zone. */
+function seriesOf(calendar: Calendar, zone: string): readonly Series[] {
+  const byZone = prepared.get(calendar.root) ?? new Map<string, readonly Series[]>();
+  prepared.set(calendar.root, byZone);
+  const known = byZone.get(zone);
+  if (known) return known;
+  const families = new Map<string, ICAL.Component[]>();
+  let nameless = 0;
+  for (const component of ['vevent', 'vtodo'].flatMap((name) => calendar.root.getAllSubcomponents(name))) {
+    const key = `${component.name}:${String(component.getFirstPropertyValue('uid') ?? `none-${nameless++}`)}`;
+    const family = families.get(key);
+    if (family) family.push(component);
+    else families.set(key, [component]);
   }
-  return found;
+  const owner = ownerClock(zone);
+  const made = [...families.values()].flatMap((family) => prepare(family, owner));
+  byZone.set(zone, made);
+  return made;
 }
 
-/** Days since 1970 of a calendar day. */
-const dayNumber = (d: { year: number; month: number; day: number }): number => Math.floor(Date.UTC(d.year, d.month - 1, d.day) / 86_400_000);
+function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
+  const changed = family.filter((c) => c.hasProperty('recurrence-id'));
+  const instead = new Map(changed.map((c) => [c, ownerWall(c.getFirstProperty('recurrence-id') as ICAL.Property, owner)]));
+  return family.flatMap((component): Series[] => {
+    const property = anchorOf(component);
+    const status = String(component.getFirstPropertyValue('status') ?? '').toUpperCase();
+    if (!property || status === 'CANCELLED' || status === 'COMPLETED') return [];
+    const single = component.hasProperty('recurrence-id');
+    const clock = clockOf(property, owner);
+    const time = property.getFirstValue() as ICAL.Time;
+    const begins = clock.read(time);
+    const rules = single ? [] : component.getAllProperties('rrule').map((p) => ruleOf(p.getFirstValue() as ICAL.Recur, (until) => (until.zone === ICAL.Timezone.utcTimezone ? clock.fromUtc(wallOfTime(until)) : wallOfTime(until))));
+    const facts = factsOf(component);
+    const exdates = single ? [] : component.getAllProperties('exdate').flatMap((p) => timesOf(p).map((t) => ({ day: t.isDate && !time.isDate, at: onClock(t, p, owner) })));
+    const without = new Set([...exdates.filter((e) => !e.day).map((e) => e.at), ...(single ? [] : instead.values())]);
+    return [{
+      component,
+      uid: String(component.getFirstPropertyValue('uid') ?? `${String(component.getFirstPropertyValue('summary') ?? 'untitled')}@${new Date(begins).toISOString()}`),
+      task: component.name === 'vtodo',
+      allDay: time.isDate,
+      repeated: single || rules.length > 0 || component.hasProperty('rdate'),
+      begins, without,
+      rules: isCounted(facts.title, facts.categories) ? rules.map((r) => keptEveryYear(r, begins)) : rules,
+      yearly: rules.some((r) => r.freq === 'YEARLY'),
+      reach: reachOf(facts) * DAY_MS,
+      withoutDays: new Set(exdates.filter((e) => e.day).map((e) => dayNumber(e.at))),
+      more: single ? [] : component.getAllProperties('rdate').flatMap((p) => timesOf(p).map((t) => onClock(t, p, owner))),
+      toOwner: clock.toOwner,
+      length: lengthOf(component, owner, clock.toOwner(begins)),
+      instead: instead.get(component) ?? null,
+    }];
+  });
+}
 
-const anchor = (c: ICAL.Component): ICAL.Property | null =>
+/** The property that dates an item: a task by when it is due, all else by its start. */
+export const anchorOf = (c: ICAL.Component): ICAL.Property | null =>
   (c.name === 'vtodo' ? (c.getFirstProperty('due') ?? c.getFirstProperty('dtstart')) : c.getFirstProperty('dtstart')) ?? null;
 
-function occurrence(component: ICAL.Component, zone: string, start: DateTime | null): Occurrence[] {
-  const property = anchor(component);
-  if (!property) return [];
-  const at = start ?? instantOf(property, zone);
-  return [{
-    component,
-    uid: String(component.getFirstPropertyValue('uid') ?? `${String(component.getFirstPropertyValue('summary') ?? 'untitled')}@${at.toISO()}`),
-    task: component.name === 'vtodo',
-    allDay: (property.getFirstValue() as ICAL.Time).isDate,
-    start: at,
-    end: at.plus(lengthOf(component, zone, instantOf(property, zone))),
-  }];
-}
+const timesOf = (property: ICAL.Property): ICAL.Time[] => property.getValues().map((v) => (v instanceof ICAL.Period ? v.start : (v as ICAL.Time)));
 
-function lengthOf(component: ICAL.Component, zone: string, start: DateTime) {
-  if (component.name === 'vtodo') return start.diff(start);
+const onClock = (time: ICAL.Time, property: ICAL.Property, owner: IANAZone): Wall => clockOf(property, owner).toOwner(wallOfTime(time));
+const ownerWall = (property: ICAL.Property, owner: IANAZone): Wall => onClock(property.getFirstValue() as ICAL.Time, property, owner);
+
+/** ms from start to end, on the owner's clock */
+function lengthOf(component: ICAL.Component, owner: IANAZone, start: Wall): number {
+  if (component.name === 'vtodo') return 0;
   const end = component.getFirstProperty('dtend');
-  if (end) {
-    const until = instantOf(end, zone);
-    const units = (end.getFirstValue() as ICAL.Time).isDate ? (['days'] as const) : (['days', 'seconds'] as const);
-    return (until < start ? start : until).diff(start, [...units]);
-  }
+  if (end) return Math.max(0, ownerWall(end, owner) - start);
   const duration = component.getFirstPropertyValue('duration');
-  if (duration instanceof ICAL.Duration) return start.plus({ seconds: Math.max(0, duration.toSeconds()) }).diff(start);
-  const allDay = (component.getFirstProperty('dtstart')?.getFirstValue() as ICAL.Time).isDate;
-  return start.plus({ days: allDay ? 1 : 0 }).diff(start, ['days']);
-}
-
-const tzidOf = (property: ICAL.Property): string | undefined => property.getFirstParameter('tzid');
-const instantOf = (property: ICAL.Property, zone: string): DateTime =>
-  instant(property.getFirstValue() as ICAL.Time, tzidOf(property), zone);
-
-/**
- * A calendar time in the owner's zone. The zone database knows a named zone best, then the file's own VTIMEZONE;
- * a time without either is the owner's wall clock.
- */
-function instant(time: ICAL.Time, tzid: string | undefined, zone: string): DateTime {
-  const wall = { year: time.year, month: time.month, day: time.day };
-  if (time.isDate) return DateTime.fromObject(wall, { zone });
-  const full = { ...wall, hour: time.hour, minute: time.minute, second: time.second };
-  if (time.zone === ICAL.Timezone.utcTimezone) return DateTime.fromObject(full, { zone: 'utc' }).setZone(zone);
-  if (tzid) {
-    const named = DateTime.fromObject(full, { zone: tzid });
-    if (named.isValid) return named.setZone(zone);
-    if (time.zone !== ICAL.Timezone.localTimezone) return DateTime.fromSeconds(time.toUnixTime(), { zone });
-  }
-  return DateTime.fromObject(full, { zone });
+  if (duration instanceof ICAL.Duration) return Math.max(0, duration.toSeconds() * 1000);
+  return (component.getFirstProperty('dtstart')?.getFirstValue() as ICAL.Time).isDate ? DAY_MS : 0;
 }

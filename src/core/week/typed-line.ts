@@ -1,8 +1,12 @@
+import { parse as parseDates } from 'chrono-node/en';
 import { DateTime } from 'luxon';
+import { isCounted } from './age';
 import type { AgendaEntry } from './agenda-entry';
 import { blankEntry } from './agenda-entry';
 import type { Part } from './demand';
 import { spokenTime } from './demand';
+import type { Round } from './round';
+import { spokenRound } from './round';
 import type { IsoDay } from './week';
 
 const DAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
@@ -26,13 +30,18 @@ const anywhere = (words: string): RegExp => new RegExp(`(?<![\\p{L}\\p{N}])(?:${
 
 /**
  * What one typed line means: `vet thu 16:30 for 45 min`, `bins every mon evening`, `rent due 1st, 2 days before`,
- * `choir camp fri-sun`, `soap list to buy`. Days are the next ones from `from` on.
+ * `choir camp fri-sun`, `soap list to buy`, `time sheet every mon only with payday`, `concert apr 12, count 30 days`,
+ * `Wren’s birthday feb 13 since 1991`. Days are the next ones from `from` on. Dates in other words (`in two weeks`,
+ * `3/14`) are left to chrono-node.
  * @returns null when no words are left for a title
  */
 export function readTypedLine(text: string, from: IsoDay): AgendaEntry | null {
   const line = new Line(` ${text.trim()} `);
   const list = line.take(/(?<=\s)(?:on |in )?list\s+(.+?)\s*$/iu)?.[1] ?? null;
+  const onlyWith = line.take(/(?<=\s)only\s+(?:with|in weeks of)\s+(.+?)\s*$/iu)?.[1] ?? null;
+  const countdown = readCountdown(line);
   const leadDays = readLead(line);
+  const since = line.take(anywhere('(?:since|born)\\s+(\\d{4})'))?.[1];
   const minutes = readLength(line);
   const repeated = readRepeat(line, from);
   const range = repeated ? null : readRange(line, from);
@@ -45,12 +54,26 @@ export function readTypedLine(text: string, from: IsoDay): AgendaEntry | null {
   if (!title) return null;
   return {
     ...blankEntry(day), title, list, leadDays, minutes: start === null ? null : minutes, start, part, tentative,
-    task: due || list !== null, kind: due ? 'deadline' : null, days: range?.days ?? 1, repeat: repeated?.rule ?? null,
+    task: due || list !== null, kind: due ? 'deadline' : null, days: range?.days ?? 1, onlyWith, countdown,
+    since: since ? Number(since) : isCounted(title, []) ? 0 : null, dueShown: due && leadDays > 0,
+    repeat: repeated?.rule ?? (isCounted(title, []) && !range ? yearlyRule(day) : null),
   };
+}
+
+/** Every year on that day; 29 February is kept on the last day of the month (see `keptEveryYear`). */
+const yearlyRule = (day: IsoDay): string => (day.endsWith('-02-29') ? 'FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=-1' : 'FREQ=YEARLY');
+
+/** `recycling / refuse every mon`: alternatives that take turns by the week; null when the line is no such thing. */
+export function typedRound(e: AgendaEntry): Round | null {
+  const texts = e.title.split(/\s+\/\s+/).filter(Boolean);
+  if (texts.length < 2 || e.task || !/^FREQ=WEEKLY;BYDAY=[A-Z]{2}$/.test(e.repeat ?? '')) return null;
+  return { name: texts.join(', '), first: e.day, every: 'week', turns: texts.map((text) => ({ text, start: e.start, minutes: e.minutes })), kind: e.kind, part: e.part };
 }
 
 /** The entry in words, to be shown before it is saved. */
 export function spokenEntry(e: AgendaEntry): string {
+  const round = typedRound(e);
+  if (round) return `taking turns, ${spokenRound(round)}, from ${DateTime.fromISO(e.day, { zone: 'utc' }).toFormat('cccc, LLL d', { locale: 'en-US' })}`;
   const day = DateTime.fromISO(e.day, { zone: 'utc' });
   const name = (d: DateTime): string => d.toFormat('cccc, LLL d', { locale: 'en-US' });
   const when = e.repeat ? `${spokenRule(e.repeat)}, from ${name(day)}` : e.days > 1 ? `${name(day)} to ${name(day.plus({ days: e.days - 1 }))}` : name(day);
@@ -59,6 +82,9 @@ export function spokenEntry(e: AgendaEntry): string {
     e.start === null ? (e.part ? `in the ${e.part === 'day' ? 'middle of the day' : e.part}` : '') : `at ${spokenTime(e.start)}${e.minutes ? ` for ${e.minutes} min` : ''}`,
     e.leadDays ? `planned ${e.leadDays} ${e.leadDays === 1 ? 'day' : 'days'} before` : '',
     e.list ? `on the list “${e.list}”` : '',
+    e.onlyWith ? `only in weeks with “${e.onlyWith}”` : '',
+    e.countdown.length ? `days left counted ${e.countdown.join(', ')} ${e.countdown.at(-1) === 1 ? 'day' : 'days'} before` : '',
+    e.since ? `counted from ${e.since}` : '',
     e.tentative ? 'not sure yet' : '',
   ];
   return `“${e.title}”: ${facts.filter(Boolean).join(', ')}`;
@@ -83,6 +109,11 @@ function readLead(line: Line): number {
   if (!match) return 0;
   const count = { a: 1, one: 1, two: 2, three: 3 }[(match[1] as string).toLowerCase()] ?? Number(match[1]);
   return count * (match[2]?.toLowerCase() === 'week' ? 7 : 1);
+}
+
+function readCountdown(line: Line): number[] {
+  const match = line.take(/,?\s*count(?:down)?\s+((?:\d{1,3}(?:\s*,\s*|\s+and\s+)?)+)\s*days?(?:\s+before)?/iu);
+  return match ? [...(match[1] as string).matchAll(/\d+/g)].map((m) => Number(m[0])).filter((n) => n > 0) : [];
 }
 
 function readLength(line: Line): number | null {
@@ -127,7 +158,19 @@ function readDay(line: Line, from: IsoDay): IsoDay | null {
   const ofMonth = line.take(anywhere('(?:on\\s+)?(?:the\\s+)?(\\d{1,2})(?:st|nd|rd|th)'));
   if (ofMonth) return nextMonthDay(from, Number(ofMonth[1]));
   const weekday = line.take(anywhere(`(?:on\\s+)?(next\\s+)?${DAY}`));
-  return weekday ? plus(next(from, dayIndex(weekday[2] as string)), weekday[1] ? 7 : 0) : null;
+  if (weekday) return plus(next(from, dayIndex(weekday[2] as string)), weekday[1] ? 7 : 0);
+  return otherWords(line, from);
+}
+
+/** A date that is said in other words, where it names a day for certain. */
+function otherWords(line: Line, from: IsoDay): IsoDay | null {
+  const found = parseDates(line.rest, { instant: new Date(`${from}T12:00:00Z`), timezone: 0 }, { forwardDate: true })[0];
+  const relative = found && /\b(?:day|week|fortnight|month|year)s?\b/i.test(found.text);
+  if (!found || !(found.start.isCertain('day') || relative)) return null;
+  const [year, month, day] = (['year', 'month', 'day'] as const).map((part) => found.start.get(part) as number) as [number, number, number];
+  const time = found.start.isCertain('hour') ? ` at ${found.start.get('hour')}:${String(found.start.get('minute') ?? 0).padStart(2, '0')} ` : ' ';
+  line.rest = line.rest.replace(found.text, time);
+  return DateTime.fromObject({ year, month, day }, { zone: 'utc' }).toISODate() as IsoDay;
 }
 
 function readTime(line: Line): number | null {
