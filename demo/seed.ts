@@ -3,21 +3,30 @@ import { join } from 'node:path';
 import { BOOKS } from '../src/core/book/registry';
 import { arrange } from '../src/core/arrange/arrange';
 import { contextFrom } from '../src/core/arrange/context';
+import type { Calendar } from '../src/core/format/calendar';
 import { readCalendar } from '../src/core/format/calendar';
 import { readKit } from '../src/core/format/kit-csv';
 import { demandsOfWeek } from '../src/core/week/demands';
-import { weekOf } from '../src/core/week/week';
+import { weekAfter, weekOf } from '../src/core/week/week';
 import { addBook } from '../src/db/books';
-import { putCalendar } from '../src/db/calendars';
+import { noteAsked, putCalendar } from '../src/db/calendars';
 import type { Database } from '../src/db/database';
 import { addKit } from '../src/db/kits';
+import { setMark } from '../src/db/marks';
 import { addSpread, makeEdit } from '../src/db/spreads';
-import { demoAgenda } from './agenda';
+import { isTicked } from '../src/core/week/undone';
+import { LEFT_UNDONE, demoAgenda } from './agenda';
+import { householdFeed } from './household-service/feed';
 
 const kitFile = (name: string) => readKit(readFileSync(join(__dirname, 'kits', `${name}.kit.csv`), 'utf8'), `${name}.kit.csv`, name);
 
-/** Lays the demo scenario around a day: two books, two kits and a stash, one calendar, and this week laid out already. */
-export async function seedDemo(db: Database, today: string): Promise<void> {
+const WEEKS_BACK = 10;
+
+/**
+ * Lays the demo scenario around a day: two books, two kits and a stash, a calendar with ten weeks behind it, the feed of the
+ * simulated household where its address is given, and this week laid out already.
+ */
+export async function seedDemo(db: Database, today: string, feed: string | null = null): Promise<void> {
   for (const [id, book] of Object.entries(BOOKS)) await addBook(db, id, book);
   const [rockpool, nightAlmanac, stash] = [kitFile('rockpool'), kitFile('night-almanac'), kitFile('stash')];
   await addKit(db, rockpool, 'kit');
@@ -25,10 +34,28 @@ export async function seedDemo(db: Database, today: string): Promise<void> {
   await addKit(db, stash, 'stash');
   const ics = demoAgenda(today);
   await putCalendar(db, 'household', ics);
-  const week = demandsOfWeek([readCalendar(ics, 'household')], weekOf(today));
+  const calendar = readCalendar(ics, 'household');
+  if (feed) await subscribeTo(db, feed, today);
+  await tickPast(db, calendar, today);
+  const week = demandsOfWeek([calendar], weekOf(today));
   const book = BOOKS['three-box'];
   if (!book) return;
   const data = { book, kit: nightAlmanac, stash: [stash], week, manner: 'scattered', options: {}, seed: 1, usedElsewhere: [] };
   const id = await addSpread(db, { week: week.week, book_id: 'three-box', kit_id: nightAlmanac.name, manner: 'scattered', seed: 1, options: '{}' });
   await makeEdit(db, id, { label: 'Arrange the week', before: [], after: [...arrange(contextFrom(data))] });
+}
+
+async function subscribeTo(db: Database, address: string, today: string): Promise<void> {
+  const ics = householdFeed(today, 0);
+  await putCalendar(db, 'shared house', ics, address);
+  await noteAsked(db, 'shared house', { at: `${today}T07:00:00.000Z`, trouble: null, read: { ics, etag: '"0"', changes: JSON.stringify({ added: [], changed: [], removed: [] }) } });
+}
+
+/** What is past was done, but for a little of last week. */
+async function tickPast(db: Database, calendar: Calendar, today: string): Promise<void> {
+  for (let away = -WEEKS_BACK; away <= 0; away++) {
+    for (const d of demandsOfWeek([calendar], weekAfter(weekOf(today), away)).demands) {
+      if (isTicked(d) && d.on < today && !(away === -1 && LEFT_UNDONE.includes(d.title))) await setMark(db, d.uid, d.on, 'done');
+    }
+  }
 }

@@ -2,12 +2,14 @@ import { demoKit, demoSpread, piece } from '../../tests/fixtures';
 import { movePiece } from '../core/edit/move';
 import type { Change } from '../core/edit/change';
 import { threeBox } from '../core/book/three-box';
-import { agendaHistory, editCalendar, stepAgenda } from './agenda-edits';
+import { agendaHistory, editAgenda, stepAgenda } from './agenda-edits';
 import { addBook, findBook } from './books';
-import { listCalendars, putCalendar } from './calendars';
+import { calendarText, listCalendars, putCalendar } from './calendars';
 import type { Database } from './database';
 import { openDatabase } from './database';
 import { addKit, findKit } from './kits';
+import { marksBetween } from './marks';
+import { readSetting, writeSetting } from './settings';
 import { StaleEdit, addSpread, historyOf, makeEdit, placementsOf, stepHistory, usedElsewhere } from './spreads';
 import { setTick, ticksOf } from './ticks';
 
@@ -81,16 +83,48 @@ it('tells one week what another has used, and remembers ticks', async () => {
   expect(await ticksOf(db, id)).toEqual(['a']);
 });
 
-it('undoes and redoes edits of a calendar, not over one that was read anew', async () => {
-  const ics = async () => (await listCalendars(db)).map((c) => c.ics);
-  await editCalendar(db, 'household', 'Add “vet”', (before) => `${before ?? ''}vet`);
-  await editCalendar(db, 'household', 'Add “choir”', (before) => `${before}, choir`);
-  expect(await ics()).toEqual(['vet, choir']);
-  expect([await stepAgenda(db, 'undo'), await ics(), await agendaHistory(db)]).toEqual([true, ['vet'], { undo: 'Add “vet”', redo: 'Add “choir”' }]);
-  expect([await stepAgenda(db, 'undo'), await ics(), await stepAgenda(db, 'undo')]).toEqual([true, [], false]);
-  expect([await stepAgenda(db, 'redo'), await stepAgenda(db, 'redo'), await ics()]).toEqual([true, true, ['vet, choir']]);
-  await putCalendar(db, 'household', 'another file');
-  expect([await stepAgenda(db, 'undo'), await ics()]).toEqual([false, ['another file']]);
-  await expect(editCalendar(db, 'household', 'x', () => { throw new Error('no'); })).rejects.toThrow('no');
-  expect(await ics()).toEqual(['another file']);
+describe('edits of the agenda', () => {
+  const ics = () => calendarText(db, 'household');
+  const edit = (label: string, change: (before: string | null) => string) => editAgenda(db, label, async (trx) => [{ on: 'calendar', name: 'household', text: change(await calendarText(trx, 'household')) }]);
+
+  it('are undone and redone, not over a calendar that was read anew', async () => {
+    await edit('Add “vet”', (before) => `${before ?? ''}vet`);
+    await edit('Add “choir”', (before) => `${before}, choir`);
+    expect(await ics()).toBe('vet, choir');
+    expect([await stepAgenda(db, 'undo'), await ics(), await agendaHistory(db)]).toEqual([true, 'vet', { undo: 'Add “vet”', redo: 'Add “choir”' }]);
+    expect([await stepAgenda(db, 'undo'), await ics(), await stepAgenda(db, 'undo')]).toEqual([true, null, false]);
+    expect([await stepAgenda(db, 'redo'), await stepAgenda(db, 'redo'), await ics()]).toEqual([true, true, 'vet, choir']);
+    await putCalendar(db, 'household', 'another file, of vet, choir');
+    expect([await stepAgenda(db, 'undo'), await ics()]).toEqual([false, 'another file, of vet, choir']);
+    await expect(edit('x', () => { throw new Error('no'); })).rejects.toThrow('no');
+    expect(await ics()).toBe('another file, of vet, choir');
+  });
+
+  it('touch calendars and marks as one', async () => {
+    await editAgenda(db, 'Bring “form” over', async () => [
+      { on: 'calendar', name: 'household', text: 'form' }, { on: 'calendar', name: 'house', text: 'feed', address: 'http://127.0.0.1/a.ics' }, { on: 'mark', uid: 'f', day: '2027-02-05', mark: 'brought' },
+    ]);
+    expect(await marksBetween(db, '2027-02-01', '2027-02-07')).toEqual([{ uid: 'f', day: '2027-02-05', mark: 'brought' }]);
+    await stepAgenda(db, 'undo');
+    expect([await listCalendars(db), await marksBetween(db, '2027-02-01', '2027-02-07')]).toEqual([[], []]);
+    await stepAgenda(db, 'redo');
+    expect((await listCalendars(db)).map((c) => [c.name, c.address])).toEqual([['household', null], ['house', 'http://127.0.0.1/a.ics']]);
+  });
+
+  it('keep only the part of a text that differs, and no more than fifty of them', async () => {
+    const long = 'x'.repeat(50_000);
+    for (let i = 0; i < 60; i++) await edit(`edit ${i}`, () => `${long}${i}${long}`);
+    const { size } = await db.selectFrom('agenda_edit').select(({ fn }) => fn.sum<number>(fn<number>('length', ['effects'])).as('size')).executeTakeFirstOrThrow();
+    expect(size).toBeLessThan(200_000);
+    for (let i = 0; i < 10; i++) await stepAgenda(db, 'undo');
+    expect(await ics()).toBe(`${long}49${long}`);
+    expect((await db.selectFrom('agenda_edit').select('seq').execute()).length).toBe(50);
+  });
+});
+
+it('keeps settings', async () => {
+  expect(await readSetting(db, 'hand')).toBeNull();
+  await writeSetting(db, 'hand', { linePitch: 5 });
+  await writeSetting(db, 'hand', { linePitch: 4 });
+  expect(await readSetting(db, 'hand')).toEqual({ linePitch: 4 });
 });

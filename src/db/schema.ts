@@ -36,11 +36,35 @@ export interface PieceTable {
   faces: string;
 }
 
-/** A calendar file as it was read, so that it can be given back unchanged. */
+/** A calendar as it was read, so that it can be given back unchanged; from a file, made here, or from a feed. */
 export interface CalendarTable {
   id: Generated<number>;
   name: string;
   ics: string;
+  /** goes up with every change of the text */
+  revision: Generated<number>;
+  /** of a feed; null for all others */
+  address: string | null;
+  etag: string | null;
+  /** when the feed was last asked, and last read; ISO 8601 */
+  checked_at: string | null;
+  read_at: string | null;
+  /** why the last asking failed; null when it did not */
+  trouble: string | null;
+  /** what the last reading changed, as JSON */
+  changes: string | null;
+}
+
+/** What became of an item on a day (`done`, `brought`, `let go`); or of a pair of them, with no day: `both meant`. */
+export interface ItemMarkTable {
+  uid: string;
+  day: string;
+  mark: string;
+}
+
+export interface SettingTable {
+  name: string;
+  json: string;
 }
 
 export interface SpreadTable {
@@ -90,13 +114,11 @@ export interface TickTable {
   step: string;
 }
 
-/** Every edit of a calendar: its text before (null: it was not there) and after. */
+/** Every edit of the agenda, with what it did as JSON (see agenda-edits.ts). */
 export interface AgendaEditTable {
   seq: Generated<number>;
-  calendar: string;
   label: string;
-  before: string | null;
-  after: string;
+  effects: string;
   undone: number;
 }
 
@@ -106,6 +128,8 @@ export interface Tables {
   kit: KitTable;
   piece: PieceTable;
   calendar: CalendarTable;
+  item_mark: ItemMarkTable;
+  setting: SettingTable;
   spread: SpreadTable;
   placement: PlacementTable;
   edit: EditTable;

@@ -2,57 +2,168 @@
 
 import { randomUUID } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
-import { emptyCalendar, putEntry, removeEntry, skipOccurrence } from '../core/format/calendar-edit';
+import { emptyCalendar, entryOf, putEntry, removeEntry } from '../core/format/calendar-edit';
+import { changeOccurrence, skipOccurrence } from '../core/format/calendar-occurrence';
+import { putRound, removeRound, roundsOf } from '../core/format/calendar-round';
 import { BadInput, quoted } from '../core/format/fault';
-import { agendaHistory, editCalendar, stepAgenda } from '../db/agenda-edits';
-import type { AgendaHistory } from '../db/agenda-edits';
-import { ownerZone, calendarOf } from './agenda';
-import { AgendaHistoryDto, PutEntryDto, RemoveEntryDto } from './dto/agenda.dto';
+import { blankEntry } from '../core/week/agenda-entry';
+import { pairKey } from '../core/week/twice';
+import type { AgendaHistory, AgendaStep } from '../db/agenda-edits';
+import { agendaHistory, editAgenda, stepAgenda } from '../db/agenda-edits';
+import { calendarText } from '../db/calendars';
+import type { Database } from '../db/database';
+import { calendarsOf, editableCalendarOf, ownerZone } from './calendars';
+import { AgendaHistoryDto, BothMeantDto, BringOverDto, GatherDto, MarkDto, MoveDto, NameDto, PutEntryDto, PutRoundDto, RemoveEntryDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
 
-/** The calendar that takes what is added here when there is none yet. */
+/** The calendar that takes what is added here when there is no other that may be written. */
 const OWN = 'household';
+
+const stamp = (): string => `${new Date().toISOString().slice(0, 19)}Z`;
+const newUid = (): string => `${randomUUID()}@hobnail`;
+
+/** The calendar that takes what is added: the first one that is no feed. */
+const ownCalendar = async (db: Database): Promise<string> => (await calendarsOf(db)).find((c) => !c.address)?.name ?? OWN;
 
 /** Adds an item, or changes the one with its uid. */
 export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>> {
-  return changed(async () => {
+  return changed(async (db) => {
     const { entry } = check(PutEntryDto, input, 'item');
-    const db = await store();
+    const name = entry.uid ? await editableCalendarOf(db, entry.uid) : await ownCalendar(db);
     const zone = await ownerZone(db);
-    const calendar = entry.uid ? await calendarOf(db, entry.uid) : null;
-    if (entry.uid && !calendar) throw new BadInput([{ file: 'item', where: 'uid', found: quoted(entry.uid), expected: 'an item of your calendars' }]);
-    const full = { ...entry, uid: entry.uid || `${randomUUID()}@hobnail`, start: entry.start ?? null, minutes: entry.minutes ?? null, kind: entry.kind ?? null, part: entry.part ?? null, room: entry.room ?? null, list: entry.list ?? null, repeat: entry.repeat ?? null };
-    await editCalendar(db, calendar ?? OWN, `${entry.uid ? 'Change' : 'Add'} “${entry.title}”`, (ics) => putEntry(ics ?? emptyCalendar(zone), full, zone, `${new Date().toISOString().slice(0, 19)}Z`));
+    const full = { ...entry, uid: entry.uid || newUid() };
+    await editAgenda(db, `${entry.uid ? 'Change' : 'Add'} “${entry.title}”`, async (trx) => [text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), full, zone, stamp()))]);
   });
 }
 
 /** Takes an item out: one day of its series, or all of it. */
 export async function dropEntry(input: unknown): Promise<Outcome<AgendaHistory>> {
-  return changed(async () => {
+  return changed(async (db) => {
     const { uid, day } = check(RemoveEntryDto, input, 'item');
-    const db = await store();
-    const calendar = await calendarOf(db, uid);
-    if (!calendar) throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
+    const name = await editableCalendarOf(db, uid);
     const zone = await ownerZone(db);
-    await editCalendar(db, calendar, day ? 'Take one day out' : 'Take an item out', (ics) => (day ? skipOccurrence(ics ?? '', uid, day, zone) : removeEntry(ics ?? '', uid)));
+    await editAgenda(db, day ? 'Take one day out' : 'Take an item out', async (trx) => {
+      const ics = (await calendarText(trx, name)) ?? '';
+      return [text(name, day ? skipOccurrence(ics, uid, day, zone) : removeEntry(ics, uid))];
+    });
+  });
+}
+
+/** Moves items to a day: of a series only the one happening; a list moves as a whole. */
+export async function moveItems(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { items, to } = check(MoveDto, input, 'move');
+    await changeEach(db, items.length === 1 ? 'Move an item' : `Move ${items.length} items`, items, { day: to });
+  });
+}
+
+/** Makes items one list. */
+export async function gatherItems(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { items, list } = check(GatherDto, input, 'list');
+    await changeEach(db, `Make the list “${list}”`, items, { list });
+  });
+}
+
+async function changeEach(db: Database, label: string, items: readonly { uid: string; on: string }[], change: { day?: string; list?: string }): Promise<void> {
+  const zone = await ownerZone(db);
+  const names = await Promise.all(items.map((i) => editableCalendarOf(db, i.uid)));
+  await editAgenda(db, label, async (trx) => {
+    const texts = new Map<string, string>();
+    for (const [i, { uid, on }] of items.entries()) {
+      const name = names[i] as string;
+      texts.set(name, changeOccurrence(texts.get(name) ?? (await calendarText(trx, name)) ?? '', uid, on, change, zone));
+    }
+    return [...texts].map(([name, ics]) => text(name, ics));
+  });
+}
+
+/** Ticks an item on its day, lets it go, or takes the mark away. */
+export async function markItem(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { uid, on, mark } = check(MarkDto, input, 'mark');
+    await editAgenda(db, mark === 'done' ? 'Tick an item' : mark ? 'Let an item go' : 'Take a tick away', async () => [{ on: 'mark', uid, day: on, mark }]);
+  });
+}
+
+/** Brings what was not done to another day, as an item of its own that knows where it came from. */
+export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { uid, on, to } = check(BringOverDto, input, 'item');
+    const zone = await ownerZone(db);
+    const entry = (await calendarsOf(db)).map((c) => entryOf(c.calendar, uid)).find((e) => e !== null);
+    if (!entry) throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
+    const { title, kind, part, room, list } = entry;
+    const brought = { ...blankEntry(to), uid: newUid(), title, kind, part, room, list, task: entry.task, from: entry.from ?? on };
+    const name = await ownCalendar(db);
+    await editAgenda(db, `Bring “${title}” over`, async (trx) => [
+      text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), brought, zone, stamp())),
+      { on: 'mark', uid, day: on, mark: 'brought' },
+    ]);
+  });
+}
+
+/** Two items that look alike are both meant, and are asked about no more. */
+export async function keepBoth(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { one, other } = check(BothMeantDto, input, 'pair');
+    await editAgenda(db, 'Keep both', async () => [{ on: 'mark', uid: pairKey(one, other), day: '', mark: 'both meant' }]);
+  });
+}
+
+/** Adds a rota or turns, or changes the one it had the name of. */
+export async function saveRound(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { round: { slots, ...given }, instead } = check(PutRoundDto, input, 'round');
+    const round = { ...given, turns: slots.map((s) => s.turn) };
+    if (!round.turns.some(Boolean)) throw new BadInput([{ file: 'round', where: 'turns', found: 'only free ones', expected: 'at least one turn with a text' }]);
+    const name = await calendarOfRound(db, instead || round.name);
+    const zone = await ownerZone(db);
+    await editAgenda(db, `${instead ? 'Change' : 'Add'} the round “${round.name}”`, async (trx) => [
+      text(name, putRound((await calendarText(trx, name)) ?? emptyCalendar(zone), round, zone, stamp(), newUid, instead || round.name)),
+    ]);
+  });
+}
+
+export async function dropRound(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { name: round } = check(NameDto, input, 'round');
+    const name = await calendarOfRound(db, round);
+    await editAgenda(db, `Take the round “${round}” out`, async (trx) => [text(name, removeRound((await calendarText(trx, name)) ?? '', round))]);
+  });
+}
+
+async function calendarOfRound(db: Database, round: string): Promise<string> {
+  const holding = (await calendarsOf(db)).find((c) => roundsOf(c.calendar).some((r) => r.name === round));
+  if (holding?.address) throw new BadInput([{ file: 'round', where: `calendar ${quoted(holding.name)}`, found: 'a feed, which is only read here', expected: 'a change made where the feed comes from' }]);
+  return holding?.name ?? ownCalendar(db);
+}
+
+/** Takes a calendar away, with all that is in it. */
+export async function dropCalendar(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { name } = check(NameDto, input, 'calendar');
+    await editAgenda(db, `Take the calendar “${name}” away`, async () => [text(name, null)]);
   });
 }
 
 export async function undoAgenda(input: unknown): Promise<Outcome<AgendaHistory>> {
-  return changed(async () => {
+  return changed(async (db) => {
     const { way } = check(AgendaHistoryDto, input, 'history');
-    if (!(await stepAgenda(await store(), way))) throw new BadInput([{ file: 'agenda', where: way, found: 'nothing that fits', expected: 'an edit made here, and the calendar not read anew since' }]);
+    if (!(await stepAgenda(db, way))) throw new BadInput([{ file: 'agenda', where: way, found: 'nothing that fits', expected: 'an edit made here, and the calendar not read anew since' }]);
   });
 }
 
-async function changed(run: () => Promise<void>): Promise<Outcome<AgendaHistory>> {
+const text = (name: string, ics: string | null): AgendaStep => ({ on: 'calendar', name, text: ics });
+
+async function changed(run: (db: Database) => Promise<void>): Promise<Outcome<AgendaHistory>> {
   return outcome(async () => {
-    await run();
-    revalidatePath('/agenda');
-    revalidatePath('/');
-    return agendaHistory(await store());
+    const db = await store();
+    await run(db);
+    revalidatePath('/', 'layout');
+    return agendaHistory(db);
   });
 }

@@ -1,21 +1,30 @@
 import 'server-only';
 import { contextFrom } from '../core/arrange/context';
-import { leastHeight } from '../core/arrange/day-blocks';
-import { Draft } from '../core/arrange/draft';
+import type { Fill, Relief } from '../core/arrange/relief';
+import { fillOfDays, reliefOf } from '../core/arrange/relief';
 import { dayColumn } from '../core/book/columns';
-import { readCalendar } from '../core/format/calendar';
-import { entryOf } from '../core/format/calendar-edit';
+import { entryOf, hasItem, routinesOf } from '../core/format/calendar-edit';
+import type { CalendarChanges } from '../core/format/calendar-changes';
+import { roundsOf } from '../core/format/calendar-round';
+import type { Hand } from '../core/measure/hand';
 import type { AgendaEntry } from '../core/week/agenda-entry';
-import type { WeekDemands } from '../core/week/demand';
+import type { Demand, WeekDemands } from '../core/week/demand';
+import type { Round } from '../core/week/round';
+import type { LookAlike } from '../core/week/twice';
+import { lookAlikes, pairKey } from '../core/week/twice';
+import type { Mark } from '../core/week/undone';
+import { markKey, undone } from '../core/week/undone';
 import type { IsoDay } from '../core/week/week';
 import { daysOfWeek, isWeekName, weekAfter, weekOf } from '../core/week/week';
 import type { AgendaHistory } from '../db/agenda-edits';
 import { agendaHistory } from '../db/agenda-edits';
 import { findBook, usualBook } from '../db/books';
-import { listCalendars } from '../db/calendars';
-import type { Database } from '../db/database';
+import { marksBetween } from '../db/marks';
 import { findSpreadOfWeek } from '../db/spreads';
-import { calendarsOf, weekDemands } from './spread-data';
+import type { KeptCalendar } from './calendars';
+import { calendarsOf } from './calendars';
+import { ownerHand } from './settings';
+import { weekDemands } from './spread-data';
 import { store, today } from './store';
 import { usualSizes } from './usual-sizes';
 
@@ -25,24 +34,50 @@ export interface MonthDay {
   readonly items: number;
 }
 
-/** How a day's column would fill, before any kit is chosen. mm */
-export interface Room {
-  readonly wanted: number;
-  readonly there: number;
+/** A calendar as the list of calendars shows it. */
+export interface CalendarLine {
+  readonly name: string;
+  readonly items: number;
+  /** of a feed; null for one that is written here */
+  readonly address: string | null;
+  readonly checkedAt: string | null;
+  readonly readAt: string | null;
+  readonly trouble: string | null;
+  readonly changes: CalendarChanges | null;
+  readonly notes: readonly string[];
 }
 
 export interface Agenda {
   readonly today: IsoDay;
   readonly week: WeekDemands;
   readonly spreadId: number | null;
-  readonly rooms: readonly Room[];
+  /** how each day's column would fill before any kit is chosen */
+  readonly fills: readonly Fill[];
+  /** ways out for each day that will not hold */
+  readonly relief: readonly (readonly Relief[])[];
+  /** pairs that may be one thing */
+  readonly twice: readonly LookAlike[];
+  /** last week's, not done and not yet said what became of */
+  readonly undone: readonly Demand[];
+  /** keys (`markKey`) of what is done */
+  readonly done: readonly string[];
   /** six weeks, from the one that holds the first of the month on */
   readonly month: readonly MonthDay[];
   readonly entries: Readonly<Record<string, AgendaEntry>>;
+  /** the feed that an item comes from, by uid; those that can be changed here are not in it */
+  readonly fromFeed: Readonly<Record<string, string>>;
+  readonly calendars: readonly CalendarLine[];
+  readonly rounds: readonly Round[];
+  /** titles of what comes round, to be chosen from */
+  readonly routines: readonly string[];
+  readonly hand: Hand;
+  /** mm of a day's column; null where no book is */
+  readonly columnWidth: number | null;
   readonly history: AgendaHistory;
 }
 
 const WEEKS_SHOWN = 6;
+const MOST_ROUTINES = 300;
 
 /** One week of the agenda beside its month. @param wanted ISO week; this week when it is none */
 export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
@@ -51,35 +86,53 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
   const spread = await findSpreadOfWeek(db, name);
   const bookId = spread?.book_id ?? (await usualBook(db));
   const book = bookId ? await findBook(db, bookId) : null;
-  const week = await weekDemands(db, name, book?.weekStart ?? 'monday');
-  const middle = daysOfWeek(name)[3] as IsoDay;
-  const first = weekOf(`${middle.slice(0, 7)}-01`);
-  const month = await Promise.all(Array.from({ length: WEEKS_SHOWN }, async (_, i) => {
-    const shown = await weekDemands(db, weekAfter(first, i), 'monday');
-    return shown.days.map((day, d): MonthDay => ({ day, week: shown.week, items: shown.demands.filter((x) => x.day <= d && x.lastDay >= d).length }));
-  }));
-  const context = book && contextFrom({ book, kit: usualSizes, stash: [], week, manner: 'scattered', options: {}, seed: 1, usedElsewhere: [] });
-  const draft = context && Draft.begin(context, []);
-  const rooms = week.days.map((_, day): Room => ({ wanted: context && draft ? leastHeight(draft, context, day) : 0, there: book ? (dayColumn(book, day)?.h ?? 0) : 0 }));
-  const calendars = await calendarsOf(db);
-  const entries = Object.fromEntries([...new Set(week.demands.map((d) => d.uid))].flatMap((uid) => {
-    const entry = calendars.map((c) => entryOf(c, uid)).find((e) => e !== null);
-    return entry ? [[uid, entry] as const] : [];
-  }));
-  return { today: today(), week, spreadId: spread?.id ?? null, rooms, month: month.flat(), entries, history: await agendaHistory(db) };
+  const weekStart = book?.weekStart ?? 'monday';
+  const [week, lastWeek, hand, calendars] = await Promise.all([weekDemands(db, name, weekStart), weekDemands(db, weekAfter(name, -1), weekStart), ownerHand(db), calendarsOf(db)]);
+  const marks = await marksBetween(db, lastWeek.days[0] as IsoDay, week.days[6] as IsoDay);
+  const dayMarks = new Map(marks.filter((m) => m.day).map((m) => [markKey(m.uid, m.day), m.mark as Mark]));
+  const context = book && contextFrom({ book, kit: usualSizes, stash: [], week, manner: 'scattered', options: { hand }, seed: 1, usedElsewhere: [] });
+  const fills = context ? fillOfDays(context) : week.days.map(() => ({ wanted: 0, there: 0 }));
+  const left = undone(lastWeek, week, dayMarks, today());
+  const uids = [...new Set([...week.demands, ...left].map((d) => d.uid))];
+  return {
+    today: today(), week, spreadId: spread?.id ?? null, hand, fills, undone: left,
+    relief: week.days.map((_, day) => (context ? reliefOf(context, day, fills) : [])),
+    twice: lookAlikes(week.demands).filter(({ one, other }) => !week.bothMeant?.includes(pairKey(one.uid, other.uid))),
+    done: [...dayMarks].filter(([, mark]) => mark === 'done').map(([key]) => key),
+    month: await monthOf(name),
+    ...entriesOf(calendars, uids),
+    calendars: calendars.map(lineOf),
+    rounds: calendars.filter((c) => !c.address).flatMap((c) => roundsOf(c.calendar)),
+    routines: [...new Set(calendars.flatMap((c) => routinesOf(c.calendar)).map((r) => r.title))].sort().slice(0, MOST_ROUTINES),
+    columnWidth: (book && dayColumn(book, 0)?.w) ?? null,
+    history: await agendaHistory(db),
+  };
 }
 
-/** The owner's zone: what the first calendar says. */
-export async function ownerZone(db: Database): Promise<string> {
-  for (const { ics, name } of await listCalendars(db)) {
-    const { zone } = readCalendar(ics, name);
-    if (zone) return zone;
+/** Six weeks around the month that most of the week is in. */
+async function monthOf(week: string): Promise<MonthDay[]> {
+  const db = await store();
+  const first = weekOf(`${(daysOfWeek(week)[3] as IsoDay).slice(0, 7)}-01`);
+  const weeks = await Promise.all(Array.from({ length: WEEKS_SHOWN }, (_, i) => weekDemands(db, weekAfter(first, i), 'monday')));
+  return weeks.flatMap((w) => w.days.map((day, d): MonthDay => ({ day, week: w.week, items: w.demands.filter((x) => x.day <= d && x.lastDay >= d).length })));
+}
+
+function entriesOf(calendars: readonly KeptCalendar[], uids: readonly string[]): Pick<Agenda, 'entries' | 'fromFeed'> {
+  const entries: Record<string, AgendaEntry> = {};
+  const fromFeed: Record<string, string> = {};
+  for (const uid of uids) {
+    const holding = calendars.find((c) => hasItem(c.calendar, uid));
+    const entry = holding && entryOf(holding.calendar, uid);
+    if (entry) entries[uid] = entry;
+    if (holding?.address) fromFeed[uid] = holding.name;
   }
-  return Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return { entries, fromFeed };
 }
 
-/** The name of the calendar that an item is in. */
-export async function calendarOf(db: Database, uid: string): Promise<string | null> {
-  const found = (await listCalendars(db)).find((c) => entryOf(readCalendar(c.ics, c.name), uid) !== null);
-  return found?.name ?? null;
+function lineOf(c: KeptCalendar): CalendarLine {
+  const { root, notes } = c.calendar;
+  return {
+    name: c.name, items: root.getAllSubcomponents('vevent').length + root.getAllSubcomponents('vtodo').length, address: c.address,
+    checkedAt: c.checked_at, readAt: c.read_at, trouble: c.trouble, changes: c.changes ? (JSON.parse(c.changes) as CalendarChanges) : null, notes,
+  };
 }

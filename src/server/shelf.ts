@@ -1,7 +1,6 @@
 import 'server-only';
 import { contextFrom } from '../core/arrange/context';
-import { leastHeight } from '../core/arrange/day-blocks';
-import { Draft } from '../core/arrange/draft';
+import { fillOfDays } from '../core/arrange/relief';
 import { dayColumn } from '../core/book/columns';
 import { stepsOf } from '../core/bench/steps';
 import { cutsOf } from '../core/bench/cuts';
@@ -16,6 +15,7 @@ import { findBook, listBooks, usualBook } from '../db/books';
 import { findKit, listKits } from '../db/kits';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
+import { ownerHand } from './settings';
 import { loadSpread, weekDemands } from './spread-data';
 import { store, today } from './store';
 import { usualSizes } from './usual-sizes';
@@ -71,14 +71,14 @@ async function shelfWeek(week: string, away: number, likelyBook: string | null):
   const spread = row ? await loadSpread(row.id) : null;
   const book = spread?.context.book ?? (likelyBook ? await findBook(db, likelyBook) : null);
   const demands = spread?.context.week ?? (book ? await weekDemands(db, week, book.weekStart) : { week, days: daysOfWeek(week), demands: [] });
-  const context = book && contextFrom(spread?.context ?? { book, kit: usualSizes, stash: [], week: demands, manner: 'scattered', options: {}, seed: 1, usedElsewhere: [] });
+  const context = book && contextFrom(spread?.context ?? { book, kit: usualSizes, stash: [], week: demands, manner: 'scattered', options: { hand: await ownerHand(db) }, seed: 1, usedElsewhere: [] });
   const placements = spread?.placements ?? [];
-  const draft = context && Draft.begin(context, []);
+  const fills = context && placements.length === 0 ? fillOfDays(context) : null;
   const days = demands.days.map((iso, day): ShelfDay => {
     const column = book && dayColumn(book, day);
     const items = demands.demands.filter((d) => d.day <= day && d.lastDay >= day).length;
     const laid = column ? unionArea(placements.flatMap((p) => (p.page === column.page ? (intersect(footprint(p), column) ?? []) : []))) / (column.w * column.h) : 0;
-    const wanted = column && draft && context && placements.length === 0 ? leastHeight(draft, context, day) / column.h : 0;
+    const wanted = column && fills ? (fills[day]?.wanted ?? 0) / column.h : 0;
     return { name: iso, number: Number(iso.slice(8)), items, full: Math.max(laid, wanted) };
   });
   return {

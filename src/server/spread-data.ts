@@ -1,16 +1,16 @@
 import 'server-only';
-import { cache } from 'react';
 import type { ContextData } from '../core/arrange/context';
 import type { Placement } from '../core/arrange/spread';
-import { readCalendar } from '../core/format/calendar';
 import { demandsOfWeek } from '../core/week/demands';
 import type { WeekDemands } from '../core/week/demand';
 import { findBook } from '../db/books';
-import { listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
 import { findKit, findKits } from '../db/kits';
+import { marksBetween } from '../db/marks';
 import type { History } from '../db/spreads';
 import { findSpread, historyOf, placementsOf, usedElsewhere } from '../db/spreads';
+import { calendarsOf, ownerZone } from './calendars';
+import { ownerHand } from './settings';
 import { store } from './store';
 
 /** Everything the spread and bench screens need, as plain data. */
@@ -30,18 +30,18 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
     findBook(db, row.book_id), findKit(db, row.kit_id), findKits(db, 'stash'), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id),
   ]);
   if (!book || !kit) return null;
-  const week = await weekDemands(db, row.week, book.weekStart);
+  const [week, hand] = await Promise.all([weekDemands(db, row.week, book.weekStart), ownerHand(db)]);
   return {
     id,
-    context: { book, kit, stash: stash.filter((s) => s.name !== kit.name), week, manner: row.manner, options: JSON.parse(row.options) as ContextData['options'], seed: row.seed, usedElsewhere: elsewhere },
+    context: { book, kit, stash: stash.filter((s) => s.name !== kit.name), week, manner: row.manner, options: { hand, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: elsewhere },
     placements,
     history,
   };
 }
 
-/** All calendars, read once for a request. */
-export const calendarsOf = cache(async (db: Database) => (await listCalendars(db)).map((c) => readCalendar(c.ics, c.name)));
-
+/** What a week must hold, on its owner's clock. */
 export async function weekDemands(db: Database, week: string, weekStart: 'monday' | 'sunday'): Promise<WeekDemands> {
-  return demandsOfWeek(await calendarsOf(db), week, weekStart);
+  const [calendars, zone, marks] = await Promise.all([calendarsOf(db), ownerZone(db), marksBetween(db, '', '')]);
+  const found = demandsOfWeek(calendars.map((c) => c.calendar), week, weekStart, zone);
+  return { ...found, bothMeant: marks.filter((m) => m.mark === 'both meant').map((m) => m.uid) };
 }

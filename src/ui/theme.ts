@@ -37,6 +37,7 @@ export const theme = createTheme({
     h1: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 30, letterSpacing: '-0.01em' },
     h2: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 20 },
     h3: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 16 },
+    h6: { fontFamily: 'Fraunces, serif', fontWeight: 600, fontSize: 20 },
     body1: { fontSize: 14.5 },
     body2: { fontSize: 13 },
     caption: { fontSize: 12 },

@@ -3,7 +3,9 @@ import { blankEntry } from '../week/agenda-entry';
 import { demandsOfWeek } from '../week/demands';
 import { readTypedLine } from '../week/typed-line';
 import { readCalendar } from './calendar';
-import { emptyCalendar, entryOf, putEntry, removeEntry, skipOccurrence } from './calendar-edit';
+import { emptyCalendar, entryOf, putEntry, removeEntry } from './calendar-edit';
+import { changeOccurrence, skipOccurrence } from './calendar-occurrence';
+import { putRound, roundsOf } from './calendar-round';
 
 const ZONE = 'America/Halifax';
 const STAMP = '2027-02-03T08:00:00Z';

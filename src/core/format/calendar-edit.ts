@@ -14,9 +14,33 @@ const EMPTY = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Hobnail//EN\r\nEND:VC
 /** A calendar with nothing in it. @param zone the owner's IANA zone */
 export const emptyCalendar = (zone: string): string => EMPTY.replace('END:VCALENDAR', `X-WR-TIMEZONE:${zone}\r\nEND:VCALENDAR`);
 
+const untilAsDay = (rule: string, zone: string | null): string =>
+  rule.replace(/UNTIL=(\d{8}T\d{6}Z)/, (_, at: string) => `UNTIL=${DateTime.fromISO(at, { zone: zone ?? 'utc' }).toFormat('yyyyLLdd')}`);
+
+const indexes = new WeakMap<Calendar, ReadonlyMap<string, ICAL.Component>>();
+
+/** The component of each uid that its series is written in; looked through once a calendar. */
+function mastersOf(calendar: Calendar): ReadonlyMap<string, ICAL.Component> {
+  const known = indexes.get(calendar);
+  if (known) return known;
+  const masters = new Map<string, ICAL.Component>();
+  for (const component of ['vevent', 'vtodo'].flatMap((name) => calendar.root.getAllSubcomponents(name))) {
+    const uid = String(component.getFirstPropertyValue('uid'));
+    if (!masters.has(uid) || !component.hasProperty('recurrence-id')) masters.set(uid, component);
+  }
+  indexes.set(calendar, masters);
+  return masters;
+}
+
+export const hasItem = (calendar: Calendar, uid: string): boolean => mastersOf(calendar).has(uid);
+
+/** What comes round in a calendar, by uid and title. */
+export const routinesOf = (calendar: Calendar): { uid: string; title: string; round: string | null }[] =>
+  [...mastersOf(calendar)].filter(([, c]) => c.hasProperty('rrule')).map(([uid, c]) => ({ uid, title: factsOf(c).title, round: factsOf(c).round }));
+
 /** The item as a person edits it; null when the calendar has none of that uid. */
 export function entryOf(calendar: Calendar, uid: string): AgendaEntry | null {
-  const component = masterOf(calendar.root, uid);
+  const component = mastersOf(calendar).get(uid);
   const property = component && anchorOf(component);
   if (!component || !property) return null;
   const { title, kind, part, room, list, tentative, lead, dueShown, countdown, reminders, since, onlyWith, quiet, from } = factsOf(component);
@@ -29,7 +53,7 @@ export function entryOf(calendar: Calendar, uid: string): AgendaEntry | null {
     uid, title, task: component.name === 'vtodo', kind, part, room, list, tentative, leadDays: lead, dueShown, countdown, reminders, since, onlyWith, quiet, from,
     day: isoDay(wallOfTime(at)), start: at.isDate ? null : at.hour * 60 + at.minute,
     minutes: at.isDate || length <= 0 ? null : Math.round(length / 60), days: at.isDate ? Math.max(1, Math.round(length / 86_400)) : 1,
-    repeat: rule ? String(rule) : null,
+    repeat: rule ? untilAsDay(String(rule), calendar.zone) : null,
   };
 }
 
@@ -69,7 +93,7 @@ export function putEntry(ics: string, entry: AgendaEntry, zone: string, stamp: s
   if (entry.tentative) set('status', 'TENTATIVE');
   else if (String(component.getFirstPropertyValue('status') ?? '').toUpperCase() === 'TENTATIVE') component.removeAllProperties('status');
   component.removeAllProperties('rrule');
-  if (entry.repeat) component.addPropertyWithValue('rrule', ICAL.Recur.fromString(entry.repeat));
+  if (entry.repeat) component.addPropertyWithValue('rrule', ICAL.Recur.fromString(entry.start === null ? entry.repeat : untilInUtc(entry.repeat, zone)));
   return writtenCalendar(root);
 }
 
@@ -79,6 +103,10 @@ export function removeEntry(ics: string, uid: string): string {
   for (const component of itemsOf(root, uid)) root.removeSubcomponent(component);
   return writtenCalendar(root);
 }
+
+/** The UNTIL of a timed series is an instant in UTC (RFC 5545, 3.3.10): the end of its last day. */
+const untilInUtc = (rule: string, zone: string): string =>
+  rule.replace(/UNTIL=(\d{8})(?=;|$)/, (_, day: string) => `UNTIL=${DateTime.fromISO(day, { zone }).endOf('day').toUTC().toFormat("yyyyLLdd'T'HHmmss'Z'")}`);
 
 /** A reminder is an alarm, days before, that other programs ring and this one writes down. Their own alarms stay. */
 function setReminders(component: ICAL.Component, entry: AgendaEntry): void {

@@ -9,7 +9,8 @@ export interface Told {
   readonly facts: Facts;
 }
 
-const plain = (text: string): string => text.trim().toLowerCase();
+/** Commas part the names of a list, so they do not count within one. */
+const plain = (text: string): string => text.replace(/[,\s]+/g, ' ').trim().toLowerCase();
 
 /** Leaves out what a quiet period suspends, and what comes only in weeks in which something else happens. */
 export function withoutResting(told: readonly Told[], isChore: (t: Told) => boolean, week: { readonly from: Wall; readonly until: Wall }): Told[] {

@@ -98,8 +98,10 @@ export function spokenRule(rule: string): string {
   if (!unit) return rule;
   const days = get('BYDAY')?.split(',').map((c) => DAYS[CODES.indexOf(c.slice(-2))]).filter(Boolean).map((d) => (d as string).charAt(0).toUpperCase() + (d as string).slice(1));
   const monthDay = get('BYMONTHDAY');
-  const on = days?.length ? ` on ${days.join(', ')}` : monthDay ? ` on the ${ordinal(Number(monthDay))}` : '';
-  return `every ${every === 1 ? unit : every === 2 ? `second ${unit}` : `${every} ${unit}s`}${on}`;
+  const nth = /^(-?\d)[A-Z]{2}$/.exec(get('BYDAY') ?? '')?.[1];
+  const until = get('UNTIL');
+  const on = nth ? ` on the ${nth === '-1' ? 'last' : ordinal(Number(nth))} ${days?.[0]}` : days?.length ? ` on ${days.join(', ')}` : monthDay ? ` on the ${monthDay === '-1' ? 'last day' : ordinal(Number(monthDay))}` : '';
+  return `every ${every === 1 ? unit : every === 2 ? `second ${unit}` : `${every} ${unit}s`}${on}${until ? ` until ${until.slice(0, 4)}-${until.slice(4, 6)}-${until.slice(6, 8)}` : ''}`;
 }
 
 const ordinal = (n: number): string => `${n}${n % 10 === 1 && n !== 11 ? 'st' : n % 10 === 2 && n !== 12 ? 'nd' : n % 10 === 3 && n !== 13 ? 'rd' : 'th'}`;

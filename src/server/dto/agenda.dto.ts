@@ -1,27 +1,43 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { DemandKind, Part, Room } from '../../core/week/demand';
 import { DEMAND_KINDS, PARTS, ROOMS } from '../../core/week/demand';
+import type { Reminder } from '../../core/week/facts';
+import { FURTHEST } from '../../core/week/facts';
+import type { Round, Turn } from '../../core/week/round';
+import { MOST_TURNS } from '../../core/week/round';
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
+
+export class ReminderDto implements Reminder {
+  @IsInt() @Min(1) @Max(FURTHEST) days!: number;
+  @IsString() @MinLength(1) @MaxLength(400) text!: string;
+}
 
 export class EntryDto implements AgendaEntry {
   @IsString() @MaxLength(500) uid!: string;
   @IsString() @MinLength(1) @MaxLength(500) title!: string;
   @IsBoolean() task!: boolean;
   @Matches(DAY) day!: string;
-  @IsOptional() @IsInt() @Min(0) @Max(1439) start!: number | null;
-  @IsOptional() @IsInt() @Min(1) @Max(1440) minutes!: number | null;
+  @IsOptional() @IsInt() @Min(0) @Max(1439) start: number | null = null;
+  @IsOptional() @IsInt() @Min(1) @Max(1440) minutes: number | null = null;
   @IsInt() @Min(1) @Max(366) days!: number;
-  @IsOptional() @IsIn(DEMAND_KINDS) kind!: DemandKind | null;
-  @IsOptional() @IsIn(PARTS) part!: Part | null;
-  @IsOptional() @IsIn(ROOMS) room!: Room | null;
-  @IsOptional() @IsString() @MaxLength(100) list!: string | null;
+  @IsOptional() @IsIn(DEMAND_KINDS) kind: DemandKind | null = null;
+  @IsOptional() @IsIn(PARTS) part: Part | null = null;
+  @IsOptional() @IsIn(ROOMS) room: Room | null = null;
+  @IsOptional() @IsString() @MaxLength(100) list: string | null = null;
   @IsBoolean() tentative!: boolean;
-  @IsInt() @Min(0) @Max(60) leadDays!: number;
-  @IsOptional() @Matches(/^FREQ=(DAILY|WEEKLY|MONTHLY|YEARLY)[A-Z0-9=;,+-]*$/) @MaxLength(300) repeat!: string | null;
+  @IsInt() @Min(0) @Max(FURTHEST) leadDays!: number;
+  @IsBoolean() dueShown!: boolean;
+  @IsArray() @ArrayMaxSize(20) @IsInt({ each: true }) @Min(1, { each: true }) @Max(FURTHEST, { each: true }) countdown!: number[];
+  @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => ReminderDto) reminders!: ReminderDto[];
+  @IsOptional() @IsInt() @Min(0) @Max(9999) since: number | null = null;
+  @IsOptional() @IsString() @MaxLength(500) onlyWith: string | null = null;
+  @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) @MaxLength(500, { each: true }) quiet!: string[];
+  @IsOptional() @Matches(DAY) from: string | null = null;
+  @IsOptional() @Matches(/^FREQ=(DAILY|WEEKLY|MONTHLY|YEARLY)[A-Z0-9=;,+-]*$/) @MaxLength(300) repeat: string | null = null;
 }
 
 export class PutEntryDto {
@@ -32,6 +48,70 @@ export class RemoveEntryDto {
   @IsString() @MinLength(1) @MaxLength(500) uid!: string;
   /** one day of a series only */
   @IsOptional() @Matches(DAY) day!: string | null;
+}
+
+/** An item on one of its days. */
+export class HappeningDto {
+  @IsString() @MinLength(1) @MaxLength(500) uid!: string;
+  @Matches(DAY) on!: string;
+}
+
+export class MoveDto {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => HappeningDto) items!: HappeningDto[];
+  @Matches(DAY) to!: string;
+}
+
+export class GatherDto {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => HappeningDto) items!: HappeningDto[];
+  @IsString() @MinLength(1) @MaxLength(100) list!: string;
+}
+
+export class MarkDto extends HappeningDto {
+  @ValidateIf((m: MarkDto) => m.mark !== null) @IsIn(['done', 'let go']) mark!: 'done' | 'let go' | null;
+}
+
+export class BringOverDto extends HappeningDto {
+  @Matches(DAY) to!: string;
+}
+
+export class BothMeantDto {
+  @IsString() @MinLength(1) @MaxLength(500) one!: string;
+  @IsString() @MinLength(1) @MaxLength(500) other!: string;
+}
+
+export class TurnDto implements Turn {
+  @IsString() @MinLength(1) @MaxLength(400) text!: string;
+  @IsOptional() @IsInt() @Min(0) @Max(1439) start: number | null = null;
+  @IsOptional() @IsInt() @Min(1) @Max(1440) minutes: number | null = null;
+}
+
+export class RoundDto implements Omit<Round, 'turns'> {
+  @IsString() @MinLength(1) @MaxLength(100) name!: string;
+  @Matches(DAY) first!: string;
+  @IsIn(['day', 'week']) every!: 'day' | 'week';
+  /** a free turn has no text */
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(MOST_TURNS) @ValidateNested({ each: true }) @Type(() => SlotDto) slots!: SlotDto[];
+  @IsOptional() @IsIn(DEMAND_KINDS) kind: DemandKind | null = null;
+  @IsOptional() @IsIn(PARTS) part: Part | null = null;
+}
+
+export class SlotDto {
+  @IsOptional() @ValidateNested() @Type(() => TurnDto) turn: TurnDto | null = null;
+}
+
+export class PutRoundDto {
+  @ValidateNested() @Type(() => RoundDto) round!: RoundDto;
+  /** the name it had before; '' when it is new */
+  @IsString() @MaxLength(100) instead!: string;
+}
+
+export class NameDto {
+  @IsString() @MinLength(1) @MaxLength(200) name!: string;
+}
+
+export class SubscribeDto {
+  @IsString() @MinLength(1) @MaxLength(100) name!: string;
+  @IsString() @MinLength(1) @MaxLength(2000) address!: string;
 }
 
 export class AgendaHistoryDto {

@@ -25,7 +25,7 @@ export function TypedLine({ from, busy, onSave, onForm }: { from: string; busy: 
         <Button sx={{ whiteSpace: 'nowrap', flexShrink: 0 }} onClick={() => onForm(entry ?? blankEntry(from))}>By form</Button>
       </Box>
       <Typography variant="body2" aria-live="polite" data-testid="understood" sx={{ mt: 0.5, minHeight: 20, color: entry ? GLASS.bottle : GLASS.quiet }}>
-        {entry ? spokenEntry(entry) : text.trim() ? 'That has a time but no words yet.' : 'For example: bins every mon evening · rent due 1st, 2 days before · choir camp fri-sun · soap list to buy'}
+        {entry ? spokenEntry(entry) : text.trim() ? 'That has a time but no words yet.' : 'bins every mon evening · rent due 1st, 2 days before · camp fri-sun · soap list to buy'}
       </Typography>
     </Box>
   );

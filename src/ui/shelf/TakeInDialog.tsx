@@ -14,29 +14,33 @@ import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { TakenIn } from '../../server/take-in';
-import { takeIn } from '../../server/take-in';
+import type { TakeInNews, TakenIn } from '../../server/take-in';
 
 /** Takes in kits, calendars and books from files, and says what became of each. */
 export function TakeInDialog({ onClose }: { onClose: () => void }) {
   const router = useRouter();
   const [role, setRole] = useState('kit');
   const [files, setFiles] = useState<readonly File[]>([]);
-  const [results, setResults] = useState<readonly TakenIn[] | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [results, setResults] = useState<readonly TakenIn[]>([]);
+  const [reading, setReading] = useState<{ file: string; share: number } | null>(null);
   const read = async () => {
-    setBusy(true);
+    setResults([]);
+    setReading({ file: files[0]?.name ?? '', share: 0 });
     const form = new FormData();
     form.set('role', role);
     files.forEach((f) => form.append('files', f));
     try {
-      setResults(await takeIn(form));
+      for await (const news of newsOf(await fetch('/take-in', { method: 'POST', body: form }))) {
+        if ('share' in news) setReading(news);
+        else setResults((known) => [...known, news]);
+      }
       router.refresh();
     } catch (error) {
-      setResults([{ file: 'The files', said: null, messages: [`The files could not be sent: ${error instanceof Error ? error.message : String(error)}. Nothing was kept.`] }]);
+      setResults((known) => [...known, { file: 'The files', said: null, messages: [`The files could not be sent: ${error instanceof Error ? error.message : String(error)}. Nothing more was kept.`] }]);
     }
-    setBusy(false);
+    setReading(null);
   };
+  const busy = reading !== null;
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
       <DialogTitle>Take in a file</DialogTitle>
@@ -45,7 +49,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
         <Box>
           <Button component="label" variant="outlined">
             Choose files
-            <input hidden type="file" multiple accept=".csv,.ics,.json" data-testid="files" onChange={(e) => { setFiles([...(e.target.files ?? [])]); setResults(null); }} />
+            <input hidden type="file" multiple accept=".csv,.ics,.json" data-testid="files" onChange={(e) => { setFiles([...(e.target.files ?? [])]); setResults([]); }} />
           </Button>
           <Typography component="span" sx={{ ml: 2 }}>{files.map((f) => f.name).join(', ') || 'none chosen'}</Typography>
         </Box>
@@ -55,9 +59,14 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
             <FormControlLabel value="stash" control={<Radio />} label="They belong to the stash" />
           </RadioGroup>
         )}
-        {busy && <LinearProgress aria-label="Reading" />}
+        {reading && (
+          <Box>
+            <Typography variant="caption" color="text.secondary">reading {reading.file}</Typography>
+            <LinearProgress aria-label="Reading" variant={reading.share > 0 ? 'determinate' : 'indeterminate'} value={reading.share * 100} />
+          </Box>
+        )}
         <Box aria-live="polite" sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
-          {results?.map((r) => (r.said ? <Alert key={r.file} severity="success">{r.file}: {r.said}.</Alert> : (
+          {results.map((r) => (r.said ? <Alert key={r.file} severity="success">{r.file}: {r.said}.{r.messages.map((m) => <Box key={m}>{m}</Box>)}</Alert> : (
             <Alert key={r.file} severity="error">
               Nothing of {r.file} was kept.
               <Box component="ul" sx={{ pl: 2, m: 0 }}>{r.messages.slice(0, 12).map((m) => <li key={m}>{m}</li>)}</Box>
@@ -72,4 +81,16 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
       </DialogActions>
     </Dialog>
   );
+}
+
+/** The lines of the answer as they come. */
+async function* newsOf(response: Response): AsyncGenerator<TakeInNews> {
+  if (!response.ok || !response.body) throw new Error(`the server answered ${response.status}`);
+  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  for (let part = await reader.read(); !part.done; part = await reader.read()) {
+    const lines = (rest + part.value).split('\n');
+    rest = lines.pop() ?? '';
+    for (const line of lines) yield JSON.parse(line) as TakeInNews;
+  }
 }

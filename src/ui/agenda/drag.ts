@@ -1,0 +1,16 @@
+import { PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import type { Demand } from '../../core/week/demand';
+
+/** A press becomes a drag after so many pixels, so that a click still opens the item. */
+const PIXELS = 6;
+
+export const useDragSensors = () => useSensors(useSensor(PointerSensor, { activationConstraint: { distance: PIXELS } }));
+
+/** What is dragged: one item, or all rows of a list. */
+export interface Dragged {
+  readonly demands: readonly Demand[];
+  readonly label: string;
+}
+
+/** Only the item itself moves: a due day, a reminder or a count of days goes with it. */
+export const canMove = (d: Demand, fromFeed: Readonly<Record<string, string>>): boolean => d.aspect === 'item' && !fromFeed[d.uid];
