@@ -74,8 +74,8 @@ export async function fetchFeed(address: string, etag: string | null): Promise<{
 }
 
 function reason(error: unknown): string {
-  if (!(error instanceof Error)) return String(error);
-  if (error.name === 'TimeoutError') return `it did not answer within ${PATIENCE / 1000} s`;
-  const cause = error.cause as { code?: string } | undefined;
-  return cause?.code === 'ECONNREFUSED' ? 'nothing answers at its address' : error.message === 'fetch failed' ? `it could not be reached (${cause?.code ?? 'no reason given'})` : error.message;
+  const { name, message, cause } = error as { name?: string; message?: string; cause?: { code?: string; message?: string } };
+  if (name === 'TimeoutError') return `it did not answer within ${PATIENCE / 1000} s`;
+  if (cause?.code === 'ECONNREFUSED') return 'nothing answers at its address';
+  return message === 'fetch failed' ? `it could not be reached (${cause?.code ?? cause?.message ?? 'no reason given'})` : (message ?? String(error));
 }

@@ -90,11 +90,13 @@ function faultsOf(component: ICAL.Component, block: Block, file: string): Fault[
 
 function isTime(property: ICAL.Property): boolean {
   try {
-    return property.getValues().every((value) => {
+    const written = (property.toJSON() as unknown[]).slice(3);
+    return property.getValues().every((value, i) => {
       const time = value instanceof ICAL.Period ? value.start : value;
-      if (!(time instanceof ICAL.Time)) return false;
-      const date = new Date(Date.UTC(time.year, time.month - 1, time.day));
-      return date.getUTCMonth() === time.month - 1 && date.getUTCDate() === time.day && time.hour < 25 && time.minute < 60;
+      // a day that does not exist is made another one by the parser: what is written tells
+      const [, year, month, day] = /^(\d{4})-(\d{2})-(\d{2})/.exec(String(written[i])) ?? [];
+      const date = new Date(Date.UTC(Number(year), Number(month) - 1, Number(day)));
+      return time instanceof ICAL.Time && date.getUTCMonth() === Number(month) - 1 && date.getUTCDate() === Number(day) && time.hour < 25 && time.minute < 60;
     });
   } catch {
     return false;

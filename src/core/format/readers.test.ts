@@ -1,6 +1,8 @@
 import { threeBox } from '../book/three-box';
 import { readBook } from './book-json';
-import { readCalendar } from './calendar';
+import { demandsOfWeek } from '../week/demands';
+import { readCalendar, readingCalendar } from './calendar';
+import { decodeText } from './decode';
 import { BadInput } from './fault';
 import { readKit, writeKit } from './kit-csv';
 import { readOptions } from './options-json';
@@ -105,5 +107,68 @@ describe('a calendar file', () => {
     const said = refused(() => readCalendar(text, 'c.ics'));
     expect(said).toContain(where);
     expect(said).toContain(expected);
+  });
+
+  const whole = (...lines: string[]): string => ['BEGIN:VCALENDAR', ...lines, 'END:VCALENDAR'].join('\r\n');
+  const one = (...lines: string[]): string[] => ['BEGIN:VEVENT', 'UID:a', 'DTSTART:20270208T100000', ...lines, 'END:VEVENT'];
+
+  it.each(['FREQ=NEVER', 'FREQ=WEEKLY;BYMONTH=13', 'INTERVAL=2', 'FREQ=DAILY;UNTIL=soon'])('refuses the rule %s by its line', (rule) => {
+    const said = refused(() => readCalendar(whole(...one('SUMMARY:x'), 'BEGIN:VEVENT', 'UID:b', 'DTSTART:20270208T100000', `RRULE:${rule}`, 'END:VEVENT'), 'c.ics'));
+    expect(said).toMatch(/line (7|10)/);
+  });
+
+  it('names every fault with its line, and keeps to forty', () => {
+    const bad = Array.from({ length: 100 }, (_, i) => ['BEGIN:VEVENT', `UID:u${i}`, 'DTSTART;VALUE=DATE:20270231', 'END:VEVENT']).flat();
+    const lines = refused(() => readCalendar(whole(...bad), 'c.ics')).split('\n');
+    expect(lines).toHaveLength(40);
+    expect(lines[1]).toContain('line 6, VEVENT "u1", DTSTART: found "2027-02-31"');
+  });
+
+  it('reads twenty thousand events step by step, and may be left at any of them', () => {
+    const text = whole(...Array.from({ length: 20_000 }, (_, i) => ['BEGIN:VEVENT', `UID:u${i}`, `DTSTART;VALUE=DATE:2027020${1 + (i % 8)}`, `SUMMARY:e${i}`, 'END:VEVENT']).flat());
+    const reading = readingCalendar(text, 'c.ics');
+    const shares: number[] = [];
+    let step = reading.next();
+    for (; !step.done; step = reading.next()) shares.push(step.value);
+    expect(step.value.root.getAllSubcomponents()).toHaveLength(20_000);
+    expect(shares.length).toBeGreaterThan(100);
+    expect([...shares].sort((a, b) => a - b)).toEqual(shares);
+    expect(shares.at(-1)).toBeLessThanOrEqual(1);
+  });
+
+  it('refuses what is too large before reading it, by letters and by items', () => {
+    expect(refused(() => readCalendar(whole(`X-PAD:${'x'.repeat(65 * 2 ** 20)}`), 'c.ics'))).toContain('found 65 MB of text, expected at most 64 MB');
+    expect(refused(() => readCalendar(whole(...Array.from({ length: 60_001 }, () => ['BEGIN:VEVENT', 'END:VEVENT']).flat()), 'c.ics'))).toContain('found 60001 items');
+  });
+
+  it('reads a property of a megabyte, folded or not, and keeps it', () => {
+    const long = 'word '.repeat(200_000);
+    const folded = (long.match(/.{1,70}/g) as string[]).join('\r\n ');
+    for (const value of [long, folded]) {
+      const { root } = readCalendar(whole(...one(`DESCRIPTION:${value}`, `SUMMARY:${'x'.repeat(2000)}`)), 'c.ics');
+      expect(String(root.getFirstSubcomponent('vevent')?.getFirstPropertyValue('description')).replace(/\s/g, '')).toHaveLength(800_000);
+    }
+    expect(demandsOfWeek([readCalendar(whole(...one(`SUMMARY:${'x'.repeat(2_000_000)}`)), 'c.ics')], '2027-W06').demands[0]?.title).toHaveLength(400);
+  });
+
+  it('takes a time of a zone nobody knows as the owner’s own clock, and says so', () => {
+    const { notes } = readCalendar(whole(...one('SUMMARY:x').map((l) => l.replace('DTSTART:', 'DTSTART;TZID=Atlantis Time:'))), 'c.ics');
+    expect(notes).toEqual(['The time zone "Atlantis Time" is not known here and the file does not describe it: one time is read as your own clock’s.']);
+    expect(readCalendar(whole(...one('SUMMARY:x').map((l) => l.replace('DTSTART:', 'DTSTART;TZID=/some/path/Europe/Lisbon:'))), 'c.ics').notes).toEqual([]);
+  });
+
+  it('reads several calendars of one file as one', () => {
+    expect(readCalendar(`${whole('X-WR-TIMEZONE:Europe/Lisbon', ...one('SUMMARY:x'))}\r\n${whole(...one('SUMMARY:y'))}\r\n`, 'c.ics')).toMatchObject({ zone: 'Europe/Lisbon', root: { jCal: ['vcalendar', expect.anything(), { length: 2 }] } });
+  });
+});
+
+describe('the letters of a file', () => {
+  const bytes = (text: string): Uint8Array => Uint8Array.from(text, (c) => c.charCodeAt(0));
+  it('are UTF-8, or UTF-16 with its mark', () => {
+    expect(decodeText(new TextEncoder().encode('\uFEFFWren’s'), 'f')).toBe('Wren’s');
+    expect(decodeText(Uint8Array.from([0xff, 0xfe, 0x57, 0, 0x19, 0x20]), 'f')).toBe('W’');
+  });
+  it.each([['one\ntwo\ncaf\xE9\nfour', 'line 3'], ['ends in \xE2\x80', 'line 1'], ['zero\nby\0te', 'line 2']])('are refused by line otherwise (%#)', (text, where) => {
+    expect(refused(() => decodeText(bytes(text), 'f.ics'))).toContain(`f.ics, ${where}: found`);
   });
 });

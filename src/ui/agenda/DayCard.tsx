@@ -111,12 +111,19 @@ function Item({ demand: d, agenda, run, busy, onOpen }: { demand: Demand } & Ite
   const movable = canMove(d, agenda.fromFeed);
   const dragged: Dragged = { demands: [d], label: d.title };
   const { setNodeRef, listeners, isDragging } = useDraggable({ id: d.key, data: dragged, disabled: !movable });
-  const done = agenda.done.includes(markKey(d.uid, d.on));
+  const kept = agenda.done.includes(markKey(d.uid, d.on));
+  // shown at once; what the server then says counts
+  const [ticked, setTicked] = useState<{ was: boolean; is: boolean } | null>(null);
+  const done = ticked?.was === kept ? ticked.is : kept;
+  const tick = async () => {
+    setTicked({ was: kept, is: !done });
+    if (!(await run(markItem({ ...happening(d), mark: done ? null : 'done' })))) setTicked(null);
+  };
   const more = [d.list, d.from ? `from ${d.from}` : '', agenda.fromFeed[d.uid] ? `feed: ${agenda.fromFeed[d.uid]}` : ''].filter(Boolean).join(', ');
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', opacity: isDragging ? 0.4 : 1 }}>
       {isTicked(d)
-        ? <Checkbox size="small" checked={done} disabled={busy} onChange={() => run(markItem({ ...happening(d), mark: done ? null : 'done' }))} slotProps={{ input: { 'aria-label': `${d.title}: done` } }} sx={{ p: 0.25, '& svg': { fontSize: 16 } }} />
+        ? <Checkbox size="small" checked={done} disabled={busy} onChange={tick} slotProps={{ input: { 'aria-label': `${d.title}: done` } }} sx={{ p: 0.25, '& svg': { fontSize: 16 } }} />
         : <Box sx={{ width: 20 }} />}
       <ButtonBase
         ref={setNodeRef} {...listeners} onClick={() => onOpen(d)} data-testid="agenda-item" title={[d.title, more].filter(Boolean).join(' · ')}
