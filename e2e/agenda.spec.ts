@@ -174,12 +174,18 @@ test('the hand is measured with a sample line, and the weeks are measured with i
   await page.goto(`${hobnail.url}/settings`);
   await page.getByLabel('Length of one line, mm').fill('900');
   await expect(page.getByTestId('hand')).toContainText('no size that anyone writes');
-  await page.getByLabel('Length of one line, mm').fill('170');
-  await page.getByLabel('From the first line to the last, mm').fill('24');
-  await page.getByRole('button', { name: 'Keep this hand' }).click();
-  await expect(page.getByText('Your hand is kept')).toBeVisible();
-  await page.goto(`${hobnail.url}/agenda?week=2027-W10`);
+  const keep = async (length: string, rise: string) => {
+    await page.goto(`${hobnail.url}/settings`);
+    await page.getByLabel('Length of one line, mm').fill(length);
+    await page.getByLabel('From the first line to the last, mm').fill(rise);
+    await page.getByRole('button', { name: 'Keep this hand' }).click();
+    await expect(page.getByText('Your hand is kept')).toBeVisible();
+    await page.goto(`${hobnail.url}/agenda?week=2027-W10`);
+  };
+  await keep('170', '24');
   expect(await wanted()).toBeGreaterThan(before);
+  await keep('96.8', '13.5');
+  expect(await wanted()).toBe(before);
   expect(complaints).toEqual([]);
 });
 

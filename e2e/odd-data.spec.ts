@@ -81,6 +81,19 @@ test('the screens can be used by everyone: no serious fault by axe-core', async 
   await page.goto(`${hobnail.url}/agenda?week=2027-W06`);
   await expect(page.getByTestId('agenda-item').first()).toBeVisible();
   expect(await serious()).toEqual([]);
+  for (const tab of [/Rounds/, /Calendars/]) {
+    await page.getByRole('tab', { name: tab }).click();
+    expect(await serious()).toEqual([]);
+  }
+  await page.getByTestId('agenda-item').first().click();
+  for (const tab of ['Comes round', 'Looking ahead']) {
+    await page.getByRole('tab', { name: tab }).click();
+    await page.waitForTimeout(400);
+    expect(await serious()).toEqual([]);
+  }
+  await page.goto(`${hobnail.url}/settings`);
+  await page.getByRole('button', { name: 'Keep this hand' }).waitFor();
+  expect(await serious()).toEqual([]);
   await openWeek(page, hobnail, /^This week/);
   expect(await serious()).toEqual([]);
   await page.getByRole('link', { name: 'To the bench' }).click();
