@@ -77,7 +77,7 @@ const EVENTS: readonly Entry[] = [
   { title: 'foster trial: Fig', day: 9, days: 3, more: ['CATEGORIES:greyhound'] },
   { title: 'book camp bus', day: 8, more: [chore] },
   { title: 'allotment open day', day: 13, at: '13:30', minutes: 120, more: ['CATEGORIES:garden'] },
-  { title: 'choir camp', day: 18, days: 3, more: ['CATEGORIES:choir', 'X-HOBNAIL-COUNTDOWN:14,7'] },
+  { title: 'choir camp', day: 18, days: 3, more: ['CATEGORIES:choir', 'X-HOBNAIL-COUNTDOWN:14,3'] },
   { title: 'boiler service', day: 16, at: '08:30', minutes: 60 },
   { title: 'kennel open days', day: 3, days: 3 },
   { title: 'vet, both hounds', day: 4, at: '10:15', minutes: 45 },

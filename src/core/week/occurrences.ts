@@ -119,7 +119,7 @@ function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
     const time = property.getFirstValue() as ICAL.Time;
     const begins = clock.read(time);
     const rules = single ? [] : component.getAllProperties('rrule').map((p) => ruleOf(p.getFirstValue() as ICAL.Recur, (until) => (until.zone === ICAL.Timezone.utcTimezone ? clock.fromUtc(wallOfTime(until)) : wallOfTime(until))));
-    const facts = factsOf(component);
+    const yearly = rules.some((r) => r.freq === 'YEARLY');
     const exdates = single ? [] : component.getAllProperties('exdate').flatMap((p) => timesOf(p).map((t) => ({ day: t.isDate && !time.isDate, at: onClock(t, p, owner) })));
     const without = new Set([...exdates.filter((e) => !e.day).map((e) => e.at), ...(single ? [] : instead.values())]);
     return [{
@@ -129,9 +129,9 @@ function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
       allDay: time.isDate,
       repeated: single || rules.length > 0 || component.hasProperty('rdate'),
       begins, without,
-      rules: isCounted(facts.title, facts.categories) ? rules.map((r) => keptEveryYear(r, begins)) : rules,
-      yearly: rules.some((r) => r.freq === 'YEARLY'),
-      reach: reachOf(facts) * DAY_MS,
+      rules: yearly && isCounted(factsOf(component).title, factsOf(component).categories) ? rules.map((r) => keptEveryYear(r, begins)) : rules,
+      yearly,
+      reach: saysAhead(component) ? reachOf(factsOf(component)) * DAY_MS : 0,
       withoutDays: new Set(exdates.filter((e) => e.day).map((e) => dayNumber(e.at))),
       more: single ? [] : component.getAllProperties('rdate').flatMap((p) => timesOf(p).map((t) => onClock(t, p, owner))),
       toOwner: clock.toOwner,
@@ -140,6 +140,9 @@ function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
     }];
   });
 }
+
+/** Most items say nothing of the days before theirs; reading all that they might say takes longer than this look. */
+const saysAhead = (c: ICAL.Component): boolean => c.hasProperty('x-hobnail-lead') || c.hasProperty('x-hobnail-countdown') || c.getFirstSubcomponent('valarm') !== null;
 
 /** The property that dates an item: a task by when it is due, all else by its start. */
 export const anchorOf = (c: ICAL.Component): ICAL.Property | null =>
