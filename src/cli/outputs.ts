@@ -31,9 +31,13 @@ export interface Inputs {
   readonly seed: number;
 }
 
-/** All files of the headless command, by name. The same inputs give the same bytes. @throws BadInput with every fault of every file */
-export async function outputs(inputs: Inputs): Promise<Record<string, string | Uint8Array>> {
-  const context = contextOf(inputs);
+/**
+ * All files of the headless command, by name. The same inputs give the same bytes.
+ * @param note is told what its user should know of how the inputs were read
+ * @throws BadInput with every fault of every file
+ */
+export async function outputs(inputs: Inputs, note: (said: string) => void = () => {}): Promise<Record<string, string | Uint8Array>> {
+  const context = contextOf(inputs, note);
   const spread = completeSpread(context, arrange(context));
   return {
     'spread.json': writeSpread(spread),
@@ -44,7 +48,7 @@ export async function outputs(inputs: Inputs): Promise<Record<string, string | U
   };
 }
 
-function contextOf(inputs: Inputs): Context {
+function contextOf(inputs: Inputs, note: (said: string) => void): Context {
   const faults: BadInput[] = [];
   const attempt = <T>(read: () => T): T | null => {
     try {
@@ -59,6 +63,7 @@ function contextOf(inputs: Inputs): Context {
   const kit = attempt(() => readKit(inputs.kit.text, inputs.kit.file, inputs.kit.name));
   const stash = inputs.stash.map((s) => attempt(() => readKit(s.text, s.file, s.name)));
   const calendar = attempt(() => readCalendar(inputs.agenda.text, inputs.agenda.file));
+  calendar?.notes.forEach(note);
   const own = attempt(() => (inputs.options ? readOptions(inputs.options.text, inputs.options.file) : {}));
   const names = [inputs.kit.name, ...inputs.stash.map((s) => s.name)];
   const twice = names.find((name, i) => names.indexOf(name) !== i);

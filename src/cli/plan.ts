@@ -23,7 +23,7 @@ async function main(): Promise<void> {
     agenda: { file: given.agenda, text: read(given.agenda, '--agenda', 'an iCalendar file') },
     options: given.options ? { file: given.options, text: read(given.options, '--options', 'a JSON file') } : null,
   };
-  const files = await outputs({ ...texts, week: given.week, manner: given.manner, seed: given.seed });
+  const files = await outputs({ ...texts, week: given.week, manner: given.manner, seed: given.seed }, (said) => process.stderr.write(`${given.agenda}: ${said}\n`));
   writeAll(given.out, files);
   process.stdout.write(`Planned ${given.week} into ${given.out}: ${Object.keys(files).join(', ')}\n`);
 }

@@ -15,7 +15,8 @@ export interface KeptCalendar extends CalendarHead {
 
 interface Read {
   readonly revision: number;
-  readonly calendar: Calendar;
+  /** a promise, so that those who ask meanwhile wait for the same reading */
+  readonly calendar: Promise<Calendar>;
 }
 
 /** Calendars as read, kept until their text changes: reading a long one takes a second. */
@@ -29,10 +30,11 @@ export async function calendarsOf(db: Database): Promise<KeptCalendar[]> {
   for (const head of await listCalendars(db)) {
     let read = known.get(head.name);
     if (read?.revision !== head.revision) {
-      read = { revision: head.revision, calendar: await inSteps(readingCalendar((await calendarText(db, head.name)) ?? '', head.name)) };
+      read = { revision: head.revision, calendar: calendarText(db, head.name).then((text) => inSteps(readingCalendar(text ?? '', head.name))) };
       known.set(head.name, read);
+      read.calendar.catch(() => known.delete(head.name));
     }
-    kept.push({ ...head, calendar: read.calendar });
+    kept.push({ ...head, calendar: await read.calendar });
   }
   return kept;
 }

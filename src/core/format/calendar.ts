@@ -49,7 +49,7 @@ export function* readingCalendar(text: string, file: string): Generator<number, 
     if (i % BLOCKS_A_STEP === 0) yield 0.2 + (0.6 * i) / blocks.length;
     frame[2].push(parse(block.text.trimEnd().replace(/\n/g, '\r\n'), file, block.line, clean));
   }
-  const root = new ICAL.Component(frame as unknown as ConstructorParameters<typeof ICAL.Component>[0]);
+  const root = withMisses(new ICAL.Component(frame as unknown as ConstructorParameters<typeof ICAL.Component>[0]));
   for (const [i, component] of root.getAllSubcomponents().entries()) {
     if (i % BLOCKS_A_STEP === 0) yield 0.8 + (0.2 * i) / blocks.length;
     faults.push(...faultsOf(component, blocks[i] as Block, file));
@@ -57,6 +57,18 @@ export function* readingCalendar(text: string, file: string): Generator<number, 
   }
   if (faults.length) throw new BadInput(faults);
   return { root, zone: zoneOf(root), notes: unknownZones(root) };
+}
+
+/** The library looks through all components for a zone that is in none of them, again for every time: it is told so once. */
+function withMisses(root: ICAL.Component): ICAL.Component {
+  const find = root.getTimeZoneByID.bind(root);
+  const misses = new Set<string>();
+  root.getTimeZoneByID = (tzid: string) => {
+    const zone = misses.has(tzid) ? null : find(tzid);
+    if (!zone) misses.add(tzid);
+    return zone as ICAL.Timezone;
+  };
+  return root;
 }
 
 const wholeFault = (file: string, found: string, expected: string): BadInput => new BadInput([{ file, where: 'the whole file', found, expected }]);
