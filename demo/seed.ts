@@ -11,7 +11,9 @@ import { weekAfter, weekOf } from '../src/core/week/week';
 import { addBook } from '../src/db/books';
 import { noteAsked, putCalendar } from '../src/db/calendars';
 import type { Database } from '../src/db/database';
-import { addKit } from '../src/db/kits';
+import { NO_FACTS } from '../src/core/kit/suggest';
+import { addKit, setKitFacts } from '../src/db/kits';
+import { putSupply } from '../src/db/plans';
 import { setMark } from '../src/db/marks';
 import { addSpread, makeEdit } from '../src/db/spreads';
 import { isTicked } from '../src/core/week/undone';
@@ -20,6 +22,10 @@ import { householdFeed } from './household-service/feed';
 
 const kitFile = (name: string) => readKit(readFileSync(join(__dirname, 'kits', `${name}.kit.csv`), 'utf8'), `${name}.kit.csv`, name);
 
+const SUPPLIES = [
+  { name: 'correction tape', unit: 'm', amount: 5.5, warnAt: 2 }, { name: 'black gel pen', unit: 'pens', amount: 2, warnAt: 1 },
+  { name: 'white gel pen', unit: 'pens', amount: 1, warnAt: 1 }, { name: 'black permanent marker, fine', unit: 'pens', amount: 2, warnAt: 1 },
+];
 const WEEKS_BACK = 10;
 
 /**
@@ -32,6 +38,9 @@ export async function seedDemo(db: Database, today: string, feed: string | null 
   await addKit(db, rockpool, 'kit');
   await addKit(db, nightAlmanac, 'kit');
   await addKit(db, stash, 'stash');
+  await setKitFacts(db, rockpool.name, { ...NO_FACTS, moods: 'sea, ferry, allotment', price: 18.5, shop: 'the print loft' });
+  await setKitFacts(db, nightAlmanac.name, { ...NO_FACTS, season: 'winter', moods: 'night, choir, stars', price: 9.8, shop: 'the print loft', notes: 'The mushroom box is a favorite.' });
+  for (const supply of SUPPLIES) await putSupply(db, supply);
   const ics = demoAgenda(today);
   await putCalendar(db, 'household', ics);
   const calendar = readCalendar(ics, 'household');

@@ -1,8 +1,23 @@
 import type { Kit, Piece } from '../core/kit/kit';
 import type { Database } from './database';
+import type { KitFacts } from '../core/kit/suggest';
+import { NO_FACTS } from '../core/kit/suggest';
 import type { KitTable, PieceTable } from './schema';
 
-export const listKits = (db: Database): Promise<KitTable[]> => db.selectFrom('kit').selectAll().orderBy('id').execute();
+export interface KitRow {
+  readonly id: string;
+  readonly role: KitTable['role'];
+  readonly facts: KitFacts;
+}
+
+export async function listKits(db: Database): Promise<KitRow[]> {
+  const rows = await db.selectFrom('kit').selectAll().orderBy('id').execute();
+  return rows.map((r) => ({ ...r, facts: { ...NO_FACTS, ...(JSON.parse(r.facts) as Partial<KitFacts>) } }));
+}
+
+export async function setKitFacts(db: Database, id: string, facts: KitFacts): Promise<void> {
+  await db.updateTable('kit').set({ facts: JSON.stringify(facts) }).where('id', '=', id).execute();
+}
 
 export async function findKits(db: Database, role: KitTable['role']): Promise<Kit[]> {
   const kits = await db.selectFrom('kit').select('id').where('role', '=', role).orderBy('id').execute();

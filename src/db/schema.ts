@@ -10,6 +10,45 @@ export interface BookTable {
 export interface KitTable {
   id: string;
   role: 'kit' | 'stash';
+  /** what its owner knows of it, as JSON (`KitFacts`) */
+  facts: Generated<string>;
+}
+
+/** A change of the stock that no spread made; an undone one stays, as what was taken back. */
+export interface StockEventTable {
+  seq: Generated<number>;
+  what: 'spoiled' | 'used' | 'found';
+  kit_id: string;
+  code: string;
+  copy: number;
+  reason: string;
+  undone: Generated<number>;
+}
+
+/** The kit planned for a week that is not begun yet. */
+export interface KitWeekTable {
+  week: string;
+  kit_id: string;
+}
+
+export interface OrderItemTable {
+  id: Generated<number>;
+  what: string;
+  count: number;
+  shop: string;
+  /** days from order to door, as the owner knows the shop */
+  days: number;
+  /** a day */
+  needed_by: string;
+  state: 'to order' | 'ordered' | 'here';
+}
+
+/** Correction tape by the meter, pens by ink: how much is there, and when to warn. */
+export interface SupplyTable {
+  name: string;
+  unit: string;
+  amount: number;
+  warn_at: number;
 }
 
 /** One design of sticker; the columns are those of a kit file. Lengths in mm. */
@@ -126,6 +165,10 @@ export interface Tables {
   agenda_edit: AgendaEditTable;
   book: BookTable;
   kit: KitTable;
+  kit_week: KitWeekTable;
+  order_item: OrderItemTable;
+  stock_event: StockEventTable;
+  supply: SupplyTable;
   piece: PieceTable;
   calendar: CalendarTable;
   item_mark: ItemMarkTable;

@@ -39,6 +39,12 @@ export async function usedElsewhere(db: Database, spreadId: number): Promise<Pic
   return rows.map((r) => ({ kit: r.kit_id, code: r.code, copy: r.copy, cut: r.cut ? (JSON.parse(r.cut) as Placement['cut']) : null }));
 }
 
+/** Kits that a spread of an earlier week has stickers of. */
+export async function kitsBegunBefore(db: Database, week: string): Promise<Set<string>> {
+  const rows = await db.selectFrom('spread').innerJoin('placement', 'placement.spread_id', 'spread.id').select('spread.kit_id').distinct().where('week', '<', week).execute();
+  return new Set(rows.map((r) => r.kit_id));
+}
+
 export async function historyOf(db: Database, spreadId: number): Promise<History> {
   const edits = await db.selectFrom('edit').select(['seq', 'label', 'undone']).where('spread_id', '=', spreadId).orderBy('seq').execute();
   const done = edits.filter((e) => !e.undone);

@@ -13,6 +13,7 @@ import { footprint } from '../core/arrange/spread';
 import { daysOfWeek, spokenWeek, weekAfter, weekOf } from '../core/week/week';
 import { findBook, listBooks, usualBook } from '../db/books';
 import { findKit, listKits } from '../db/kits';
+import { plannedKits } from '../db/plans';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
 import { ownerHand } from './settings';
@@ -39,6 +40,8 @@ export interface ShelfWeek {
   readonly revision: number;
   readonly state: WeekState;
   readonly kit: string | null;
+  /** the kit planned for it, while it is not begun */
+  readonly planned: string | null;
   readonly swatches: readonly string[];
   readonly items: number;
   readonly days: readonly ShelfDay[];
@@ -84,7 +87,7 @@ async function shelfWeek(week: string, away: number, likelyBook: string | null):
   return {
     week, title: spokenWeek(demands.days), away, spreadId: spread?.id ?? null, revision: spread?.history.revision ?? 0,
     state: spread && context ? await stateOf(spread.id, context, placements) : 'to plan',
-    kit: spread?.context.kit.name ?? null, swatches: spread ? palette(spread.context.kit, 6) : [],
+    kit: spread?.context.kit.name ?? null, planned: (await plannedKits(db)).get(week) ?? null, swatches: spread ? palette(spread.context.kit, 6) : [],
     items: demands.demands.length, days,
   };
 }

@@ -1,14 +1,17 @@
 import 'server-only';
 import type { ContextData } from '../core/arrange/context';
+import type { Kit } from '../core/kit/kit';
+import { countedKit, goneBy } from '../core/kit/stock';
 import type { Placement } from '../core/arrange/spread';
 import { demandsOfWeek } from '../core/week/demands';
 import type { WeekDemands } from '../core/week/demand';
 import { findBook } from '../db/books';
 import type { Database } from '../db/database';
-import { findKit, findKits } from '../db/kits';
+import { findKit, listKits } from '../db/kits';
 import { marksBetween } from '../db/marks';
 import type { History } from '../db/spreads';
-import { findSpread, historyOf, placementsOf, usedElsewhere } from '../db/spreads';
+import { findSpread, historyOf, kitsBegunBefore, placementsOf, usedElsewhere } from '../db/spreads';
+import { stockEvents } from '../db/stock';
 import { calendarsOf, ownerZone } from './calendars';
 import { ownerHand } from './settings';
 import { store } from './store';
@@ -26,17 +29,24 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
   const db = await store();
   const row = Number.isSafeInteger(id) ? await findSpread(db, id) : undefined;
   if (!row) return null;
-  const [book, kit, stash, placements, history, elsewhere] = await Promise.all([
-    findBook(db, row.book_id), findKit(db, row.kit_id), findKits(db, 'stash'), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id),
+  const [book, kit, stash, placements, history, elsewhere, events] = await Promise.all([
+    findBook(db, row.book_id), findKit(db, row.kit_id), stashFor(db, row), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id), stockEvents(db),
   ]);
   if (!book || !kit) return null;
   const [week, hand] = await Promise.all([weekDemands(db, row.week, book.weekStart), ownerHand(db)]);
   return {
     id,
-    context: { book, kit, stash: stash.filter((s) => s.name !== kit.name), week, manner: row.manner, options: { hand, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: elsewhere },
+    context: { book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, options: { hand, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)] },
     placements,
     history,
   };
+}
+
+/** The stash, and what is left of the kits of earlier weeks; not the week's own kit, nor one that is kept for another week. */
+export async function stashFor(db: Database, { week, kit_id }: { readonly week: string; readonly kit_id: string }): Promise<Kit[]> {
+  const begun = await kitsBegunBefore(db, week);
+  const rows = (await listKits(db)).filter((k) => k.id !== kit_id && (k.role === 'stash' || (begun.has(k.id) && (k.facts.keptFor === null || k.facts.keptFor === week))));
+  return (await Promise.all(rows.map((k) => findKit(db, k.id)))).flatMap((k) => k ?? []);
 }
 
 /** What a week must hold, on its owner's clock. */

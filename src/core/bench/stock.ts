@@ -1,6 +1,8 @@
 import type { Context, Placement } from '../arrange/spread';
-import type { Cut, Offcut } from './cuts';
-import { copyKey, worthKeeping } from './cuts';
+import type { Offcut } from '../kit/offcut';
+import { worthKeeping } from '../kit/offcut';
+import type { Cut } from './cuts';
+import { copyKey } from './cuts';
 
 /** What a spread leaves of one design (handbook K5): copies there were, copies touched, copies whole, offcuts worth keeping. */
 export interface StockLine {

@@ -3,7 +3,7 @@ import { PDFDocument, rgb } from 'pdf-lib';
 import type { Context, Placement } from '../arrange/spread';
 import { footprint } from '../arrange/spread';
 import { CAUTIONS } from '../bench/cautions';
-import { worthKeeping } from '../bench/cuts';
+import { worthKeeping } from '../kit/offcut';
 import { pageName } from '../bench/measure-from';
 import type { SpreadFile } from '../bench/spread-file';
 import type { Step } from '../bench/steps';

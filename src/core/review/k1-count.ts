@@ -1,43 +1,23 @@
 import { dateHeader, regionsOf, runsOfDays, weekendDays } from '../book/columns';
 import { piecesOf } from '../arrange/choose';
-import { opensDay } from '../arrange/headers';
+import type { Need } from '../arrange/needs';
+import { SECTION_KINDS, frameNeeds } from '../arrange/needs';
 import type { Kind } from '../kit/kinds';
 import { isRoll, spokenName } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { SECTIONS } from '../manner/options';
-import type { Section } from '../manner/options';
 import { dayOfMonth } from '../week/week';
 import type { Finding, Rule, View } from './finding';
 import { counted, mm } from './say';
-
-/** Something a spread of this book and manner wants a number of. */
-interface Want {
-  readonly kind: Kind;
-  readonly needed: number;
-  readonly fits?: (piece: ReturnType<typeof piecesOf>[number]) => boolean;
-}
 
 /** K1: count before starting; what this week needs against what the kit has, and the stash. */
 export const k1Count: Rule = {
   code: 'K1',
   title: 'Count before starting',
-  check: (view) => [...wantsOf(view).flatMap((want) => shortOf(view, want)), ...numbersLacking(view), ...sectionsLacking(view), ...bannerTooWide(view)],
+  check: (view) => [...frameNeeds(view.context).flatMap((want) => shortOf(view, want)), ...numbersLacking(view), ...sectionsLacking(view), ...bannerTooWide(view)],
 };
 
-function wantsOf({ context }: View): Want[] {
-  const { options, book } = context;
-  const strips = regionsOf(book, 'bottom-strip');
-  const longest = Math.max(0, ...strips.map((s) => s.w));
-  return [
-    { kind: 'date-cover', needed: options.dateCovers ? book.regions.filter((r) => r.kind === 'date-header').length : 0 },
-    { kind: 'header', needed: options.headers === 'none' ? 0 : 7, fits: opensDay },
-    { kind: 'full-box', needed: 7 },
-    { kind: 'banner', needed: options.weekendBanner ? 1 : 0 },
-    { kind: 'bottom-washi', needed: options.bottomWashi === 'none' ? 0 : strips.length * (options.bottomWashi === 'two' ? 2 : 1), fits: (p) => p.width >= longest },
-  ];
-}
-
-function shortOf(view: View, { kind, needed, fits = () => true }: Want): Finding[] {
+function shortOf(view: View, { kind, needed, fits = () => true }: Need): Finding[] {
   if (needed === 0) return [];
   const { context } = view;
   const usable = piecesOf(context, kind).filter(fits);
@@ -68,11 +48,6 @@ function numbersLacking(view: View): Finding[] {
     remedy: 'Write these numbers on their covers.',
   }];
 }
-
-const SECTION_KINDS: Readonly<Record<Section, readonly Kind[]>> = {
-  quote: ['quote-box', 'full-box'], habits: ['habit-tracker'], dinners: ['week-tracker'], hours: ['week-tracker'], spending: ['week-tracker'],
-  parcels: ['checklist'], posts: ['checklist'], 'next-week': ['checklist'],
-};
 
 function sectionsLacking(view: View): Finding[] {
   const bar = regionsOf(view.context.book, 'sidebar')[0];

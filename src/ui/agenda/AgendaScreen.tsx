@@ -35,13 +35,14 @@ import { MonthGrid } from './MonthGrid';
 import { Rounds, sentRound } from './Rounds';
 import { Settle } from './Settle';
 import { TypedLine } from './TypedLine';
-import { happening, useAgenda } from './use-agenda';
+import { useRun } from '../use-run';
+import { happening } from './happening';
 import { useFeeds } from './use-feeds';
 import { WeekList } from './WeekList';
 
 /** The month beside the week: what the week must hold, added by one typed line or by form. */
 export function AgendaScreen({ agenda }: { agenda: Agenda }) {
-  const { run, busy, messages, clear } = useAgenda();
+  const { run, busy, messages, clear } = useRun();
   const news = useFeeds(agenda.calendars);
   const [editing, setEditing] = useState<{ entry: AgendaEntry; demand: Demand | null } | null>(null);
   const [search, setSearch] = useState('');

@@ -19,7 +19,7 @@ import { dropCalendar } from '../../server/agenda-actions';
 import { refreshFeeds, subscribe } from '../../server/feed-actions';
 import { TakeInDialog } from '../shelf/TakeInDialog';
 import { GLASS } from '../theme';
-import type { Run } from './use-agenda';
+import type { Run } from '../use-run';
 
 const MOST_NAMED = 3;
 const listed = (titles: readonly string[]): string => `${titles.slice(0, MOST_NAMED).join(', ')}${titles.length > MOST_NAMED ? ` and ${titles.length - MOST_NAMED} more` : ''}`;

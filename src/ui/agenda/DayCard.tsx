@@ -20,7 +20,8 @@ import { gatherItems, markItem, moveItems } from '../../server/agenda-actions';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
 import { canMove, type Dragged } from './drag';
-import { happening, type Run } from './use-agenda';
+import type { Run } from '../use-run';
+import { happening } from './happening';
 
 const STUDS = 10;
 

@@ -10,7 +10,7 @@ import { spokenRound } from '../../core/week/round';
 import { dropRound, saveRound } from '../../server/agenda-actions';
 import { GLASS } from '../theme';
 import { RoundDialog } from './RoundDialog';
-import type { Run } from './use-agenda';
+import type { Run } from '../use-run';
 
 /** What the server takes a round as. */
 export const sentRound = (round: Round, instead: string): unknown => {

@@ -8,7 +8,8 @@ import { longDay } from '../../core/week/week';
 import type { Agenda } from '../../server/agenda';
 import { bringOver, dropEntry, keepBoth, markItem } from '../../server/agenda-actions';
 import { GLASS } from '../theme';
-import { happening, type Run } from './use-agenda';
+import type { Run } from '../use-run';
+import { happening } from './happening';
 
 /** What the week asks its owner: what was left undone last week, and what may be entered twice. */
 export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: boolean }) {

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import type { Demand } from '../../core/week/demand';
 import type { Agenda } from '../../server/agenda';
 import { DayCard } from './DayCard';
-import type { Run } from './use-agenda';
+import type { Run } from '../use-run';
 
 /** The week day by day. @param shows whether an item is wanted by what is searched and filtered for */
 export function WeekList({ agenda, shows, run, busy, onOpen }: { agenda: Agenda; shows: (d: Demand) => boolean; run: Run; busy: boolean; onOpen: (demand: Demand) => void }) {

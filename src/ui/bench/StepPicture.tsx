@@ -7,7 +7,7 @@ import { footprint, pieceIndex } from '../../core/arrange/spread';
 import { shownCut } from '../../core/art/draw-piece';
 import { num } from '../../core/art/svg';
 import type { Cut } from '../../core/bench/cuts';
-import { worthKeeping } from '../../core/bench/cuts';
+import { worthKeeping } from '../../core/kit/offcut';
 import { pageName } from '../../core/bench/measure-from';
 import type { SpreadFile } from '../../core/bench/spread-file';
 import type { Step } from '../../core/bench/steps';

@@ -1,4 +1,5 @@
 import { calendarText } from '../../../db/calendars';
+import { attachment } from '../../../server/attachment';
 import { store } from '../../../server/store';
 
 export const dynamic = 'force-dynamic';
@@ -8,5 +9,5 @@ export async function GET(_: Request, { params }: { params: Promise<{ name: stri
   const name = decodeURIComponent((await params).name).replace(/\.ics$/, '');
   const ics = await calendarText(await store(), name);
   if (ics === null) return new Response('There is no calendar of that name.', { status: 404 });
-  return new Response(ics, { headers: { 'content-type': 'text/calendar; charset=utf-8', 'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name)}.ics` } });
+  return attachment(ics, `${name}.ics`, 'text/calendar');
 }

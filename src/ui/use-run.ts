@@ -1,14 +1,9 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Demand } from '../../core/week/demand';
-import type { IsoDay } from '../../core/week/week';
-import type { Outcome } from '../../server/outcome';
+import type { Outcome } from '../server/outcome';
 
-/** An item on its day, as the server is told of it. */
-export const happening = (d: Demand): { uid: string; on: IsoDay } => ({ uid: d.uid, on: d.on });
-
-/** Runs what changes the agenda: one at a time, messages shown, the screen read anew. */
-export function useAgenda() {
+/** Runs what changes something on the server: one at a time, messages shown, the screen read anew. */
+export function useRun() {
   const router = useRouter();
   const [messages, setMessages] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(false);
@@ -23,4 +18,4 @@ export function useAgenda() {
   return { run, busy, messages, clear: () => setMessages([]) };
 }
 
-export type Run = ReturnType<typeof useAgenda>['run'];
+export type Run = ReturnType<typeof useRun>['run'];

@@ -1,0 +1,66 @@
+import { boldness } from '../color/boldness';
+import { difference } from '../color/color';
+import type { Hex } from '../color/color';
+import type { Finish, Kind } from './kinds';
+import type { Kit, Piece } from './kit';
+import { palette } from './kit';
+
+/** What a lacking piece should be. Sizes in mm. */
+export interface Wanted {
+  readonly kind: Kind;
+  readonly width: number;
+  readonly height: number;
+  readonly words: string;
+  readonly finish: Finish;
+}
+
+/** A piece from elsewhere that could stand in, with what speaks against it; the lower the cost, the better. */
+export interface Substitute {
+  readonly piece: Piece;
+  readonly cost: number;
+  /** CIEDE2000 from the nearest of the kit's colors (handbook C1) */
+  readonly difference: number;
+  /** how much bolder than the kit's own boldest (handbook C5); 0 when it is not */
+  readonly bolder: number;
+  /** mm to be cut off; 0 when it fits */
+  readonly trim: number;
+  readonly sentence: string;
+}
+
+/** What the kit's colors are compared by. */
+export interface Look {
+  readonly colors: readonly Hex[];
+  readonly boldest: number;
+}
+
+const COLORS = 12;
+/** Costs that weigh against a color's distance, in its units. Common practice: color first, then size, then words. */
+const BOLDER = 60;
+const TRIMMED = 1.5;
+const SMALLER = 4;
+const OTHER_WORDS = 14;
+const OTHER_FINISH = 5;
+
+export const lookOf = (kit: Kit): Look => ({ colors: palette(kit, COLORS), boldest: Math.max(0, ...kit.pieces.map((p) => boldness(p.color))) });
+
+/** The pieces that can stand in for what lacks, the best first; equal ones by kit and code. */
+export function substitutesFor(wanted: Wanted, look: Look, pieces: readonly Piece[]): Substitute[] {
+  return pieces.filter((p) => p.kind === wanted.kind && p.count > 0).map((p) => substitute(wanted, look, p)).sort((a, b) => a.cost - b.cost || (keyOf(a) < keyOf(b) ? -1 : 1));
+}
+
+const keyOf = (s: Substitute): string => `${s.piece.kit}/${s.piece.code}`;
+
+function substitute(wanted: Wanted, look: Look, piece: Piece): Substitute {
+  const away = look.colors.length ? Math.min(...look.colors.map((c) => difference(c, piece.color))) : 0;
+  const bolder = Math.max(0, boldness(piece.color) - look.boldest);
+  const trim = Math.max(0, piece.width - wanted.width) + Math.max(0, piece.height - wanted.height);
+  const short = Math.max(0, wanted.width - piece.width) + Math.max(0, wanted.height - piece.height);
+  const words = piece.words !== '' && piece.words.toLowerCase() !== wanted.words.toLowerCase();
+  const cost = away + BOLDER * bolder + TRIMMED * trim + SMALLER * short + (words ? OTHER_WORDS : 0) + (piece.finish === wanted.finish ? 0 : OTHER_FINISH);
+  const facts = [
+    away < 3 ? 'matches the kit’s colors' : away < 12 ? 'near the kit’s colors' : away < 22 ? 'a color of its own' : 'looks foreign to the kit',
+    bolder > 0.02 ? 'bolder than the kit' : '', trim > 0.05 ? `trim ${Math.round(trim * 10) / 10} mm` : '', short > 0.05 ? `${Math.round(short * 10) / 10} mm short` : '',
+    words ? `says “${piece.words}”` : '', piece.finish === wanted.finish ? '' : piece.finish,
+  ];
+  return { piece, cost, difference: away, bolder, trim, sentence: facts.filter(Boolean).join(', ') };
+}

@@ -1,0 +1,131 @@
+import 'server-only';
+import { contextFrom } from '../core/arrange/context';
+import type { Enough } from '../core/arrange/enough';
+import { isItEnough } from '../core/arrange/enough';
+import type { Book } from '../core/book/book';
+import type { Kit } from '../core/kit/kit';
+import { palette } from '../core/kit/kit';
+import type { PieceStock, StockEvent } from '../core/kit/stock';
+import { countedKit, goneBy, stockOfKit } from '../core/kit/stock';
+import type { Candidate, KitFacts, Suggestion } from '../core/kit/suggest';
+import { pairsThatGo, suggestKits } from '../core/kit/suggest';
+import { spokenWeek, weekAfter, weekOf } from '../core/week/week';
+import { findBook, usualBook } from '../db/books';
+import type { Database } from '../db/database';
+import type { KitRow } from '../db/kits';
+import { findKit, listKits } from '../db/kits';
+import type { OrderRow, Supply } from '../db/plans';
+import { listOrders, listSupplies, plannedKits } from '../db/plans';
+import type { SpreadRow } from '../db/spreads';
+import { findSpreadOfWeek, usedElsewhere } from '../db/spreads';
+import type { KitSums, StockHistory } from '../db/stock';
+import { kitSums, stockEvents, stockHistory, usesOf } from '../db/stock';
+import { ownerHand } from './settings';
+import { stashFor, weekDemands } from './spread-data';
+import { store, today } from './store';
+
+/** A kit as the list of kits shows it. */
+export interface KitLine extends Omit<KitSums, 'kit'> {
+  readonly name: string;
+  readonly role: 'kit' | 'stash';
+  readonly swatches: readonly string[];
+  readonly facts: KitFacts;
+}
+
+/** A week ahead, its kit, and whether that is enough. */
+export interface KitWeek {
+  readonly week: string;
+  readonly title: string;
+  readonly days: readonly string[];
+  readonly kit: string | null;
+  /** the spread that is begun with it; null while it is only planned */
+  readonly spreadId: number | null;
+  readonly items: number;
+  readonly suggestions: readonly Suggestion[];
+  readonly enough: readonly Enough[];
+  /** share of the kit's copies that the week's spread has, and what that cost; null where the price is not known */
+  readonly share: number;
+  readonly cost: number | null;
+}
+
+export interface KitsPage {
+  readonly today: string;
+  readonly kits: readonly KitLine[];
+  readonly chosen: { readonly kit: Kit; readonly stock: readonly PieceStock[]; readonly facts: KitFacts } | null;
+  readonly weeks: readonly KitWeek[];
+  readonly pairs: readonly { one: string; other: string; apart: number }[];
+  readonly orders: readonly OrderRow[];
+  readonly supplies: readonly Supply[];
+  readonly history: StockHistory;
+  readonly unit: 'mm' | 'in';
+}
+
+const WEEKS = 8;
+const MOST_SUGGESTED = 3;
+
+/** @param name the kit to lie on the table; the first one when it is none */
+export async function loadKits(name: string | undefined): Promise<KitsPage> {
+  const db = await store();
+  const [rows, sums, events, bookId] = await Promise.all([listKits(db), kitSums(db), stockEvents(db), usualBook(db)]);
+  const book = bookId ? await findBook(db, bookId) : null;
+  const kits = new Map(await Promise.all(rows.map(async (r) => [r.id, countedKit((await findKit(db, r.id)) as Kit, events)] as const)));
+  const lines = rows.map((r): KitLine => {
+    const { kit: _kit, ...counted } = sums.find((s) => s.kit === r.id) as KitSums;
+    return { name: r.id, role: r.role, facts: r.facts, swatches: palette(kits.get(r.id) as Kit, 6), ...counted };
+  });
+  const chosenRow = rows.find((r) => r.id === name) ?? rows.find((r) => r.role === 'kit') ?? rows[0];
+  const plain = chosenRow && (await findKit(db, chosenRow.id));
+  const candidates = lines.filter((l) => l.role === 'kit').map((l): Candidate => ({ kit: kits.get(l.name) as Kit, facts: l.facts, left: l.total ? (l.total - l.touched - l.spoiled) / l.total : 0 }));
+  return {
+    today: today(), kits: lines,
+    chosen: chosenRow && plain ? { kit: kits.get(chosenRow.id) as Kit, stock: stockOfKit(plain, await usesOf(db, chosenRow.id), events), facts: chosenRow.facts } : null,
+    weeks: book ? await weeksAhead(db, book, rows, kits, events, candidates) : [],
+    pairs: pairsThatGo(candidates),
+    orders: await listOrders(db), supplies: await listSupplies(db), history: await stockHistory(db), unit: book?.unit ?? 'in',
+  };
+}
+
+/** The coming weeks in order: what an earlier one will take of a kit is not there for a later one. */
+async function weeksAhead(db: Database, usual: Book, rows: readonly KitRow[], kits: ReadonlyMap<string, Kit>, events: readonly StockEvent[], candidates: readonly Candidate[]): Promise<KitWeek[]> {
+  const [planned, hand] = await Promise.all([plannedKits(db), ownerHand(db)]);
+  const spent = new Map<string, Map<string, number>>();
+  const weeks: KitWeek[] = [];
+  for (let away = 0; away < WEEKS; away++) {
+    const week = weekAfter(weekOf(today()), away);
+    const spread = await findSpreadOfWeek(db, week);
+    const demands = await weekDemands(db, week, usual.weekStart);
+    const name = spread?.kit_id ?? planned.get(week) ?? null;
+    const kit = name ? kits.get(name) : undefined;
+    const book = (spread && (await findBook(db, spread.book_id))) ?? usual;
+    const used = kit && spread ? await usedOf(db, spread, kit) : 0;
+    const price = rows.find((r) => r.id === name)?.facts.price ?? null;
+    const stash = kit ? await stashFor(db, { week, kit_id: kit.name }) : [];
+    const enough = kit && !used ? isItEnough(contextFrom({ book, kit, stash: stash.map((s) => countedKit(s, events)), week: demands, manner: spread?.manner ?? 'scattered', options: { hand }, seed: 1, usedElsewhere: [...(await usedElsewhere(db, spread?.id ?? -1)), ...goneBy(events)] }), spent.get(kit.name)) : [];
+    if (kit) spent.set(kit.name, plus(spent.get(kit.name), enough));
+    weeks.push({
+      week, title: spokenWeek(demands.days), days: demands.days, kit: name, spreadId: spread?.id ?? null, items: demands.demands.length, enough,
+      suggestions: name ? [] : suggestKits(demands, candidates.map((c) => ({ ...c, left: Math.max(0, c.left - shareOf(c.kit, spent.get(c.kit.name))) }))).slice(0, MOST_SUGGESTED),
+      share: used, cost: price === null || !used ? null : Math.round(price * used * 100) / 100,
+    });
+  }
+  return weeks;
+}
+
+/** The share of a kit's copies that a spread has. */
+async function usedOf(db: Database, spread: SpreadRow, kit: Kit): Promise<number> {
+  const copies = new Set((await usesOf(db, kit.name)).filter((u) => u.where === spread.week).map((u) => `${u.code}#${u.copy}`));
+  const total = kit.pieces.reduce((n, p) => n + p.count, 0);
+  return total ? copies.size / total : 0;
+}
+
+/** The share of a kit that planned weeks will have taken. */
+function shareOf(kit: Kit, spent: ReadonlyMap<string, number> = new Map()): number {
+  const total = kit.pieces.reduce((n, p) => n + p.count, 0);
+  return total ? [...spent.values()].reduce((n, m) => n + m, 0) / total : 0;
+}
+
+function plus(before: ReadonlyMap<string, number> | undefined, enough: readonly Enough[]): Map<string, number> {
+  const sum = new Map(before);
+  for (const e of enough) sum.set(e.what, (sum.get(e.what) ?? 0) + Math.min(e.needed, e.there));
+  return sum;
+}

@@ -1,0 +1,43 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { spokenName } from '../../core/kit/kit';
+import type { KitLine } from '../../server/kits';
+import { Dots } from '../Dots';
+import { Swatches } from '../shelf/WeekCard';
+import { GLASS } from '../theme';
+
+const STUDS = 10;
+
+/** Every kit and stash with its colors, and how much of it is still whole. */
+export function KitList({ kits, chosen }: { kits: readonly KitLine[]; chosen: string | null }) {
+  return (
+    <Box component="nav" aria-label="Kits" sx={{ display: 'flex', flexDirection: 'column', gap: 0.5 }}>
+      {(['kit', 'stash'] as const).map((role) => {
+        const own = kits.filter((k) => k.role === role);
+        return own.length > 0 && (
+          <Box key={role}>
+            <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.5 }}>{role === 'kit' ? 'Kits' : 'Stash'}</Typography>
+            {own.map((k) => {
+              const whole = k.total - k.touched - k.spoiled;
+              const raised = k.total ? Math.round((whole / k.total) * STUDS) : 0;
+              return (
+                <ButtonBase key={k.name} component={Link} href={`/kits?kit=${encodeURIComponent(k.name)}`} aria-current={k.name === chosen ? 'page' : undefined} sx={{ width: '100%', display: 'block', textAlign: 'left', p: 1, borderRadius: 1.5, background: k.name === chosen ? GLASS.bottleSoft : 'transparent', '&:hover': { background: GLASS.bottleSoft } }}>
+                  <Typography sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{spokenName(k.name)}</Typography>
+                  <Box sx={{ my: 0.5 }}><Swatches colors={k.swatches} /></Box>
+                  <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+                    <Dots raised={raised} hollow={STUDS - raised} size={5} label={`${whole} of ${k.total} whole`} />
+                    <Typography variant="caption" color="text.secondary">{whole} of {k.total} whole</Typography>
+                  </Box>
+                </ButtonBase>
+              );
+            })}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,44 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import type { GridColDef } from '@mui/x-data-grid';
+import { DataGrid } from '@mui/x-data-grid';
+import type { Piece } from '../../core/kit/kit';
+import { traits } from '../../core/kit/kinds';
+import type { CopyState, PieceStock } from '../../core/kit/stock';
+import { isStrip } from '../../core/kit/kinds';
+
+interface Line extends Record<CopyState, number> {
+  readonly id: string;
+  readonly kind: string;
+  readonly size: string;
+  readonly area: number;
+  readonly piece: Piece;
+  readonly left: string;
+}
+
+const COLUMNS: GridColDef<Line>[] = [
+  { field: 'id', headerName: 'Code', width: 90 },
+  { field: 'kind', headerName: 'Kind', width: 120 },
+  { field: 'color', headerName: 'Color', width: 70, sortable: false, valueGetter: (_, l) => l.piece.color, renderCell: ({ row }) => <Box component="span" title={row.piece.color} sx={{ display: 'inline-block', width: 26, height: 14, borderRadius: 1, background: `linear-gradient(90deg, ${row.piece.color} 65%, ${row.piece.accent} 65%)`, border: '1px solid #0002' }} /> },
+  { field: 'words', headerName: 'Says or means', flex: 1, minWidth: 110, valueGetter: (_, l) => [l.piece.words, l.piece.icon, l.piece.motif].filter(Boolean).join(', ') },
+  { field: 'area', headerName: 'Size, mm', width: 110, renderCell: ({ row }) => row.size },
+  { field: 'whole', headerName: 'Whole', type: 'number', width: 75 },
+  { field: 'cut', headerName: 'Cut', type: 'number', width: 65 },
+  { field: 'used', headerName: 'Used', type: 'number', width: 65 },
+  { field: 'spoiled', headerName: 'Spoiled', type: 'number', width: 80 },
+  { field: 'left', headerName: 'Offcuts kept', width: 140 },
+];
+
+/** Every design of a kit in numbers. */
+export default function NumbersGrid({ stock }: { stock: readonly PieceStock[] }) {
+  const rows = stock.map(({ piece, copies }): Line => {
+    const count = (state: CopyState): number => copies.filter((c) => c.state === state).length;
+    const left = copies.flatMap((c) => c.left);
+    return {
+      id: piece.code, kind: traits(piece.kind).label, size: `${piece.width} × ${piece.height}`, area: piece.width * piece.height, piece, whole: count('whole'), cut: count('cut'), used: count('used'), spoiled: count('spoiled'),
+      left: left.map((l) => (l.rows ? `${l.rows} rows` : isStrip(piece.kind) ? `${Math.round(l.w)} mm` : `${Math.round(l.w)}×${Math.round(l.h)}`)).join(', '),
+    };
+  });
+  return <Box sx={{ flex: 1, minHeight: 320 }}><DataGrid rows={rows} columns={COLUMNS} density="compact" disableRowSelectionOnClick initialState={{ pagination: { paginationModel: { pageSize: 100 } } }} aria-label="The kit in numbers" /></Box>;
+}

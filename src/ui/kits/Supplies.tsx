@@ -1,0 +1,44 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { IconTrash } from '@tabler/icons-react';
+import { useState } from 'react';
+import type { Supply } from '../../db/plans';
+import { removeSupply, saveSupply } from '../../server/kit-actions';
+import { GLASS } from '../theme';
+import type { Run } from '../use-run';
+
+const amount = (text: string): number => Math.max(0, Math.round(Number(text.replace(',', '.')) * 100) / 100 || 0);
+
+/** Correction tape by the meter, pens by ink and type: what is there, and a word before it runs out (handbook K4). */
+export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[]; run: Run; busy: boolean }) {
+  const [fresh, setFresh] = useState<Supply>({ name: '', unit: 'm', amount: 10, warnAt: 2 });
+  const set = (change: Partial<Supply>) => setFresh((f) => ({ ...f, ...change }));
+  const add = async () => {
+    if (await run(saveSupply({ ...fresh, name: fresh.name.trim() }))) set({ name: '' });
+  };
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pb: 2, maxWidth: 820 }}>
+      <Box component="form" onSubmit={(e) => { e.preventDefault(); void add(); }} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <TextField size="small" label="Supply" placeholder="correction tape" value={fresh.name} onChange={(e) => set({ name: e.target.value })} slotProps={{ htmlInput: { maxLength: 100 } }} />
+        <TextField size="small" label="There is" type="number" value={fresh.amount} onChange={(e) => set({ amount: amount(e.target.value) })} sx={{ width: 100 }} />
+        <TextField size="small" label="Unit" value={fresh.unit} onChange={(e) => set({ unit: e.target.value })} sx={{ width: 90 }} slotProps={{ htmlInput: { maxLength: 20 } }} />
+        <TextField size="small" label="Warn at" type="number" value={fresh.warnAt} onChange={(e) => set({ warnAt: amount(e.target.value) })} sx={{ width: 100 }} />
+        <Button type="submit" variant="contained" color="secondary" disabled={busy || !fresh.name.trim()}>Keep</Button>
+      </Box>
+      {supplies.length === 0 && <Typography color="text.secondary">No supply yet: correction tape in meters, pens by ink and type.</Typography>}
+      {supplies.map((s) => (
+        <Box key={`${s.name} ${s.amount}`} role="group" aria-label={s.name} sx={{ display: 'flex', gap: 2, alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}`, py: 0.75 }}>
+          <Typography sx={{ flex: 1 }}>{s.name}</Typography>
+          <Typography variant="body2" sx={{ color: s.amount <= s.warnAt ? GLASS.cranberry : GLASS.quiet }}>{s.amount <= s.warnAt ? `runs out: ${s.amount} ${s.unit} left` : `${s.amount} ${s.unit}, warns at ${s.warnAt}`}</Typography>
+          <TextField size="small" type="number" defaultValue={s.amount} disabled={busy} onBlur={(e) => { if (amount(e.target.value) !== s.amount) void run(saveSupply({ ...s, amount: amount(e.target.value) })); }} sx={{ width: 100 }} slotProps={{ htmlInput: { 'aria-label': `${s.name}, there is` } }} />
+          <IconButton aria-label={`Take ${s.name} off`} disabled={busy} onClick={() => run(removeSupply({ name: s.name }))}><IconTrash size={16} /></IconButton>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,108 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Radio from '@mui/material/Radio';
+import RadioGroup from '@mui/material/RadioGroup';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { decodeText } from '../../core/format/decode';
+import { BadInput, faultLine } from '../../core/format/fault';
+import { readKit, writeKit } from '../../core/format/kit-csv';
+import type { Kit } from '../../core/kit/kit';
+import { typicalKit } from '../../core/kit/typical';
+import { addCheckedKit } from '../../server/kit-actions';
+import { Waiting } from '../Waiting';
+import type { Run } from '../use-run';
+
+const CheckGrid = dynamic(() => import('./CheckGrid'), { loading: () => <Waiting /> });
+
+const MOST_SHOWN = 8;
+/** What a reader finds wrong with a kit, as sentences; none when all is well. */
+function faultsOf(read: () => unknown): string[] {
+  try {
+    read();
+    return [];
+  } catch (error) {
+    return error instanceof BadInput ? error.faults.map(faultLine) : [String(error)];
+  }
+}
+
+/** A kit comes in from a CSV file or from a usual list of contents, is checked and corrected in a table, and only then stored. */
+export function TakeKitDialog({ onClose, run, busy }: { onClose: () => void; run: Run; busy: boolean }) {
+  const router = useRouter();
+  const [kit, setKit] = useState<Kit | null>(null);
+  const [role, setRole] = useState('kit');
+  const [faults, setFaults] = useState<readonly string[]>([]);
+  const csv = useMemo(() => (kit ? writeKit(kit) : ''), [kit]);
+  const wrong = useMemo(() => (kit ? faultsOf(() => readKit(csv, `${kit.name}.kit.csv`, kit.name)) : []), [kit, csv]);
+  const open = async (file: File | undefined) => {
+    if (!file) return;
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    setFaults(faultsOf(() => setKit(readKit(decodeText(bytes, file.name), file.name, file.name.replace(/\.csv$/i, '').replace(/\.kit$/i, '')))));
+  };
+  const store = async () => {
+    if (!kit) return;
+    const name = kit.name.trim();
+    const action = addCheckedKit({ name, role, csv });
+    const answer = await action.catch(() => null);
+    if (answer && !answer.ok) return setFaults(answer.messages);
+    if (await run(action)) {
+      onClose();
+      router.push(`/kits?kit=${encodeURIComponent(name)}`);
+    }
+  };
+  const stickers = kit?.pieces.reduce((n, p) => n + (Number(p.count) || 0), 0) ?? 0;
+  return (
+    <Dialog open onClose={onClose} maxWidth="lg" fullWidth>
+      <DialogTitle>{kit ? 'Check the kit' : 'Take a kit in'}</DialogTitle>
+      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
+        {kit ? (
+          <>
+            <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
+              <TextField size="small" label="Name" value={kit.name} onChange={(e) => setKit({ ...kit, name: e.target.value })} slotProps={{ htmlInput: { maxLength: 80 } }} />
+              <RadioGroup row value={role} onChange={(e) => setRole(e.target.value)}>
+                <FormControlLabel value="kit" control={<Radio />} label="a kit" />
+                <FormControlLabel value="stash" control={<Radio />} label="stash" />
+              </RadioGroup>
+              <Typography color="text.secondary">{stickers} stickers of {kit.pieces.length} designs. Double-click a cell to correct it; nothing is stored yet.</Typography>
+            </Box>
+            <CheckGrid pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
+          </>
+        ) : (
+          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 3 }}>
+            <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
+              <Typography variant="h3">From a file</Typography>
+              <Typography color="text.secondary">A list as a spreadsheet saves it (.csv): a line for each design, with code, kind, count, width_mm and height_mm.</Typography>
+              <Button component="label" variant="outlined">Choose a file<input hidden type="file" accept=".csv" data-testid="kit-file" onChange={(e) => void open(e.target.files?.[0])} /></Button>
+            </Box>
+            <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
+              <Typography variant="h3">From a usual list</Typography>
+              <Typography color="text.secondary">What such a kit usually has. Correct the numbers to what lies before you.</Typography>
+              <Box sx={{ display: 'flex', gap: 1 }}>
+                <Button variant="outlined" onClick={() => setKit(typicalKit('my mini kit', 'mini'))}>A mini kit</Button>
+                <Button variant="outlined" onClick={() => setKit(typicalKit('my full kit', 'full'))}>A full kit</Button>
+              </Box>
+            </Box>
+          </Box>
+        )}
+        {[...faults, ...wrong].slice(0, MOST_SHOWN).map((m) => <Alert key={m} severity="error">{m}</Alert>)}
+        {faults.length + wrong.length > MOST_SHOWN && <Typography color="error">… and {faults.length + wrong.length - MOST_SHOWN} more.</Typography>}
+      </DialogContent>
+      <DialogActions sx={{ px: 3, pb: 2.5 }}>
+        {kit && <Button onClick={() => { setKit(null); setFaults([]); }} sx={{ mr: 'auto' }}>Begin again</Button>}
+        <Button onClick={onClose}>Leave it</Button>
+        <Button variant="contained" color="secondary" disabled={!kit || busy || wrong.length > 0 || !kit.name.trim()} onClick={store}>It is right: take it in</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
