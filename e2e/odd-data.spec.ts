@@ -16,6 +16,7 @@ test('broken files get the message, and nothing of them is kept', async ({ page,
     { name: 'three.kit.csv', mimeType: 'text/csv', buffer: Buffer.from(`${HEAD}Q,quarter-box,1,38.1,12,\nB,full-box,1,38.1,48.3,\nC,date-cover,1,38.1,12,\n`) },
   ]);
   await page.getByRole('button', { name: 'Take in', exact: true }).click();
+  await page.getByRole('dialog', { name: 'Check the kit' }).getByRole('button', { name: 'It is right: take it in' }).click();
   await expect(page.getByText('bad.kit.csv, line 2, width_mm: found "-9", expected a length from 0.1 to 1000 mm')).toBeVisible();
   await expect(page.getByText('line 3, code: found "a"')).toBeVisible();
   await expect(page.getByText('the file seems cut off')).toBeVisible();
@@ -89,6 +90,13 @@ test('the screens can be used by everyone: no serious fault by axe-core', async 
   for (const tab of ['Comes round', 'Looking ahead']) {
     await page.getByRole('tab', { name: tab }).click();
     await page.waitForTimeout(400);
+    expect(await serious()).toEqual([]);
+  }
+  await page.goto(`${hobnail.url}/kits`);
+  await page.getByTestId('on-table').first().waitFor();
+  for (const tab of ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list', 'Supplies']) {
+    await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click();
+    await page.waitForTimeout(500);
     expect(await serious()).toEqual([]);
   }
   await page.goto(`${hobnail.url}/settings`);

@@ -12,6 +12,9 @@ import { apply } from '../src/core/edit/change';
 import { movePiece } from '../src/core/edit/move';
 import type { Calendar } from '../src/core/format/calendar';
 import { readCalendar } from '../src/core/format/calendar';
+import { isItEnough } from '../src/core/arrange/enough';
+import type { Kit, Piece } from '../src/core/kit/kit';
+import { searchOf } from '../src/core/kit/search';
 import { benchPdf } from '../src/core/format/bench-pdf';
 import { review, viewOf } from '../src/core/review/review';
 import type { Demand } from '../src/core/week/demand';
@@ -78,6 +81,18 @@ function core(): void {
   say('any other week of it, 1,000 items', 'under 100 ms (issue 3)', `median ${ms(timed(25, (i) => demandsOfWeek([calendar], weekAfter('2027-W06', i))).median)}`);
 }
 
+/** 200 kits of 150 designs: the search over all of them, and whether a kit is enough for eight weeks. */
+function kits(): void {
+  const model = demoKit('rockpool').pieces;
+  const many = Array.from({ length: 200 }, (_, k) => ({ name: `kit ${k}`, pieces: Array.from({ length: 150 }, (_, i): Piece => ({ ...(model[i % model.length] as Piece), kit: `kit ${k}`, code: `P${i}`, color: `#${((k * 7919 + i * 104729) % 0x1000000).toString(16).padStart(6, '0')}` })) }));
+  const all = many.flatMap((k) => k.pieces);
+  const queries = ['coral header', 'laundry', '38x12', 'checklist teal', 'header zeppelin'];
+  say('search over 200 kits, 30,000 pieces', 'under 50 ms (issue 4)', `median ${ms(timed(25, (i) => all.filter(searchOf(queries[i % queries.length] as string))).median)}`);
+  const [kit, ...stash] = many;
+  const weeks = Array.from({ length: 8 }, () => weekOf(45));
+  say('is it enough, eight weeks, 199 other kits to choose substitutes from', 'under 300 ms (issue 4)', `median ${ms(timed(5, () => weeks.map((c) => isItEnough({ ...c, kit: { ...(kit as Kit), pieces: (kit as Kit).pieces.slice(0, 20) }, stash }))).median)}`);
+}
+
 async function print(): Promise<void> {
   const { context, placements } = demoSpread();
   const file = completeSpread(context, placements);
@@ -117,6 +132,7 @@ async function browser(): Promise<void> {
 
 async function main(): Promise<void> {
   core();
+  kits();
   await print();
   await browser();
   const machine = `${cpus().length} cores (${cpus()[0]?.model.trim() ?? 'unknown'}), ${Math.round(totalmem() / 2 ** 30)} GiB, Node ${process.versions.node}`;

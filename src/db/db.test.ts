@@ -1,3 +1,6 @@
+import fc from 'fast-check';
+import { stockOfKit, sumsOf } from '../core/kit/stock';
+import { addStockEvent, kitSums, stepStock, stockEvents, usesOf } from './stock';
 import { demoKit, demoSpread, piece } from '../../tests/fixtures';
 import { movePiece } from '../core/edit/move';
 import type { Change } from '../core/edit/change';
@@ -127,4 +130,25 @@ it('keeps settings', async () => {
   await writeSetting(db, 'hand', { linePitch: 5 });
   await writeSetting(db, 'hand', { linePitch: 4 });
   expect(await readSetting(db, 'hand')).toEqual({ linePitch: 4 });
+});
+
+/** Sums by SQLite against sums by the core, over random histories of use, cut, spoil, find and undo. */
+it('counts the stock as the core does, whatever happened', async () => {
+  await makeEdit(db, id, laidOut);
+  const kit = (await findKit(db, 'rockpool'))!;
+  const step = fc.record({ what: fc.constantFrom<('spoiled' | 'used' | 'found' | 'undo' | 'redo')[]>('spoiled', 'used', 'found', 'undo', 'undo', 'redo'), piece: fc.nat(kit.pieces.length - 1), copy: fc.integer({ min: 1, max: 8 }) });
+  await fc.assert(fc.asyncProperty(fc.array(step, { maxLength: 25 }), async (steps) => {
+    await db.deleteFrom('stock_event').execute();
+    for (const { what, piece: at, copy } of steps) {
+      if (what === 'undo' || what === 'redo') await stepStock(db, what);
+      else {
+        const { code, count } = kit.pieces[at]!;
+        const found = (await stockEvents(db, 'rockpool')).filter((e) => e.what === 'found' && e.code === code).length;
+        await addStockEvent(db, { what, kit: 'rockpool', code, copy: what === 'found' ? count + found + 1 : Math.min(copy, count + found), reason: 'so it was' });
+      }
+    }
+    const sums = sumsOf(stockOfKit(kit, await usesOf(db, 'rockpool'), await stockEvents(db)));
+    const counted = (await kitSums(db)).find((k) => k.kit === 'rockpool')!;
+    expect([counted.spoiled, counted.touched, counted.total]).toEqual([sums.spoiled, sums.used + sums.cut, sums.whole + sums.used + sums.cut + sums.spoiled]);
+  }), { numRuns: 60 });
 });

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { Kit, Piece } from '../core/kit/kit';
 import type { Database } from './database';
 import type { KitFacts } from '../core/kit/suggest';
@@ -22,6 +23,20 @@ export async function setKitFacts(db: Database, id: string, facts: KitFacts): Pr
 export async function findKits(db: Database, role: KitTable['role']): Promise<Kit[]> {
   const kits = await db.selectFrom('kit').select('id').where('role', '=', role).orderBy('id').execute();
   return Promise.all(kits.map(({ id }) => kitOf(db, id)));
+}
+
+const read = new WeakMap<Database, { stamp: string; kits: Promise<Kit[]> }>();
+
+/** All kits and stashes, read once until a piece is added: a search goes through all of them at every letter. */
+export async function allKits(db: Database): Promise<Kit[]> {
+  const { pieces, last } = await db.selectFrom('piece').select((e) => [e.fn.countAll<number>().as('pieces'), sql<number>`max(rowid)`.as('last')]).executeTakeFirstOrThrow();
+  const stamp = `${pieces} ${last}`;
+  let known = read.get(db);
+  if (known?.stamp !== stamp) {
+    known = { stamp, kits: listKits(db).then((rows) => Promise.all(rows.map((r) => kitOf(db, r.id)))) };
+    read.set(db, known);
+  }
+  return known.kits;
 }
 
 export async function findKit(db: Database, id: string): Promise<Kit | null> {

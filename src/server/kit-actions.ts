@@ -9,7 +9,7 @@ import { searchOf } from '../core/kit/search';
 import type { StockEvent } from '../core/kit/stock';
 import { stockOfKit } from '../core/kit/stock';
 import type { Database } from '../db/database';
-import { addKit, findKit, listKits, setKitFacts } from '../db/kits';
+import { addKit, allKits, findKit, setKitFacts } from '../db/kits';
 import { dropOrder, dropSupply, planKit, putOrders, putSupply } from '../db/plans';
 import { addStockEvent, stepStock, stockEvents, usesOf } from '../db/stock';
 import { NameDto } from './dto/agenda.dto';
@@ -123,8 +123,7 @@ export async function searchPieces(input: unknown): Promise<Outcome<{ pieces: Pi
   return outcome(async () => {
     const db = await store();
     const test = searchOf(check(FindDto, input, 'search').words);
-    const kits = await Promise.all((await listKits(db)).map((k) => findKit(db, k.id)));
-    const found = kits.flatMap((k) => k?.pieces.filter(test) ?? []);
+    const found = (await allKits(db)).flatMap((k) => k.pieces.filter(test));
     return { pieces: found.slice(0, MOST_FOUND), more: Math.max(0, found.length - MOST_FOUND) };
   });
 }

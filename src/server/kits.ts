@@ -8,7 +8,7 @@ import { palette } from '../core/kit/kit';
 import type { PieceStock, StockEvent } from '../core/kit/stock';
 import { countedKit, goneBy, stockOfKit } from '../core/kit/stock';
 import type { Candidate, KitFacts, Suggestion } from '../core/kit/suggest';
-import { pairsThatGo, suggestKits } from '../core/kit/suggest';
+import { isSoon, pairsThatGo, suggestKits } from '../core/kit/suggest';
 import { spokenWeek, weekAfter, weekOf } from '../core/week/week';
 import { findBook, usualBook } from '../db/books';
 import type { Database } from '../db/database';
@@ -100,7 +100,7 @@ async function weeksAhead(db: Database, usual: Book, rows: readonly KitRow[], ki
     const used = kit && spread ? await usedOf(db, spread, kit) : 0;
     const price = rows.find((r) => r.id === name)?.facts.price ?? null;
     const stash = kit ? await stashFor(db, { week, kit_id: kit.name }) : [];
-    const enough = kit && !used ? isItEnough(contextFrom({ book, kit, stash: stash.map((s) => countedKit(s, events)), week: demands, manner: spread?.manner ?? 'scattered', options: { hand }, seed: 1, usedElsewhere: [...(await usedElsewhere(db, spread?.id ?? -1)), ...goneBy(events)] }), spent.get(kit.name)) : [];
+    const enough = kit && !used ? isItEnough(contextFrom({ book, kit, stash: stash.map((s) => countedKit(s, events)), week: demands, manner: spread?.manner ?? 'scattered', options: { hand }, seed: 1, usedElsewhere: [...(await usedElsewhere(db, spread?.id ?? -1)), ...goneBy(events)] }), spent.get(kit.name), new Set(rows.filter((r) => isSoon(r.facts.useBy, demands.days[0] as string)).map((r) => r.id))) : [];
     if (kit) spent.set(kit.name, plus(spent.get(kit.name), enough));
     weeks.push({
       week, title: spokenWeek(demands.days), days: demands.days, kit: name, spreadId: spread?.id ?? null, items: demands.demands.length, enough,

@@ -2,10 +2,8 @@ import { BadInput, faultLine, quoted } from '../core/format/fault';
 import { readBook } from '../core/format/book-json';
 import { MOST_MEGABYTES, readingCalendar } from '../core/format/calendar';
 import { decodeText } from '../core/format/decode';
-import { readKit } from '../core/format/kit-csv';
 import { editAgenda } from '../db/agenda-edits';
 import { addBook } from '../db/books';
-import { addKit } from '../db/kits';
 import { inSteps } from './in-steps';
 import { store } from './store';
 
@@ -21,10 +19,10 @@ export type TakeInNews = { readonly file: string; readonly share: number } | Tak
 
 const LARGEST = 20;
 
-/** Takes a file in: a kit or stash (.csv), a calendar (.ics), a book (.json); whole or not at all. */
-export async function takeIn(file: File, role: 'kit' | 'stash', onProgress: (share: number) => void): Promise<TakenIn> {
+/** Takes a file in: a calendar (.ics), a book (.json); whole or not at all. Kits are looked over in a table first (kit-actions.ts). */
+export async function takeIn(file: File, onProgress: (share: number) => void): Promise<TakenIn> {
   try {
-    const [said, notes] = await takeOne(file, role, onProgress);
+    const [said, notes] = await takeOne(file, onProgress);
     return { file: file.name, said, messages: notes };
   } catch (error) {
     const messages = error instanceof BadInput ? error.faults.map(faultLine) : [`${file.name} could not be taken in: ${error instanceof Error ? error.message : String(error)}`];
@@ -32,21 +30,16 @@ export async function takeIn(file: File, role: 'kit' | 'stash', onProgress: (sha
   }
 }
 
-async function takeOne(file: File, role: 'kit' | 'stash', onProgress: (share: number) => void): Promise<[string, readonly string[]]> {
+async function takeOne(file: File, onProgress: (share: number) => void): Promise<[string, readonly string[]]> {
   const wrong = (found: string, expected: string): BadInput => new BadInput([{ file: file.name, where: 'the whole file', found, expected }]);
-  const ending = /\.(csv|ics|json)$/i.exec(file.name)?.[1]?.toLowerCase();
-  if (!ending) throw wrong(quoted(file.name), 'a kit (.csv), a calendar (.ics) or a book (.json)');
+  const ending = /\.(ics|json)$/i.exec(file.name)?.[1]?.toLowerCase();
+  if (!ending) throw wrong(quoted(file.name), 'a calendar (.ics) or a book (.json); a kit (.csv) is looked over on the screen first');
   const most = ending === 'ics' ? MOST_MEGABYTES : LARGEST;
   if (file.size > most * 2 ** 20) throw wrong(`${Math.round(file.size / 2 ** 20)} MB`, `at most ${most} MB`);
   const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name);
   const db = await store();
-  const base = file.name.replace(/\.(csv|ics|json)$/i, '').replace(/\.(kit|book)$/i, '');
+  const base = file.name.replace(/\.(ics|json)$/i, '').replace(/\.book$/i, '');
   switch (ending) {
-    case 'csv': {
-      const kit = readKit(text, file.name, base);
-      if (!(await addKit(db, kit, role))) throw wrong(`a kit named ${quoted(base)}`, 'a name that no kit has yet; rename the file to take it in beside the other');
-      return [`${kit.pieces.reduce((n, p) => n + p.count, 0)} stickers of ${kit.pieces.length} designs`, []];
-    }
     case 'ics': {
       const { root, notes } = await inSteps(readingCalendar(text, file.name), onProgress);
       await editAgenda(db, `Take in the calendar “${base}”`, async () => [{ on: 'calendar', name: base, text }]);

@@ -9,12 +9,11 @@ export async function POST(request: Request): Promise<Response> {
   const form = await request.formData().catch(() => null);
   if (!form) return new Response('expected files in a form', { status: 400 });
   const files = form.getAll('files').filter((f): f is File => f instanceof File);
-  const role = form.get('role') === 'stash' ? 'stash' : 'kit';
   const encoder = new TextEncoder();
   const news = new ReadableStream<Uint8Array>({
     async start(controller) {
       const say = (line: TakeInNews): void => controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
-      for (const file of files) say(await takeIn(file, role, (share) => say({ file: file.name, share })));
+      for (const file of files) say(await takeIn(file, (share) => say({ file: file.name, share })));
       controller.close();
     },
   });

@@ -30,8 +30,9 @@ const USUAL: Partial<Record<Kind, readonly [number, number]>> = {
 /**
  * Is the kit enough for the week? Kind by kind, what is needed and what is there, what lacks first.
  * @param spent copies that earlier weeks will have taken, by kind
+ * @param soon names of stashes that are near their use-by and come first
  */
-export function isItEnough(context: Context, spent: ReadonlyMap<string, number> = new Map()): Enough[] {
+export function isItEnough(context: Context, spent: ReadonlyMap<string, number> = new Map(), soon: ReadonlySet<string> = new Set()): Enough[] {
   const { ledger } = Draft.begin(context, []);
   const own = context.kit.pieces;
   const foreign = context.stash.flatMap((s) => s.pieces).filter((p) => ledger.untouched(p) > 0);
@@ -42,7 +43,7 @@ export function isItEnough(context: Context, spent: ReadonlyMap<string, number> 
     const [width, height] = USUAL[kind] ?? [38.1, 12];
     return {
       what, kind, needed, there: left,
-      substitutes: substitutesFor({ kind, width, height, words: '', finish: 'matte-removable' }, look, foreign).slice(0, MOST_SUBSTITUTES),
+      substitutes: substitutesFor({ kind, width, height, words: '', finish: 'matte-removable' }, look, foreign, soon).slice(0, MOST_SUBSTITUTES),
       makeshift: makeshiftFor(kind, [...own, ...foreign], ledger),
     };
   };

@@ -40,27 +40,32 @@ const TRIMMED = 1.5;
 const SMALLER = 4;
 const OTHER_WORDS = 14;
 const OTHER_FINISH = 5;
+/** taken off what must be used soon (handbook K6) */
+const SOON = 6;
 
 export const lookOf = (kit: Kit): Look => ({ colors: palette(kit, COLORS), boldest: Math.max(0, ...kit.pieces.map((p) => boldness(p.color))) });
 
-/** The pieces that can stand in for what lacks, the best first; equal ones by kit and code. */
-export function substitutesFor(wanted: Wanted, look: Look, pieces: readonly Piece[]): Substitute[] {
-  return pieces.filter((p) => p.kind === wanted.kind && p.count > 0).map((p) => substitute(wanted, look, p)).sort((a, b) => a.cost - b.cost || (keyOf(a) < keyOf(b) ? -1 : 1));
+/**
+ * The pieces that can stand in for what lacks, the best first; equal ones by kit and code.
+ * @param soon names of kits that are near their use-by
+ */
+export function substitutesFor(wanted: Wanted, look: Look, pieces: readonly Piece[], soon: ReadonlySet<string> = new Set()): Substitute[] {
+  return pieces.filter((p) => p.kind === wanted.kind && p.count > 0).map((p) => substitute(wanted, look, p, soon.has(p.kit))).sort((a, b) => a.cost - b.cost || (keyOf(a) < keyOf(b) ? -1 : 1));
 }
 
 const keyOf = (s: Substitute): string => `${s.piece.kit}/${s.piece.code}`;
 
-function substitute(wanted: Wanted, look: Look, piece: Piece): Substitute {
+function substitute(wanted: Wanted, look: Look, piece: Piece, soon: boolean): Substitute {
   const away = look.colors.length ? Math.min(...look.colors.map((c) => difference(c, piece.color))) : 0;
   const bolder = Math.max(0, boldness(piece.color) - look.boldest);
   const trim = Math.max(0, piece.width - wanted.width) + Math.max(0, piece.height - wanted.height);
   const short = Math.max(0, wanted.width - piece.width) + Math.max(0, wanted.height - piece.height);
   const words = piece.words !== '' && piece.words.toLowerCase() !== wanted.words.toLowerCase();
-  const cost = away + BOLDER * bolder + TRIMMED * trim + SMALLER * short + (words ? OTHER_WORDS : 0) + (piece.finish === wanted.finish ? 0 : OTHER_FINISH);
+  const cost = away + BOLDER * bolder + TRIMMED * trim + SMALLER * short + (words ? OTHER_WORDS : 0) + (piece.finish === wanted.finish ? 0 : OTHER_FINISH) - (soon ? SOON : 0);
   const facts = [
     away < 3 ? 'matches the kit’s colors' : away < 12 ? 'near the kit’s colors' : away < 22 ? 'a color of its own' : 'looks foreign to the kit',
     bolder > 0.02 ? 'bolder than the kit' : '', trim > 0.05 ? `trim ${Math.round(trim * 10) / 10} mm` : '', short > 0.05 ? `${Math.round(short * 10) / 10} mm short` : '',
-    words ? `says “${piece.words}”` : '', piece.finish === wanted.finish ? '' : piece.finish,
+    words ? `says “${piece.words}”` : '', piece.finish === wanted.finish ? '' : piece.finish, soon ? 'to be used soon' : '',
   ];
   return { piece, cost, difference: away, bolder, trim, sentence: facts.filter(Boolean).join(', ') };
 }

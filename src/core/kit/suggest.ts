@@ -41,19 +41,22 @@ export interface Suggestion {
 const SOON_DAYS = 42;
 const FEW = 0.25;
 
+/** Whether something must be used within six weeks of a day. */
+export const isSoon = (useBy: IsoDay | null, day: IsoDay): boolean => useBy !== null && useBy >= day && daysTo(useBy, day) <= SOON_DAYS;
+const daysTo = (later: IsoDay, day: IsoDay): number => Math.round((Date.parse(later) - Date.parse(day)) / 86_400_000);
+
 /** Kits for a week, the best first: what is kept for it, then use-by, season, words that fit, and what is left. One kept for another week is not offered. */
 export function suggestKits(week: WeekDemands, candidates: readonly Candidate[]): Suggestion[] {
   const first = week.days[0] as IsoDay;
   const titles = week.demands.map((d) => `${d.title} ${d.categories.join(' ')}`).join(' ').toLowerCase();
   return candidates.filter((c) => c.facts.keptFor === null || c.facts.keptFor === week.week).flatMap(({ kit, facts, left }): Suggestion[] => {
     if (left < FEW / 2) return [];
-    const until = facts.useBy ? Math.round((Date.parse(facts.useBy) - Date.parse(first)) / 86_400_000) : null;
-    if (until !== null && until < 0) return [];
+    if (facts.useBy !== null && facts.useBy < first) return [];
     const words = facts.moods.toLowerCase().match(/[\p{L}]{4,}/gu)?.filter((w) => titles.includes(w)) ?? [];
     const season = facts.season === null ? 0 : facts.season === seasonOf(first) ? 1 : -1;
     const reasons: [number, string][] = [
       [facts.keptFor === week.week ? 20 : 0, 'kept for this week'],
-      [until !== null && until <= SOON_DAYS ? 6 : 0, `to be used by ${facts.useBy}`],
+      [isSoon(facts.useBy, first) ? 6 : 0, `to be used by ${facts.useBy}`],
       [season > 0 ? 4 : 0, `a ${facts.season} kit`],
       [words.length ? 3 + words.length : 0, `fits “${words[0]}”`],
       [left >= 0.9 ? 2 : left < FEW ? 0 : 1, left >= 0.9 ? 'whole' : `${Math.round(left * 100)} % left`],

@@ -12,6 +12,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconArrowBackUp, IconArrowForwardUp, IconSearch } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { spokenName } from '../../core/kit/kit';
@@ -35,6 +36,7 @@ const TABS = ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list'
 
 /** Every kit as its sheets lie on the table; what the coming weeks lack, and what to order. */
 export function KitsScreen({ page }: { page: KitsPage }) {
+  const router = useRouter();
   const { run, busy, messages, clear } = useRun();
   const [tab, setTab] = useState(0);
   const [search, setSearch] = useState('');
@@ -80,7 +82,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
           )}
         </Box>
       </Box>
-      {taking && <TakeKitDialog onClose={() => setTaking(false)} run={run} busy={busy} />}
+      {taking && <TakeKitDialog onClose={() => setTaking(false)} onStored={(name) => { setTaking(false); router.push(`/kits?kit=${encodeURIComponent(name)}`); router.refresh(); }} />}
     </Box>
   );
 }

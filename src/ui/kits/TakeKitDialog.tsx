@@ -13,7 +13,6 @@ import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { decodeText } from '../../core/format/decode';
 import { BadInput, faultLine } from '../../core/format/fault';
@@ -22,13 +21,15 @@ import type { Kit } from '../../core/kit/kit';
 import { typicalKit } from '../../core/kit/typical';
 import { addCheckedKit } from '../../server/kit-actions';
 import { Waiting } from '../Waiting';
-import type { Run } from '../use-run';
 
 const CheckGrid = dynamic(() => import('./CheckGrid'), { loading: () => <Waiting /> });
 
+/** @throws BadInput */
+export const kitOfFile = (bytes: Uint8Array, file: string): Kit => readKit(decodeText(bytes, file), file, file.replace(/\.csv$/i, '').replace(/\.kit$/i, ''));
+
 const MOST_SHOWN = 8;
 /** What a reader finds wrong with a kit, as sentences; none when all is well. */
-function faultsOf(read: () => unknown): string[] {
+export function faultsOf(read: () => unknown): string[] {
   try {
     read();
     return [];
@@ -38,30 +39,28 @@ function faultsOf(read: () => unknown): string[] {
 }
 
 /** A kit comes in from a CSV file or from a usual list of contents, is checked and corrected in a table, and only then stored. */
-export function TakeKitDialog({ onClose, run, busy }: { onClose: () => void; run: Run; busy: boolean }) {
-  const router = useRouter();
-  const [kit, setKit] = useState<Kit | null>(null);
+export function TakeKitDialog({ given = null, onClose, onStored }: { given?: Kit | null; onClose: () => void; onStored: (name: string, said: string) => void }) {
+  const [kit, setKit] = useState(given);
+  const [busy, setBusy] = useState(false);
   const [role, setRole] = useState('kit');
   const [faults, setFaults] = useState<readonly string[]>([]);
+  const stickers = kit?.pieces.reduce((n, p) => n + (Number(p.count) || 0), 0) ?? 0;
   const csv = useMemo(() => (kit ? writeKit(kit) : ''), [kit]);
   const wrong = useMemo(() => (kit ? faultsOf(() => readKit(csv, `${kit.name}.kit.csv`, kit.name)) : []), [kit, csv]);
   const open = async (file: File | undefined) => {
     if (!file) return;
     const bytes = new Uint8Array(await file.arrayBuffer());
-    setFaults(faultsOf(() => setKit(readKit(decodeText(bytes, file.name), file.name, file.name.replace(/\.csv$/i, '').replace(/\.kit$/i, '')))));
+    setFaults(faultsOf(() => setKit(kitOfFile(bytes, file.name))));
   };
   const store = async () => {
     if (!kit) return;
+    setBusy(true);
     const name = kit.name.trim();
-    const action = addCheckedKit({ name, role, csv });
-    const answer = await action.catch(() => null);
-    if (answer && !answer.ok) return setFaults(answer.messages);
-    if (await run(action)) {
-      onClose();
-      router.push(`/kits?kit=${encodeURIComponent(name)}`);
-    }
+    const answer = await addCheckedKit({ name, role, csv }).catch((e: unknown) => ({ ok: false as const, messages: [`The server could not be reached: ${String(e)}. Nothing was kept.`] }));
+    setBusy(false);
+    if (answer.ok) onStored(name, `${stickers} stickers of ${kit.pieces.length} designs`);
+    else setFaults(answer.messages);
   };
-  const stickers = kit?.pieces.reduce((n, p) => n + (Number(p.count) || 0), 0) ?? 0;
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth>
       <DialogTitle>{kit ? 'Check the kit' : 'Take a kit in'}</DialogTitle>

@@ -7,19 +7,18 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
-import Radio from '@mui/material/Radio';
-import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { Kit } from '../../core/kit/kit';
 import type { TakeInNews, TakenIn } from '../../server/take-in';
+import { TakeKitDialog, faultsOf, kitOfFile } from '../kits/TakeKitDialog';
 
 /** Takes in kits, calendars and books from files, and says what became of each. */
 export function TakeInDialog({ onClose }: { onClose: () => void }) {
   const router = useRouter();
-  const [role, setRole] = useState('kit');
+  const [toCheck, setToCheck] = useState<readonly { file: string; kit: Kit }[]>([]);
   const [files, setFiles] = useState<readonly File[]>([]);
   const [results, setResults] = useState<readonly TakenIn[]>([]);
   const [reading, setReading] = useState<{ file: string; share: number } | null>(null);
@@ -27,12 +26,17 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
     setResults([]);
     setReading({ file: files[0]?.name ?? '', share: 0 });
     const form = new FormData();
-    form.set('role', role);
-    files.forEach((f) => form.append('files', f));
+    const kits = files.filter((f) => /\.csv$/i.test(f.name));
+    files.filter((f) => !kits.includes(f)).forEach((f) => form.append('files', f));
     try {
       for await (const news of newsOf(await fetch('/take-in', { method: 'POST', body: form }))) {
         if ('share' in news) setReading(news);
         else setResults((known) => [...known, news]);
+      }
+      for (const file of kits) {
+        const bytes = new Uint8Array(await file.arrayBuffer());
+        const faults = faultsOf(() => { const kit = kitOfFile(bytes, file.name); setToCheck((known) => [...known, { file: file.name, kit }]); });
+        if (faults.length) setResults((known) => [...known, { file: file.name, said: null, messages: faults }]);
       }
       router.refresh();
     } catch (error) {
@@ -41,11 +45,17 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
     setReading(null);
   };
   const busy = reading !== null;
+  const checking = toCheck[0];
+  const checked = (said: string | null) => {
+    if (checking) setResults((known) => [...known, { file: checking.file, said, messages: said ? [] : ['It was left.'] }]);
+    setToCheck((known) => known.slice(1));
+    router.refresh();
+  };
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
       <DialogTitle>Take in a file</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
-        <Typography color="text.secondary">A kit or stash as a spreadsheet saves it (.csv), a calendar (.ics), or a measured book (.json). A file is taken in whole or not at all.</Typography>
+        <Typography color="text.secondary">A kit or stash as a spreadsheet saves it (.csv), a calendar (.ics), or a measured book (.json). A file is taken in whole or not at all; a kit is looked over in a table first.</Typography>
         <Box>
           <Button component="label" variant="outlined">
             Choose files
@@ -53,12 +63,6 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
           </Button>
           <Typography component="span" sx={{ ml: 2 }}>{files.map((f) => f.name).join(', ') || 'none chosen'}</Typography>
         </Box>
-        {files.some((f) => /\.csv$/i.test(f.name)) && (
-          <RadioGroup row value={role} onChange={(e) => setRole(e.target.value)}>
-            <FormControlLabel value="kit" control={<Radio />} label="These stickers are a kit" />
-            <FormControlLabel value="stash" control={<Radio />} label="They belong to the stash" />
-          </RadioGroup>
-        )}
         {reading && (
           <Box>
             <Typography variant="caption" color="text.secondary">reading {reading.file}</Typography>
@@ -79,6 +83,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
         <Button onClick={onClose}>Close</Button>
         <Button variant="contained" color="secondary" onClick={read} disabled={!files.length || busy}>Take in</Button>
       </DialogActions>
+      {checking && <TakeKitDialog key={checking.file} given={checking.kit} onClose={() => checked(null)} onStored={(_, said) => checked(said)} />}
     </Dialog>
   );
 }
