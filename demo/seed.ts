@@ -11,9 +11,9 @@ import { weekAfter, weekOf } from '../src/core/week/week';
 import { addBook } from '../src/db/books';
 import { noteAsked, putCalendar } from '../src/db/calendars';
 import type { Database } from '../src/db/database';
+import type { KitFacts } from '../src/core/kit/suggest';
 import { NO_FACTS } from '../src/core/kit/suggest';
-import { addKit, setKitFacts } from '../src/db/kits';
-import { putSupply } from '../src/db/plans';
+import { addKit } from '../src/db/kits';
 import { setMark } from '../src/db/marks';
 import { addSpread, makeEdit } from '../src/db/spreads';
 import { isTicked } from '../src/core/week/undone';
@@ -38,9 +38,9 @@ export async function seedDemo(db: Database, today: string, feed: string | null 
   await addKit(db, rockpool, 'kit');
   await addKit(db, nightAlmanac, 'kit');
   await addKit(db, stash, 'stash');
-  await setKitFacts(db, rockpool.name, { ...NO_FACTS, moods: 'sea, ferry, allotment', price: 18.5, shop: 'the print loft' });
-  await setKitFacts(db, nightAlmanac.name, { ...NO_FACTS, season: 'winter', moods: 'night, choir, stars', price: 9.8, shop: 'the print loft', notes: 'The mushroom box is a favorite.' });
-  for (const supply of SUPPLIES) await putSupply(db, supply);
+  await know(db, rockpool.name, { ...NO_FACTS, moods: 'sea, ferry, allotment', price: 18.5, shop: 'the print loft' });
+  await know(db, nightAlmanac.name, { ...NO_FACTS, season: 'winter', moods: 'night, choir, stars', price: 9.8, shop: 'the print loft', notes: 'The mushroom box is a favorite.' });
+  for (const { warnAt, ...supply } of SUPPLIES) await db.insertInto('supply').values({ ...supply, warn_at: warnAt }).execute();
   const ics = demoAgenda(today);
   await putCalendar(db, 'household', ics);
   const calendar = readCalendar(ics, 'household');
@@ -53,6 +53,8 @@ export async function seedDemo(db: Database, today: string, feed: string | null 
   const id = await addSpread(db, { week: week.week, book_id: 'three-box', kit_id: nightAlmanac.name, manner: 'scattered', seed: 1, options: '{}' });
   await makeEdit(db, id, { label: 'Arrange the week', before: [], after: [...arrange(contextFrom(data))] });
 }
+
+const know = (db: Database, kit: string, facts: KitFacts) => db.updateTable('kit').set({ facts: JSON.stringify(facts) }).where('id', '=', kit).execute();
 
 async function subscribeTo(db: Database, address: string, today: string): Promise<void> {
   const ics = householdFeed(today, 0);

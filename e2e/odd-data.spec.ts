@@ -17,7 +17,7 @@ test('broken files get the message, and nothing of them is kept', async ({ page,
   ]);
   await page.getByRole('button', { name: 'Take in', exact: true }).click();
   await page.getByRole('dialog', { name: 'Check the kit' }).getByRole('button', { name: 'It is right: take it in' }).click();
-  await expect(page.getByText('bad.kit.csv, line 2, width_mm: found "-9", expected a length from 0.1 to 1000 mm')).toBeVisible();
+  await expect(page.getByText('bad.kit.csv, line 2, width_mm: found "-9", expected a length from 0.1 to 600 mm')).toBeVisible();
   await expect(page.getByText('line 3, code: found "a"')).toBeVisible();
   await expect(page.getByText('the file seems cut off')).toBeVisible();
   await expect(page.getByText('bad.book.json, binding: found nothing')).toBeVisible();

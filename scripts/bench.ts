@@ -89,8 +89,9 @@ function kits(): void {
   const queries = ['coral header', 'laundry', '38x12', 'checklist teal', 'header zeppelin'];
   say('search over 200 kits, 30,000 pieces', 'under 50 ms (issue 4)', `median ${ms(timed(25, (i) => all.filter(searchOf(queries[i % queries.length] as string))).median)}`);
   const [kit, ...stash] = many;
+  const small = { ...(kit as Kit), pieces: (kit as Kit).pieces.slice(0, 20) };
   const weeks = Array.from({ length: 8 }, () => weekOf(45));
-  say('is it enough, eight weeks, 199 other kits to choose substitutes from', 'under 300 ms (issue 4)', `median ${ms(timed(5, () => weeks.map((c) => isItEnough({ ...c, kit: { ...(kit as Kit), pieces: (kit as Kit).pieces.slice(0, 20) }, stash }))).median)}`);
+  say('is it enough, eight weeks, 199 other kits to choose substitutes from', 'under 300 ms (issue 4)', `median ${ms(timed(5, () => weeks.map((c) => isItEnough({ ...c, kit: small, stash }))).median)}`);
 }
 
 async function print(): Promise<void> {

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { stockOfKit, sumsOf } from '../core/kit/stock';
-import { addStockEvent, kitSums, stepStock, stockEvents, usesOf } from './stock';
+import { editKits, kitHistory, stepKits } from './kit-edits';
+import { listOrders, listSupplies, plannedKits } from './plans';
+import { kitSums, stockEvents, usesOf } from './stock';
 import { demoKit, demoSpread, piece } from '../../tests/fixtures';
 import { movePiece } from '../core/edit/move';
 import type { Change } from '../core/edit/change';
@@ -10,7 +12,7 @@ import { addBook, findBook } from './books';
 import { calendarText, listCalendars, putCalendar } from './calendars';
 import type { Database } from './database';
 import { openDatabase } from './database';
-import { addKit, findKit } from './kits';
+import { addKit, findKit, listKits } from './kits';
 import { marksBetween } from './marks';
 import { readSetting, writeSetting } from './settings';
 import { StaleEdit, addSpread, historyOf, makeEdit, placementsOf, stepHistory, usedElsewhere } from './spreads';
@@ -139,16 +141,37 @@ it('counts the stock as the core does, whatever happened', async () => {
   const step = fc.record({ what: fc.constantFrom<('spoiled' | 'used' | 'found' | 'undo' | 'redo')[]>('spoiled', 'used', 'found', 'undo', 'undo', 'redo'), piece: fc.nat(kit.pieces.length - 1), copy: fc.integer({ min: 1, max: 8 }) });
   await fc.assert(fc.asyncProperty(fc.array(step, { maxLength: 25 }), async (steps) => {
     await db.deleteFrom('stock_event').execute();
+    await db.deleteFrom('kit_edit').execute();
     for (const { what, piece: at, copy } of steps) {
-      if (what === 'undo' || what === 'redo') await stepStock(db, what);
+      if (what === 'undo' || what === 'redo') await stepKits(db, what);
       else {
         const { code, count } = kit.pieces[at]!;
         const found = (await stockEvents(db, 'rockpool')).filter((e) => e.what === 'found' && e.code === code).length;
-        await addStockEvent(db, { what, kit: 'rockpool', code, copy: what === 'found' ? count + found + 1 : Math.min(copy, count + found), reason: 'so it was' });
+        await editKits(db, 'so it was', [{ table: 'stock_event', key: null, row: { what, kit_id: 'rockpool', code, copy: what === 'found' ? count + found + 1 : Math.min(copy, count + found), reason: 'so it was' } }]);
       }
     }
     const sums = sumsOf(stockOfKit(kit, await usesOf(db, 'rockpool'), await stockEvents(db)));
     const counted = (await kitSums(db)).find((k) => k.kit === 'rockpool')!;
     expect([counted.spoiled, counted.touched, counted.total]).toEqual([sums.spoiled, sums.used + sums.cut, sums.whole + sums.used + sums.cut + sums.spoiled]);
   }), { numRuns: 60 });
+});
+
+it('undoes and redoes every change of kits, plans, orders and supplies, row by row', async () => {
+  const order = { what: 'headers', count: 2, shop: '', days: 3, needed_by: '2027-02-15', state: 'to order' };
+  const state = async () => JSON.stringify([[...(await plannedKits(db))], await listOrders(db), await listSupplies(db), (await listKits(db)).map((k) => k.facts)]);
+  const states = [await state()];
+  for (const steps of [
+    [{ table: 'kit_week' as const, key: '2027-W07', row: { kit_id: 'rockpool' } }], [{ table: 'order_item' as const, key: null, row: order }, { table: 'order_item' as const, key: null, row: { ...order, what: 'dots' } }],
+    [{ table: 'order_item' as const, key: 1, row: { state: 'here' } }], [{ table: 'supply' as const, key: 'tape', row: { unit: 'm', amount: 5, warn_at: 1 } }], [{ table: 'supply' as const, key: 'tape', row: { unit: 'm', amount: 2, warn_at: 1 } }],
+    [{ table: 'kit' as const, key: 'rockpool', row: { facts: '{"moods":"sea"}' } }], [{ table: 'kit_week' as const, key: '2027-W07', row: null }], [{ table: 'order_item' as const, key: 2, row: null }],
+  ]) {
+    await editKits(db, 'an edit', steps);
+    states.push(await state());
+  }
+  expect(new Set(states).size).toBe(states.length);
+  for (const before of [...states].reverse().slice(1)) expect([await stepKits(db, 'undo'), await state()]).toEqual([true, before]);
+  expect([await stepKits(db, 'undo'), await kitHistory(db)]).toEqual([false, { undo: null, redo: 'an edit' }]);
+  for (const after of states.slice(1)) expect([await stepKits(db, 'redo'), await state()]).toEqual([true, after]);
+  await expect(editKits(db, 'none', [{ table: 'kit_week', key: '2027-W08', row: { kit_id: 'no such kit' } }])).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });
+  expect(await state()).toBe(states.at(-1));
 });

@@ -16,10 +16,6 @@ export async function listKits(db: Database): Promise<KitRow[]> {
   return rows.map((r) => ({ ...r, facts: { ...NO_FACTS, ...(JSON.parse(r.facts) as Partial<KitFacts>) } }));
 }
 
-export async function setKitFacts(db: Database, id: string, facts: KitFacts): Promise<void> {
-  await db.updateTable('kit').set({ facts: JSON.stringify(facts) }).where('id', '=', id).execute();
-}
-
 export async function findKits(db: Database, role: KitTable['role']): Promise<Kit[]> {
   const kits = await db.selectFrom('kit').select('id').where('role', '=', role).orderBy('id').execute();
   return Promise.all(kits.map(({ id }) => kitOf(db, id)));

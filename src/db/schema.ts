@@ -14,7 +14,7 @@ export interface KitTable {
   facts: Generated<string>;
 }
 
-/** A change of the stock that no spread made; an undone one stays, as what was taken back. */
+/** A change of the stock that no spread made. */
 export interface StockEventTable {
   seq: Generated<number>;
   what: 'spoiled' | 'used' | 'found';
@@ -22,7 +22,6 @@ export interface StockEventTable {
   code: string;
   copy: number;
   reason: string;
-  undone: Generated<number>;
 }
 
 /** The kit planned for a week that is not begun yet. */
@@ -161,10 +160,19 @@ export interface AgendaEditTable {
   undone: number;
 }
 
+/** Every edit of kits, stock, plans, orders and supplies, with what it did as JSON (see kit-edits.ts). */
+export interface KitEditTable {
+  seq: Generated<number>;
+  label: string;
+  effects: string;
+  undone: number;
+}
+
 export interface Tables {
   agenda_edit: AgendaEditTable;
   book: BookTable;
   kit: KitTable;
+  kit_edit: KitEditTable;
   kit_week: KitWeekTable;
   order_item: OrderItemTable;
   stock_event: StockEventTable;

@@ -4,39 +4,9 @@ import type { Database } from './database';
 
 /** All changes of the stock that hold, in their order; of one kit, or of all. */
 export async function stockEvents(db: Database, kit?: string): Promise<StockEvent[]> {
-  const all = db.selectFrom('stock_event').select(['what', 'kit_id', 'code', 'copy', 'reason']).where('undone', '=', 0).orderBy('seq');
+  const all = db.selectFrom('stock_event').select(['what', 'kit_id', 'code', 'copy', 'reason']).orderBy('seq');
   const rows = await (kit === undefined ? all : all.where('kit_id', '=', kit)).execute();
   return rows.map(({ kit_id, ...rest }) => ({ ...rest, kit: kit_id }));
-}
-
-export interface StockHistory {
-  readonly undo: string | null;
-  readonly redo: string | null;
-}
-
-const said = (e: { what: string; code: string; reason: string }): string => `${e.code} ${e.what}: ${e.reason}`;
-
-export async function stockHistory(db: Database): Promise<StockHistory> {
-  const events = await db.selectFrom('stock_event').select(['what', 'code', 'reason', 'undone']).orderBy('seq').execute();
-  const done = events.filter((e) => !e.undone).at(-1);
-  const undone = events.find((e) => e.undone);
-  return { undo: done ? said(done) : null, redo: undone ? said(undone) : null };
-}
-
-/** Notes a change; what was undone before it can no longer be made again. */
-export async function addStockEvent(db: Database, { kit, ...event }: StockEvent): Promise<void> {
-  await db.transaction().execute(async (trx) => {
-    await trx.deleteFrom('stock_event').where('undone', '=', 1).execute();
-    await trx.insertInto('stock_event').values({ ...event, kit_id: kit }).execute();
-  });
-}
-
-/** Takes the last change back, or makes it again. @returns false when there is none */
-export async function stepStock(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
-  const event = await db.selectFrom('stock_event').select('seq').where('undone', '=', way === 'undo' ? 0 : 1).orderBy('seq', way === 'undo' ? 'desc' : 'asc').executeTakeFirst();
-  if (!event) return false;
-  await db.updateTable('stock_event').set({ undone: way === 'undo' ? 1 : 0 }).where('seq', '=', event.seq).execute();
-  return true;
 }
 
 /** Where the stickers of a kit lie on spreads. */
@@ -56,7 +26,7 @@ export interface KitSums {
 /** Copies of every kit, counted by SQLite: all there were, those begun, those spoiled. What is not of these is whole. */
 export async function kitSums(db: Database): Promise<KitSums[]> {
   const { rows } = await sql<KitSums>`
-    with event as (select what, kit_id, code, copy from stock_event where undone = 0),
+    with event as (select what, kit_id, code, copy from stock_event),
       spoiled as (select distinct kit_id, code, copy from event where what = 'spoiled'),
       touched as (
         select kit_id, code, copy from placement union select kit_id, code, copy from event where what = 'used'

@@ -5,13 +5,14 @@ import { BadInput, quoted } from '../core/format/fault';
 import { readKit } from '../core/format/kit-csv';
 import { readOrders } from '../core/format/orders-csv';
 import type { Piece } from '../core/kit/kit';
+import { spokenName } from '../core/kit/kit';
+import type { OrderLine } from '../core/kit/order';
 import { searchOf } from '../core/kit/search';
-import type { StockEvent } from '../core/kit/stock';
 import { stockOfKit } from '../core/kit/stock';
 import type { Database } from '../db/database';
-import { addKit, allKits, findKit, setKitFacts } from '../db/kits';
-import { dropOrder, dropSupply, planKit, putOrders, putSupply } from '../db/plans';
-import { addStockEvent, stepStock, stockEvents, usesOf } from '../db/stock';
+import { editKits, stepKits } from '../db/kit-edits';
+import { addKit, allKits, findKit } from '../db/kits';
+import { stockEvents, usesOf } from '../db/stock';
 import { NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import { FindDto } from './dto/find.dto';
@@ -34,7 +35,7 @@ export async function saveFacts(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { kit, facts } = check(KitFactsDto, input, 'kit');
     await known(db, kit);
-    await setKitFacts(db, kit, { ...facts });
+    await editKits(db, `Change the card of ${spokenName(kit)}`, [{ table: 'kit', key: kit, row: { facts: JSON.stringify(facts) } }]);
     return null;
   });
 }
@@ -52,18 +53,19 @@ export async function changeStock(input: unknown): Promise<Outcome<null>> {
     if (free === undefined || (what !== 'found' && state !== 'whole')) {
       throw new BadInput([{ file: 'stock', where: code, found: copy === null ? 'no copy that is whole' : `copy ${copy}, ${state ?? 'which is not there'}`, expected: 'a whole sticker; one that lies on a spread is taken off there first' }]);
     }
-    await addStockEvent(db, { what, kit: name, code, copy: free, reason } satisfies StockEvent);
+    await editKits(db, `${code} ${what}: ${reason}`, [{ table: 'stock_event', key: null, row: { what, kit_id: name, code, copy: free, reason } }]);
     return null;
   });
 }
 
-export async function undoStock(input: unknown): Promise<Outcome<null>> {
+/** Takes the last change of kits, stock, plans, orders or supplies back, or makes it again. */
+export async function undoKits(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { way } = check(StockStepDto, input, 'stock');
     const last = (await stockEvents(db)).at(-1);
     const lying = way === 'undo' && last?.what === 'found' && (await usesOf(db, last.kit)).some((u) => u.code === last.code && u.copy === last.copy);
     if (lying) throw new BadInput([{ file: 'stock', where: way, found: `${last.code}, found and by now on a spread`, expected: 'that it is taken off there first' }]);
-    if (!(await stepStock(db, way))) throw new BadInput([{ file: 'stock', where: way, found: 'nothing', expected: 'a change made here' }]);
+    if (!(await stepKits(db, way))) throw new BadInput([{ file: 'kits', where: way, found: 'nothing', expected: 'a change made here' }]);
     return null;
   });
 }
@@ -72,7 +74,7 @@ export async function choosePlanned(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { week, kit } = check(PlanKitDto, input, 'week');
     if (kit !== null) await known(db, kit);
-    await planKit(db, week, kit);
+    await editKits(db, kit ? `Plan ${spokenName(kit)} for ${week}` : `Plan no kit for ${week}`, [{ table: 'kit_week', key: week, row: kit === null ? null : { kit_id: kit } }]);
     return null;
   });
 }
@@ -80,7 +82,7 @@ export async function choosePlanned(input: unknown): Promise<Outcome<null>> {
 export async function saveOrder(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { id, order } = check(PutOrderDto, input, 'order');
-    await putOrders(db, [{ ...order }], id);
+    await editKits(db, `Order ${order.what}`, [{ table: 'order_item', key: id, row: orderRow(order) }]);
     return null;
   });
 }
@@ -90,28 +92,29 @@ export async function takeOrders(input: unknown): Promise<Outcome<{ count: numbe
   return changed(async (db) => {
     const { file, csv } = check(OrdersTextDto, input, 'orders');
     const orders = readOrders(csv, file);
-    await putOrders(db, orders);
+    await editKits(db, `Read ${file}`, orders.map((o) => ({ table: 'order_item' as const, key: null, row: orderRow(o) })));
     return { count: orders.length };
   });
 }
 
 export async function removeOrder(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    await dropOrder(db, check(OrderIdDto, input, 'order').id);
+    await editKits(db, 'Take an order off the list', [{ table: 'order_item', key: check(OrderIdDto, input, 'order').id, row: null }]);
     return null;
   });
 }
 
 export async function saveSupply(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    await putSupply(db, { ...check(SupplyDto, input, 'supply') });
+    const { name, unit, amount, warnAt } = check(SupplyDto, input, 'supply');
+    await editKits(db, `${name}: ${amount} ${unit}`, [{ table: 'supply', key: name, row: { unit, amount, warn_at: warnAt } }]);
     return null;
   });
 }
 
 export async function removeSupply(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    await dropSupply(db, check(NameDto, input, 'supply').name);
+    await editKits(db, 'Take a supply off', [{ table: 'supply', key: check(NameDto, input, 'supply').name, row: null }]);
     return null;
   });
 }
@@ -127,6 +130,8 @@ export async function searchPieces(input: unknown): Promise<Outcome<{ pieces: Pi
     return { pieces: found.slice(0, MOST_FOUND), more: Math.max(0, found.length - MOST_FOUND) };
   });
 }
+
+const orderRow = ({ neededBy, what, count, shop, days, state }: OrderLine) => ({ what, count, shop, days, needed_by: neededBy, state });
 
 async function known(db: Database, name: string) {
   const kit = await findKit(db, name);

@@ -12,14 +12,16 @@ import { isSoon, pairsThatGo, suggestKits } from '../core/kit/suggest';
 import { spokenWeek, weekAfter, weekOf } from '../core/week/week';
 import { findBook, usualBook } from '../db/books';
 import type { Database } from '../db/database';
+import type { KitHistory } from '../db/kit-edits';
+import { kitHistory } from '../db/kit-edits';
 import type { KitRow } from '../db/kits';
 import { findKit, listKits } from '../db/kits';
 import type { OrderRow, Supply } from '../db/plans';
 import { listOrders, listSupplies, plannedKits } from '../db/plans';
 import type { SpreadRow } from '../db/spreads';
 import { findSpreadOfWeek, usedElsewhere } from '../db/spreads';
-import type { KitSums, StockHistory } from '../db/stock';
-import { kitSums, stockEvents, stockHistory, usesOf } from '../db/stock';
+import type { KitSums } from '../db/stock';
+import { kitSums, stockEvents, usesOf } from '../db/stock';
 import { ownerHand } from './settings';
 import { stashFor, weekDemands } from './spread-data';
 import { store, today } from './store';
@@ -56,7 +58,7 @@ export interface KitsPage {
   readonly pairs: readonly { one: string; other: string; apart: number }[];
   readonly orders: readonly OrderRow[];
   readonly supplies: readonly Supply[];
-  readonly history: StockHistory;
+  readonly history: KitHistory;
   readonly unit: 'mm' | 'in';
 }
 
@@ -81,7 +83,7 @@ export async function loadKits(name: string | undefined): Promise<KitsPage> {
     chosen: chosenRow && plain ? { kit: kits.get(chosenRow.id) as Kit, stock: stockOfKit(plain, await usesOf(db, chosenRow.id), events), facts: chosenRow.facts } : null,
     weeks: book ? await weeksAhead(db, book, rows, kits, events, candidates) : [],
     pairs: pairsThatGo(candidates),
-    orders: await listOrders(db), supplies: await listSupplies(db), history: await stockHistory(db), unit: book?.unit ?? 'in',
+    orders: await listOrders(db), supplies: await listSupplies(db), history: await kitHistory(db), unit: book?.unit ?? 'in',
   };
 }
 

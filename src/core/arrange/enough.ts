@@ -1,8 +1,8 @@
 import type { Kind } from '../kit/kinds';
 import { traits } from '../kit/kinds';
-import type { Piece } from '../kit/kit';
+import type { Kit, Piece } from '../kit/kit';
 import { isRoll } from '../kit/kit';
-import type { Ledger } from '../kit/ledger';
+import { Ledger } from '../kit/ledger';
 import type { Substitute } from '../kit/substitutes';
 import { lookOf, substitutesFor } from '../kit/substitutes';
 import { Draft } from './draft';
@@ -33,9 +33,10 @@ const USUAL: Partial<Record<Kind, readonly [number, number]>> = {
  * @param soon names of stashes that are near their use-by and come first
  */
 export function isItEnough(context: Context, spent: ReadonlyMap<string, number> = new Map(), soon: ReadonlySet<string> = new Set()): Enough[] {
-  const { ledger } = Draft.begin(context, []);
+  const ledger = context.usedElsewhere.length ? Draft.begin(context, []).ledger : Ledger.empty();
   const own = context.kit.pieces;
-  const foreign = context.stash.flatMap((s) => s.pieces).filter((p) => ledger.untouched(p) > 0);
+  const others = byKind(context.stash);
+  const foreign = (k: Kind): Piece[] => (others.get(k) ?? []).filter((p) => ledger.untouched(p) > 0);
   const look = lookOf(context.kit);
   const line = (what: string, kind: Kind, needed: number, there: number): Enough => {
     const left = Math.max(0, there - (spent.get(what) ?? 0));
@@ -43,8 +44,8 @@ export function isItEnough(context: Context, spent: ReadonlyMap<string, number> 
     const [width, height] = USUAL[kind] ?? [38.1, 12];
     return {
       what, kind, needed, there: left,
-      substitutes: substitutesFor({ kind, width, height, words: '', finish: 'matte-removable' }, look, foreign, soon).slice(0, MOST_SUBSTITUTES),
-      makeshift: makeshiftFor(kind, [...own, ...foreign], ledger),
+      substitutes: substitutesFor({ kind, width, height, words: '', finish: 'matte-removable' }, look, foreign(kind), soon, MOST_SUBSTITUTES),
+      makeshift: makeshiftFor(kind, (k) => [...own.filter((p) => p.kind === k), ...foreign(k)], ledger),
     };
   };
   const untouched = (pieces: readonly Piece[]): number => pieces.reduce((n, p) => n + Math.max(0, ledger.untouched(p)), 0);
@@ -60,9 +61,25 @@ export function isItEnough(context: Context, spent: ReadonlyMap<string, number> 
   ].filter((e) => e.needed > 0).sort((a, b) => Number(b.there < b.needed) - Number(a.there < a.needed));
 }
 
+const kinds = new WeakMap<readonly Kit[], ReadonlyMap<Kind, readonly Piece[]>>();
+
+/** A stash's pieces by kind, sorted out once: one stash serves many weeks. */
+function byKind(stash: readonly Kit[]): ReadonlyMap<Kind, readonly Piece[]> {
+  const known = kinds.get(stash);
+  if (known) return known;
+  const sorted = new Map<Kind, Piece[]>();
+  for (const p of stash.flatMap((s) => s.pieces)) {
+    const list = sorted.get(p.kind);
+    if (list) list.push(p);
+    else sorted.set(p.kind, [p]);
+  }
+  kinds.set(stash, sorted);
+  return sorted;
+}
+
 /** What can be made of something else (handbook K2, 3). Common practice. */
-function makeshiftFor(kind: Kind, pieces: readonly Piece[], ledger: Ledger): string | null {
-  const strip = (least: number, most: number): Piece | undefined => pieces.find((p) => p.kind === 'washi' && p.height >= least && p.height <= most && ledger.longest(p) >= 38);
+function makeshiftFor(kind: Kind, of: (k: Kind) => readonly Piece[], ledger: Ledger): string | null {
+  const strip = (least: number, most: number): Piece | undefined => of('washi').find((p) => p.height >= least && p.height <= most && ledger.longest(p) >= 38);
   const from = (p: Piece | undefined, say: (p: Piece) => string): string | null => (p ? say(p) : null);
   switch (kind) {
     case 'header':
@@ -70,17 +87,17 @@ function makeshiftFor(kind: Kind, pieces: readonly Piece[], ledger: Ledger): str
     case 'date-cover':
       return from(strip(10, 16), (p) => `cut covers of 38.1 mm from the washi ${p.code}`);
     case 'bottom-washi':
-      return from(pieces.find((p) => isRoll(p) && p.height >= 8), (p) => `take lengths off the roll ${p.code}`);
+      return from(of('washi').find((p) => isRoll(p) && p.height >= 8), (p) => `take lengths off the roll ${p.code}`);
     case 'flag':
     case 'check-flag':
       return from(strip(8, 16), (p) => `fold a strip of the washi ${p.code} and cut its end at a slant`);
     case 'checklist':
-      return from(pieces.find((p) => p.kind === 'checklist' && ledger.mostRows(p) > 0 && ledger.untouched(p) < p.count), (p) => `use the rows that are left of ${p.code}`);
+      return from(of('checklist').find((p) => ledger.mostRows(p) > 0 && ledger.untouched(p) < p.count), (p) => `use the rows that are left of ${p.code}`);
     case 'quarter-box':
       return from(strip(10, 16), (p) => `cut bases from the washi ${p.code}`);
     case 'week-tracker':
     case 'habit-tracker':
-      return from(pieces.find((p) => p.kind === 'checklist' && p.rows >= 6 && ledger.untouched(p) > 0), (p) => `make one from the list ${p.code}: a row for each day`);
+      return from(of('checklist').find((p) => p.rows >= 6 && ledger.untouched(p) > 0), (p) => `make one from the list ${p.code}: a row for each day`);
     case 'date-dot':
       return 'write these numbers on their covers';
     default:

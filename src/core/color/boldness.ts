@@ -8,8 +8,16 @@ const oklab = useMode(modeOklab);
  * @throws RangeError where it is no color
  */
 export function boldness(color: Hex): number {
+  const known = measured.get(color);
+  if (known !== undefined) return known;
   const read = parse(color);
   const lab = read && oklab(read);
   if (!lab) throw new RangeError(`not a color: ${color}`);
-  return 1 - lab.l + Math.hypot(lab.a, lab.b);
+  const bold = 1 - lab.l + Math.hypot(lab.a, lab.b);
+  if (measured.size >= MOST_MEASURED) measured.clear();
+  measured.set(color, bold);
+  return bold;
 }
+
+const measured = new Map<Hex, number>();
+const MOST_MEASURED = 50_000;

@@ -1,4 +1,4 @@
-import { differenceCiede2000, formatHex, interpolate, modeLab65, modeLrgb, modeOklab, modeRgb, modeXyz65, parse, useMode, wcagLuminance } from 'culori/fn';
+import { converter, differenceCiede2000, formatHex, interpolate, modeLab65, modeLrgb, modeOklab, modeRgb, modeXyz65, parse, useMode, wcagLuminance } from 'culori/fn';
 
 useMode(modeRgb);
 useMode(modeLrgb);
@@ -7,6 +7,7 @@ useMode(modeLab65);
 useMode(modeOklab);
 
 const ciede2000 = differenceCiede2000();
+const toLab = converter('lab65');
 
 /** A color as `#rrggbb`. */
 export type Hex = string;
@@ -21,12 +22,25 @@ export function difference(a: Hex, b: Hex): number {
   const pair = a + b;
   let distance = measured.get(pair);
   if (distance === undefined) {
-    distance = ciede2000(read(a), read(b));
+    distance = ciede2000(labOf(a), labOf(b));
     if (measured.size >= MOST_MEASURED) measured.clear();
     measured.set(pair, distance);
   }
   return distance;
 }
+
+/** Each color is brought into Lab once: a search for substitutes compares thousands. */
+function labOf(color: Hex) {
+  const known = labs.get(color);
+  if (known) return known;
+  const lab = toLab(read(color));
+  if (labs.size >= MOST_LABS) labs.clear();
+  labs.set(color, lab);
+  return lab;
+}
+
+const labs = new Map<Hex, ReturnType<typeof toLab>>();
+const MOST_LABS = 50_000;
 
 /** A kit has few colors and the arranging compares them over and over. */
 const measured = new Map<string, number>();

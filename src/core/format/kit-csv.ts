@@ -10,6 +10,8 @@ const NEEDED = ['code', 'kind', 'count', 'width_mm', 'height_mm'] as const;
 const OPTIONAL = ['sheet', 'shape', 'color', 'accent', 'motif', 'words', 'icon', 'writable', 'opacity', 'finish', 'foil', 'rows', 'faces'] as const;
 /** A roll of washi may be long; nothing else is. mm */
 const LONGEST_ROLL = 100_000;
+/** A sticker larger than a sheet of A2 is a slip of the unit. mm */
+const LARGEST = 600;
 const MOST_COPIES = 10_000;
 
 /**
@@ -74,8 +76,8 @@ function toPiece(row: Row, kit: string): Piece {
     code: row.needed('code'),
     kind,
     count: row.whole('count', 0, MOST_COPIES),
-    width: row.length('width_mm', rolls ? LONGEST_ROLL : 1000),
-    height: row.length('height_mm', 1000),
+    width: row.length('width_mm', rolls ? LONGEST_ROLL : LARGEST),
+    height: row.length('height_mm', LARGEST),
     sheet: row.has('sheet') ? row.whole('sheet', 1, 1000) : 1,
     shape: row.oneOf('shape', SHAPES, usual.shape),
     color,

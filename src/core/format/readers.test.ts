@@ -48,6 +48,9 @@ describe('a kit file', () => {
     [`${HEAD}\na,icon,1,"9,5",9`, 'line 2, width_mm: found "9,5"', 'a length'],
     [`${HEAD},color\na,icon,1,9,9,teal`, 'line 2, color', 'a color such as #'],
     [`${HEAD}\na,icon,1,"9,9`, 'line 2', 'a closing quotation mark'],
+    [`${HEAD}\na,icon,1,1000,9`, 'line 2, width_mm: found "1000"', 'a length from 0.1 to 600 mm'],
+    [`${HEAD}\na,icon,1,1.5 in,9`, 'line 2, width_mm: found "1.5 in"', 'a length from 0.1 to 600 mm'],
+    [`${HEAD}\na,icon,=1+1,9,9`, 'line 2, count: found "=1+1"', 'a whole number'],
     ['', 'line 1', 'a first line with the columns'],
     [HEAD, 'line 1', 'at least one line'],
   ])('says where %j is wrong', (text, where, expected) => {

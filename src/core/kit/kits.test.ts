@@ -62,6 +62,7 @@ describe('substitutes', () => {
     fc.assert(fc.property(some, (list) => {
       const pieces = list.map((p, i) => piece({ ...p, code: `P${String(i).padStart(2, '0')}` }));
       expect(substitutesFor(wanted, look, pieces).map((s) => s.piece.code)).toEqual(byHand(wanted, pieces));
+      expect(substitutesFor(wanted, look, pieces, new Set(), 3).map((s) => s.piece.code)).toEqual(byHand(wanted, pieces).slice(0, 3));
     }), { numRuns: 150 });
   });
 

@@ -43,29 +43,65 @@ const OTHER_FINISH = 5;
 /** taken off what must be used soon (handbook K6) */
 const SOON = 6;
 
-export const lookOf = (kit: Kit): Look => ({ colors: palette(kit, COLORS), boldest: Math.max(0, ...kit.pieces.map((p) => boldness(p.color))) });
+const looks = new WeakMap<Kit['pieces'], Look>();
+
+/** A kit's colors, made once: the same kit serves many weeks. */
+export function lookOf(kit: Kit): Look {
+  const known = looks.get(kit.pieces) ?? { colors: palette(kit, COLORS), boldest: Math.max(0, ...kit.pieces.map((p) => boldness(p.color))) };
+  looks.set(kit.pieces, known);
+  return known;
+}
 
 /**
  * The pieces that can stand in for what lacks, the best first; equal ones by kit and code.
  * @param soon names of kits that are near their use-by
+ * @param most no more than so many
  */
-export function substitutesFor(wanted: Wanted, look: Look, pieces: readonly Piece[], soon: ReadonlySet<string> = new Set()): Substitute[] {
-  return pieces.filter((p) => p.kind === wanted.kind && p.count > 0).map((p) => substitute(wanted, look, p, soon.has(p.kit))).sort((a, b) => a.cost - b.cost || (keyOf(a) < keyOf(b) ? -1 : 1));
+export function substitutesFor(wanted: Wanted, look: Look, pieces: readonly Piece[], soon: ReadonlySet<string> = new Set(), most = Infinity): Substitute[] {
+  const open = pieces.filter((p) => p.kind === wanted.kind && p.count > 0).map((piece) => ({ piece, without: costWithoutColor(wanted, look, piece, soon.has(piece.kit)) })).sort((a, b) => a.without - b.without);
+  const best: Substitute[] = [];
+  for (const { piece, without } of open) {
+    const worst = best.length >= most ? best[most - 1] : undefined;
+    // colors only add to the cost: from here on nothing can come before those found
+    if (worst && without > worst.cost) break;
+    best.push(substitute(wanted, look, piece, soon.has(piece.kit), without));
+    best.sort(inOrder);
+    if (best.length > most) best.pop();
+  }
+  return best;
 }
 
+const inOrder = (a: Substitute, b: Substitute): number => a.cost - b.cost || (keyOf(a) < keyOf(b) ? -1 : 1);
 const keyOf = (s: Substitute): string => `${s.piece.kit}/${s.piece.code}`;
+const bolderBy = (look: Look, piece: Piece): number => Math.max(0, boldness(piece.color) - look.boldest);
+const trimOf = (wanted: Wanted, piece: Piece): number => Math.max(0, piece.width - wanted.width) + Math.max(0, piece.height - wanted.height);
+const shortOf = (wanted: Wanted, piece: Piece): number => Math.max(0, wanted.width - piece.width) + Math.max(0, wanted.height - piece.height);
+const saysElse = (wanted: Wanted, piece: Piece): boolean => piece.words !== '' && piece.words.toLowerCase() !== wanted.words.toLowerCase();
 
-function substitute(wanted: Wanted, look: Look, piece: Piece, soon: boolean): Substitute {
-  const away = look.colors.length ? Math.min(...look.colors.map((c) => difference(c, piece.color))) : 0;
-  const bolder = Math.max(0, boldness(piece.color) - look.boldest);
-  const trim = Math.max(0, piece.width - wanted.width) + Math.max(0, piece.height - wanted.height);
-  const short = Math.max(0, wanted.width - piece.width) + Math.max(0, wanted.height - piece.height);
-  const words = piece.words !== '' && piece.words.toLowerCase() !== wanted.words.toLowerCase();
-  const cost = away + BOLDER * bolder + TRIMMED * trim + SMALLER * short + (words ? OTHER_WORDS : 0) + (piece.finish === wanted.finish ? 0 : OTHER_FINISH) - (soon ? SOON : 0);
+const costWithoutColor = (wanted: Wanted, look: Look, piece: Piece, soon: boolean): number =>
+  BOLDER * bolderBy(look, piece) + TRIMMED * trimOf(wanted, piece) + SMALLER * shortOf(wanted, piece) + (saysElse(wanted, piece) ? OTHER_WORDS : 0) + (piece.finish === wanted.finish ? 0 : OTHER_FINISH) - (soon ? SOON : 0);
+
+const distances = new WeakMap<Look, Map<Hex, number>>();
+
+/** CIEDE2000 from the nearest of the kit's colors; reckoned once for a color. */
+function awayFrom(look: Look, color: Hex): number {
+  const known = distances.get(look) ?? new Map<Hex, number>();
+  distances.set(look, known);
+  let away = known.get(color);
+  if (away === undefined) {
+    away = look.colors.length ? Math.min(...look.colors.map((c) => difference(c, color))) : 0;
+    known.set(color, away);
+  }
+  return away;
+}
+
+function substitute(wanted: Wanted, look: Look, piece: Piece, soon: boolean, without: number): Substitute {
+  const away = awayFrom(look, piece.color);
+  const [bolder, trim, short] = [bolderBy(look, piece), trimOf(wanted, piece), shortOf(wanted, piece)];
   const facts = [
     away < 3 ? 'matches the kit’s colors' : away < 12 ? 'near the kit’s colors' : away < 22 ? 'a color of its own' : 'looks foreign to the kit',
     bolder > 0.02 ? 'bolder than the kit' : '', trim > 0.05 ? `trim ${Math.round(trim * 10) / 10} mm` : '', short > 0.05 ? `${Math.round(short * 10) / 10} mm short` : '',
-    words ? `says “${piece.words}”` : '', piece.finish === wanted.finish ? '' : piece.finish, soon ? 'to be used soon' : '',
+    saysElse(wanted, piece) ? `says “${piece.words}”` : '', piece.finish === wanted.finish ? '' : piece.finish, soon ? 'to be used soon' : '',
   ];
-  return { piece, cost, difference: away, bolder, trim, sentence: facts.filter(Boolean).join(', ') };
+  return { piece, cost: without + away, difference: away, bolder, trim, sentence: facts.filter(Boolean).join(', ') };
 }

@@ -1,7 +1,7 @@
 import type { Kysely } from 'kysely';
 import { sql } from 'kysely';
 
-/** What is known of kits, changes of the stock that no spread made, kits planned for weeks, orders, supplies. */
+/** What is known of kits, changes of the stock that no spread made, kits planned for weeks, orders, supplies, and the edits of all of these. */
 export async function up(db: Kysely<unknown>): Promise<void> {
   await db.schema.alterTable('kit').addColumn('facts', 'text', (c) => c.notNull().defaultTo('{}')).execute();
   await db.schema
@@ -12,7 +12,6 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addColumn('code', 'text', (c) => c.notNull())
     .addColumn('copy', 'integer', (c) => c.notNull().check(sql`copy > 0`))
     .addColumn('reason', 'text', (c) => c.notNull())
-    .addColumn('undone', 'integer', (c) => c.notNull().defaultTo(0))
     .addForeignKeyConstraint('stock_event_piece', ['kit_id', 'code'], 'piece', ['kit_id', 'code'], (f) => f.onDelete('cascade'))
     .execute();
   await db.schema.createTable('kit_week').addColumn('week', 'text', (c) => c.primaryKey()).addColumn('kit_id', 'text', (c) => c.notNull().references('kit.id').onDelete('cascade')).execute();
@@ -32,5 +31,12 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addColumn('unit', 'text', (c) => c.notNull())
     .addColumn('amount', 'real', (c) => c.notNull().check(sql`amount >= 0`))
     .addColumn('warn_at', 'real', (c) => c.notNull().check(sql`warn_at >= 0`))
+    .execute();
+  await db.schema
+    .createTable('kit_edit')
+    .addColumn('seq', 'integer', (c) => c.primaryKey().autoIncrement())
+    .addColumn('label', 'text', (c) => c.notNull())
+    .addColumn('effects', 'text', (c) => c.notNull())
+    .addColumn('undone', 'integer', (c) => c.notNull())
     .execute();
 }

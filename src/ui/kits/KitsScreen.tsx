@@ -16,7 +16,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { spokenName } from '../../core/kit/kit';
-import { undoStock } from '../../server/kit-actions';
+import { undoKits } from '../../server/kit-actions';
 import type { KitsPage } from '../../server/kits';
 import { TopBar } from '../TopBar';
 import { Waiting } from '../Waiting';
@@ -42,8 +42,8 @@ export function KitsScreen({ page }: { page: KitsPage }) {
   const [search, setSearch] = useState('');
   const [taking, setTaking] = useState(false);
   const { chosen, history } = page;
-  useHotkeys('mod+z', (e) => { e.preventDefault(); if (history.undo) void run(undoStock({ way: 'undo' })); }, [history]);
-  useHotkeys('mod+y, mod+shift+z', (e) => { e.preventDefault(); if (history.redo) void run(undoStock({ way: 'redo' })); }, [history]);
+  useHotkeys('mod+z', (e) => { e.preventDefault(); if (history.undo) void run(undoKits({ way: 'undo' })); }, [history]);
+  useHotkeys('mod+y, mod+shift+z', (e) => { e.preventDefault(); if (history.redo) void run(undoKits({ way: 'redo' })); }, [history]);
   const low = page.supplies.filter((s) => s.amount <= s.warnAt).length;
   const toOrder = page.orders.filter((o) => o.state === 'to order').length;
   const words = search.trim();
@@ -51,8 +51,8 @@ export function KitsScreen({ page }: { page: KitsPage }) {
   return (
     <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
       <TopBar title={<><Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>Kits{chosen ? ` · ${spokenName(chosen.kit.name)}` : ''}</Typography><Typography variant="caption" aria-live="polite" sx={{ opacity: 0.85 }}>{busy ? 'saving…' : 'saved'}</Typography></>}>
-        <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}><span><IconButton color="inherit" aria-label="Undo" disabled={!history.undo || busy} onClick={() => run(undoStock({ way: 'undo' }))}><IconArrowBackUp size={20} /></IconButton></span></Tooltip>
-        <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}><span><IconButton color="inherit" aria-label="Redo" disabled={!history.redo || busy} onClick={() => run(undoStock({ way: 'redo' }))}><IconArrowForwardUp size={20} /></IconButton></span></Tooltip>
+        <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}><span><IconButton color="inherit" aria-label="Undo" disabled={!history.undo || busy} onClick={() => run(undoKits({ way: 'undo' }))}><IconArrowBackUp size={20} /></IconButton></span></Tooltip>
+        <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}><span><IconButton color="inherit" aria-label="Redo" disabled={!history.redo || busy} onClick={() => run(undoKits({ way: 'redo' }))}><IconArrowForwardUp size={20} /></IconButton></span></Tooltip>
         <Button color="inherit" onClick={() => setTaking(true)}>Take a kit in</Button>
       </TopBar>
       {messages.map((m) => <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>{m}</Alert>)}
