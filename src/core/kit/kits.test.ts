@@ -93,6 +93,7 @@ describe('a kit for a week', () => {
   it('is never one kept for another week, used up, or past its day', () => {
     expect(names(offer('kept', { keptFor: '2027-W51' }), offer('gone', {}, 0.05), offer('late', { useBy: '2027-01-31' }))).toEqual([]);
   });
+  it('is rather a whole one than a half-used one that fits better', () => expect(names(offer('half', { season: 'winter', moods: 'choir' }, 0.4), offer('whole'))).toEqual(['whole', 'half']));
   it('knows the seasons', () => expect(['2027-01-15', '2027-03-01', '2027-06-30', '2027-11-30', '2027-12-01'].map(seasonOf)).toEqual(['winter', 'spring', 'summer', 'autumn', 'winter']));
   it('finds two begun kits that go together', () => {
     const night = { kit: demoKit('night-almanac'), facts: NO_FACTS, left: 0.4 };

@@ -40,6 +40,8 @@ export interface Suggestion {
 
 const SOON_DAYS = 42;
 const FEW = 0.25;
+/** Of a kit that is half used a week can hardly be made. */
+const HALF = 0.5;
 
 /** Whether something must be used within six weeks of a day. */
 export const isSoon = (useBy: IsoDay | null, day: IsoDay): boolean => useBy !== null && useBy >= day && daysTo(useBy, day) <= SOON_DAYS;
@@ -62,7 +64,7 @@ export function suggestKits(week: WeekDemands, candidates: readonly Candidate[])
       [left >= 0.9 ? 2 : left < FEW ? 0 : 1, left >= 0.9 ? 'whole' : `${Math.round(left * 100)} % left`],
     ];
     const said = reasons.filter(([n]) => n > 0);
-    return [{ kit: kit.name, score: said.reduce((sum, [n]) => sum + n, 0) - (season < 0 ? 5 : 0), why: said.map(([, why]) => why).join(', ') }];
+    return [{ kit: kit.name, score: said.reduce((sum, [n]) => sum + n, 0) - (season < 0 ? 5 : 0) - (left < HALF ? 8 : 0), why: said.map(([, why]) => why).join(', ') }];
   }).sort((a, b) => b.score - a.score || (a.kit < b.kit ? -1 : 1));
 }
 

@@ -37,7 +37,7 @@ export default function NumbersGrid({ stock }: { stock: readonly PieceStock[] })
     const left = copies.flatMap((c) => c.left);
     return {
       id: piece.code, kind: traits(piece.kind).label, size: `${piece.width} × ${piece.height}`, area: piece.width * piece.height, piece, whole: count('whole'), cut: count('cut'), used: count('used'), spoiled: count('spoiled'),
-      left: left.map((l) => (l.rows ? `${l.rows} rows` : isStrip(piece.kind) ? `${Math.round(l.w)} mm` : `${Math.round(l.w)}×${Math.round(l.h)}`)).join(', '),
+      left: left.map((l) => (l.rows ? `${l.rows} ${l.rows === 1 ? 'row' : 'rows'}` : isStrip(piece.kind) ? `${Math.round(l.w)} mm` : `${Math.round(l.w)}×${Math.round(l.h)}`)).join(', '),
     };
   });
   return <Box sx={{ flex: 1, minHeight: 320 }}><DataGrid rows={rows} columns={COLUMNS} density="compact" disableRowSelectionOnClick initialState={{ pagination: { paginationModel: { pageSize: 100 } } }} aria-label="The kit in numbers" /></Box>;

@@ -32,12 +32,12 @@ export function Orders({ orders, today, run, busy }: { orders: readonly OrderRow
   };
   const save = ({ id, ...order }: OrderRow, change: Partial<OrderLine>) => run(saveOrder({ id, order: { ...order, ...change } }));
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pb: 2 }}>
+    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2 }}>
       {said && <Alert severity="success" onClose={() => setSaid('')}>{said}</Alert>}
       <Box component="form" onSubmit={(e) => { e.preventDefault(); void add(); }} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        <TextField size="small" label="What" value={fresh.what} onChange={(e) => set({ what: e.target.value })} sx={{ width: 220 }} slotProps={{ htmlInput: { maxLength: 300 } }} />
-        <TextField size="small" label="How many" type="number" value={fresh.count} onChange={(e) => set({ count: wholeOf(e.target.value, 1, 10_000) })} sx={{ width: 96 }} />
-        <TextField size="small" label="Shop" value={fresh.shop} onChange={(e) => set({ shop: e.target.value })} sx={{ width: 140 }} slotProps={{ htmlInput: { maxLength: 200 } }} />
+        <TextField size="small" label="What" value={fresh.what} onChange={(e) => set({ what: e.target.value })} sx={{ width: 190 }} slotProps={{ htmlInput: { maxLength: 300 } }} />
+        <TextField size="small" label="How many" type="number" value={fresh.count} onChange={(e) => set({ count: wholeOf(e.target.value, 1, 10_000) })} sx={{ width: 88 }} />
+        <TextField size="small" label="Shop" value={fresh.shop} onChange={(e) => set({ shop: e.target.value })} sx={{ width: 116 }} slotProps={{ htmlInput: { maxLength: 200 } }} />
         <TextField size="small" label="Days it takes" type="number" value={fresh.days} onChange={(e) => set({ days: wholeOf(e.target.value, 0, 365) })} sx={{ width: 112 }} />
         <TextField size="small" label="Needed by" type="date" value={fresh.neededBy} onChange={(e) => set({ neededBy: e.target.value })} slotProps={{ inputLabel: { shrink: true } }} />
         <Button type="submit" variant="contained" color="secondary" disabled={busy || !fresh.what.trim() || !/^\d{4}-\d{2}-\d{2}$/.test(fresh.neededBy)}>Add</Button>

@@ -36,7 +36,7 @@ export function PieceCard({ line: { piece, copies }, unit, run, busy }: { line: 
         {facts.length > 0 && <Typography variant="body2" color="text.secondary">{facts.join(', ')}</Typography>}
       </Box>
       <Typography variant="body2" sx={{ fontWeight: 600 }} data-testid="sums">{sums(copies)}</Typography>
-      {copies.filter((c) => c.state !== 'whole').slice(0, 12).map((c) => <Typography key={c.copy} variant="caption" color="text.secondary">{`copy ${c.copy}: ${c.state}, ${c.where.join(', ')}${c.left.length ? `; left: ${c.left.map((l) => (l.rows ? `${l.rows} rows` : isStrip(piece.kind) ? `${Math.round(l.w)} mm` : `${Math.round(l.w)} × ${Math.round(l.h)} mm`)).join(', ')}` : ''}`}</Typography>)}
+      {copies.filter((c) => c.state !== 'whole').slice(0, 12).map((c) => <Typography key={c.copy} variant="caption" color="text.secondary">{`copy ${c.copy}: ${c.state}, ${c.where.join(', ')}${c.left.length ? `; left: ${c.left.map((l) => (l.rows ? `${l.rows} ${l.rows === 1 ? 'row' : 'rows'}` : isStrip(piece.kind) ? `${Math.round(l.w)} mm` : `${Math.round(l.w)} × ${Math.round(l.h)} mm`)).join(', ')}` : ''}`}</Typography>)}
       {what === null ? (
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 0.75, alignItems: 'flex-start' }}>
           {ACTIONS.map((a) => <Button key={a.what} size="small" variant="outlined" disabled={busy || (a.what !== 'found' && whole === 0)} onClick={() => { setWhat(a.what); setReason(REASONS[a.what]); }}>{a.label}</Button>)}

@@ -22,7 +22,7 @@ export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[];
     if (await run(saveSupply({ ...fresh, name: fresh.name.trim() }))) set({ name: '' });
   };
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pb: 2, maxWidth: 820 }}>
+    <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2, maxWidth: 820 }}>
       <Box component="form" onSubmit={(e) => { e.preventDefault(); void add(); }} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <TextField size="small" label="Supply" placeholder="correction tape" value={fresh.name} onChange={(e) => set({ name: e.target.value })} slotProps={{ htmlInput: { maxLength: 100 } }} />
         <TextField size="small" label="There is" type="number" value={fresh.amount} onChange={(e) => set({ amount: amount(e.target.value) })} sx={{ width: 100 }} />
