@@ -73,15 +73,22 @@ await shoot('kits-weeks');
 const pdf = join(tmpdir(), 'hobnail-print.pdf');
 writeFileSync(pdf, await (await page.request.get(`${URL}/spreads/2/print`)).body());
 if (process.argv.includes('--print')) run('pdftoppm', ['-r', '70', '-png', '-f', '1', '-l', '1', '-singlefile', pdf, join(FOLDER, 'print')]);
-server.kill();
+await stop(server);
 
 server = await serve();
 await open(/^Next week/, 'Open week, B6');
 await arrange();
 await shoot('spread-open-b6');
 await browser.close();
-server.kill();
+await stop(server);
 process.exit(0);
+
+/** Ends a server, and waits until its port is free again. */
+function stop(running) {
+  const ended = new Promise((done) => running.once('exit', done));
+  running.kill();
+  return ended;
+}
 
 /** A server with the demo scenario, fresh. */
 async function serve() {
