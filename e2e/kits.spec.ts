@@ -85,8 +85,9 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
 
   await page.getByRole('tab', { name: /Supplies/ }).click();
   await page.getByLabel('correction tape, there is').fill('1.5');
-  await page.getByLabel('correction tape, there is').blur();
+  await page.getByRole('group', { name: 'correction tape' }).getByRole('button', { name: 'used up' }).click();
   await expect(page.getByRole('group', { name: 'correction tape' })).toContainText('runs out: 1.5 m left');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   await page.goto(hobnail.url);
   await page.getByRole('region', { name: /^In 2 weeks/ }).getByRole('button', { name: 'Plan this week' }).click();
   await expect(page.getByRole('combobox', { name: 'Kit' })).toContainText('Night Almanac');

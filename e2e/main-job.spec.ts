@@ -4,7 +4,7 @@ import { arrangeWeek, openWeek, saved, test } from './hobnail';
 test.describe.configure({ mode: 'serial' });
 
 test('the main job: open the coming week, arrange it, move a piece, undo, reload, go to the bench, print', async ({ page, hobnail, complaints }) => {
-  await openWeek(page, hobnail, /^Next week/);
+  await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
   await expect(page.getByTestId('without-place')).toContainText('dentist');
   await arrangeWeek(page);
   await expect(page.getByTestId('without-place')).toHaveCount(0);

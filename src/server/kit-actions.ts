@@ -16,7 +16,7 @@ import { stockEvents, usesOf } from '../db/stock';
 import { NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import { FindDto } from './dto/find.dto';
-import { KitFactsDto, KitTextDto, OrderIdDto, OrdersTextDto, PlanKitDto, PutOrderDto, StockChangeDto, StockStepDto, SupplyDto } from './dto/kits.dto';
+import { KitFactsDto, KitTextDto, OrderIdDto, OrdersTextDto, PlanKitDto, PutOrderDto, StockChangeDto, StockStepDto, SupplyChangeDto } from './dto/kits.dto';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -106,8 +106,8 @@ export async function removeOrder(input: unknown): Promise<Outcome<null>> {
 
 export async function saveSupply(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    const { name, unit, amount, warnAt } = check(SupplyDto, input, 'supply');
-    await editKits(db, `${name}: ${amount} ${unit}`, [{ table: 'supply', key: name, row: { unit, amount, warn_at: warnAt } }]);
+    const { name, unit, amount, warnAt, reason } = check(SupplyChangeDto, input, 'supply');
+    await editKits(db, `${name}, ${amount} ${unit}: ${reason}`, [{ table: 'supply', key: name, row: { unit, amount, warn_at: warnAt } }]);
     return null;
   });
 }

@@ -13,7 +13,7 @@ import type { History } from '../db/spreads';
 import { findSpread, historyOf, kitsBegunBefore, placementsOf, usedElsewhere } from '../db/spreads';
 import { stockEvents } from '../db/stock';
 import { calendarsOf, ownerZone } from './calendars';
-import { ownerHand } from './settings';
+import { houseOptions } from './settings';
 import { store } from './store';
 
 /** Everything the spread and bench screens need, as plain data. */
@@ -33,10 +33,10 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
     findBook(db, row.book_id), findKit(db, row.kit_id), stashFor(db, row), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id), stockEvents(db),
   ]);
   if (!book || !kit) return null;
-  const [week, hand] = await Promise.all([weekDemands(db, row.week, book.weekStart), ownerHand(db)]);
+  const [week, house] = await Promise.all([weekDemands(db, row.week, book.weekStart), houseOptions(db)]);
   return {
     id,
-    context: { book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, options: { hand, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)] },
+    context: { book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)] },
     placements,
     history,
   };

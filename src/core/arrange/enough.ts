@@ -88,13 +88,10 @@ function makeshiftFor(kind: Kind, of: (k: Kind) => readonly Piece[], ledger: Led
       return from(strip(10, 16), (p) => `cut covers of 38.1 mm from the washi ${p.code}`);
     case 'bottom-washi':
       return from(of('washi').find((p) => isRoll(p) && p.height >= 8), (p) => `take lengths off the roll ${p.code}`);
-    case 'flag':
-    case 'check-flag':
-      return from(strip(8, 16), (p) => `fold a strip of the washi ${p.code} and cut its end at a slant`);
     case 'checklist':
       return from(of('checklist').find((p) => ledger.mostRows(p) > 0 && ledger.untouched(p) < p.count), (p) => `use the rows that are left of ${p.code}`);
     case 'quarter-box':
-      return from(strip(10, 16), (p) => `cut bases from the washi ${p.code}`);
+      return from(strip(10, 16), (p) => `cut bases from the washi ${p.code}; folded and cut at a slant it makes flags`);
     case 'week-tracker':
     case 'habit-tracker':
       return from(of('checklist').find((p) => p.rows >= 6 && ledger.untouched(p) > 0), (p) => `make one from the list ${p.code}: a row for each day`);

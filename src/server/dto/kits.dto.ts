@@ -81,3 +81,7 @@ export class SupplyDto implements Supply {
   @IsNumber() @Min(0) @Max(1_000_000) amount!: number;
   @IsNumber() @Min(0) @Max(1_000_000) warnAt!: number;
 }
+
+export class SupplyChangeDto extends SupplyDto {
+  @IsString() @MinLength(1) @MaxLength(100) reason!: string;
+}

@@ -19,7 +19,7 @@ export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[];
   const [fresh, setFresh] = useState<Supply>({ name: '', unit: 'm', amount: 10, warnAt: 2 });
   const set = (change: Partial<Supply>) => setFresh((f) => ({ ...f, ...change }));
   const add = async () => {
-    if (await run(saveSupply({ ...fresh, name: fresh.name.trim() }))) set({ name: '' });
+    if (await run(saveSupply({ ...fresh, name: fresh.name.trim(), reason: 'new' }))) set({ name: '' });
   };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2, maxWidth: 820 }}>
@@ -31,14 +31,24 @@ export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[];
         <Button type="submit" variant="contained" color="secondary" disabled={busy || !fresh.name.trim()}>Keep</Button>
       </Box>
       {supplies.length === 0 && <Typography color="text.secondary">No supply yet: correction tape in meters, pens by ink and type.</Typography>}
-      {supplies.map((s) => (
-        <Box key={`${s.name} ${s.amount}`} role="group" aria-label={s.name} sx={{ display: 'flex', gap: 2, alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}`, py: 0.75 }}>
-          <Typography sx={{ flex: 1 }}>{s.name}</Typography>
-          <Typography variant="body2" sx={{ color: s.amount <= s.warnAt ? GLASS.cranberry : GLASS.quiet }}>{s.amount <= s.warnAt ? `runs out: ${s.amount} ${s.unit} left` : `${s.amount} ${s.unit}, warns at ${s.warnAt}`}</Typography>
-          <TextField size="small" type="number" defaultValue={s.amount} disabled={busy} onBlur={(e) => { if (amount(e.target.value) !== s.amount) void run(saveSupply({ ...s, amount: amount(e.target.value) })); }} sx={{ width: 100 }} slotProps={{ htmlInput: { 'aria-label': `${s.name}, there is` } }} />
-          <IconButton aria-label={`Take ${s.name} off`} disabled={busy} onClick={() => run(removeSupply({ name: s.name }))}><IconTrash size={16} /></IconButton>
-        </Box>
-      ))}
+      {supplies.map((s) => <Line key={`${s.name} ${s.amount}`} supply={s} run={run} busy={busy} />)}
+    </Box>
+  );
+}
+
+const REASONS = ['used up', 'bought', 'counted anew', 'dried out'];
+
+/** One supply; a new amount is kept with its reason. */
+function Line({ supply: s, run, busy }: { supply: Supply; run: Run; busy: boolean }) {
+  const [now, setNow] = useState(String(s.amount));
+  const changed = amount(now) !== s.amount;
+  return (
+    <Box role="group" aria-label={s.name} sx={{ display: 'flex', gap: 1.5, alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}`, py: 0.75, flexWrap: 'wrap' }}>
+      <Typography sx={{ flex: 1, minWidth: 160 }}>{s.name}</Typography>
+      <Typography variant="body2" sx={{ color: s.amount <= s.warnAt ? GLASS.cranberry : GLASS.quiet }}>{s.amount <= s.warnAt ? `runs out: ${s.amount} ${s.unit} left` : `${s.amount} ${s.unit}, warns at ${s.warnAt}`}</Typography>
+      <TextField size="small" type="number" value={now} disabled={busy} onChange={(e) => setNow(e.target.value)} sx={{ width: 100 }} slotProps={{ htmlInput: { 'aria-label': `${s.name}, there is` } }} />
+      {changed && REASONS.map((reason) => <Button key={reason} size="small" variant="outlined" disabled={busy} onClick={() => run(saveSupply({ ...s, amount: amount(now), reason }))}>{reason}</Button>)}
+      <IconButton aria-label={`Take ${s.name} off`} disabled={busy} onClick={() => run(removeSupply({ name: s.name }))}><IconTrash size={16} /></IconButton>
     </Box>
   );
 }

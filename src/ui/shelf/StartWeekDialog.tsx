@@ -20,7 +20,7 @@ import { Swatches } from './WeekCard';
 /** Opens a week: which book, which kit. */
 export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; shelf: Shelf; onClose: () => void }) {
   const router = useRouter();
-  const free = shelf.kits.find((k) => k.id === week.planned) ?? shelf.kits.find((k) => !shelf.weeks.some((w) => w.kit === k.id)) ?? shelf.kits[0];
+  const free = shelf.kits.find((k) => k.id === week.planned) ?? [...shelf.kits].sort((a, b) => b.pieces - a.pieces).find((k) => !shelf.weeks.some((w) => w.kit === k.id || (w.planned === k.id && w !== week))) ?? shelf.kits[0];
   const [bookId, setBookId] = useState(shelf.books.find((b) => b.id === 'three-box')?.id ?? shelf.books[0]?.id ?? '');
   const [kitId, setKitId] = useState(free?.id ?? '');
   const [messages, setMessages] = useState<readonly string[]>([]);
