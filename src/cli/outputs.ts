@@ -41,7 +41,7 @@ export async function outputs(inputs: Inputs, note: (said: string) => void = () 
   const spread = completeSpread(context, arrange(context));
   return {
     'spread.json': writeSpread(spread),
-    'book.json': writeBook(context.book),
+    'book.json': writeBook(context.printed),
     'spread.svg': spreadSvg(context, spread.placements, spread.whiteOut, embeddedFonts()),
     'bench.pdf': await benchPdf(context, spread, printFonts()),
     'cuts.svg': cutsSvg(context, spread.cuts),

@@ -1,10 +1,12 @@
 import { dayColumn, runsOfDays, weekendDays } from '../book/columns';
-import { bottom } from '../measure/rect';
+import { bottom, right } from '../measure/rect';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
-import type { Stage } from './draft';
+import type { Draft, Stage } from './draft';
+import type { Context } from './spread';
+import { layStrip } from './makeshift';
 import { topOfDay } from './room';
 
-/** The weekend banner over Saturday and Sunday, under their headers, when the book has them side by side. */
+/** The weekend banner over Saturday and Sunday, under their headers, on two strips, when the book has them side by side. */
 export const banner: Stage = (before, context) => {
   if (!context.options.weekendBanner) return before;
   const draft = before.clone();
@@ -21,6 +23,19 @@ export const banner: Stage = (before, context) => {
   const y = Math.max(...run.days.map((d) => topOfDay(draft, context, d)));
   const column = dayColumn(context.book, run.days[0] as number);
   const taken = column && y + piece.height < bottom(column) ? draft.ledger.take(piece) : null;
-  if (taken) draft.add(piece, taken, { page: run.page, x: run.span.x + (run.span.w - piece.width) / 2, y, role: 'base' });
+  if (!taken) return draft;
+  const ground = context.ways.bannerGround ? layGround(draft, context, { ...run.span, page: run.page, y, h: piece.height }) : 0;
+  const first = dayColumn(context.book, saturday)?.x ?? run.span.x;
+  const beginning = Math.min(first, right(run.span) - piece.width);
+  const x = context.ways.banner === 'mostly Saturday' ? beginning : run.span.x + (run.span.w - piece.width) / 2;
+  draft.add(piece, taken, { page: run.page, x, y, role: 'base', layer: ground });
   return draft;
 };
+
+/** Two strips over both days, one under the banner's upper half and one under its lower; gives the banner's layer. */
+function layGround(draft: Draft, context: Context, at: { page: number; x: number; w: number; y: number; h: number }): 0 | 1 {
+  const half = at.h / 2;
+  const upper = layStrip(draft, context, { page: at.page, x: at.x, w: at.w, y: 0, role: 'base', day: null }, Math.min(9, half), undefined, at.y + half);
+  const lower = upper && layStrip(draft, context, { page: at.page, x: at.x, w: at.w, y: at.y + half, role: 'base', day: null }, upper.h);
+  return upper || lower ? 1 : 0;
+}

@@ -1,54 +1,78 @@
-/** One full box that could be placed, as the assignment sees it. */
+/** One box that could be placed, as the assignment sees it. */
 export interface BoxChoice {
-  /** cost of having it on a day, beside what neighbors add; Infinity where it may not stand */
+  /** cost of having it on a day (its first, where it takes two), beside what neighbors add; Infinity where it may not stand */
   readonly onDay: readonly number[];
+  /** days it takes, one after the other; 1 where it is not given */
+  readonly span?: 1 | 2;
 }
 
 export interface Assignment {
-  /** for each day the index of its box, or null for none */
+  /** for each day the index of its box, or null for none; a box over two days stands on both */
   readonly boxes: readonly (number | null)[];
   readonly cost: number;
+}
+
+export interface AssignmentRules {
+  /** cost of a day with no box; `Infinity` never leaves a day empty that could have one */
+  readonly without: (day: number) => number;
+  /** cost of two boxes on neighboring days; either may be null for none; asked for a box's own two days never */
+  readonly beside: (before: number | null, after: number | null, day: number) => number;
+  /** days with a box at most; all where it is not given */
+  readonly most?: number;
+  /** cost once the days before `day` have taken these boxes, as a set of bits: for the balance of pages */
+  readonly before?: (day: number, taken: number) => number;
+}
+
+interface State {
+  readonly cost: number;
+  readonly back: State | null;
+  readonly box: number | null;
+  /** this day is the second of its box */
+  readonly second: boolean;
+  readonly mask: number;
+  readonly boxed: number;
 }
 
 /**
  * Which box on which day: the cheapest assignment of all, exactly, by dynamic programming over sets of used boxes
  * (Held and Karp, 1962, for paths through sets). Neighbors are days one after the other.
  * @param boxes at most 16
- * @param without cost of a day with no box; `Infinity` never leaves a day empty that could have one
- * @param beside cost of two boxes on neighboring days; either may be null for none
  */
-export function assignBoxes(
-  boxes: readonly BoxChoice[],
-  days: number,
-  without: (day: number) => number,
-  beside: (before: number | null, after: number | null, day: number) => number,
-): Assignment {
+export function assignBoxes(boxes: readonly BoxChoice[], days: number, rules: AssignmentRules): Assignment {
   if (boxes.length > 16) throw new RangeError(`${boxes.length} boxes are more than can be assigned exactly`);
-  const none = boxes.length;
-  interface State { readonly cost: number; readonly back: State | null; readonly box: number }
-  let layer = new Map<number, State>([[none, { cost: 0, back: null, box: none }]]);
-  const keyOf = (mask: number, last: number) => mask * (none + 1) + last;
-  const named = (box: number) => (box === none ? null : box);
+  const most = rules.most ?? days;
+  let layer: State[] = [{ cost: 0, back: null, box: null, second: false, mask: 0, boxed: 0 }];
   for (let day = 0; day < days; day++) {
     const next = new Map<number, State>();
-    for (const [key, state] of layer) {
-      const mask = Math.floor(key / (none + 1));
-      for (let box = 0; box <= none; box++) {
-        if (box < none && mask & (1 << box)) continue;
-        const own = box === none ? without(day) : (boxes[box] as BoxChoice).onDay[day] ?? Infinity;
-        if (own === Infinity) continue;
-        const cost = state.cost + own + (day > 0 ? beside(named(state.box), named(box), day) : 0);
-        const to = keyOf(box === none ? mask : mask | (1 << box), box);
-        const known = next.get(to);
-        if (!known || cost < known.cost) next.set(to, { cost, back: state, box });
+    const keep = (state: State): void => {
+      const key = ((state.mask * 2 + Number(state.second)) * 17 + (state.box ?? 16)) * 8 + state.boxed;
+      const known = next.get(key);
+      if (!known || state.cost < known.cost) next.set(key, state);
+    };
+    for (const back of layer) {
+      if (unfinished(back, boxes)) {
+        keep({ ...back, back, second: true });
+        continue;
       }
+      const cost = back.cost + (rules.before?.(day, back.mask) ?? 0);
+      const beside = (box: number | null): number => (day > 0 ? rules.beside(back.box, box, day) : 0);
+      const none = rules.without(day);
+      if (none < Infinity) keep({ cost: cost + none + beside(null), back, box: null, second: false, mask: back.mask, boxed: back.boxed });
+      boxes.forEach((box, i) => {
+        const own = box.onDay[day] ?? Infinity;
+        const boxed = back.boxed + (box.span ?? 1);
+        if (own === Infinity || back.mask & (1 << i) || boxed > most || day + (box.span ?? 1) > days) return;
+        keep({ cost: cost + own + beside(i), back, box: i, second: false, mask: back.mask | (1 << i), boxed });
+      });
     }
-    layer = next;
+    layer = [...next.values()];
   }
-  let best: State | null = null;
-  for (const state of layer.values()) if (!best || state.cost < best.cost) best = state;
+  const best = layer.filter((s) => !unfinished(s, boxes)).reduce<State | null>((a, b) => (a && a.cost <= b.cost ? a : b), null);
   if (!best) return { boxes: Array.from({ length: days }, () => null), cost: Infinity };
   const chosen: (number | null)[] = [];
-  for (let state: State | null = best; state?.back; state = state.back) chosen.unshift(named(state.box));
+  for (let state: State | null = best; state?.back; state = state.back) chosen.unshift(state.box);
   return { boxes: chosen, cost: best.cost };
 }
+
+/** True when the state's box still has its second day to come. */
+const unfinished = (s: State, boxes: readonly BoxChoice[]): boolean => s.box !== null && !s.second && boxes[s.box]?.span === 2;

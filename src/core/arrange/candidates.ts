@@ -1,16 +1,14 @@
 import { dayColumn } from '../book/columns';
-import type { Shape } from '../kit/kinds';
 import { shortened, textFits } from '../measure/hand';
 import type { Demand } from '../week/demand';
 import { writtenText } from '../week/demand';
 import type { Block } from './day-blocks';
-import { blocksOfDay, listsFor, rowPitch } from './day-blocks';
+import { blocksOfDay } from './day-blocks';
 import type { Draft } from './draft';
-import { UNDER_LIST_HEADER, listHeader, rowsThere } from './dressing';
+import { heightOfList } from './dressing';
 import type { Form } from './forms';
-import { formCost, formsFor } from './forms';
+import { formCost, formsFor, roomOn } from './forms';
 import type { Context } from './spread';
-import { writingRoom } from './writing';
 
 /** What a block could stand on: a form, or a list cut to its rows. */
 export interface Choice {
@@ -32,7 +30,7 @@ export function candidatesOf(draft: Draft, context: Context, day: number, prices
   const forms = formsFor(draft, context, width);
   return blocksOfDay(draft, context, day).flatMap((block) => {
     if (block.list) {
-      const height = listHeight(draft, context, block, width);
+      const height = heightOfList(draft, context, block, width);
       if (height !== null) return [{ block, choices: [{ form: null, height, cost: -1, text: '' }], leaveOut: 900 * block.demands.length }];
       return block.demands.map((d) => ({ block: { demands: [d], list: null, minute: block.minute }, choices: choicesFor(d, forms, context, prices), leaveOut: leaveOutCost(d) }));
     }
@@ -57,17 +55,10 @@ function choicesFor(demand: Demand, forms: readonly Form[], context: Context, pr
 /** Where no base takes the whole text, the roomiest ones take the beginning of it; the review says so (D5). */
 function shortenedChoices(demand: Demand, text: string, forms: readonly Form[], context: Context): Choice[] {
   return forms.flatMap((form) => {
-    const room = writingRoom({ kind: form.kind, shape: (form.designs[0] as { shape: Shape }).shape, w: form.w, h: form.h });
+    const room = roomOn(form);
     const shorter = shortened(text, room.w, room.h, context.options.hand);
     if (!shorter || textFits(text, room.w, room.h, context.options.hand)) return [];
     const cost = formCost(demand, form, context, shorter) + (1 - shorter.length / text.length) * 30;
     return cost < Infinity ? [{ form, height: form.h, cost, text: shorter }] : [];
   });
-}
-
-function listHeight(draft: Draft, context: Context, block: Block, width: number): number | null {
-  const list = listsFor(draft, context, width).find((p) => rowsThere(draft, p) >= block.demands.length);
-  if (!list) return null;
-  const header = listHeader(draft, context, block, width);
-  return block.demands.length * rowPitch(list) + (header ? header.height + UNDER_LIST_HEADER : 0);
 }

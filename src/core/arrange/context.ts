@@ -1,7 +1,9 @@
 import type { Book } from '../book/book';
 import type { Kit } from '../kit/kit';
+import { fitBook } from '../manner/fit-book';
 import type { Options } from '../manner/options';
 import { MANNERS } from '../manner/registry';
+import type { Ways } from '../manner/ways';
 import type { WeekDemands } from '../week/demand';
 import type { Context } from './spread';
 import { withHabits } from './spread';
@@ -14,6 +16,10 @@ export interface ContextData {
   readonly week: WeekDemands;
   readonly manner: string;
   readonly options: Partial<Options>;
+  /** where the spread's ways differ from its school's */
+  readonly ways?: Partial<Ways>;
+  /** pieces their owner likes best, as `kit/code` */
+  readonly favorites?: readonly string[];
   readonly seed: number;
   readonly usedElsewhere: Context['usedElsewhere'];
 }
@@ -22,5 +28,7 @@ export interface ContextData {
 export function contextFrom(data: ContextData): Context {
   const manner = MANNERS[data.manner];
   if (!manner) throw new RangeError(`no manner is called ${data.manner}`);
-  return { ...data, manner, options: withHabits(manner, data.options) };
+  const options = withHabits(manner, data.options);
+  const ways = { ...manner.ways, ...data.ways };
+  return { ...data, manner, options, ways, book: fitBook(data.book, ways, options), printed: data.book, favorites: new Set(data.favorites) };
 }

@@ -32,7 +32,17 @@ export function blocksOfDay(draft: Draft, context: Context, day: number): Block[
     const rows = [...demands].sort(inTimeOrder);
     blocks.push({ demands: rows, list, minute: sortMinute(rows[0] as Demand) });
   }
-  return blocks.sort((a, b) => a.minute - b.minute || inTimeOrder(a.demands[0] as Demand, b.demands[0] as Demand));
+  return withStackedLittles(blocks, context).sort((a, b) => listsFirst(a, context) - listsFirst(b, context) || a.minute - b.minute || inTimeOrder(a.demands[0] as Demand, b.demands[0] as Demand));
+}
+
+/** Lists before all else where they stand at the top of a day, after all else at its foot. */
+const listsFirst = (b: Block, { ways }: Context): number => (b.list === null || ways.lists === 'by time' ? 0 : ways.lists === 'top' ? -1 : 1);
+
+/** Where littles are stacked, a day's untimed chores stand together, at the time of the earliest (handbook 5). */
+function withStackedLittles(blocks: readonly Block[], { options }: Context): Block[] {
+  const loose = (b: Block): boolean => b.list === null && b.demands[0]?.kind === 'chore' && b.demands[0].start === null;
+  const first = Math.min(...blocks.filter(loose).map((b) => b.minute));
+  return blocks.map((b) => (options.littles === 'stacked' && loose(b) ? { ...b, minute: first } : b));
 }
 
 /** Checklists that may be used in a column of that width, the most fitting first. */

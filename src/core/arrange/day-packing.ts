@@ -15,6 +15,8 @@ export interface PackItem {
   readonly options: readonly PackOption[];
   /** cost of leaving it out */
   readonly leaveOut: number;
+  /** number of the one stretch it may stand in; any where it is not given */
+  readonly onlyIn?: number;
 }
 
 export interface Packing {
@@ -61,7 +63,7 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
         took[p] = -1;
       }
       for (let o = 0; o < heights.length; o++) {
-        const end = earliestEnd(p, heights[o] as number, starts, ends, gapCells);
+        const end = earliestEnd(p, heights[o] as number, starts, ends, gapCells, item.onlyIn);
         const next = cost + (item.options[o] as PackOption).cost;
         if (end >= 0 && next < (after[end] as number)) {
           after[end] = next;
@@ -78,8 +80,8 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
 }
 
 /** Where an item of `height` cells ends when it stands as early as it can after position `p`; -1 when nowhere. */
-function earliestEnd(p: number, height: number, starts: readonly number[], ends: readonly number[], gap: number): number {
-  for (let k = 0; k < starts.length; k++) {
+function earliestEnd(p: number, height: number, starts: readonly number[], ends: readonly number[], gap: number, only?: number): number {
+  for (let k = only ?? 0; k < Math.min(starts.length, (only ?? starts.length) + 1); k++) {
     const start = starts[k] as number;
     const end = ends[k] as number;
     if (end < p) continue;

@@ -41,9 +41,11 @@ function dressDay(before: Draft, context: Context, day: number, prices: Readonly
 
 /** The day with its full box taken out again, because its items need the room more (handbook D1). */
 function withoutBox(before: Draft, day: number): Draft | null {
-  const box = before.placements.find((p) => p.role === 'box' && p.day === day && !p.locked);
-  if (!box) return null;
-  return before.without(box.id);
+  const parts = before.placements.filter((p) => p.role === 'box' && p.day === day);
+  const double = before.placements.filter((p) => parts.some((q) => q.kit === p.kit && q.code === p.code && q.copy === p.copy));
+  const gone = [...new Set([...parts, ...double])];
+  if (!gone.length || gone.some((p) => p.locked)) return null;
+  return gone.reduce((draft, p) => draft.without(p.id), before);
 }
 
 function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMap<string, number>): { draft: Draft; leftOut: Block[] } {
@@ -52,18 +54,18 @@ function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMa
   if (!column) return { draft, leftOut: [] };
   const stretches = freeStretches(draft, context, day);
   let candidates = candidatesOf(draft, context, day, prices);
-  let packing = packWithin(candidates, stretches, context.options.gap, keptFree(context, day));
+  let packing = packWithin(candidates, stretches, context, day);
   for (let round = 0; round < 40; round++) {
     const over = overdrawn(candidates, packing.chosen);
     if (!over) break;
     candidates = candidates.map((c, i) => (i === over.item ? { ...c, choices: c.choices.filter((x) => x.form !== over.form) } : c));
-    packing = packWithin(candidates, stretches, context.options.gap, keptFree(context, day));
+    packing = packWithin(candidates, stretches, context, day);
   }
   const standing = candidates.flatMap((c, i) => {
     const chosen = packing.chosen[i];
     return chosen === null || chosen === undefined ? [] : [{ block: c.block, choice: c.choices[chosen] as Choice, stretch: packing.stretch[i] as number }];
   });
-  const tops = spaceOut(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, evening: s.block.minute >= 17 * 60 })), stretches, context.options.gap);
+  const tops = spaceOut(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, evening: s.block.minute >= 17 * 60, joined: context.options.littles === 'stacked' && s.choice.form?.kind === 'little' })), stretches, context.options.gap);
   const failed = standing.filter((s, i) => {
     const at = { page: column.page, day, column, y: tops[i] as number };
     return !(s.choice.form ? dressBase(draft, context, s.block.demands[0] as Demand, s.choice, at) : dressList(draft, context, s.block, at));
@@ -73,8 +75,14 @@ function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMa
 }
 
 /** First with room kept for what comes up; when something would be left out, with all the room there is. */
-function packWithin(candidates: readonly Candidate[], stretches: readonly Stretch[], gap: number, free: number) {
+function packWithin(candidates: readonly Candidate[], stretches: readonly Stretch[], context: Context, day: number) {
+  const { gap } = context.options;
+  const free = keptFree(context, day);
   const items = candidates.map((c) => ({ options: c.choices, leaveOut: c.leaveOut }));
+  if (context.ways.keepsRows && stretches.length > 1) {
+    const inRows = packColumn(items.map((item, i) => (candidates[i]?.block.list ? { ...item, onlyIn: stretches.length - 1 } : item)), stretches, gap);
+    if (!inRows.chosen.includes(null)) return inRows;
+  }
   const last = stretches.at(-1);
   const kept = last && lengthOf(last) > free ? [...stretches.slice(0, -1), { from: last.from, to: last.to - free }] : stretches;
   const roomy = packColumn(items, kept, gap);

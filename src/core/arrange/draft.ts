@@ -2,7 +2,7 @@ import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import { Ledger } from '../kit/ledger';
 import type { Taken } from '../kit/ledger';
-import { tidy } from '../measure/length';
+import { HAIR, tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { intersect } from '../measure/rect';
 import type { Context, Placement } from './spread';
@@ -17,6 +17,8 @@ export class Draft {
     readonly ledger: Ledger,
     private readonly pieces: ReadonlyMap<string, Piece>,
     private next: number,
+    /** ids of what was there when the arranging began */
+    readonly kept: ReadonlySet<string>,
   ) {}
 
   /** Begins with what is kept: locked placements, and what other weeks have used. */
@@ -28,18 +30,18 @@ export class Draft {
       if (piece) ledger.note(piece, taken);
     }
     const numbers = kept.map((p) => Number(p.id.replace(/\D/g, '')) || 0);
-    return new Draft([...kept], ledger, pieces, Math.max(0, ...numbers) + 1);
+    return new Draft([...kept], ledger, pieces, Math.max(0, ...numbers) + 1, new Set(kept.map((p) => p.id)));
   }
 
   clone(): Draft {
-    return new Draft([...this.placements], this.ledger.clone(), this.pieces, this.next);
+    return new Draft([...this.placements], this.ledger.clone(), this.pieces, this.next, this.kept);
   }
 
   /** The same spread with one placement taken off; its sticker is free again. */
   without(id: string): Draft {
     const left = this.placements.filter((p) => p.id !== id);
     const gone = this.placements.find((p) => p.id === id);
-    const draft = new Draft(left, this.ledger.clone(), this.pieces, this.next);
+    const draft = new Draft(left, this.ledger.clone(), this.pieces, this.next, this.kept);
     const piece = gone && this.pieces.get(pieceKey(gone));
     if (gone && piece) draft.ledger.giveBack(piece, gone);
     return draft;
@@ -69,6 +71,14 @@ export class Draft {
     };
     this.placements.push(placement);
     return placement;
+  }
+
+  /** Cuts a placement from another copy, or elsewhere from the same; its place on the page stays. To be done for all parts of a design in one go. */
+  recut(id: string, piece: Piece, taken: Taken): void {
+    const i = this.placements.findIndex((p) => p.id === id);
+    const old = this.placements[i] as Placement;
+    const cut = taken.cut && { x: tidy(taken.cut.x), y: tidy(taken.cut.y), w: tidy(taken.cut.w), h: tidy(taken.cut.h) };
+    this.placements[i] = { ...old, copy: taken.copy, cut: cut && cut.w >= piece.width - HAIR && cut.h >= piece.height - HAIR ? null : cut };
   }
 
   pieceOf = (p: Pick<Placement, 'kit' | 'code'>): Piece | undefined => this.pieces.get(pieceKey(p));

@@ -1,3 +1,4 @@
+import { alignX } from './align';
 import { difference } from '../color/color';
 import type { Piece } from '../kit/kit';
 import { textFits } from '../measure/hand';
@@ -13,6 +14,8 @@ import type { Block } from './day-blocks';
 import { listsFor, rowPitch } from './day-blocks';
 import type { Draft } from './draft';
 import { inkFor } from './ink';
+import { foilCost } from './foil';
+import { listColorCost } from './list-colors';
 import type { Context } from './spread';
 import { trimTo } from './trim';
 import { writingRoom } from './writing';
@@ -28,12 +31,13 @@ interface At {
 export function dressBase(draft: Draft, context: Context, demand: Demand, choice: Choice, at: At): boolean {
   const { form } = choice;
   if (!form) return false;
-  const design = byCost(form.designs, (p) => (draft.ledger.untouched(p) > 0 ? jar(draft, p, at) + strangeness(p, context) : Infinity))[0];
+  const design = byCost(form.designs, (p) => (draft.ledger.untouched(p) > 0 ? jar(draft, p, at) + strangeness(p, context) + foilCost(context, p, at.day) : Infinity))[0];
   const taken = design && draft.ledger.take(design, form.cut);
   if (!design || !taken) return false;
-  const x = at.column.x + (at.column.w - form.w) / 2;
-  const extras = adorn(draft, context, demand, design, choice, { x, y: at.y, w: form.w, h: form.h }, at);
-  draft.add(design, taken, { page: at.page, day: at.day, x, y: at.y, role: 'day', items: [demand.uid], text: extras.text, ink: extras.text ? inkFor(design) : null });
+  const x = alignX(context, at.column, form.w);
+  const upright = { x: x + (form.w - (form.cut?.w ?? design.width)) / 2, y: at.y + (form.h - design.height) / 2 };
+  const extras = form.turn ? { laid: [], text: choice.text } : adorn(draft, context, demand, design, choice, { x, y: at.y, w: form.w, h: form.h }, at);
+  draft.add(design, taken, { page: at.page, day: at.day, ...upright, turn: form.turn, role: 'day', items: [demand.uid], text: extras.text, ink: extras.text ? inkFor(design) : null });
   for (const { piece, rect } of extras.laid) {
     const over = draft.ledger.take(piece);
     if (over) draft.add(piece, over, { page: at.page, day: at.day, x: rect.x, y: rect.y, role: 'day', layer: 1 });
@@ -112,7 +116,7 @@ function besideScript(demand: Demand, text: string, words: string): string | nul
 
 /** The header over a list of two rows or more, when one with its name is left. */
 export function listHeader(draft: Draft, context: Context, block: Block, width: number): Piece | null {
-  if (block.demands.length < 2) return null;
+  if (block.demands.length < 2 || context.ways.keepsRows) return null; // a kept row has its header already
   const names = [block.list?.toLowerCase() ?? '', 'to do'];
   return byCost(piecesOf(context, 'header'), (p) => {
     const rank = names.indexOf(p.words.trim().toLowerCase());
@@ -120,17 +124,25 @@ export function listHeader(draft: Draft, context: Context, block: Block, width: 
   })[0] ?? null;
 }
 
+/** mm of column that a list takes with its header; null where no list is left that has the rows. */
+export function heightOfList(draft: Draft, context: Context, block: Block, width: number): number | null {
+  const list = listsFor(draft, context, width).find((p) => rowsThere(draft, p) >= block.demands.length);
+  if (!list) return null;
+  const header = listHeader(draft, context, block, width);
+  return block.demands.length * rowPitch(list) + (header ? header.height + UNDER_LIST_HEADER : 0);
+}
+
 /** Lays a list cut to its number of rows (handbook L1), or two of one design joined (L2), under its header. */
 export function dressList(draft: Draft, context: Context, block: Block, at: At): boolean {
   const rows = block.demands.length;
-  const design = byCost(listsFor(draft, context, at.column.w), (p) => (rowsThere(draft, p) >= rows ? jar(draft, p, at) + strangeness(p, context) : Infinity))[0];
+  const design = byCost(listsFor(draft, context, at.column.w), (p) => (rowsThere(draft, p) >= rows ? jar(draft, p, at) + strangeness(p, context) + listColorCost(context, p, at.day) - (hasOffcut(draft, p, rows) ? OFFCUT_FIRST : 0) : Infinity))[0];
   if (!design) return false;
   let y = at.y;
   const header = listHeader(draft, context, block, at.column.w);
   const strip = header && draft.ledger.take(header, trimTo(header, at.column.w) ?? null);
   if (header && strip) {
     const w = strip.cut?.w ?? header.width;
-    draft.add(header, strip, { page: at.page, day: at.day, x: at.column.x + (at.column.w - w) / 2, y, role: 'day' });
+    draft.add(header, strip, { page: at.page, day: at.day, x: alignX(context, at.column, w), y, role: 'day' });
     y += header.height + UNDER_LIST_HEADER;
   }
   for (let done = 0; done < rows; ) {
@@ -140,7 +152,7 @@ export function dressList(draft: Draft, context: Context, block: Block, at: At):
     const demands = block.demands.slice(done, done + count);
     const w = taken.cut?.w ?? design.width;
     draft.add(design, taken, {
-      page: at.page, day: at.day, x: at.column.x + (at.column.w - w) / 2, y, role: 'day',
+      page: at.page, day: at.day, x: alignX(context, at.column, w), y, role: 'day',
       items: demands.map((d) => d.uid), text: demands.map(writtenText).join('\n'), ink: inkFor(design),
     });
     y += count * rowPitch(design);
@@ -148,6 +160,12 @@ export function dressList(draft: Draft, context: Context, block: Block, at: At):
   }
   return y <= bottom(at.column) + HAIR;
 }
+
+/** True when a list already begun has that many rows left (handbook L3). */
+const hasOffcut = (draft: Draft, list: Piece, rows: number): boolean => draft.ledger.rowsOfOffcuts(list) >= rows;
+
+/** What using an offcut is worth beside colors. From memory. */
+const OFFCUT_FIRST = 5;
 
 /** mm between a list and its header. From memory. */
 export const UNDER_LIST_HEADER = 0.6;

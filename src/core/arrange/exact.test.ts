@@ -29,7 +29,7 @@ describe('full boxes', () => {
     const cost = fc.oneof({ weight: 6, arbitrary: fc.integer({ min: 0, max: 20 }) }, { weight: 1, arbitrary: fc.constant(Infinity) });
     fc.assert(fc.property(fc.integer({ min: 1, max: 6 }).chain((n) => fc.tuple(fc.array(fc.array(cost, { minLength: 5, maxLength: 5 }), { minLength: n, maxLength: n }), fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 64, maxLength: 64 }))), ([onDay, table]) => {
       const beside = (a: number | null, b: number | null): number => table[((a ?? 7) * 8 + (b ?? 7)) % 64] as number;
-      const solved = assignBoxes(onDay.map((d) => ({ onDay: d })), 5, () => 8, (a, b) => beside(a, b));
+      const solved = assignBoxes(onDay.map((d) => ({ onDay: d })), 5, { without: () => 8, beside });
       expect(solved.cost).toBe(bruteForce(onDay, 5, 8, beside));
       const used = solved.boxes.filter((b) => b !== null);
       expect(new Set(used).size).toBe(used.length);
@@ -39,10 +39,10 @@ describe('full boxes', () => {
   it('equal trying everything for eight boxes on seven days', () => {
     const onDay = Array.from({ length: 8 }, (_, b) => Array.from({ length: 7 }, (_, d) => ((b * 7 + d * 5) % 11) + (b === d ? 3 : 0)));
     const beside = (a: number | null, b: number | null): number => (a === null || b === null ? 2 : Math.abs(a - b) === 1 ? 6 : 0);
-    expect(assignBoxes(onDay.map((d) => ({ onDay: d })), 7, () => 9, (a, b) => beside(a, b)).cost).toBe(bruteForce(onDay, 7, 9, beside));
+    expect(assignBoxes(onDay.map((d) => ({ onDay: d })), 7, { without: () => 9, beside }).cost).toBe(bruteForce(onDay, 7, 9, beside));
   });
 
-  it('refuses more than it can do exactly', () => expect(() => assignBoxes(Array.from({ length: 17 }, () => ({ onDay: [1] })), 1, () => 1, () => 0)).toThrow(RangeError));
+  it('refuses more than it can do exactly', () => expect(() => assignBoxes(Array.from({ length: 17 }, () => ({ onDay: [1] })), 1, { without: () => 1, beside: () => 0 })).toThrow(RangeError));
 });
 
 /** The cheapest packing by trying every choice. */

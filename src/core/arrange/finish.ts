@@ -1,28 +1,67 @@
 import { dayColumn } from '../book/columns';
 import { area, intersect, unionArea } from '../measure/rect';
+import { alignX } from './align';
 import { byCost, piecesOf } from './choose';
-import type { Stage } from './draft';
+import type { Draft, Stage } from './draft';
 import { freeStretches, keptFree, lengthOf } from './room';
+import type { Context } from './spread';
 import { footprint } from './spread';
 
-/** Pictures in the widest open places, while a day is emptier than wanted; room for what comes up stays (handbook W1, D3). */
+/** Pieces of a cluster overlap by this share of their height; so many make one. From memory. */
+const OVERLAP = 0.22;
+const CLUSTER = 3;
+
+/** Pictures in the widest open places, while a day is emptier than wanted, or one cluster in the emptiest day; room for what comes up stays (handbook W1, D3). */
 export const finish: Stage = (before, context) => {
   const draft = before.clone();
+  if (context.ways.deco === 'none') return draft;
+  if (context.ways.deco === 'cluster') {
+    if (!draft.placements.some((p) => p.role === 'finish' && p.day !== null)) layCluster(draft, context);
+    return draft;
+  }
   for (let day = 0; day < 7; day++) {
     const column = dayColumn(context.book, day);
     if (!column || draft.placements.some((p) => p.role === 'finish' && p.day === day)) continue;
     const covered = unionArea(draft.lyingIn(column.page, column).flatMap((p) => intersect(footprint(p), column) ?? []));
     if (1 - covered / area(column) <= context.options.whiteSpace) continue;
-    const stretch = [...freeStretches(draft, context, day)].sort((a, b) => lengthOf(b) - lengthOf(a))[0];
-    if (!stretch) continue;
-    const room = lengthOf(stretch) - keptFree(context, day) - context.options.gap;
-    const piece = byCost(piecesOf(context, 'deco'), (p) => {
-      const used = draft.placements.filter((q) => q.code === p.code && q.kit === p.kit).length;
-      return p.kit === context.kit.name && p.height <= room && p.width <= column.w && draft.ledger.untouched(p) > 0 ? used * 30 - p.height : Infinity;
-    })[0];
-    const taken = piece && draft.ledger.take(piece);
-    if (!piece || !taken) continue;
-    draft.add(piece, taken, { page: column.page, day, x: column.x + (column.w - piece.width) / 2, y: stretch.to - piece.height, role: 'finish' });
+    layPicture(draft, context, day);
   }
   return draft;
 };
+
+function layPicture(draft: Draft, context: Context, day: number): void {
+  const column = dayColumn(context.book, day);
+  const stretch = longestOf(draft, context, day);
+  if (!column || !stretch) return;
+  const room = lengthOf(stretch) - keptFree(context, day) - context.options.gap;
+  const piece = pictureFor(draft, context, room, column.w);
+  const taken = piece && draft.ledger.take(piece);
+  if (piece && taken) draft.add(piece, taken, { page: column.page, day, x: alignX(context, column, piece.width), y: stretch.to - piece.height, role: 'finish' });
+}
+
+/** One cluster of overlapping pictures, standing on the floor of the day that has the most room. */
+function layCluster(draft: Draft, context: Context): void {
+  const days = [0, 1, 2, 3, 4, 5, 6].map((day) => ({ day, room: lengthOf(longestOf(draft, context, day) ?? { from: 0, to: 0 }) }));
+  const { day, room } = days.reduce((a, b) => (b.room > a.room ? b : a));
+  const column = dayColumn(context.book, day);
+  const stretch = longestOf(draft, context, day);
+  if (!column || !stretch) return;
+  let floor = stretch.to;
+  for (let n = 0; n < CLUSTER; n++) {
+    const piece = pictureFor(draft, context, Math.min(floor - stretch.from, room * 0.5), column.w);
+    const taken = piece && draft.ledger.take(piece);
+    if (!piece || !taken) return;
+    const aside = (n % 2 ? 1 : -1) * Math.max(0, (column.w - piece.width) / 2 - 1) * (n === 0 ? 0 : 0.7);
+    draft.add(piece, taken, { page: column.page, day, x: column.x + (column.w - piece.width) / 2 + aside, y: floor - piece.height, role: 'finish', layer: n });
+    floor -= piece.height * (1 - OVERLAP);
+  }
+}
+
+const longestOf = (draft: Draft, context: Context, day: number) => [...freeStretches(draft, context, day)].sort((a, b) => lengthOf(b) - lengthOf(a))[0];
+
+/** The largest of the kit's own pictures that fits, one not used yet before another. */
+const pictureFor = (draft: Draft, context: Context, room: number, width: number) =>
+  byCost(piecesOf(context, 'deco'), (p) => {
+    const used = draft.placements.filter((q) => q.code === p.code && q.kit === p.kit).length;
+    return p.kit === context.kit.name && p.height <= room && p.width <= width && draft.ledger.untouched(p) > 0 ? used * 30 - p.height : Infinity;
+  })[0];

@@ -18,6 +18,8 @@ export interface Form {
   readonly w: number;
   readonly h: number;
   readonly cut: Rect | null;
+  /** degrees it is turned: 45 makes a diamond of a square; w, h are then of the paper it covers */
+  readonly turn: number;
   /** what its printed icon means; littles only */
   readonly icon: string;
   readonly designs: readonly Piece[];
@@ -52,6 +54,7 @@ export function formsFor(draft: Draft, context: Context, width: number): Form[] 
     if (piece.writable === 'no' || draft.ledger.untouched(piece) === 0 || strangeness(piece, context) > FOREIGN) continue;
     const cut = trimTo(piece, width);
     if (cut === undefined || piece.height > 100) continue;
+    if (turnOf(piece, context) && (piece.width + piece.height) * Math.SQRT1_2 > width) continue;
     const printed = piece.kind === 'little' ? piece.icon : piece.words ? pieceKey(piece) : '';
     const key = [piece.kind, piece.width, piece.height, piece.shape, piece.faces, printed, piece.kit === context.kit.name].join('|');
     const group = groups.get(key) ?? { designs: [], cut };
@@ -60,13 +63,27 @@ export function formsFor(draft: Draft, context: Context, width: number): Form[] 
   }
   return [...groups.values()].map(({ designs, cut }) => {
     const one = designs[0] as Piece;
+    const turn = turnOf(one, context);
+    const across = (one.width + one.height) * Math.SQRT1_2;
     return {
-      kind: one.kind, w: cut?.w ?? one.width, h: one.height, cut, icon: one.icon, designs,
+      kind: one.kind, w: turn ? across : (cut?.w ?? one.width), h: turn ? across : one.height, cut, turn, icon: one.icon, designs,
       supply: designs.reduce((n, p) => n + draft.ledger.untouched(p), 0),
       strange: Math.min(...designs.map((p) => strangeness(p, context))),
     };
   });
 }
+
+/** Where round and diamond bases are the manner, a square is laid on its corner (handbook 3, 5). */
+const turnOf = (piece: Piece, { ways }: Context): number => (ways.roundBases && piece.kind === 'square' ? 45 : 0);
+
+/** The part of a form that can be written on. */
+export const roomOn = (form: Form): Rect => {
+  const one = form.designs[0] as Piece;
+  return writingRoom({ kind: form.kind, shape: one.shape, w: form.turn ? one.width : form.w, h: form.turn ? one.height : form.h, turn: form.turn });
+};
+
+/** What round and diamond bases are worth where they are the manner. From memory. */
+const ROUND: Partial<Record<Kind, number>> = { circle: -3, square: -3, teardrop: -2.4 };
 
 const baseKinds = (context: Context): readonly Piece[] =>
   piecesOf(context, 'half-box', 'third-box', 'quarter-box', 'check-flag', 'little', 'label', 'flag', 'circle', 'teardrop', 'square');
@@ -74,7 +91,7 @@ const baseKinds = (context: Context): readonly Piece[] =>
 /** What it costs to put an item on a form; Infinity where its text does not fit or what is printed says something else. */
 export function formCost(demand: Demand, form: Form, context: Context, text = writtenText(demand)): number {
   const one = form.designs[0] as Piece;
-  const room = writingRoom({ kind: form.kind, shape: one.shape, w: form.w, h: form.h });
+  const room = roomOn(form);
   if (!textFits(text, room.w, room.h, context.options.hand)) return Infinity;
   const meanings = meaningsOf(demand.title, demand.categories);
   if (form.kind === 'little' && form.icon && !meanings.includes(form.icon)) return Infinity;
@@ -84,6 +101,7 @@ export function formCost(demand: Demand, form: Form, context: Context, text = wr
   const asked = demand.room ? (ROOM_KINDS[demand.room].includes(form.kind) ? -1 : 4) : 0;
   const trimmed = form.cut ? 0.2 : 0;
   const narrow = form.kind !== 'little' && form.w < 24 ? 0.6 : 0;
-  return taste + meant + asked + trimmed + narrow + form.strange / 6 + (one.kit === context.kit.name ? 0 : 1.5) + form.h * 0.035;
+  const round = context.ways.roundBases ? (ROUND[form.kind] ?? 0) : 0;
+  return taste + round + meant + asked + trimmed + narrow + form.strange / 6 + (one.kit === context.kit.name ? 0 : 1.5) + form.h * 0.035;
 }
 

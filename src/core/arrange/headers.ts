@@ -1,61 +1,109 @@
 import { dayColumn } from '../book/columns';
-import { difference, luminance } from '../color/color';
+import { rowFrames } from '../book/rows';
+import { difference } from '../color/color';
 import type { Piece } from '../kit/kit';
+import type { Rect } from '../measure/rect';
+import { bottom } from '../measure/rect';
+import { alignX } from './align';
+import type { ColorStock } from './color-sequence';
+import { cheapestSequence, habitCost, withoutLoud } from './color-sequence';
+import { blocksOfDay, leastHeight } from './day-blocks';
 import type { Draft, Stage } from './draft';
+import { dressList, heightOfList } from './dressing';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
+import { foilCost } from './foil';
+import { layStrip } from './makeshift';
 import type { Context } from './spread';
 import { topOfDay } from './room';
 import { trimTo } from './trim';
 
 /** Words that open a whole day, best first; a blank or glitter strip serves as well. */
 const OPENERS = ['today', 'this day', ''];
+/** Words over the rows of a three-rows day, from its second row on. */
+const ROW_WORDS: readonly (readonly string[])[] = [['littles', 'daily', ''], ['to do', 'list', '']];
+/** A day's lists may take this share of its column before its header. From memory. */
+const MOST_OF_LISTS = 0.6;
 
 const printed = (p: Piece): string => p.words.trim().toLowerCase();
 
 /** True for a header that may open a whole day. */
 export const opensDay = (p: Piece): boolean => OPENERS.includes(printed(p));
 
-/** One header at the top of each day, its colors in the sequence of the manner (handbook C4). */
+/**
+ * One header at the top of each day, its colors in the sequence of the habit (handbook C4); over each of its rows where
+ * the rows are kept; under the day's lists where these stand at the top.
+ */
 export const headers: Stage = (before, context) => {
   if (context.options.headers === 'none') return before;
   const draft = before.clone();
-  const designs = piecesOf(context, 'header').filter((p) => opensDay(p) && strangeness(p, context) <= FOREIGN);
-  const wanted = colorSequence(designs, context.options.headers, draft);
+  const wanted = wantedColors(draft, context);
   for (let day = 0; day < 7; day++) {
     const column = dayColumn(context.book, day);
     if (!column || draft.placements.some((p) => p.day === day && p.role === 'base' && draft.pieceOf(p)?.kind === 'header') || topOfDay(draft, context, day) > column.y) continue;
-    const color = wanted[day];
-    const piece = byCost(designs, (p) => (draft.ledger.untouched(p) > 0 && trimTo(p, column.w) !== undefined ? rank(p, color) + strangeness(p, context) * 3 : Infinity))[0];
-    if (!piece) continue;
-    const cut = trimTo(piece, column.w) ?? null;
-    const taken = draft.ledger.take(piece, cut);
-    if (!taken) continue;
-    draft.add(piece, taken, { page: column.page, x: column.x + (column.w - (cut?.w ?? piece.width)) / 2, y: column.y, role: 'base', day });
+    if (context.ways.lists === 'top') layLists(draft, context, day, column);
+    const frames = context.ways.keepsRows ? rowFrames(context.book, day) : [];
+    const top = frames[0] ? Math.max(column.y, frames[0].y - HEADER) : topOfDay(draft, context, day);
+    layHeader(draft, context, { day, column, y: top, words: OPENERS, color: wanted[day] });
+    frames.slice(1).forEach((frame, i) => layHeader(draft, context, { day, column, y: frame.y - HEADER, words: ROW_WORDS[Math.min(i, ROW_WORDS.length - 1)] as readonly string[], color: wanted[day], floor: frame.y }));
   }
   return draft;
 };
 
-const rank = (p: Piece, color: string | undefined): number =>
-  (color ? Math.min(60, difference(p.color, color)) : 0) + OPENERS.indexOf(printed(p)) * 8;
+/** The usual height of a header, mm (handbook 3). */
+const HEADER = 6.4;
 
-/** The color wanted for each of the seven days, from the colors there are enough of. */
-function colorSequence(designs: readonly Piece[], habit: Context['options']['headers'], draft: Draft): string[] {
+interface HeaderPlace {
+  readonly day: number;
+  readonly column: Rect & { readonly page: number };
+  readonly y: number;
+  readonly words: readonly string[];
+  readonly color: string | undefined;
+  /** where its foot must be, mm; its top otherwise */
+  readonly floor?: number;
+}
+
+function layHeader(draft: Draft, context: Context, at: HeaderPlace): void {
+  const { column, day } = at;
+  const piece = byCost(piecesOf(context, 'header'), (p) => {
+    const word = at.words.indexOf(printed(p));
+    if (word < 0 || draft.ledger.untouched(p) === 0 || strangeness(p, context) > FOREIGN || trimTo(p, column.w) === undefined) return Infinity;
+    return (at.color ? Math.min(60, difference(p.color, at.color)) : 0) + word * 8 + strangeness(p, context) * 3 + foilCost(context, p, day);
+  })[0];
+  const cut = piece ? (trimTo(piece, column.w) ?? null) : null;
+  const taken = piece && draft.ledger.take(piece, cut);
+  if (piece && taken) {
+    const w = cut?.w ?? piece.width;
+    draft.add(piece, taken, { page: column.page, x: alignX(context, column, w), y: at.floor === undefined ? at.y : at.floor - piece.height, role: 'base', day });
+  } else {
+    layStrip(draft, context, { page: column.page, x: column.x, w: column.w, y: at.y, day, role: 'base' }, HEADER, at.color, at.floor);
+  }
+}
+
+/** The color wanted for each of the seven days, from the colors there are enough of. Exact. */
+function wantedColors(draft: Draft, context: Context): (string | undefined)[] {
+  const { headers: habit } = context.options;
+  if (habit === 'none') return [];
+  const designs = piecesOf(context, 'header').filter((p) => opensDay(p) && strangeness(p, context) <= FOREIGN);
+  const stock = stockOfColors(designs, draft);
+  const used = context.ways.leaveOutLoud ? withoutLoud(stock, 7) : stock;
+  const base = habitCost(habit, used, 7);
+  const metal = (color: string, day: number): number => Math.min(...designs.filter((p) => p.color === color).map((p) => foilCost(context, p, day)));
+  return cheapestSequence(used, 7, (c, day, last, before) => base(c, day, last, before) + metal((used[c] as ColorStock).color, day)).map((c) => (c === null ? undefined : used[c]?.color));
+}
+
+/** The most plentiful colors of some designs, at most five. */
+export function stockOfColors(designs: readonly Piece[], draft: Draft, each = 1): ColorStock[] {
   const counts = new Map<string, number>();
-  for (const p of designs) counts.set(p.color, (counts.get(p.color) ?? 0) + draft.ledger.untouched(p));
-  const colors = [...counts].filter(([, n]) => n > 0).sort((a, b) => b[1] - a[1]).map(([c]) => c);
-  const at = (i: number): string => colors[Math.min(i, colors.length - 1)] ?? '';
-  if (!colors.length) return [];
-  const days = [0, 1, 2, 3, 4, 5, 6];
-  switch (habit) {
-    case 'same':
-      return days.map(() => at(0));
-    case 'blocked':
-      return days.map((d) => at(d < 4 ? 0 : 1));
-    case 'fanned': {
-      const dark = [...colors].sort((a, b) => luminance(a) - luminance(b));
-      return days.map((d) => dark[Math.min(Math.abs(d - 3), dark.length - 1)] as string);
-    }
-    default:
-      return days.map((d) => at(d % 2));
+  for (const p of designs) counts.set(p.color, (counts.get(p.color) ?? 0) + draft.ledger.untouched(p) * each);
+  return [...counts].filter(([, n]) => n > 0).sort((a, b) => b[1] - a[1]).slice(0, 5).map(([color, n]) => ({ color, stock: Math.min(n, 7) }));
+}
+
+/** The day's lists under its date, before its header, where the day still holds the rest (handbook 5, grounded). */
+function layLists(draft: Draft, context: Context, day: number, column: Rect & { readonly page: number }): void {
+  let y = column.y;
+  for (const block of blocksOfDay(draft, context, day).filter((b) => b.list !== null)) {
+    const h = heightOfList(draft, context, block, column.w);
+    if (h === null || y + h > column.y + column.h * MOST_OF_LISTS || y + h + leastHeight(draft, context, day) > bottom(column)) continue;
+    if (dressList(draft, context, block, { page: column.page, day, column, y })) y += h + context.options.gap;
   }
 }

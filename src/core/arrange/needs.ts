@@ -21,13 +21,13 @@ export const SECTION_KINDS: Readonly<Record<Section, readonly Kind[]>> = {
 };
 
 /** What every week wants, whatever is in it (handbook 3, numbers of pieces). */
-export function frameNeeds({ options, book }: Pick<Context, 'options' | 'book'>): Need[] {
+export function frameNeeds({ options, ways, book }: Pick<Context, 'options' | 'ways' | 'book'>): Need[] {
   const strips = regionsOf(book, 'bottom-strip');
   const longest = Math.max(0, ...strips.map((s) => s.w));
   return [
     { kind: 'date-cover', needed: options.dateCovers ? book.regions.filter((r) => r.kind === 'date-header').length : 0 },
     { kind: 'header', needed: options.headers === 'none' ? 0 : 7, fits: opensDay },
-    { kind: 'full-box', needed: 7 },
+    { kind: 'full-box', needed: Math.min(7, ways.boxes) },
     { kind: 'banner', needed: options.weekendBanner ? 1 : 0 },
     { kind: 'bottom-washi', needed: options.bottomWashi === 'none' ? 0 : strips.length * (options.bottomWashi === 'two' ? 2 : 1), fits: (p) => p.width >= longest },
   ];

@@ -20,6 +20,10 @@ const COMES_UP = 0.06;
 export const keptFree = (context: Context, day: number): number =>
   Math.max(COMES_UP, context.options.whiteSpace) * (dayColumn(context.book, day)?.h ?? 0);
 
+/** Room that a full box must leave free beside the day's items: the week's white space is shared by its days, and the fewer boxes a week has, the denser may be the days that have one. mm */
+export const keptFreeBesideBox = (context: Context, day: number): number =>
+  Math.max(COMES_UP, context.options.whiteSpace * (context.ways.boxes / 7)) * (dayColumn(context.book, day)?.h ?? 0);
+
 /** Between a header and what hangs under it, in mm; the eye reads them as one. From memory. */
 const UNDER_HEADER = 1;
 

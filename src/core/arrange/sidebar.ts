@@ -1,10 +1,14 @@
 import type { Region } from '../book/book';
+import { alignX } from './align';
 import { regionsOf } from '../book/columns';
+import { difference } from '../color/color';
 import type { Piece } from '../kit/kit';
 import type { Section } from '../manner/options';
 import { bottom } from '../measure/rect';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
 import type { Draft, Stage } from './draft';
+import { inkFor } from './ink';
+import { layStrip } from './makeshift';
 import type { Context } from './spread';
 import { trimTo } from './trim';
 
@@ -38,8 +42,12 @@ const UNUSUAL = 7;
  * of trackers and rows the stack is taken that leaves no section out, and then the least height over beside the usual amounts.
  */
 export const sidebar: Stage = (before, context) => {
-  const bar = regionsOf(context.book, 'sidebar')[0];
-  if (!bar || before.lyingIn(bar.page, bar).length) return before;
+  const whole = regionsOf(context.book, 'sidebar')[0];
+  if (!whole) return before;
+  const there = before.lyingIn(whole.page, whole);
+  if (there.some((p) => p.role !== 'base')) return before;
+  const floor = Math.min(bottom(whole), ...there.map((p) => p.y - context.options.gap));
+  const bar = { ...whole, h: floor - whole.y };
   const stacks = amountsOf(context.options.sidebar).map((amounts) => stackUp(before, context, bar, amounts));
   const best = stacks.reduce((a, b) => (b.missing < a.missing || (b.missing === a.missing && b.cost < a.cost - 0.5) ? b : a));
   closeOff(best.draft, context, bar, bottom(bar) - best.left);
@@ -90,11 +98,51 @@ function laySection(draft: Draft, context: Context, bar: Region, section: Sectio
   for (let n = 0; n < (rows ? 1 : amount); n++) {
     const piece = findPiece(draft, context, bar, section, rows ? amount : 0, bottom(bar) - y);
     const taken = piece && (rows ? draft.ledger.takeRows(piece, amount, bar.w) : draft.ledger.take(piece, trimTo(piece, bar.w) ?? null));
-    if (!piece || !taken) return 0;
-    const placed = draft.add(piece, taken, { page: bar.page, x: bar.x + (bar.w - (taken.cut?.w ?? piece.width)) / 2, y, role: 'sidebar' });
+    if (!piece || !taken) return n === 0 && TRACKED.includes(section) ? madeTracker(draft, context, bar, section, top) : 0;
+    const placed = draft.add(piece, taken, { page: bar.page, x: alignX(context, bar, taken.cut?.w ?? piece.width), y, role: 'sidebar' });
     y += placed.h + BETWEEN;
   }
   return y - BETWEEN - top;
+}
+
+/** Sections that a tracker serves; where none is left one is made (handbook K2). */
+const TRACKED: readonly Section[] = ['habits', 'dinners', 'hours', 'spending'];
+const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+/** Six rows do for a week when the weekend shares one. */
+const SHORT_WEEK = [...DAYS.slice(0, 5), 'W'];
+/** mm from line to line drawn by hand, where the owner writes smaller. From memory. */
+const LEAST_LINE = 5;
+
+/** A tracker made from a list, a row for each day; or from a named strip with room for seven lines drawn by hand. @returns the mm of height taken, 0 where neither can be had */
+function madeTracker(draft: Draft, context: Context, bar: Region, section: Section, top: number): number {
+  for (const days of [DAYS, SHORT_WEEK]) {
+    const list = byCost(piecesOf(context, 'checklist'), (p) => {
+      const strange = strangeness(p, context);
+      return strange > FOREIGN || p.words || draft.ledger.mostRows(p) < days.length || trimTo(p, bar.w) === undefined || (p.height / p.rows) * days.length > bottom(bar) - top ? Infinity : strange + colorCost(draft, context, p);
+    })[0];
+    const taken = list && draft.ledger.takeRows(list, days.length, bar.w);
+    if (!list || !taken) continue;
+    const text = days.map((d, i) => (i === 0 ? `${section} · ${d}` : d)).join('\n');
+    return draft.add(list, taken, { page: bar.page, x: alignX(context, bar, taken.cut?.w ?? list.width), y: top, role: 'sidebar', text, ink: inkFor(list) }).h;
+  }
+  const lines = DAYS.length * Math.max(LEAST_LINE, context.options.hand.linePitch);
+  const strip = top + lines + NAME_STRIP * 1.5 < bottom(bar) ? layStrip(draft, context, { page: bar.page, x: bar.x, w: bar.w, y: top, role: 'sidebar', day: null }, NAME_STRIP) : null;
+  if (!strip) return 0;
+  const named = { ...strip, text: section, ink: inkFor(draft.pieceOf(strip) as Piece) };
+  draft.placements[draft.placements.indexOf(strip)] = named;
+  return strip.h + lines;
+}
+
+/** The height of a strip that a name is written on, mm (handbook 3: about a header's). */
+const NAME_STRIP = 7;
+
+/** One family of color down the bar, or another with every section, as the manner has it (handbook 5). */
+function colorCost(draft: Draft, context: Context, piece: Piece): number {
+  const laid = draft.placements.filter((p) => p.role === 'sidebar' && p.w * p.h > 150).flatMap((p) => draft.pieceOf(p)?.color ?? []);
+  if (!laid.length) return 0;
+  return context.ways.sidebarColors === 'one family'
+    ? difference(laid[0] as string, piece.color) / 8
+    : Math.max(0, 20 - difference(laid.at(-1) as string, piece.color)) / 5;
 }
 
 /** A header whose words name the section, when there is one. */
@@ -106,7 +154,7 @@ function layHeader(draft: Draft, context: Context, bar: Region, section: Section
   )[0];
   const taken = piece && draft.ledger.take(piece, trimTo(piece, bar.w) ?? null);
   if (!piece || !taken) return 0;
-  draft.add(piece, taken, { page: bar.page, x: bar.x + (bar.w - (taken.cut?.w ?? piece.width)) / 2, y, role: 'sidebar' });
+  draft.add(piece, taken, { page: bar.page, x: alignX(context, bar, taken.cut?.w ?? piece.width), y, role: 'sidebar' });
   return piece.height + BETWEEN;
 }
 
@@ -120,7 +168,7 @@ function findPiece(draft: Draft, context: Context, bar: Region, section: Section
     if (section === 'quote') return p.kind === 'quote-box' ? strange : spareBox(draft, context, p) ? 50 : Infinity;
     const printed = p.words.trim().toLowerCase();
     const made = !printed ? 4 : words.some((w) => printed.includes(w)) ? 0 : kinds[0] === 'habit-tracker' ? 1 : Infinity;
-    return made + strange + (p.kit === context.kit.name ? 0 : 3);
+    return made + strange + (p.kit === context.kit.name ? 0 : 3) + (rows || kinds[0] === 'habit-tracker' ? colorCost(draft, context, p) : 0);
   })[0];
 }
 

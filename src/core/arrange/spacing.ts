@@ -6,10 +6,14 @@ interface Standing {
   /** number of the stretch it stands in */
   readonly stretch: number;
   readonly evening: boolean;
+  /** stands close under another such one: littles stacked as one block */
+  readonly joined?: boolean;
 }
 
 /** Gaps are never opened wider than this many times the wanted gap; what is over stays one open place (handbook D3). */
 const WIDEST = 2;
+/** mm between littles stacked as one block; scissors leave that much. From memory. */
+const JOINED = 0.4;
 
 /**
  * Where items stand, in mm down the page: in each stretch the day's items from its top and the evening's from its foot,
@@ -24,17 +28,13 @@ export function spaceOut(items: readonly Standing[], stretches: readonly Stretch
     const slack = lengthOf(stretch) - heights;
     const between = Math.max(gap, Math.min(gap * WIDEST, slack / (here.length + 1)));
     const evening = here.filter((i) => (items[i] as Standing).evening);
-    let y = stretch.from;
-    for (const i of here.filter((n) => !(items[n] as Standing).evening)) {
+    const down = (order: readonly number[], from: number): number => order.reduce((y, i, n) => {
+      const next = items[order[n + 1] as number];
       tops[i] = y;
-      y += (items[i] as Standing).height + between;
-    }
-    const eveningHeight = evening.reduce((sum, i) => sum + (items[i] as Standing).height + between, 0) - between;
-    y = Math.max(y, stretch.to - eveningHeight);
-    for (const i of evening) {
-      tops[i] = y;
-      y += (items[i] as Standing).height + between;
-    }
+      return y + (items[i] as Standing).height + ((items[i] as Standing).joined && next?.joined ? JOINED : between);
+    }, from);
+    const y = down(here.filter((n) => !(items[n] as Standing).evening), stretch.from);
+    down(evening, Math.max(y, stretch.to - (down(evening, 0) - between)));
   });
   return tops;
 }

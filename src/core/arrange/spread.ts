@@ -3,6 +3,7 @@ import type { Kit, Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import type { Manner } from '../manner/manner';
 import type { Options } from '../manner/options';
+import type { Ways } from '../manner/ways';
 import type { Rect } from '../measure/rect';
 import { turned } from '../measure/rect';
 import type { Demand, WeekDemands } from '../week/demand';
@@ -38,13 +39,19 @@ export interface Unplaced {
 
 /** All that a spread is made from. */
 export interface Context {
+  /** the book as the manner uses it: headers lowered or raised, columns over the notes row */
   readonly book: Book;
+  /** the book as it was printed and measured */
+  readonly printed: Book;
   /** the chosen kit */
   readonly kit: Kit;
   readonly stash: readonly Kit[];
   readonly week: WeekDemands;
   readonly manner: Manner;
   readonly options: Options;
+  readonly ways: Ways;
+  /** `kit/code` of what its owner likes best */
+  readonly favorites: ReadonlySet<string>;
   readonly seed: number;
   /** parts of stickers that other weeks' spreads have used */
   readonly usedElsewhere: readonly { readonly kit: string; readonly code: string; readonly copy: number; readonly cut: Rect | null }[];

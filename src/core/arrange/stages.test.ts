@@ -48,12 +48,13 @@ describe('dates', () => {
 
 describe('headers', () => {
   const kit = kitOf(...['#111111', '#777777', '#eeeeee'].map((color, i) => piece({ code: `H${i}`, kind: 'header', height: 6.4, words: 'today', color, count: 7 })));
-  const colors = (habit: 'alternating' | 'fanned' | 'blocked' | 'same') => run(headers, context({ kit, options: { headers: habit } })).map((p) => p.code).join(' ');
+  const colors = (habit: 'alternating' | 'fanned' | 'blocked' | 'same', loud = false) => run(headers, context({ kit, options: { headers: habit }, ways: { leaveOutLoud: loud } })).map((p) => p.code).join(' ');
   it('follow the chosen habit (C4)', () => {
     expect(colors('alternating')).toBe('H0 H1 H0 H1 H0 H1 H0');
     expect(colors('fanned')).toBe('H2 H2 H1 H0 H1 H2 H2');
-    expect(colors('blocked')).toBe('H0 H0 H0 H0 H1 H1 H1');
+    expect(colors('blocked')).toBe('H0 H0 H0 H0 H0 H0 H0');
     expect(colors('same')).toBe('H0 H0 H0 H0 H0 H0 H0');
+    expect(colors('alternating', true)).toBe('H1 H2 H1 H2 H1 H2 H1');
   });
   it('leave alone a day whose top is taken', () => expect(run(headers, context({ kit }), [placement({ y: 31 })]).map((p) => p.day)).toEqual([1, 2, 3, 4, 5, 6]));
 });
@@ -63,7 +64,7 @@ describe('the banner', () => {
   it('stands over the two weekend columns, in their middle', () => expect(run(banner, wide(70))).toMatchObject([{ page: 1, x: 97.7, w: 70 }]));
   it('is left out when it is too wide, or the weekend is torn apart', () => {
     expect(run(banner, wide(80))).toEqual([]);
-    expect(run(banner, context({ ...wide(70), manner: 'scattered', book: { ...threeBox, weekStart: 'sunday' } }))).toEqual([]);
+    expect(run(banner, context({ kit: wide(70).kit, book: { ...threeBox, weekStart: 'sunday' } }))).toEqual([]);
   });
 });
 

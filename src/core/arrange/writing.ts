@@ -12,12 +12,21 @@ export const TICK_WIDTH = 5;
 /**
  * The part of a base that can be written on, in mm from its top-left corner: inside its margins and
  * shape, clear of what is printed or laid on it.
+ * On a piece that is turned the writing stays level: the room is then about its center, as if it were not turned.
  * @param laid overlays on the base, in the base's own mm
  */
-export function writingRoom(base: { kind: Kind; shape: Shape; w: number; h: number }, laid: readonly Rect[] = []): Rect {
+export function writingRoom(base: { kind: Kind; shape: Shape; w: number; h: number; turn?: number }, laid: readonly Rect[] = []): Rect {
+  if (base.turn && base.turn % 90 !== 0) return diamondRoom(base);
   let room = shapeRoom(base);
   for (const over of laid) room = besideOf(room, over);
   return room;
+}
+
+/** Level lines on a square turned to a diamond: a lying rectangle in its middle, whose corners touch its sides. */
+function diamondRoom({ w, h }: { w: number; h: number }): Rect {
+  const half = (Math.min(w, h) * Math.SQRT2) / 2 - MARGIN;
+  const room = { w: half * 1.2, h: half * 0.8 };
+  return { x: (w - room.w) / 2, y: (h - room.h) / 2, ...room };
 }
 
 function shapeRoom({ kind, shape, w, h }: { kind: Kind; shape: Shape; w: number; h: number }): Rect {

@@ -91,7 +91,8 @@ const overlap = (a: Rect, b: Rect): number => {
 /** Columns are free when the manner does not keep their printed rows; the sidebar is when something stands in it; month flags go when wanted (B6). */
 function isFreeColumn(region: Region | undefined, context: Context, placements: readonly Placement[]): boolean {
   if (region?.kind === 'month-flag') return context.options.monthFlags && placements.length > 0;
-  if (region?.kind === 'day') return !context.manner.keepsRows && placements.some((p) => p.day === region.day && p.role !== 'base');
+  if (region?.id.startsWith('top-band')) return placements.length > 0; // headers printed under a top band
+  if (region?.kind === 'day') return !context.ways.keepsRows && placements.some((p) => p.day === region.day && p.role !== 'base');
   return region?.kind === 'sidebar' && placements.some((p) => p.role === 'sidebar' && p.page === region.page);
 }
 

@@ -1,3 +1,4 @@
+import { alignX } from '../arrange/align';
 import { Draft } from '../arrange/draft';
 import { freeStretches, lengthOf } from '../arrange/room';
 import type { Context, Placement, Role } from '../arrange/spread';
@@ -53,7 +54,7 @@ function fitted(context: Context, piece: Piece, region: Region, name: string, at
   const unit = context.book.unit;
   const off = [width - w > 0.05 ? `${ruled(width - w, unit)} off its width` : '', piece.height - h > 0.05 ? `${ruled(piece.height - h, unit)} off its height` : ''].filter(Boolean);
   return [{
-    page: region.page, day: region.day ?? null, role: at.role, x: tidy(region.x + (region.w - w) / 2), y: tidy(at.y), w: tidy(w), h: tidy(h),
+    page: region.page, day: region.day ?? null, role: at.role, x: tidy(alignX(context, region, w)), y: tidy(at.y), w: tidy(w), h: tidy(h),
     cut: cut ?? (width === piece.width ? null : { x: 0, y: 0, w: width, h: piece.height }),
     say: `${name}: ${off.length ? `trim ${off.join(' and ')}` : 'fits'}`,
   }];

@@ -93,7 +93,7 @@ function roomFor(context: Context, placements: readonly Placement[], p: Placemen
 
 function holdsText(context: Context, piece: Piece, p: Placement, w: number, h: number): boolean {
   if (!p.text || piece.kind === 'checklist' || piece.kind === 'date-cover') return true;
-  const room = writingRoom({ kind: piece.kind, shape: piece.shape, w, h });
+  const room = writingRoom({ kind: piece.kind, shape: piece.shape, w, h, turn: p.turn });
   return textFits(p.text, room.w, room.h, context.options.hand);
 }
 

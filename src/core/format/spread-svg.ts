@@ -74,5 +74,6 @@ export function handSvg(context: Context, p: Placement, around: readonly Placeme
   const written = writtenOn(context, p, around);
   if (!written) return '';
   const color = p.ink?.startsWith('white') ? WHITE : BLACK;
-  return `<g font-family="Caveat, cursive" font-weight="500" font-size="${num(written.size)}" fill="${color}">${written.lines.map((l) => `<text x="${num(l.x)}" y="${num(l.y)}"${l.anchor === 'middle' ? ' text-anchor="middle"' : ''}${l.squeeze ? ` textLength="${num(l.squeeze)}" lengthAdjust="spacingAndGlyphs"` : ''}>${esc(l.text)}</text>`).join('')}</g>`;
+  const level = p.turn % 90 ? ` transform="rotate(${num(-p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})"` : '';
+  return `<g${level} font-family="Caveat, cursive" font-weight="500" font-size="${num(written.size)}" fill="${color}">${written.lines.map((l) => `<text x="${num(l.x)}" y="${num(l.y)}"${l.anchor === 'middle' ? ' text-anchor="middle"' : ''}${l.squeeze ? ` textLength="${num(l.squeeze)}" lengthAdjust="spacingAndGlyphs"` : ''}>${esc(l.text)}</text>`).join('')}</g>`;
 }

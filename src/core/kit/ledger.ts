@@ -116,6 +116,11 @@ export class Ledger {
     return Math.max(0, ...this.lists(piece).map((list) => list.rows));
   }
 
+  /** The most rows still to be had from a list that is begun. */
+  rowsOfOffcuts(piece: Piece): number {
+    return Math.max(0, ...this.lists(piece).filter((list) => list.from > 0).map((list) => list.rows));
+  }
+
   private strips(piece: Piece): { copy: number; from: number; left: number }[] {
     return copiesOf(piece).map((copy) => {
       const from = Math.max(0, ...this.partsOf(piece, copy).map(right));

@@ -1,5 +1,9 @@
+import { airy } from './airy';
+import { crowned } from './crowned';
+import { grounded } from './grounded';
 import type { Manner } from './manner';
 import { scattered } from './scattered';
+import { threeRows } from './three-rows';
 
 /** The schools that ship, by the name the headless command takes. One line a school. */
-export const MANNERS: Readonly<Record<string, Manner>> = { scattered };
+export const MANNERS: Readonly<Record<string, Manner>> = { scattered, 'three-rows': threeRows, grounded, airy, crowned };

@@ -52,8 +52,10 @@ function numbersLacking(view: View): Finding[] {
 function sectionsLacking(view: View): Finding[] {
   const bar = regionsOf(view.context.book, 'sidebar')[0];
   if (!bar || !view.placements.length) return [];
-  const left = view.placements.filter((p) => p.role === 'sidebar').map((p) => view.pieceOf(p)?.kind);
+  const inBar = view.placements.filter((p) => p.role === 'sidebar');
+  const left = inBar.map((p) => view.pieceOf(p)?.kind);
   return SECTIONS.filter((s) => view.context.options.sidebar.includes(s)).flatMap((section): Finding[] => {
+    if (inBar.some((p) => p.text?.startsWith(section))) return []; // made from a list or from lines
     const kinds = SECTION_KINDS[section];
     const i = left.findIndex((kind) => kind !== undefined && kinds.includes(kind));
     if (i >= 0) {
