@@ -13,7 +13,7 @@ export interface ColorStock {
 export type SequenceCost = (color: number, place: number, last: number | null, beforeLast: number | null) => number;
 
 /** A color this much bolder than the mean of the others shouts. From memory. */
-const SHOUTS = 0.25;
+const SHOUTS = 0.4;
 const EMPTY = 40;
 
 /**

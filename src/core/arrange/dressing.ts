@@ -45,6 +45,9 @@ export function dressBase(draft: Draft, context: Context, demand: Demand, choice
   return true;
 }
 
+/** Colors nearer than this look like one (CIEDE2000). From memory. */
+const ONE_COLOR = 12;
+
 /** How a piece would jar with what lies above and beside it, and whether its design is used much already (handbook C2, C3). */
 function jar(draft: Draft, piece: Piece, at: At): number {
   let cost = 0;
@@ -53,6 +56,7 @@ function jar(draft: Draft, piece: Piece, at: At): number {
     const other = draft.pieceOf(p);
     if (!other) continue;
     if (other === piece) cost += 1;
+    if (p.day === at.day && difference(other.color, piece.color) < ONE_COLOR) cost += 1;
     const above = p.day === at.day && at.y - bottom(p) < 6 && at.y - bottom(p) > -1;
     const beside = p.day !== null && Math.abs(p.day - at.day) === 1 && p.y < at.y + 10 && bottom(p) > at.y;
     if (above || beside) cost += Math.max(0, 20 - difference(other.color, piece.color)) / (above ? 3 : 6);

@@ -37,14 +37,17 @@ export const headers: Stage = (before, context) => {
   if (context.options.headers === 'none') return before;
   const draft = before.clone();
   const wanted = wantedColors(draft, context);
-  for (let day = 0; day < 7; day++) {
+  const bare = [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
     const column = dayColumn(context.book, day);
-    if (!column || draft.placements.some((p) => p.day === day && p.role === 'base' && draft.pieceOf(p)?.kind === 'header') || topOfDay(draft, context, day) > column.y) continue;
+    const taken = !column || draft.placements.some((p) => p.day === day && p.role === 'base' && draft.pieceOf(p)?.kind === 'header') || topOfDay(draft, context, day) > column.y;
+    return taken ? [] : [{ day, column, color: wanted[day], frames: context.ways.keepsRows ? rowFrames(context.book, day) : [] }];
+  });
+  for (const { day, column, color, frames } of bare) {
     if (context.ways.lists === 'top') layLists(draft, context, day, column);
-    const frames = context.ways.keepsRows ? rowFrames(context.book, day) : [];
-    const top = frames[0] ? Math.max(column.y, frames[0].y - HEADER) : topOfDay(draft, context, day);
-    layHeader(draft, context, { day, column, y: top, words: OPENERS, color: wanted[day] });
-    frames.slice(1).forEach((frame, i) => layHeader(draft, context, { day, column, y: frame.y - HEADER, words: ROW_WORDS[Math.min(i, ROW_WORDS.length - 1)] as readonly string[], color: wanted[day], floor: frame.y }));
+    layHeader(draft, context, { day, column, y: frames[0] ? Math.max(column.y, frames[0].y - HEADER) : topOfDay(draft, context, day), words: OPENERS, color });
+  }
+  for (const { day, column, color, frames } of bare) {
+    frames.slice(1).forEach((frame, i) => layHeader(draft, context, { day, column, y: frame.y - HEADER, words: ROW_WORDS[Math.min(i, ROW_WORDS.length - 1)] as readonly string[], color, floor: frame.y }));
   }
   return draft;
 };

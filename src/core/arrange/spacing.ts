@@ -12,6 +12,8 @@ interface Standing {
 
 /** Gaps are never opened wider than this many times the wanted gap; what is over stays one open place (handbook D3). */
 const WIDEST = 2;
+/** An open place under this is of no use, and its millimeters go to all gaps alike. From memory. */
+const OPEN = 9;
 /** mm between littles stacked as one block; scissors leave that much. From memory. */
 const JOINED = 0.4;
 
@@ -26,8 +28,11 @@ export function spaceOut(items: readonly Standing[], stretches: readonly Stretch
     if (!here.length) return;
     const heights = here.reduce((sum, i) => sum + (items[i] as Standing).height, 0);
     const slack = lengthOf(stretch) - heights;
-    const between = Math.max(gap, Math.min(gap * WIDEST, slack / (here.length + 1)));
     const evening = here.filter((i) => (items[i] as Standing).evening);
+    const wanted = Math.max(gap, Math.min(gap * WIDEST, slack / (here.length + 1)));
+    const open = slack - wanted * (here.length - 2);
+    const split = evening.length > 0 && evening.length < here.length;
+    const between = split && open < OPEN ? slack / (here.length - 1) : wanted;
     const down = (order: readonly number[], from: number): number => order.reduce((y, i, n) => {
       const next = items[order[n + 1] as number];
       tops[i] = y;

@@ -116,9 +116,9 @@ export class Ledger {
     return Math.max(0, ...this.lists(piece).map((list) => list.rows));
   }
 
-  /** The most rows still to be had from a list that is begun. */
-  rowsOfOffcuts(piece: Piece): number {
-    return Math.max(0, ...this.lists(piece).filter((list) => list.from > 0).map((list) => list.rows));
+  /** The most rows still to be had from a list that is begun, one copy left out of account where it is given. */
+  rowsOfOffcuts(piece: Piece, but?: number): number {
+    return Math.max(0, ...this.lists(piece).filter((list) => list.from > 0 && list.copy !== but).map((list) => list.rows));
   }
 
   private strips(piece: Piece): { copy: number; from: number; left: number }[] {

@@ -1,9 +1,10 @@
 import { openPaper, regionsOf, runsOfDays } from '../book/columns';
 import type { Placement } from '../arrange/spread';
 import { footprint } from '../arrange/spread';
+import { lackingForBand } from '../manner/fit-book';
 import { HAIR } from '../measure/length';
 import type { Rect } from '../measure/rect';
-import { bottom, bounds, contains, intersect, right } from '../measure/rect';
+import { bottom, bounds, contains, inset, intersect, right } from '../measure/rect';
 import type { Finding, Rule, View } from './finding';
 import { at, mm, pieceName, sentence } from './say';
 
@@ -11,8 +12,11 @@ import { at, mm, pieceName, sentence } from './say';
 export const f1Fits: Rule = {
   code: 'F1',
   title: 'Everything fits its place',
-  check: (view) => [...view.placements.flatMap((p) => outside(view, p)), ...overlaps(view)],
+  check: (view) => [...view.placements.flatMap((p) => outside(view, p)), ...overlaps(view), ...noTopBand(view)],
 };
+
+/** A piece that ends where a region begins belongs to it as well, mm. */
+const TOUCHING = 0.5;
 
 function outside(view: View, p: Placement): Finding[] {
   const f = footprint(p);
@@ -53,7 +57,7 @@ function placeOf(view: View, p: Placement): Rect | null {
     return regionsOf(book, 'date-header').find((r) => r.day === p.day && onPage(r)) ?? null;
   }
   if (p.role === 'sidebar') return regionsOf(book, 'sidebar').find(onPage) ?? null;
-  const touched = book.regions.filter((r) => onPage(r) && intersect(r, footprint(p)));
+  const touched = book.regions.filter((r) => onPage(r) && intersect(r, inset(footprint(p), -TOUCHING)));
   if (p.day === null) return touched.length ? bounds(touched) : openPaper(book, p.page);
   const bandDays = view.context.week.demands.find((d) => d.kind === 'band' && d.day <= (p.day as number) && d.lastDay >= (p.day as number));
   const last = p.role === 'day' && bandDays ? bandDays.lastDay : p.day;
@@ -79,4 +83,17 @@ function overlaps(view: View): Finding[] {
     }
   });
   return found;
+}
+
+/** A top band is wanted, and the book's top leaves too little for it. */
+function noTopBand(view: View): Finding[] {
+  const { ways, printed } = view.context;
+  const lacking = ways.topBand ? lackingForBand(printed) : 0;
+  const header = regionsOf(printed, 'date-header')[0];
+  if (lacking === 0 || !header) return [];
+  return [{
+    rule: 'F1', severity: 'look', page: header.page, x: header.x, y: header.y, placements: [],
+    message: `No top band: this book’s date headers begin ${mm(view, header.y)} from the top, ${mm(view, lacking)} too high for one.`,
+    remedy: 'Leave the band out, or choose another manner for this book.',
+  }];
 }

@@ -1,14 +1,41 @@
 import { b1WhiteOut } from './b1-white-out';
 import { b2BottomWashi } from './b2-bottom-washi';
+import { b3DotsAndCovers } from './b3-dots-and-covers';
+import { b4OverlapsOnTop } from './b4-overlaps-on-top';
 import { b5DateNumbers } from './b5-date-numbers';
+import { b6MonthFlags } from './b6-month-flags';
+import { c1MatchingPalette } from './c1-matching-palette';
+import { c2ColorsSpread } from './c2-colors-spread';
 import { c3NeighborBoxes } from './c3-neighbor-boxes';
+import { c4HeaderSequence } from './c4-header-sequence';
+import { c5NotBolder } from './c5-not-bolder';
+import { c6Foil } from './c6-foil';
+import { c7ScenesFaceIn } from './c7-scenes-face-in';
 import { d1RoomBesideBox } from './d1-room-beside-box';
 import { d2TimeOrder } from './d2-time-order';
 import { d5NoPlace } from './d5-no-place';
 import { d6Twice } from './d6-twice';
 import { f1Fits } from './f1-fits';
+import { f2ShortenedBoxes } from './f2-shortened-boxes';
+import { f3DoubleBoxes } from './f3-double-boxes';
+import { f4CommonEdge } from './f4-common-edge';
 import type { Rule } from './finding';
 import { k1Count } from './k1-count';
+import { k3SpreadByNumber } from './k3-spread-by-number';
+import { l1RowsOfLists } from './l1-rows-of-lists';
+import { l2JoinedLists } from './l2-joined-lists';
+import { l3KeptOffcuts } from './l3-kept-offcuts';
+import { l4StrippedLists } from './l4-stripped-lists';
+import { w3PageWeight } from './w3-page-weight';
+import { w4Rhythm } from './w4-rhythm';
 
 /** The rules of the handbook that the review knows. One line a rule. */
-export const RULES: readonly Rule[] = [b1WhiteOut, b2BottomWashi, b5DateNumbers, f1Fits, d1RoomBesideBox, d2TimeOrder, d5NoPlace, d6Twice, c3NeighborBoxes, k1Count];
+export const RULES: readonly Rule[] = [
+  b1WhiteOut, b2BottomWashi, b3DotsAndCovers, b4OverlapsOnTop, b5DateNumbers, b6MonthFlags,
+  f1Fits, f2ShortenedBoxes, f3DoubleBoxes, f4CommonEdge,
+  l1RowsOfLists, l2JoinedLists, l3KeptOffcuts, l4StrippedLists,
+  d1RoomBesideBox, d2TimeOrder, d5NoPlace, d6Twice,
+  c1MatchingPalette, c2ColorsSpread, c3NeighborBoxes, c4HeaderSequence, c5NotBolder, c6Foil, c7ScenesFaceIn,
+  w3PageWeight, w4Rhythm,
+  k1Count, k3SpreadByNumber,
+];

@@ -1,0 +1,15 @@
+import type { Hex } from './color';
+import { oklabOf } from './oklab';
+
+/** Hues by the degree they begin at, in OKLCH. */
+const HUES: readonly (readonly [number, string])[] = [[0, 'pink'], [20, 'coral'], [48, 'orange'], [72, 'sand'], [100, 'yellow'], [118, 'olive'], [138, 'green'], [168, 'teal'], [212, 'blue'], [278, 'violet'], [322, 'plum'], [350, 'pink']];
+const GRAY = 0.018;
+
+/** A color as one would say it at the table: `pale coral`, `dark teal`, `gray`. Words from memory. */
+export function colorName(color: Hex): string {
+  const { l, c, h } = oklabOf(color);
+  if (c < GRAY) return l > 0.93 ? 'white' : l < 0.3 ? 'black' : 'gray';
+  const hue = [...HUES].reverse().find(([from]) => h >= from)?.[1] ?? 'pink';
+  const shade = l > 0.86 ? 'pale ' : l < 0.45 ? 'dark ' : '';
+  return `${shade}${hue}`;
+}

@@ -1,0 +1,51 @@
+import type { Placement } from '../arrange/spread';
+import { footprint } from '../arrange/spread';
+import { dayColumn } from '../book/columns';
+import { boldness } from '../color/boldness';
+import type { Hex } from '../color/color';
+import { difference } from '../color/color';
+import { area, intersect, unionArea } from '../measure/rect';
+import type { View } from './finding';
+
+/** Colors nearer than this count as one (CIEDE2000). From memory. */
+const ONE_COLOR = 12;
+
+/** A color with the square millimeters it covers. */
+export interface ColorArea {
+  readonly color: Hex;
+  readonly area: number;
+  readonly pieces: number;
+}
+
+/** The colors of some placements, near-equal ones together, the largest first. Pieces on others are left out. */
+export function colorAreas(view: View, placements: readonly Placement[]): ColorArea[] {
+  const groups: { color: Hex; area: number; pieces: number }[] = [];
+  const colored = placements.flatMap((p) => (p.layer > 0 ? [] : [{ p, color: view.pieceOf(p)?.color }])).sort((a, b) => ((a.color ?? '') < (b.color ?? '') ? -1 : 1));
+  for (const { p, color } of colored) {
+    if (!color) continue;
+    const group = groups.find((g) => difference(g.color, color) < ONE_COLOR);
+    if (group) {
+      group.area += p.w * p.h;
+      group.pieces++;
+    } else groups.push({ color, area: p.w * p.h, pieces: 1 });
+  }
+  return groups.sort((a, b) => b.area - a.area || (a.color < b.color ? -1 : 1));
+}
+
+/** The share of a day's column that nothing covers, 0-1: by the union of what lies there, not by its sum (handbook W1). */
+export function whiteSpace(view: Pick<View, 'context' | 'placements'>, day: number): number {
+  const column = dayColumn(view.context.book, day);
+  if (!column) return 1;
+  return 1 - unionArea(view.placements.flatMap((p) => (p.page === column.page ? (intersect(footprint(p), column) ?? []) : []))) / area(column);
+}
+
+/** Which half of the open book a page is in: of four pages the first two are the left half. */
+export const sideOf = (view: View, page: number): 'left' | 'right' => (page < view.context.book.pages.length / 2 ? 'left' : 'right');
+
+/** How heavy a side looks: square millimeters times boldness of what lies lowest (handbook W3). */
+export function weightOf(view: View, side: 'left' | 'right'): number {
+  return view.placements.reduce((sum, p) => {
+    const color = view.pieceOf(p)?.color;
+    return p.layer > 0 || !color || sideOf(view, p.page) !== side ? sum : sum + p.w * p.h * boldness(color);
+  }, 0);
+}

@@ -1,0 +1,48 @@
+import { colorName } from '../color/color-name';
+import { area } from '../measure/rect';
+import { colorAreas, sideOf } from './balance';
+import type { Finding, Rule, View } from './finding';
+import { counted, dayName, sentence, topOf } from './say';
+
+/** A day is owned by a color that has more than this share of what is covered, on so many pieces. From memory. */
+const OWNED = 0.62;
+const LEAST_PIECES = 4;
+/** A color is one-sided when it covers this much in all, mm², and less than this share of it on one side. From memory. */
+const SEEN = 3600;
+const ONE_SIDED = 0.06;
+
+/** C2: no day is owned by one color; each color is spread over both pages. */
+export const c2ColorsSpread: Rule = {
+  code: 'C2',
+  title: 'Colors are spread over the week',
+  check: (view) => [...[0, 1, 2, 3, 4, 5, 6].flatMap((day) => owned(view, day)), ...oneSided(view)],
+};
+
+function owned(view: View, day: number): Finding[] {
+  const here = view.placements.filter((p) => p.day === day && p.layer === 0);
+  const colors = colorAreas(view, here);
+  const most = colors[0];
+  const share = most ? most.area / colors.reduce((sum, c) => sum + c.area, 0) : 0;
+  if (!most || here.length < LEAST_PIECES || share <= OWNED) return [];
+  return [{
+    rule: 'C2', severity: 'look', ...topOf(view, day), placements: here.filter((p) => view.pieceOf(p)?.color === most.color).map((p) => p.id).sort(),
+    message: `${dayName(view, day)} is owned by ${colorName(most.color)}: ${Math.round(share * 100)} of 100 of what is covered, on ${counted(most.pieces, 'piece')}.`,
+    remedy: 'Swap one or two of these pieces for another color.',
+  }];
+}
+
+function oneSided(view: View): Finding[] {
+  return colorAreas(view, view.placements).filter((c) => c.area >= SEEN).flatMap(({ color, area: all }): Finding[] => {
+    const near = view.placements.filter((p) => p.layer === 0 && view.pieceOf(p)?.color === color).sort((a, b) => (a.id < b.id ? -1 : 1));
+    const left = near.filter((p) => sideOf(view, p.page) === 'left').reduce((sum, p) => sum + area(p), 0);
+    const total = near.reduce((sum, p) => sum + area(p), 0);
+    const first = near[0];
+    if (!first || near.length < 2 || Math.min(left, total - left) / total >= ONE_SIDED) return [];
+    const side = left > total / 2 ? 'left' : 'right';
+    return [{
+      rule: 'C2', severity: 'look', page: first.page, x: first.x, y: first.y, placements: near.map((p) => p.id),
+      message: `${sentence(colorName(color))} covers ${Math.round(all / 100)} cm² and nearly all of it is on the ${side} page.`,
+      remedy: `Bring a piece of it to the ${side === 'left' ? 'right' : 'left'} page.`,
+    }];
+  });
+}

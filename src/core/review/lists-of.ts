@@ -1,0 +1,20 @@
+import type { Placement } from '../arrange/spread';
+import type { Piece } from '../kit/kit';
+import type { View } from './finding';
+
+/** A checklist on the spread, with its rows. */
+export interface LaidList {
+  readonly p: Placement;
+  readonly piece: Piece;
+  readonly rows: number;
+  /** mm from row to row */
+  readonly pitch: number;
+}
+
+export const listsOf = (view: View): LaidList[] =>
+  view.placements.flatMap((p) => {
+    const piece = view.pieceOf(p);
+    if (piece?.kind !== 'checklist' || piece.rows === 0) return [];
+    const pitch = piece.height / piece.rows;
+    return [{ p, piece, pitch, rows: Math.round(p.h / pitch) }];
+  });

@@ -1,0 +1,32 @@
+import { dayColumn } from '../book/columns';
+import type { Height } from '../manner/rhythm';
+import { rhythmOf } from '../manner/rhythm';
+import { centerY } from '../measure/rect';
+import { boxesOf } from './boxes-of';
+import type { Rule } from './finding';
+import { dayName } from './say';
+
+/** Fewer boxes than this make no rhythm. */
+const FEWEST = 4;
+
+/** W4: the heights of the boxes make a pattern that can be named. */
+export const w4Rhythm: Rule = {
+  code: 'W4',
+  title: 'The boxes make a rhythm',
+  check(view) {
+    const boxes = boxesOf(view);
+    const heights = [0, 1, 2, 3, 4, 5, 6].map((day): Height | null => {
+      const box = boxes.find((b) => b.days.includes(day));
+      const column = dayColumn(view.context.book, day);
+      return box && column ? (centerY(box.rect) < centerY(column) ? 'high' : 'low') : null;
+    });
+    if (boxes.length < FEWEST || rhythmOf(heights) !== null) return [];
+    const first = boxes[0] as (typeof boxes)[number];
+    const said = heights.flatMap((h, day) => (h ? [`${dayName(view, day).slice(0, 3)} ${h}`] : [])).join(', ');
+    return [{
+      rule: 'W4', severity: 'look', page: first.rect.page, x: first.rect.x, y: first.rect.y, placements: boxes.flatMap((b) => b.parts.map((p) => p.id)),
+      message: `The boxes’ heights make no pattern: ${said}.`,
+      remedy: 'Move one to the other end of its day.',
+    }];
+  },
+};
