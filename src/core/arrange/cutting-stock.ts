@@ -19,13 +19,16 @@ export interface CutPlan {
 /**
  * Which length is cut from which strip, so that the fewest whole strips are begun and offcuts go first (handbook L3, K5):
  * the one-dimensional cutting-stock problem. Exact by branch and bound on the few pieces of a spread; on large cases the better of
- * best fit and minimum bin slack (Gupta and Ho, 1999).
+ * best fit and sequential value correction.
  */
 export function planCuts(lengths: readonly number[], stock: readonly CutStock[]): CutPlan {
   const order = lengths.map((_, i) => i).sort((a, b) => (lengths[b] as number) - (lengths[a] as number) || a - b);
-  const starts = [bestFit(order, lengths, stock), leastSlack(order, lengths, stock)];
-  const start = starts.reduce((a, b) => (better(b, a) ? b : a));
-  return start.opened <= leastOpened(lengths, stock) ? start : branch(order, lengths, stock, start);
+  const bound = leastOpened(lengths, stock);
+  const simple = bestFit(order, lengths, stock);
+  if (missing(simple) === 0 && simple.opened <= bound) return simple;
+  const other = filled(order, lengths, stock, bound);
+  const start = better(other, simple) ? other : simple;
+  return missing(start) === 0 && start.opened <= bound ? start : branch(order, lengths, stock, start);
 }
 
 const missing = (p: CutPlan): number => p.from.filter((s) => s === null).length;
@@ -57,41 +60,84 @@ function bestFit(order: readonly number[], lengths: readonly number[], stock: re
 const countOpened = (from: readonly (number | null)[], stock: readonly CutStock[]): number =>
   stock.filter((s, n) => !s.begun && from.includes(n)).length;
 
-/** Fills one strip after the other, begun ones first, each with the lengths that leave the least of it. */
-function leastSlack(order: readonly number[], lengths: readonly number[], stock: readonly CutStock[]): CutPlan {
-  const from = new Array<number | null>(lengths.length).fill(null);
-  let open = [...order];
-  const strips = stock.map((s, n) => ({ ...s, n })).sort((a, b) => Number(b.begun) - Number(a.begun) || b.length - a.length || a.n - b.n);
-  for (const strip of strips) {
-    if (!open.length) break;
-    const chosen = fill(open, lengths, strip.length);
-    for (const i of chosen) from[i] = strip.n;
-    open = open.filter((i) => !chosen.includes(i));
+/** What a length counts for when a strip is filled. */
+type Worth = (length: number) => number;
+
+/**
+ * Fills one strip after the other, begun ones first, each with the lengths that are worth most: at first their millimeters, then
+ * corrected by how much was wasted where they were used, round after round (sequential value correction: Mukhacheva, 1993).
+ */
+function filled(order: readonly number[], lengths: readonly number[], stock: readonly CutStock[], enough: number): CutPlan {
+  const worth = new Map<number, number>();
+  const of: Worth = (l) => worth.get(l) ?? l;
+  let best: CutPlan | null = null;
+  for (let round = 0; round < ROUNDS; round++) {
+    const { plan, fills } = fillAll(order, lengths, stock, of);
+    if (!best || better(plan, best)) best = plan;
+    if (missing(best) === 0 && best.opened <= enough) break;
+    for (const { used, room, waste } of fills) {
+      for (const l of used) worth.set(l, of(l) * KEPT + (1 - KEPT) * l ** POWER * (room / Math.max(room - waste, HAIR)));
+    }
   }
-  return { from, opened: countOpened(from, stock) };
+  return best as CutPlan;
 }
 
-/** The lengths that fill a strip best, the longest open one among them where it fits; equal lengths are told apart by count only. */
-function fill(open: readonly number[], lengths: readonly number[], room: number): number[] {
-  const kinds: { length: number; items: number[] }[] = [];
-  for (const i of open) {
+const ROUNDS = 60;
+const POWER = 1.02;
+const KEPT = 0.5;
+
+interface Fill {
+  readonly used: readonly number[];
+  readonly room: number;
+  readonly waste: number;
+}
+
+function fillAll(order: readonly number[], lengths: readonly number[], stock: readonly CutStock[], worth: Worth): { plan: CutPlan; fills: Fill[] } {
+  const from = new Array<number | null>(lengths.length).fill(null);
+  const kinds: Kind[] = [];
+  for (const i of order) {
     const kind = kinds.find((k) => Math.abs(k.length - (lengths[i] as number)) < HAIR);
     if (kind) kind.items.push(i);
     else kinds.push({ length: lengths[i] as number, items: [i] });
   }
-  let best: { slack: number; counts: number[] } = { slack: room, counts: [] };
+  const fills: Fill[] = [];
+  const strips = stock.map((s, n) => ({ ...s, n })).sort((a, b) => Number(b.begun) - Number(a.begun) || b.length - a.length || a.n - b.n);
+  for (const strip of strips) {
+    const counts = fill(kinds, strip.length, worth);
+    const used = counts.flatMap((n, k) => (kinds[k] as Kind).items.splice(0, n));
+    for (const i of used) from[i] = strip.n;
+    fills.push({ used: used.map((i) => lengths[i] as number), room: strip.length, waste: strip.length - used.reduce((mm, i) => mm + (lengths[i] as number), 0) });
+  }
+  return { plan: { from, opened: countOpened(from, stock) }, fills: fills.filter((f) => f.used.length > 0) };
+}
+
+/** Equal lengths, told apart by count only. */
+interface Kind {
+  readonly length: number;
+  readonly items: number[];
+}
+
+/** How many of each kind fill a strip with the most worth: a bounded knapsack, searched from the longest on. */
+function fill(kinds: readonly Kind[], room: number, worth: Worth): number[] {
+  const worths = kinds.map((k) => worth(k.length));
+  const best = { worth: 0, counts: [] as number[] };
+  const densest = kinds.map((_, k) => Math.max(0, ...kinds.slice(k).map((x, i) => (worths[k + i] as number) / x.length)));
   let tries = 0;
-  const search = (k: number, left: number, counts: readonly number[]): void => {
-    if (left < best.slack - HAIR) best = { slack: left, counts: [...counts] };
+  const search = (k: number, left: number, sum: number, counts: number[]): void => {
+    if (sum > best.worth + HAIR) {
+      best.worth = sum;
+      best.counts = [...counts];
+    }
     const kind = kinds[k];
-    if (!kind || best.slack <= HAIR || tries++ > 20_000) return;
-    for (let n = Math.min(kind.items.length, Math.floor(left / kind.length + HAIR)); n >= 0; n--) search(k + 1, left - n * kind.length, [...counts, n]);
+    if (!kind || tries++ > 20_000 || sum + left * (densest[k] as number) <= best.worth + HAIR) return;
+    for (let n = Math.min(kind.items.length, Math.floor(left / kind.length + HAIR)); n >= 0; n--) {
+      counts.push(n);
+      search(k + 1, left - n * kind.length, sum + n * (worths[k] as number), counts);
+      counts.pop();
+    }
   };
-  const first = kinds.findIndex((k) => k.length <= room + HAIR);
-  if (first < 0) return [];
-  const head = kinds[first] as (typeof kinds)[number];
-  for (let n = Math.min(head.items.length, Math.floor(room / head.length + HAIR)); n >= 1; n--) search(first + 1, room - n * head.length, [...new Array<number>(first).fill(0), n]);
-  return best.counts.flatMap((n, k) => (kinds[k] as (typeof kinds)[number]).items.slice(0, n));
+  search(0, room, 0, []);
+  return best.counts;
 }
 
 function branch(order: readonly number[], lengths: readonly number[], stock: readonly CutStock[], start: CutPlan): CutPlan {

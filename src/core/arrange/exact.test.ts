@@ -1,6 +1,9 @@
 import fc from 'fast-check';
+import { optimum } from '../../../tests/highs';
+import type { AssignmentRules, BoxChoice } from './box-assignment';
 import { assignBoxes } from './box-assignment';
 import { packColumn } from './day-packing';
+import { randomFrom } from './random';
 import { spaceOut } from './spacing';
 
 /** The cheapest assignment by trying every one. */
@@ -24,7 +27,49 @@ function bruteForce(onDay: readonly (readonly number[])[], days: number, without
   return best;
 }
 
+/** The same with boxes over two days, a most and a cost where a page ends; by trying every one. */
+function bruteForceWide(boxes: readonly BoxChoice[], days: number, rules: AssignmentRules): number {
+  const walk = (day: number, mask: number, last: number | null, boxed: number, cost: number): number => {
+    if (day === days) return cost;
+    const now = cost + (rules.before?.(day, mask) ?? 0);
+    const beside = (box: number | null): number => (day ? rules.beside(last, box, day) : 0);
+    return Math.min(walk(day + 1, mask, null, boxed, now + rules.without(day) + beside(null)), ...boxes.map((b, i) => {
+      const span = b.span ?? 1;
+      const own = b.onDay[day] ?? Infinity;
+      return own === Infinity || mask & (1 << i) || day + span > days || boxed + span > (rules.most ?? days) ? Infinity : walk(day + span, mask | (1 << i), i, boxed + span, now + own + beside(i));
+    }));
+  };
+  return walk(0, 0, null, 0, 0);
+}
+
 describe('full boxes', () => {
+  it('and double ones are assigned as well as by trying everything, no more than wanted, pages balanced', () => {
+    const cost = fc.oneof({ weight: 6, arbitrary: fc.integer({ min: 0, max: 20 }) }, { weight: 1, arbitrary: fc.constant(Infinity) });
+    const box = fc.record({ onDay: fc.array(cost, { minLength: 7, maxLength: 7 }), span: fc.constantFrom(1 as const, 1 as const, 2 as const) });
+    fc.assert(fc.property(fc.array(box, { minLength: 1, maxLength: 8 }), fc.integer({ min: 0, max: 7 }), fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 81, maxLength: 81 }), (boxes, most, table) => {
+      const rules: AssignmentRules = { without: () => 8, most, beside: (a, b) => table[(a ?? 8) * 9 + (b ?? 8)] as number, before: (day, mask) => (day === 3 ? (mask * 7) % 13 : 0) };
+      expect(assignBoxes(boxes, 7, rules).cost).toBe(bruteForceWide(boxes, 7, rules));
+    }), { numRuns: 60, seed: 2 });
+  });
+
+  it('equal HiGHS where neighbors do not matter, and a published assignment', async () => {
+    const random = randomFrom(5);
+    for (let n = 0; n < 12; n++) {
+      const onDay = Array.from({ length: 8 }, () => Array.from({ length: 7 }, () => Math.floor(random() * 30)));
+      const at = (b: number, d: number): string => `x${b}_${d}`;
+      const pairs = onDay.flatMap((row, b) => row.map((c, d) => ({ b, d, c })));
+      const best = await optimum({
+        minimize: Object.fromEntries(pairs.map((p) => [at(p.b, p.d), p.c])), binaries: pairs.map((p) => at(p.b, p.d)),
+        rows: [...onDay.map((_, b) => ({ sum: Object.fromEntries(pairs.filter((p) => p.b === b).map((p) => [at(p.b, p.d), 1])), is: '<=' as const, to: 1 })), ...[0, 1, 2, 3, 4, 5, 6].map((d) => ({ sum: Object.fromEntries(pairs.filter((p) => p.d === d).map((p) => [at(p.b, p.d), 1])), is: '=' as const, to: 1 }))],
+      });
+      expect(assignBoxes(onDay.map((d) => ({ onDay: d })), 7, { without: () => Infinity, beside: () => 0 }).cost).toBe(best);
+    }
+    // Four machines on four jobs: Winston, Operations Research, the assignment problem (hours from memory); its optimum is 15 hours.
+    const hours = [[14, 5, 8, 7], [2, 12, 6, 5], [7, 8, 3, 9], [2, 4, 6, 10]];
+    expect(assignBoxes(hours.map((onDay) => ({ onDay })), 4, { without: () => Infinity, beside: () => 0 })).toEqual({ boxes: [3, 0, 2, 1], cost: 15 });
+  });
+
+
   it('are assigned as well as by trying everything', () => {
     const cost = fc.oneof({ weight: 6, arbitrary: fc.integer({ min: 0, max: 20 }) }, { weight: 1, arbitrary: fc.constant(Infinity) });
     fc.assert(fc.property(fc.integer({ min: 1, max: 6 }).chain((n) => fc.tuple(fc.array(fc.array(cost, { minLength: 5, maxLength: 5 }), { minLength: n, maxLength: n }), fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 64, maxLength: 64 }))), ([onDay, table]) => {
