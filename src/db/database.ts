@@ -6,12 +6,13 @@ import * as first from './migrations/0001-first';
 import * as agendaEdits from './migrations/0002-agenda-edits';
 import * as lookAhead from './migrations/0003-look-ahead';
 import * as stock from './migrations/0004-stock';
+import * as manners from './migrations/0005-manners';
 import type { Tables } from './schema';
 
 export type Database = Kysely<Tables>;
 
 /** In order. One line a migration. */
-const MIGRATIONS = { '0001-first': first, '0002-agenda-edits': agendaEdits, '0003-look-ahead': lookAhead, '0004-stock': stock };
+const MIGRATIONS = { '0001-first': first, '0002-agenda-edits': agendaEdits, '0003-look-ahead': lookAhead, '0004-stock': stock, '0005-manners': manners };
 
 /**
  * Opens the database and brings it up to date. An edit that was reported as saved is on the disk:

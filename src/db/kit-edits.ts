@@ -4,7 +4,7 @@ import type { Database } from './database';
 const KEPT = 200;
 
 /** The tables that the Kits screen changes, and what names a row of each. */
-const KEYS = { stock_event: 'seq', kit: 'id', kit_week: 'week', order_item: 'id', supply: 'name' } as const;
+const KEYS = { stock_event: 'seq', kit: 'id', kit_week: 'week', order_item: 'id', supply: 'name', favorite: 'piece' } as const;
 type Table = keyof typeof KEYS;
 type Row = Readonly<Record<string, string | number | null>>;
 

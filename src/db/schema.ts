@@ -113,6 +113,30 @@ export interface SpreadTable {
   manner: string;
   seed: number;
   options: string;
+  /** where it differs from its school's ways, as JSON */
+  ways: Generated<string>;
+}
+
+/** A school with its owner's changes, as JSON. */
+export interface OwnMannerTable {
+  name: string;
+  school: string;
+  options: string;
+  ways: string;
+}
+
+/** A sticker its owner likes best, as `kit/code`. */
+export interface FavoriteTable {
+  piece: string;
+  liked: number;
+}
+
+/** The picture of a page that a book was measured from. */
+export interface BookScanTable {
+  book_id: string;
+  page: number;
+  type: string;
+  data: Uint8Array;
 }
 
 export interface PlacementTable {
@@ -171,6 +195,8 @@ export interface KitEditTable {
 export interface Tables {
   agenda_edit: AgendaEditTable;
   book: BookTable;
+  book_scan: BookScanTable;
+  favorite: FavoriteTable;
   kit: KitTable;
   kit_edit: KitEditTable;
   kit_week: KitWeekTable;
@@ -182,6 +208,7 @@ export interface Tables {
   item_mark: ItemMarkTable;
   setting: SettingTable;
   spread: SpreadTable;
+  own_manner: OwnMannerTable;
   placement: PlacementTable;
   edit: EditTable;
   tick: TickTable;

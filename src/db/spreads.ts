@@ -4,7 +4,7 @@ import { applies, apply, invert } from '../core/edit/change';
 import type { Database } from './database';
 import type { PlacementTable, SpreadTable } from './schema';
 
-export type SpreadRow = Omit<SpreadTable, 'id'> & { readonly id: number };
+export type SpreadRow = Omit<SpreadTable, 'id' | 'ways'> & { readonly id: number; readonly ways: string };
 
 /** What undo and redo would do next, and how many edits were made: the number that a client's edits are based on. */
 export interface History {
@@ -19,9 +19,14 @@ export const findSpread = (db: Database, id: number): Promise<SpreadRow | undefi
 export const findSpreadOfWeek = (db: Database, week: string): Promise<SpreadRow | undefined> =>
   db.selectFrom('spread').selectAll().where('week', '=', week).executeTakeFirst();
 
-export async function addSpread(db: Database, spread: Omit<SpreadRow, 'id'>): Promise<number> {
+export async function addSpread(db: Database, spread: Omit<SpreadRow, 'id' | 'ways'> & { readonly ways?: string }): Promise<number> {
   const { id } = await db.insertInto('spread').values(spread).returning('id').executeTakeFirstOrThrow();
   return id;
+}
+
+/** How a spread is laid out from now on; what lies on it stays. */
+export async function setManner(db: Database, id: number, row: Pick<SpreadRow, 'manner' | 'options' | 'ways'>): Promise<void> {
+  await db.updateTable('spread').set(row).where('id', '=', id).execute();
 }
 
 export async function deleteSpread(db: Database, id: number): Promise<void> {

@@ -5,7 +5,7 @@ import { BadInput, quoted } from '../core/format/fault';
 import { readKit } from '../core/format/kit-csv';
 import { readOrders } from '../core/format/orders-csv';
 import type { Piece } from '../core/kit/kit';
-import { spokenName } from '../core/kit/kit';
+import { pieceKey, spokenName } from '../core/kit/kit';
 import type { OrderLine } from '../core/kit/order';
 import { searchOf } from '../core/kit/search';
 import { stockOfKit } from '../core/kit/stock';
@@ -16,7 +16,7 @@ import { stockEvents, usesOf } from '../db/stock';
 import { NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import { FindDto } from './dto/find.dto';
-import { KitFactsDto, KitTextDto, OrderIdDto, OrdersTextDto, PlanKitDto, PutOrderDto, StockChangeDto, StockStepDto, SupplyChangeDto } from './dto/kits.dto';
+import { FavoriteDto, KitFactsDto, KitTextDto, OrderIdDto, OrdersTextDto, PlanKitDto, PutOrderDto, StockChangeDto, StockStepDto, SupplyChangeDto } from './dto/kits.dto';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -36,6 +36,18 @@ export async function saveFacts(input: unknown): Promise<Outcome<null>> {
     const { kit, facts } = check(KitFactsDto, input, 'kit');
     await known(db, kit);
     await editKits(db, `Change the card of ${spokenName(kit)}`, [{ table: 'kit', key: kit, row: { facts: JSON.stringify(facts) } }]);
+    return null;
+  });
+}
+
+/** Marks a sticker as one of the owner's favorites: it is placed before others. */
+export async function setFavorite(input: unknown): Promise<Outcome<null>> {
+  return changed(async (db) => {
+    const { kit: name, code, liked } = check(FavoriteDto, input, 'favorite');
+    const kit = await known(db, name);
+    const piece = kit.pieces.find((p) => p.code === code);
+    if (!piece) throw new BadInput([{ file: 'favorite', where: 'code', found: quoted(code), expected: `a piece of ${name}` }]);
+    await editKits(db, liked ? `Like ${code} best` : `Like ${code} no more than others`, [{ table: 'favorite', key: pieceKey(piece), row: liked ? { liked: 1 } : null }]);
     return null;
   });
 }

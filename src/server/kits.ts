@@ -9,6 +9,8 @@ import type { PieceStock, StockEvent } from '../core/kit/stock';
 import { countedKit, goneBy, stockOfKit } from '../core/kit/stock';
 import type { Candidate, KitFacts, Suggestion } from '../core/kit/suggest';
 import { isSoon, pairsThatGo, suggestKits } from '../core/kit/suggest';
+import type { Options } from '../core/manner/options';
+import type { Ways } from '../core/manner/ways';
 import { spokenWeek, weekAfter, weekOf } from '../core/week/week';
 import { findBook, usualBook } from '../db/books';
 import type { Database } from '../db/database';
@@ -16,6 +18,7 @@ import type { KitHistory } from '../db/kit-edits';
 import { kitHistory } from '../db/kit-edits';
 import type { KitRow } from '../db/kits';
 import { findKit, listKits } from '../db/kits';
+import { favoritesOf } from '../db/manners';
 import type { OrderRow, Supply } from '../db/plans';
 import { listOrders, listSupplies, plannedKits } from '../db/plans';
 import type { SpreadRow } from '../db/spreads';
@@ -53,7 +56,7 @@ export interface KitWeek {
 export interface KitsPage {
   readonly today: string;
   readonly kits: readonly KitLine[];
-  readonly chosen: { readonly kit: Kit; readonly stock: readonly PieceStock[]; readonly facts: KitFacts } | null;
+  readonly chosen: { readonly kit: Kit; readonly stock: readonly PieceStock[]; readonly facts: KitFacts; readonly favorites: readonly string[] } | null;
   readonly weeks: readonly KitWeek[];
   readonly pairs: readonly { one: string; other: string; apart: number }[];
   readonly orders: readonly OrderRow[];
@@ -80,7 +83,7 @@ export async function loadKits(name: string | undefined): Promise<KitsPage> {
   const candidates = lines.filter((l) => l.role === 'kit').map((l): Candidate => ({ kit: kits.get(l.name) as Kit, facts: l.facts, left: l.total ? (l.total - l.touched - l.spoiled) / l.total : 0 }));
   return {
     today: today(), kits: lines,
-    chosen: chosenRow && plain ? { kit: kits.get(chosenRow.id) as Kit, stock: stockOfKit(plain, await usesOf(db, chosenRow.id), events), facts: chosenRow.facts } : null,
+    chosen: chosenRow && plain ? { kit: kits.get(chosenRow.id) as Kit, stock: stockOfKit(plain, await usesOf(db, chosenRow.id), events), facts: chosenRow.facts, favorites: await favoritesOf(db) } : null,
     weeks: book ? await weeksAhead(db, book, rows, kits, events, candidates) : [],
     pairs: pairsThatGo(candidates),
     orders: await listOrders(db), supplies: await listSupplies(db), history: await kitHistory(db), unit: book?.unit ?? 'in',
@@ -102,7 +105,7 @@ async function weeksAhead(db: Database, usual: Book, rows: readonly KitRow[], ki
     const used = kit && spread ? await usedOf(db, spread, kit) : 0;
     const price = rows.find((r) => r.id === name)?.facts.price ?? null;
     const stash = kit ? await stashFor(db, { week, kit_id: kit.name }) : [];
-    const enough = kit && !used ? isItEnough(contextFrom({ book, kit, stash: stash.map((s) => countedKit(s, events)), week: demands, manner: spread?.manner ?? 'scattered', options: { hand }, seed: 1, usedElsewhere: [...(await usedElsewhere(db, spread?.id ?? -1)), ...goneBy(events)] }), spent.get(kit.name), new Set(rows.filter((r) => isSoon(r.facts.useBy, demands.days[0] as string)).map((r) => r.id))) : [];
+    const enough = kit && !used ? isItEnough(contextFrom({ book, kit, stash: stash.map((s) => countedKit(s, events)), week: demands, manner: spread?.manner ?? 'scattered', ways: spread ? (JSON.parse(spread.ways) as Partial<Ways>) : {}, options: { hand, ...(spread ? (JSON.parse(spread.options) as Partial<Options>) : {}) }, seed: 1, usedElsewhere: [...(await usedElsewhere(db, spread?.id ?? -1)), ...goneBy(events)] }), spent.get(kit.name), new Set(rows.filter((r) => isSoon(r.facts.useBy, demands.days[0] as string)).map((r) => r.id))) : [];
     if (kit) spent.set(kit.name, plus(spent.get(kit.name), enough));
     weeks.push({
       week, title: spokenWeek(demands.days), days: demands.days, kit: name, spreadId: spread?.id ?? null, items: demands.demands.length, enough,

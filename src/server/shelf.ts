@@ -9,10 +9,12 @@ import { stepKey } from '../core/bench/step-key';
 import type { Kit } from '../core/kit/kit';
 import { palette } from '../core/kit/kit';
 import { intersect, unionArea } from '../core/measure/rect';
+import { MANNERS } from '../core/manner/registry';
 import { footprint } from '../core/arrange/spread';
 import { daysOfWeek, spokenWeek, weekAfter, weekOf } from '../core/week/week';
 import { findBook, listBooks, usualBook } from '../db/books';
 import { findKit, listKits } from '../db/kits';
+import { listManners } from '../db/manners';
 import { plannedKits } from '../db/plans';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
@@ -51,6 +53,8 @@ export interface Shelf {
   readonly weeks: readonly ShelfWeek[];
   readonly books: readonly { id: string; name: string }[];
   readonly kits: readonly { id: string; swatches: readonly string[]; pieces: number }[];
+  /** schools, then manners of one's own */
+  readonly manners: readonly { name: string; says: string }[];
 }
 
 const WEEKS_BEFORE = 1;
@@ -65,7 +69,9 @@ export async function loadShelf(): Promise<Shelf> {
   const aways = Array.from({ length: WEEKS_BEFORE + WEEKS_AHEAD }, (_, i) => i - WEEKS_BEFORE);
   const usual = await usualBook(db);
   const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual)));
-  return { weeks, books, kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })) };
+  const own = (await listManners(db)).map((m) => ({ name: m.name, says: `your own, after ${m.school}` }));
+  const manners = [...own, ...Object.values(MANNERS).map(({ name, says }) => ({ name, says }))];
+  return { weeks, books, manners, kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })) };
 }
 
 async function shelfWeek(week: string, away: number, likelyBook: string | null): Promise<ShelfWeek> {

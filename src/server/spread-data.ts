@@ -2,12 +2,15 @@ import 'server-only';
 import type { ContextData } from '../core/arrange/context';
 import type { Kit } from '../core/kit/kit';
 import { countedKit, goneBy } from '../core/kit/stock';
+import type { Options } from '../core/manner/options';
+import type { Ways } from '../core/manner/ways';
 import type { Placement } from '../core/arrange/spread';
 import { demandsOfWeek } from '../core/week/demands';
 import type { WeekDemands } from '../core/week/demand';
 import { findBook } from '../db/books';
 import type { Database } from '../db/database';
 import { findKit, listKits } from '../db/kits';
+import { favoritesOf } from '../db/manners';
 import { marksBetween } from '../db/marks';
 import type { History } from '../db/spreads';
 import { findSpread, historyOf, kitsBegunBefore, placementsOf, usedElsewhere } from '../db/spreads';
@@ -22,6 +25,8 @@ export interface SpreadData {
   readonly context: ContextData;
   readonly placements: readonly Placement[];
   readonly history: History;
+  /** what the spread itself sets beside its school's habits and the house's options */
+  readonly own: { readonly options: Partial<Options>; readonly ways: Partial<Ways> };
 }
 
 /** @returns null when there is no such spread */
@@ -29,16 +34,17 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
   const db = await store();
   const row = Number.isSafeInteger(id) ? await findSpread(db, id) : undefined;
   if (!row) return null;
-  const [book, kit, stash, placements, history, elsewhere, events] = await Promise.all([
-    findBook(db, row.book_id), findKit(db, row.kit_id), stashFor(db, row), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id), stockEvents(db),
+  const [book, kit, stash, placements, history, elsewhere, events, favorites] = await Promise.all([
+    findBook(db, row.book_id), findKit(db, row.kit_id), stashFor(db, row), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id), stockEvents(db), favoritesOf(db),
   ]);
   if (!book || !kit) return null;
   const [week, house] = await Promise.all([weekDemands(db, row.week, book.weekStart), houseOptions(db)]);
   return {
     id,
-    context: { book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)] },
+    context: { book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, ways: JSON.parse(row.ways) as ContextData['ways'], favorites, options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)] },
     placements,
     history,
+    own: { options: JSON.parse(row.options) as Partial<Options>, ways: JSON.parse(row.ways) as Partial<Ways> },
   };
 }
 

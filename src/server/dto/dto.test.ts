@@ -4,7 +4,7 @@ import { blankEntry } from '../../core/week/agenda-entry';
 import { PutEntryDto, RemoveEntryDto } from './agenda.dto';
 import { ChangeDto, SaveEditDto } from './change.dto';
 import { check } from './check';
-import { StartSpreadDto, StepHistoryDto, TickDto } from './spread.dto';
+import { KeepMannerDto, SetMannerDto, StartSpreadDto, StepHistoryDto, TickDto } from './spread.dto';
 
 const edit = (over: object = {}) => ({ spreadId: 1, change: { label: 'Move', before: [placement()], after: [{ ...placement(), ...over }] } });
 const said = (type: Parameters<typeof check>[0], value: unknown): string => {
@@ -38,7 +38,13 @@ it.each([
 it('guards the other doors', () => {
   expect(said(SaveEditDto, null)).not.toBe('accepted');
   expect(said(StartSpreadDto, { week: 'next', bookId: 'a', kitId: 'b', manner: 'scattered' })).toContain('week');
-  expect(said(StartSpreadDto, { week: '2027-W06', bookId: 'a', kitId: 'b', manner: 'baroque' })).toContain('manner');
+  expect(said(StartSpreadDto, { week: '2027-W06', bookId: 'a', kitId: 'b', manner: '' })).toContain('manner');
+  const manner = { school: 'airy', options: { gap: 3 }, ways: { boxes: 2 } };
+  expect(said(SetMannerDto, { spreadId: 1, manner })).toBe('accepted');
+  expect(said(SetMannerDto, { spreadId: 1, manner: { ...manner, school: 'baroque' } })).toContain('school');
+  expect(said(SetMannerDto, { spreadId: 1, manner: { ...manner, ways: { boxes: 9 } } })).toContain('ways.boxes');
+  expect(said(SetMannerDto, { spreadId: 1, manner: { ...manner, ways: { glitter: true } } })).toContain('glitter');
+  expect(said(KeepMannerDto, { ...manner, name: 'airy' })).toContain('name');
   expect(said(StepHistoryDto, { spreadId: 1, way: 'sideways' })).toContain('way');
   expect(said(TickDto, { spreadId: 1.5, step: 'a', done: true })).toContain('spreadId');
   expect(said(TickDto, { spreadId: 1, step: 'a', done: true })).toBe('accepted');

@@ -85,3 +85,9 @@ export class SupplyDto implements Supply {
 export class SupplyChangeDto extends SupplyDto {
   @IsString() @MinLength(1) @MaxLength(100) reason!: string;
 }
+
+export class FavoriteDto {
+  @IsString() @MinLength(1) @MaxLength(200) kit!: string;
+  @IsString() @MinLength(1) @MaxLength(200) code!: string;
+  @IsIn([true, false]) liked!: boolean;
+}

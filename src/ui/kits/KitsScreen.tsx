@@ -71,7 +71,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
                 {chosen && tab < 3 && <Button component="a" href={`/kits/${encodeURIComponent(chosen.kit.name)}`} size="small">Write out (.csv)</Button>}
               </Box>
               <Box role="tabpanel" tabIndex={0} aria-label={TABS[tab]} sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column', overflowY: tab === 0 ? 'visible' : 'auto' }}>
-                {tab === 0 && (chosen ? <Table key={chosen.kit.name} kit={chosen.kit} stock={chosen.stock} unit={page.unit} run={run} busy={busy} /> : none)}
+                {tab === 0 && (chosen ? <Table key={chosen.kit.name} kit={chosen.kit} stock={chosen.stock} favorites={chosen.favorites} unit={page.unit} run={run} busy={busy} /> : none)}
                 {tab === 1 && (chosen ? <NumbersGrid stock={chosen.stock} /> : none)}
                 {tab === 2 && (chosen ? <FactsForm key={`${chosen.kit.name} ${JSON.stringify(chosen.facts)}`} kit={chosen.kit.name} facts={chosen.facts} run={run} busy={busy} /> : none)}
                 {tab === 3 && <WeeksAhead page={page} run={run} busy={busy} />}

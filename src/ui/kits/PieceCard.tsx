@@ -2,6 +2,8 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -9,7 +11,7 @@ import { isRoll } from '../../core/kit/kit';
 import { isStrip, traits } from '../../core/kit/kinds';
 import type { CopyStock, PieceStock, StockEvent } from '../../core/kit/stock';
 import { ruled } from '../../core/measure/fraction';
-import { changeStock } from '../../server/kit-actions';
+import { changeStock, setFavorite } from '../../server/kit-actions';
 import { symbolId } from '../spread/symbol-id';
 import type { Run } from '../use-run';
 
@@ -19,7 +21,7 @@ const ACTIONS: readonly { readonly what: StockEvent['what']; readonly label: str
 ];
 
 /** A sticker's design, what became of each copy, and what may have happened to one. */
-export function PieceCard({ line: { piece, copies }, unit, run, busy }: { line: PieceStock; unit: 'mm' | 'in'; run: Run; busy: boolean }) {
+export function PieceCard({ line: { piece, copies }, liked, unit, run, busy }: { line: PieceStock; liked: boolean; unit: 'mm' | 'in'; run: Run; busy: boolean }) {
   const [what, setWhat] = useState<StockEvent['what'] | null>(null);
   const [reason, setReason] = useState('');
   const whole = copies.filter((c) => c.state === 'whole').length;
@@ -35,6 +37,7 @@ export function PieceCard({ line: { piece, copies }, unit, run, busy }: { line: 
         <Typography variant="body2" color="text.secondary">{isRoll(piece) ? `${piece.height} mm wide, ${Math.round(piece.width / 100) / 10} m on the roll` : `${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}`}</Typography>
         {facts.length > 0 && <Typography variant="body2" color="text.secondary">{facts.join(', ')}</Typography>}
       </Box>
+      <FormControlLabel control={<Checkbox size="small" checked={liked} disabled={busy} onChange={(e) => { void run(setFavorite({ kit: piece.kit, code: piece.code, liked: e.target.checked })); }} />} label="One of my favorites" slotProps={{ typography: { variant: 'body2' } }} />
       <Typography variant="body2" sx={{ fontWeight: 600 }} data-testid="sums">{sums(copies)}</Typography>
       {copies.filter((c) => c.state !== 'whole').slice(0, 12).map((c) => <Typography key={c.copy} variant="caption" color="text.secondary">{`copy ${c.copy}: ${c.state}, ${c.where.join(', ')}${c.left.length ? `; left: ${c.left.map((l) => (l.rows ? `${l.rows} ${l.rows === 1 ? 'row' : 'rows'}` : isStrip(piece.kind) ? `${Math.round(l.w)} mm` : `${Math.round(l.w)} × ${Math.round(l.h)} mm`)).join(', ')}` : ''}`}</Typography>)}
       {what === null ? (

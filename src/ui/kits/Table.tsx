@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { memo, useMemo, useState } from 'react';
 import type { Kit, Piece } from '../../core/kit/kit';
-import { isRoll, palette } from '../../core/kit/kit';
+import { isRoll, palette, pieceKey } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import { sheetsOf } from '../../core/kit/sheet-layout';
 import type { Sheet } from '../../core/kit/sheet-layout';
@@ -20,7 +20,7 @@ import { PieceCard } from './PieceCard';
 const SCALE = 2.2;
 
 /** The kit's sheets as they lie on the table, true to scale, with gaps where pieces are used, cut or spoiled. */
-export function Table({ kit, stock, unit, run, busy }: { kit: Kit; stock: readonly PieceStock[]; unit: 'mm' | 'in'; run: Run; busy: boolean }) {
+export function Table({ kit, stock, favorites, unit, run, busy }: { kit: Kit; stock: readonly PieceStock[]; favorites: readonly string[]; unit: 'mm' | 'in'; run: Run; busy: boolean }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const sheets = useMemo(() => sheetsOf(kit), [kit]);
   const byCode = useMemo(() => new Map(stock.map((s) => [s.piece.code, s])), [stock]);
@@ -37,7 +37,7 @@ export function Table({ kit, stock, unit, run, busy }: { kit: Kit; stock: readon
         {kit.pieces.length === 0 && <Typography color="text.secondary">No sticker is in it.</Typography>}
       </Box>
       <Box component="aside" aria-label="The chosen sticker" sx={{ width: { xs: '100%', md: 290 }, flexShrink: 0, borderLeft: { md: `1px solid ${GLASS.edge}` }, pl: { md: 2.5 }, overflowY: 'auto' }}>
-        {card ? <PieceCard key={card.piece.code} line={card} unit={unit} run={run} busy={busy} /> : <Counts stock={stock} />}
+        {card ? <PieceCard key={card.piece.code} line={card} liked={favorites.includes(pieceKey(card.piece))} unit={unit} run={run} busy={busy} /> : <Counts stock={stock} />}
       </Box>
     </Box>
   );

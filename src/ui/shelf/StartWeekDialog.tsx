@@ -17,17 +17,24 @@ import { startSpread } from '../../server/actions';
 import type { Shelf, ShelfWeek } from '../../server/shelf';
 import { Swatches } from './WeekCard';
 
-/** Opens a week: which book, which kit. */
+const LAST = 'hobnail.manner';
+/** The manner of the week begun last in this browser. */
+const recall = (): string | null => (typeof window === 'undefined' ? null : window.localStorage.getItem(LAST));
+const remember = (manner: string): void => window.localStorage.setItem(LAST, manner);
+
+/** Opens a week: which book, which kit, in which manner. */
 export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; shelf: Shelf; onClose: () => void }) {
   const router = useRouter();
   const free = shelf.kits.find((k) => k.id === week.planned) ?? [...shelf.kits].sort((a, b) => b.pieces - a.pieces).find((k) => !shelf.weeks.some((w) => w.kit === k.id || (w.planned === k.id && w !== week))) ?? shelf.kits[0];
   const [bookId, setBookId] = useState(shelf.books.find((b) => b.id === 'three-box')?.id ?? shelf.books[0]?.id ?? '');
   const [kitId, setKitId] = useState(free?.id ?? '');
+  const [manner, setManner] = useState(() => recall() ?? 'scattered');
   const [messages, setMessages] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(false);
   const start = async () => {
     setBusy(true);
-    const result = await startSpread({ week: week.week, bookId, kitId, manner: 'scattered' });
+    remember(manner);
+    const result = await startSpread({ week: week.week, bookId, kitId, manner });
     if (result.ok) return router.push(`/spreads/${result.value.id}`);
     setMessages(result.messages);
     setBusy(false);
@@ -52,6 +59,9 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
               </MenuItem>
             );
           })}
+        </TextField>
+        <TextField select label="Manner" value={shelf.manners.some((m) => m.name === manner) ? manner : 'scattered'} onChange={(e) => setManner(e.target.value)} helperText={shelf.manners.find((m) => m.name === manner)?.says}>
+          {shelf.manners.map((m) => <MenuItem key={m.name} value={m.name}>{spokenName(m.name)}</MenuItem>)}
         </TextField>
         {messages.map((m) => <Alert key={m} severity="error">{m}</Alert>)}
       </DialogContent>

@@ -38,6 +38,8 @@ import { SpreadStoreContext, createSpreadStore, useSpread } from './store';
 import { Tray } from './Tray';
 import { KEYS, useKeys } from './use-keys';
 
+const MannerDialog = dynamic(() => import('./MannerDialog').then((m) => m.MannerDialog), { ssr: false });
+
 /** Drawn in the browser only: sending every sticker's drawing with the page would triple its weight. */
 const PieceDefs = dynamic(() => import('./PieceDefs').then((m) => m.PieceDefs), { ssr: false });
 
@@ -60,6 +62,10 @@ function Screen() {
   const zoom = useSpread((s) => s.zoom);
   const setZoom = useSpread((s) => s.setZoom);
   const step = useSpread((s) => s.step);
+  const adapted = useSpread((s) => Object.keys(s.data.own.options).length + Object.keys(s.data.own.ways).length > 0);
+  const before = useSpread((s) => s.mannerBefore);
+  const setManner = useSpread((s) => s.setManner);
+  const [manners, setManners] = useState(false);
   const [tab, setTab] = useState<'items' | 'findings'>('items');
   const [lastStep, setLastStep] = useState(step);
   if (step !== lastStep) {
@@ -76,16 +82,19 @@ function Screen() {
   return (
     <ReviewContext.Provider value={reviewed}>
       <PieceDefs pieces={pieces} />
+      {manners && <MannerDialog onClose={() => setManners(false)} />}
       <Box sx={{ height: '100vh', minWidth: 900, display: 'flex', flexDirection: 'column' }}>
         <Head score={placements.length ? Math.round(scoreOf(reviewed.findings).total) : null} />
         {busy ? <LinearProgress color="secondary" aria-label={busy} /> : null}
         {messages.map((m) => <Alert key={m} severity="warning" onClose={dismiss} sx={{ borderRadius: 0 }}>{m}</Alert>)}
+        {before && <Alert severity="info" onClose={dismiss} action={<Button color="inherit" size="small" onClick={() => { setManner(before); dismiss(); }}>Back to {spokenName(before.school)}</Button>} sx={{ borderRadius: 0, py: 0 }}>Laid out in {spokenName(context.manner.name)} from here on.</Alert>}
         <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
           <Rail />
           <Sheets />
           <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', background: '#EFEBE1' }}>
             <Box sx={{ display: 'flex', alignItems: 'center', px: 2, pt: 0.75, gap: 1 }}>
-              <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>{context.book.name} · {spokenName(context.kit.name)} · {context.manner.name}</Typography>
+              <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>{context.book.name} · {spokenName(context.kit.name)}</Typography>
+              <Button size="small" onClick={() => setManners(true)} disabled={!!busy}>Manner: {spokenName(context.manner.name)}{adapted ? ', adapted' : ''}</Button>
               <ToggleButtonGroup size="small" exclusive value={zoom} onChange={(_, v) => v !== null && setZoom(v)} aria-label="How near">
                 <ToggleButton value={0}>Left</ToggleButton>
                 <ToggleButton value="both">Both</ToggleButton>

@@ -11,6 +11,9 @@ import { applies, apply } from '../../core/edit/change';
 import type { Piece } from '../../core/kit/kit';
 import type { Finding } from '../../core/review/finding';
 import type { History } from '../../db/spreads';
+import type { Options } from '../../core/manner/options';
+import type { Ways } from '../../core/manner/ways';
+import { setMannerOf } from '../../server/manner-actions';
 import { readSpread, saveEdit, undoOrRedo } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
 import type { ArrangeService } from '../../workers/arrange.worker';
@@ -41,6 +44,17 @@ interface State {
   readonly edit: (change: Change | null) => void;
   readonly travel: (way: 'undo' | 'redo') => void;
   readonly arrange: (how: 'rest' | 'anew') => void;
+  /** lays out in another manner from now on; what lies there stays */
+  readonly setManner: (manner: MannerChoice, anew?: boolean) => void;
+  /** the manner before the last change of it, to go back to */
+  readonly mannerBefore: MannerChoice | null;
+}
+
+/** A school with what the spread sets beside its habits. */
+export interface MannerChoice {
+  readonly school: string;
+  readonly options: Partial<Options>;
+  readonly ways: Partial<Ways>;
 }
 
 let worker: Remote<ArrangeService> | null = null;
@@ -66,13 +80,13 @@ export function createSpreadStore(data: SpreadData) {
       context: contextFrom(data.context),
       placements: data.placements,
       history: data.history,
-      selected: null, picked: null, finding: null, step: null, zoom: 'both', saving: 'saved', busy: null, messages: [],
+      selected: null, picked: null, finding: null, step: null, zoom: 'both', saving: 'saved', busy: null, messages: [], mannerBefore: null,
       select: (selected) => set({ selected, picked: null }),
       pick: (picked) => set({ picked, selected: null }),
       show: (finding) => set({ finding, ...(finding?.placements[0] ? { selected: finding.placements[0], picked: null } : {}) }),
       setStep: (step) => set({ step }),
       setZoom: (zoom) => set({ zoom }),
-      dismiss: () => set({ messages: [] }),
+      dismiss: () => set({ messages: [], mannerBefore: null }),
       complain: (messages) => set({ messages }),
       edit: (change) => {
         if (!change || !applies(get().placements, change)) return;
@@ -99,7 +113,7 @@ export function createSpreadStore(data: SpreadData) {
         if (get().busy) return;
         set({ busy: how === 'rest' ? 'Arranging what is open…' : 'Arranging anew…', selected: null, picked: null });
         const { placements } = get();
-        arranger()[how](data.context, placements as Placement[])
+        arranger()[how](get().data.context, placements as Placement[])
           .then((change) => {
             set({ busy: null });
             if (change) get().edit(change as Change);
@@ -107,6 +121,14 @@ export function createSpreadStore(data: SpreadData) {
           })
           .catch((error: unknown) => set({ busy: null, messages: [`The arranging stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
       },
+      setManner: (manner, anew = false) => enqueue(async () => {
+        const before = { school: get().data.context.manner, ...get().data.own };
+        const made = await setMannerOf({ spreadId: data.id, manner });
+        if (!made.ok) return fail(made.messages);
+        const { context, own } = made.value;
+        set({ data: { ...get().data, context, own }, context: contextFrom(context), saving: 'saved', mannerBefore: before });
+        if (anew) get().arrange('anew');
+      }),
     };
   });
   return store;

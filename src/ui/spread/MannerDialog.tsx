@@ -1,0 +1,138 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Chip from '@mui/material/Chip';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { spokenName } from '../../core/kit/kit';
+import type { Section } from '../../core/manner/options';
+import { MANNERS } from '../../core/manner/registry';
+import type { Manner } from '../../core/manner/manner';
+import type { OwnManner } from '../../db/manners';
+import { forgetMannerOf, keepMannerAs, ownManners } from '../../server/manner-actions';
+import { GLASS } from '../theme';
+import type { Setting } from './manner-settings';
+import { SETTINGS, SIDEBAR_SECTIONS } from './manner-settings';
+import type { MannerChoice } from './store';
+import { useSpread } from './store';
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** How this week is laid out: a school, and every habit of it that can be set otherwise; to be kept as one's own manner. */
+export function MannerDialog({ onClose }: { onClose: () => void }) {
+  const own = useSpread((s) => s.data.own);
+  const school = useSpread((s) => s.context.manner.name);
+  const setManner = useSpread((s) => s.setManner);
+  const any = useSpread((s) => s.placements.length > 0);
+  const [choice, setChoice] = useState<MannerChoice>({ school, options: own.options, ways: own.ways });
+  const [mine, setMine] = useState<readonly OwnManner[]>([]);
+  const [name, setName] = useState('');
+  const [messages, setMessages] = useState<readonly string[]>([]);
+  const [said, setSaid] = useState('');
+  const manner = MANNERS[choice.school] as Manner;
+  const list = () => ownManners().then((a) => setMine(a.ok ? a.value : [])).catch(() => setMine([]));
+  useEffect(() => { void list(); }, []);
+  const habit = (s: Setting): unknown => (s.of === 'options' ? manner.habits[s.key] : manner.ways[s.key]);
+  const value = (s: Setting): unknown => (s.of === 'options' ? choice.options[s.key] : choice.ways[s.key]) ?? habit(s);
+  const set = (of: 'options' | 'ways', key: string, to: unknown, usual: unknown) => setChoice((c) => {
+    const next: Record<string, unknown> = { ...c[of], [key]: to };
+    if (same(to, usual)) delete next[key];
+    return { ...c, [of]: next };
+  });
+  const sections = choice.options.sidebar ?? manner.habits.sidebar;
+  const toggle = (section: Section) => set('options', 'sidebar', sections.includes(section) ? sections.filter((s) => s !== section) : [...sections, section], manner.habits.sidebar);
+  const keep = async () => {
+    const kept = await keepMannerAs({ name: name.trim(), ...choice });
+    setMessages(kept.ok ? [] : kept.messages);
+    setSaid(kept.ok ? `“${name.trim()}” is kept, and offered for every new week.` : '');
+    if (kept.ok) {
+      setName('');
+      void list();
+    }
+  };
+  const changed = Object.keys(choice.options).length + Object.keys(choice.ways).length;
+  const use = (anew: boolean) => {
+    setManner(choice, anew);
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" fullWidth>
+      <DialogTitle>How this week is laid out</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 3 }}>
+        <Box role="radiogroup" aria-label="Manner" sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}>
+          {Object.values(MANNERS).map((m) => (
+            <School key={m.name} name={spokenName(m.name)} says={m.says} chosen={m.name === choice.school} onChoose={() => setChoice({ school: m.name, options: {}, ways: {} })} />
+          ))}
+          {mine.length > 0 && <Typography variant="subtitle2" sx={{ mt: 1 }}>Your own</Typography>}
+          {mine.map((m) => (
+            <Box key={m.name} sx={{ display: 'flex', gap: 0.5 }}>
+              <School name={m.name} says={`after ${spokenName(m.school)}`} chosen={m.school === choice.school && same(m.options, choice.options) && same(m.ways, choice.ways)} onChoose={() => setChoice({ school: m.school, options: m.options, ways: m.ways })} />
+              <Button size="small" aria-label={`Forget ${m.name}`} onClick={() => { void forgetMannerOf({ name: m.name }).then(list); }}>Forget</Button>
+            </Box>
+          ))}
+        </Box>
+        <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
+          {SETTINGS.map(({ group, settings }) => (
+            <Box key={group} component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
+              <Typography component="legend" variant="h3" sx={{ fontSize: 15, p: 0, mb: 1 }}>{group}</Typography>
+              <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(165px, 1fr))', gap: 1.25 }}>
+                {settings.map((s) => {
+                  const usual = habit(s);
+                  const at = s.choices.findIndex((c) => same(c.value, value(s)));
+                  const other = !same(value(s), usual);
+                  return (
+                    <TextField
+                      key={s.key} select size="small" label={s.label} value={at < 0 ? '' : at} onChange={(e) => set(s.of, s.key, s.choices[Number(e.target.value)]?.value, usual)}
+                      slotProps={{ input: { sx: other ? { fontWeight: 600, color: GLASS.amberDeep } : {} } }}
+                    >
+                      {s.choices.map((c, i) => <MenuItem key={c.label} value={i}>{c.label}{same(c.value, usual) ? ' · the habit' : ''}</MenuItem>)}
+                    </TextField>
+                  );
+                })}
+              </Box>
+            </Box>
+          ))}
+          <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
+            <Typography component="legend" variant="h3" sx={{ fontSize: 15, p: 0, mb: 1 }}>Sidebar, top to bottom</Typography>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+              {[...sections, ...SIDEBAR_SECTIONS.filter((s) => !sections.includes(s))].map((s) => (
+                <Chip key={s} label={`${sections.includes(s) ? `${sections.indexOf(s) + 1}. ` : ''}${s.replace('-', ' ')}`} clickable onClick={() => toggle(s)} color={sections.includes(s) ? 'primary' : 'default'} variant={sections.includes(s) ? 'filled' : 'outlined'} aria-pressed={sections.includes(s)} />
+              ))}
+            </Box>
+          </Box>
+          <Box component="form" onSubmit={(e) => { e.preventDefault(); void keep(); }} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+            <TextField size="small" label="Keep as my own manner" value={name} onChange={(e) => setName(e.target.value)} slotProps={{ htmlInput: { maxLength: 60 } }} sx={{ width: 240 }} />
+            <Button type="submit" variant="outlined" disabled={!name.trim()}>Keep</Button>
+            <Button onClick={() => setChoice({ school: choice.school, options: {}, ways: {} })} disabled={changed === 0} sx={{ ml: 'auto' }}>Back to all habits</Button>
+          </Box>
+          {messages.map((m) => <Alert key={m} severity="error">{m}</Alert>)}
+          {said && <Alert severity="success">{said}</Alert>}
+        </Box>
+      </DialogContent>
+      <DialogActions sx={{ px: 3, pb: 2 }}>
+        <Typography variant="caption" color="text.secondary" sx={{ mr: 'auto' }}>{changed ? `${changed} set otherwise than ${spokenName(choice.school)} has it` : `all as ${spokenName(choice.school)} has it`}</Typography>
+        <Button onClick={onClose}>Leave it</Button>
+        <Button variant="outlined" onClick={() => use(false)}>Use it from here on</Button>
+        <Button variant="contained" color="secondary" onClick={() => use(true)}>{any ? 'Use it and arrange anew' : 'Use it and arrange'}</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function School({ name, says, chosen, onChoose }: { name: string; says: string; chosen: boolean; onChoose: () => void }) {
+  return (
+    <ButtonBase role="radio" aria-checked={chosen} onClick={onChoose} sx={{ flex: 1, display: 'block', textAlign: 'left', borderRadius: 2, px: 1.5, py: 1, border: `1.5px solid ${chosen ? GLASS.bottle : GLASS.edge}`, background: chosen ? GLASS.bottleSoft : 'transparent' }}>
+      <Typography sx={{ fontWeight: 600, fontSize: 14.5 }}>{name}</Typography>
+      <Typography variant="caption" color="text.secondary" sx={{ display: 'block', lineHeight: 1.3 }}>{says}</Typography>
+    </ButtonBase>
+  );
+}
