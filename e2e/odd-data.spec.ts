@@ -92,6 +92,12 @@ test('the screens can be used by everyone: no serious fault by axe-core', async 
     await page.waitForTimeout(400);
     expect(await serious()).toEqual([]);
   }
+  await page.goto(`${hobnail.url}/books`);
+  await page.getByTestId('region').first().waitFor();
+  expect(await serious()).toEqual([]);
+  await page.getByRole('button', { name: 'Measure a book' }).click();
+  await page.waitForTimeout(400);
+  expect(await serious()).toEqual([]);
   await page.goto(`${hobnail.url}/kits`);
   await page.getByTestId('on-table').first().waitFor();
   for (const tab of ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list', 'Supplies']) {

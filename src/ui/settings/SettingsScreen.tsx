@@ -16,16 +16,16 @@ import { roomWanted } from '../../core/week/room-wanted';
 import type { Settings } from '../../server/load-settings';
 import type { Outcome } from '../../server/outcome';
 import { saveHand, saveZone } from '../../server/settings-actions';
+import { useTrueSize } from '../use-true-size';
 import { TopBar } from '../TopBar';
 import { GLASS } from '../theme';
 
-/** CSS pixels to the mm, as browsers define them (96 to the inch). */
-const PX = 96 / 25.4;
 const EXAMPLES = ['swim', '4:30p vet, both hounds', '1:30p allotment open day with the choir'];
 
 /** The owner's hand and clock. */
 export function SettingsScreen({ settings }: { settings: Settings }) {
   const router = useRouter();
+  const [px] = useTrueSize();
   const given = sampleOf(settings.hand);
   const [length, setLength] = useState(String(given.length));
   const [rise, setRise] = useState(String(given.rise));
@@ -68,7 +68,7 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
               const { room, lines, mm } = roomWanted(text, hand.lineWidth, hand);
               return (
                 <Box key={text} sx={{ mt: 2 }}>
-                  <Box sx={{ width: hand.lineWidth * PX, height: mm * PX, background: GLASS.bottleSoft, borderRadius: 1, pl: 0.5, overflow: 'hidden', fontFamily: 'Caveat, cursive', fontSize: Math.min(hand.linePitch * 1.02, 6) * PX, lineHeight: `${hand.linePitch * PX}px` }}>
+                  <Box sx={{ width: hand.lineWidth * px, height: mm * px, background: GLASS.bottleSoft, borderRadius: 1, pl: 0.5, overflow: 'hidden', fontFamily: 'Caveat, cursive', fontSize: Math.min(hand.linePitch * 1.02, 6) * px, lineHeight: `${hand.linePitch * px}px` }}>
                     {writeLines(text, hand.lineWidth - 2, hand).map((line) => <Box key={line} sx={{ whiteSpace: 'nowrap' }}>{line}</Box>)}
                   </Box>
                   <Typography variant="caption" color="text.secondary">{lines} {lines === 1 ? 'line' : 'lines'}: a {room} of {mm} mm</Typography>

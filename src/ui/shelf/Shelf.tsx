@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { IconAdjustments, IconCalendarWeek, IconFileImport, IconSticker } from '@tabler/icons-react';
+import { IconAdjustments, IconCalendarWeek, IconFileImport, IconNotebook, IconSticker } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';
@@ -23,6 +23,7 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
       <TopBar>
         <Button color="inherit" component={Link} href="/agenda" startIcon={<IconCalendarWeek size={18} />}>Agenda</Button>
         <Button color="inherit" component={Link} href="/kits" startIcon={<IconSticker size={18} />}>Kits</Button>
+        <Button color="inherit" component={Link} href="/books" startIcon={<IconNotebook size={18} />}>Books</Button>
         <Button color="inherit" startIcon={<IconFileImport size={18} />} onClick={() => setTakingIn(true)}>Take in a file</Button>
         <Button color="inherit" component={Link} href="/settings" startIcon={<IconAdjustments size={18} />}>Settings</Button>
       </TopBar>

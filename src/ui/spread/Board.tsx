@@ -18,7 +18,7 @@ import type { Piece } from '../../core/kit/kit';
 import { GLASS } from '../theme';
 import { useReview } from './review-context';
 import type { StepName } from './store';
-import { useSpread } from './store';
+import { pagesShown, useSpread } from './store';
 import { symbolId } from './symbol-id';
 import { Studs } from './Studs';
 
@@ -43,10 +43,10 @@ export function Board() {
   const drag = useRef<{ id: string; ids: Set<string>; page: number; x: number; y: number; dx: number; dy: number; moved: boolean } | null>(null);
   const { pages } = context.book;
   const offsets = pages.map((_, i) => pages.slice(0, i).reduce((sum, p) => sum + p.width, 0));
-  const total = pages.reduce((sum, p) => sum + p.width, 0);
   const tall = Math.max(...pages.map((p) => p.height));
   const spots = useMemo(() => (picked ? spotsFor(context, placements, picked) : []), [picked, context, placements]);
-  const box = zoom === 'both' ? [0, total] : [offsets[zoom] ?? 0, pages[zoom]?.width ?? total];
+  const shown = pagesShown(pages.length, zoom);
+  const box = [offsets[shown[0] ?? 0] ?? 0, shown.reduce((sum, i) => sum + (pages[i]?.width ?? 0), 0)];
 
   const toMm = (e: PointerEvent): { x: number; y: number } => {
     const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(svg.current?.getScreenCTM()?.inverse());

@@ -67,7 +67,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth>
       <DialogTitle>How this week is laid out</DialogTitle>
-      <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 3 }}>
+      <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 3, alignItems: 'start' }}>
         <Box role="radiogroup" aria-label="Manner" sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}>
           {Object.values(MANNERS).map((m) => (
             <School key={m.name} name={spokenName(m.name)} says={m.says} chosen={m.name === choice.school} onChoose={() => setChoice({ school: m.name, options: {}, ways: {} })} />
@@ -92,7 +92,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
                   return (
                     <TextField
                       key={s.key} select size="small" label={s.label} value={at < 0 ? '' : at} onChange={(e) => set(s.of, s.key, s.choices[Number(e.target.value)]?.value, usual)}
-                      slotProps={{ input: { sx: other ? { fontWeight: 600, color: GLASS.amberDeep } : {} } }}
+                      slotProps={{ input: { sx: other ? { fontWeight: 600, color: GLASS.amberDeep } : {} }, select: { renderValue: (i) => s.choices[Number(i)]?.label ?? '' } }}
                     >
                       {s.choices.map((c, i) => <MenuItem key={c.label} value={i}>{c.label}{same(c.value, usual) ? ' · the habit' : ''}</MenuItem>)}
                     </TextField>
@@ -130,7 +130,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
 
 function School({ name, says, chosen, onChoose }: { name: string; says: string; chosen: boolean; onChoose: () => void }) {
   return (
-    <ButtonBase role="radio" aria-checked={chosen} onClick={onChoose} sx={{ flex: 1, display: 'block', textAlign: 'left', borderRadius: 2, px: 1.5, py: 1, border: `1.5px solid ${chosen ? GLASS.bottle : GLASS.edge}`, background: chosen ? GLASS.bottleSoft : 'transparent' }}>
+    <ButtonBase role="radio" aria-checked={chosen} onClick={onChoose} sx={{ width: '100%', display: 'block', textAlign: 'left', borderRadius: 2, px: 1.5, py: 1, border: `1.5px solid ${chosen ? GLASS.bottle : GLASS.edge}`, background: chosen ? GLASS.bottleSoft : 'transparent' }}>
       <Typography sx={{ fontWeight: 600, fontSize: 14.5 }}>{name}</Typography>
       <Typography variant="caption" color="text.secondary" sx={{ display: 'block', lineHeight: 1.3 }}>{says}</Typography>
     </ButtonBase>

@@ -34,7 +34,7 @@ import { Items } from './Items';
 import { Rail } from './Rail';
 import { ReviewContext } from './review-context';
 import { Sheets } from './Sheets';
-import { SpreadStoreContext, createSpreadStore, useSpread } from './store';
+import { SpreadStoreContext, createSpreadStore, pagesShown, useSpread } from './store';
 import { Tray } from './Tray';
 import { KEYS, useKeys } from './use-keys';
 
@@ -76,6 +76,7 @@ function Screen() {
     const view = viewOf(context, placements);
     return { view, findings: placements.length ? review(view) : [] };
   }, [context, placements]);
+  const four = context.book.pages.length > 2;
   const pieces = useMemo(() => [context.kit, ...context.stash].flatMap((k) => k.pieces), [context]);
   const open = reviewed.view.unplaced.length;
   useKeys();
@@ -96,9 +97,9 @@ function Screen() {
               <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>{context.book.name} · {spokenName(context.kit.name)}</Typography>
               <Button size="small" onClick={() => setManners(true)} disabled={!!busy}>Manner: {spokenName(context.manner.name)}{adapted ? ', adapted' : ''}</Button>
               <ToggleButtonGroup size="small" exclusive value={zoom} onChange={(_, v) => v !== null && setZoom(v)} aria-label="How near">
-                <ToggleButton value={0}>Left</ToggleButton>
-                <ToggleButton value="both">Both</ToggleButton>
-                <ToggleButton value={1}>Right</ToggleButton>
+                <ToggleButton value={0}>{four ? '1–2' : 'Left'}</ToggleButton>
+                <ToggleButton value="both">{four ? 'All' : 'Both'}</ToggleButton>
+                <ToggleButton value={1}>{four ? '3–4' : 'Right'}</ToggleButton>
               </ToggleButtonGroup>
             </Box>
             <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 1.5, pb: 1, display: 'flex', justifyContent: 'center', alignItems: 'flex-start' }}>
@@ -123,8 +124,9 @@ function Screen() {
 function BoardFrame({ children }: { children: React.ReactNode }) {
   const book = useSpread((s) => s.context.book);
   const zoom = useSpread((s) => s.zoom);
-  const shape = book.pages.reduce((w, p) => w + p.width, 0) / (Math.max(...book.pages.map((p) => p.height)) + 12);
-  return <Box sx={{ width: '100%', maxWidth: zoom === 'both' ? `calc((100vh - 292px) * ${shape.toFixed(3)})` : 'none', minWidth: 460 }}>{children}</Box>;
+  const shown = pagesShown(book.pages.length, zoom);
+  const shape = shown.reduce((w, i) => w + (book.pages[i]?.width ?? 0), 0) / (Math.max(...book.pages.map((p) => p.height)) + 12);
+  return <Box sx={{ width: '100%', maxWidth: shown.length > 1 ? `calc((100vh - 292px) * ${shape.toFixed(3)})` : 'none', minWidth: 460 }}>{children}</Box>;
 }
 
 function Head({ score }: { score: number | null }) {

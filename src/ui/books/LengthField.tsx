@@ -1,0 +1,33 @@
+import TextField from '@mui/material/TextField';
+import type { SxProps } from '@mui/material/styles';
+import { useState } from 'react';
+import type { Unit } from '../../core/measure/fraction';
+import { ruled } from '../../core/measure/fraction';
+import { parseLength } from '../../core/measure/parse-length';
+
+interface LengthFieldProps {
+  readonly label: string;
+  /** mm */
+  readonly value: number;
+  readonly unit: Unit;
+  readonly onChange: (mm: number) => void;
+  readonly disabled?: boolean;
+  readonly sx?: SxProps;
+}
+
+/** A length as one reads it off a ruler: fractions of an inch or millimeters, whichever is typed. */
+export function LengthField({ label, value, unit, onChange, disabled, sx }: LengthFieldProps) {
+  const [text, setText] = useState<string | null>(null);
+  const mm = text === null ? value : parseLength(text, unit);
+  const settle = () => {
+    if (text !== null && mm !== null && mm !== value) onChange(mm);
+    if (mm !== null) setText(null);
+  };
+  return (
+    <TextField
+      size="small" label={label} disabled={disabled ?? false} value={text ?? ruled(value, unit)} error={mm === null} sx={sx ?? {}}
+      helperText={mm === null ? `like ${unit === 'in' ? '1 1/2 or 38.1 mm' : '38.1 or 1 1/2 in'}` : text !== null && unit === 'in' ? `${mm} mm` : undefined}
+      onFocus={(e) => e.target.select()} onChange={(e) => setText(e.target.value)} onBlur={settle} onKeyDown={(e) => { if (e.key === 'Enter') { e.preventDefault(); settle(); } if (e.key === 'Escape') setText(null); }}
+    />
+  );
+}
