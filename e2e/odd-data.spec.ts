@@ -39,7 +39,7 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
   await expect(page.getByText('many.ics: 60 events and 0 tasks.')).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
 
-  await openWeek(page, hobnail, /^In 3 weeks/, { book: 'Open week', kit: 'Rockpool' });
+  await openWeek(page, hobnail, /^In 3 weeks/, { book: 'Open week, B6', kit: 'Rockpool' });
   await arrangeWeek(page);
   const tab = await page.getByRole('tab', { name: /^Items/ }).innerText();
   const total = Number(/Items · (\d+)/.exec(tab)?.[1]);

@@ -16,7 +16,7 @@ export interface WhiteOutPlace {
 export function whiteOutPlaces(context: Pick<Context, 'book' | 'week'>, list: readonly WhiteOut[]): WhiteOutPlace[] {
   const groups = new Map<string, WhiteOut[]>();
   for (const w of list) {
-    const region = regionOf(context.book, { ...w, kind: 'line' });
+    const region = regionOf(context.book, w);
     const name = region?.kind === 'day' && region.day !== undefined ? longDay(context.week.days[region.day] as string) : (region?.kind.replace('-', ' ') ?? 'elsewhere');
     groups.set(name, [...(groups.get(name) ?? []), w]);
   }

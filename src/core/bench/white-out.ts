@@ -48,12 +48,18 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
       const touching = here.filter((c) => intersectsThin(c.rect, ink));
       if (!free && touching.length === 0) return [];
       const through = touching.filter((c) => !c.hidden);
-      return subtract(ink, touching.flatMap((c) => c.hidden ?? [])).map((left) => ({
+      return subtract(ink, touching.flatMap((c) => c.hidden ?? [])).map((left) => lyingIn(book, region, {
         page: mark.page, ...tidied(left),
         why: through.some((c) => intersectsThin(c.rect, left)) ? `${MARK_NAMES[mark.kind]} shows through what is laid over it` : `part of a ${MARK_NAMES[mark.kind]} stays bare`,
       }));
     });
   });
+}
+
+/** Notes where a white-out lies, which is asked again and again. */
+function lyingIn(book: Book, region: Region | undefined, whiteOut: WhiteOut): WhiteOut {
+  if (region) homesOf(book).set(whiteOut, region);
+  return whiteOut;
 }
 
 /** The upright part of the page that a piece hides for certain; null for film, washi and pictures cut round their edge. */
@@ -71,7 +77,8 @@ export const tapeLength = (list: readonly WhiteOut[]): number => list.reduce((mm
 const MARK_NAMES: Readonly<Record<Mark['kind'], string>> = { line: 'printed line', box: 'printed box edge', label: 'printed label', circle: 'printed circle' };
 
 /** The region a mark lies in; strips and headers before the columns they touch. */
-export function regionOf(book: Book, mark: Mark): Region | undefined {
+export function regionOf(book: Book, mark: Mark | WhiteOut): Region | undefined {
+  const homes = homesOf(book);
   const known = homes.get(mark);
   if (known) return known;
   const area = { x: mark.x, y: mark.y, w: Math.max(mark.w, 2 * HAIR), h: Math.max(mark.h, 2 * HAIR) };
@@ -80,8 +87,14 @@ export function regionOf(book: Book, mark: Mark): Region | undefined {
   return home;
 }
 
-/** A mark does not move. */
-const homes = new WeakMap<Mark, Region>();
+/** In one book a mark does not move, and a white-out lies where its mark lies. */
+const homesByBook = new WeakMap<Book, WeakMap<Mark | WhiteOut, Region>>();
+
+function homesOf(book: Book): WeakMap<Mark | WhiteOut, Region> {
+  const known = homesByBook.get(book) ?? new WeakMap<Mark | WhiteOut, Region>();
+  homesByBook.set(book, known);
+  return known;
+}
 
 const overlap = (a: Rect, b: Rect): number => {
   const shared = intersect(a, b);

@@ -16,5 +16,6 @@ it('speaks of the part that stays bare, to the millimeter', () => {
 });
 it('says when the tape will run out', () => {
   const poor = context({ book: bare, kit: c.kit, options: { tapeMeters: 0.01 } });
-  expect(found('B1', poor, [placement({ code: 'W' })]).map((f) => f.severity)).toContain('fix');
+  expect(found('K4', poor, [placement({ code: 'W' })])).toMatchObject([{ severity: 'fix', message: 'The white-out takes 0.0 m of correction tape, and 0.0 m are in the house.' }]);
+  expect(found('K4', c, [placement({ code: 'W' })])).toEqual([]);
 });

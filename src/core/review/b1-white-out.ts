@@ -1,5 +1,4 @@
 import { tapeLength } from '../bench/white-out';
-import type { WhiteOut } from '../bench/white-out';
 import { pageName } from '../bench/measure-from';
 import { whiteOutPlaces } from '../bench/white-out-places';
 import type { Finding, Rule } from './finding';
@@ -11,7 +10,7 @@ export const b1WhiteOut: Rule = {
   title: 'White out before covering',
   check(view) {
     const { book } = view.context;
-    const found = book.pages.flatMap((_, page): Finding[] => {
+    return book.pages.flatMap((_, page): Finding[] => {
       const list = view.whiteOut.filter((w) => w.page === page);
       const first = list[0];
       if (!first) return [];
@@ -22,14 +21,5 @@ export const b1WhiteOut: Rule = {
         remedy: 'White them out before anything is laid down; the bench list says where.',
       }];
     });
-    const total = tapeLength(view.whiteOut) / 1000;
-    const house = view.context.options.tapeMeters;
-    if (total <= house) return found;
-    const first = view.whiteOut[0] as WhiteOut;
-    return [...found, {
-      rule: 'B1', severity: 'fix', page: first.page, x: first.x, y: first.y, placements: [],
-      message: `The white-out takes ${total.toFixed(1)} m of correction tape and ${house.toFixed(1)} m are in the house.`,
-      remedy: 'Cover more of the printed marks with opaque pieces, or buy tape before you begin.',
-    }];
   },
 };

@@ -1,3 +1,4 @@
+import type { Draft } from '../arrange/draft';
 import type { Context, Placement, Unplaced } from '../arrange/spread';
 import type { WhiteOut } from '../bench/white-out';
 import type { Piece } from '../kit/kit';
@@ -28,6 +29,8 @@ export interface View {
   readonly unplaced: readonly (Unplaced & { readonly demand: Demand })[];
   /** which placement carries which demand, by the demand's key */
   readonly carriers: ReadonlyMap<string, Placement>;
+  /** the spread as a draft: what is free, and which stickers are left; not to be added to */
+  readonly draft: Draft;
   readonly pieceOf: (p: Pick<Placement, 'kit' | 'code'>) => Piece | undefined;
 }
 

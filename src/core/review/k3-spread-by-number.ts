@@ -1,4 +1,3 @@
-import { Draft } from '../arrange/draft';
 import { piecesOf } from '../arrange/choose';
 import { opensDay } from '../arrange/headers';
 import type { Kind } from '../kit/kinds';
@@ -20,7 +19,7 @@ export const k3SpreadByNumber: Rule = {
   title: 'Pieces are spread by their number',
   check(view) {
     const { context } = view;
-    const draft = Draft.begin(context, view.placements);
+    const { draft } = view;
     return ONE_A_DAY.flatMap(({ kind, fits }): Finding[] => {
       const designs = piecesOf(context, kind).filter((p) => p.kit === context.kit.name && fits(p));
       const used = view.placements.filter((p) => designs.some((d) => d.code === p.code && d.kit === p.kit) && p.day !== null);

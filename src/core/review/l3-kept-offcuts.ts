@@ -1,4 +1,3 @@
-import { Draft } from '../arrange/draft';
 import { copyKey } from '../bench/cuts';
 import type { Finding, Rule } from './finding';
 import { listsOf } from './lists-of';
@@ -9,7 +8,7 @@ export const l3KeptOffcuts: Rule = {
   code: 'L3',
   title: 'Offcuts of lists are used first',
   check(view) {
-    const draft = Draft.begin(view.context, view.placements);
+    const { draft } = view;
     const lists = listsOf(view);
     return lists.flatMap(({ p, piece, rows }, i): Finding[] => {
       const shared = lists.some((other) => other.p !== p && copyKey(other.p) === copyKey(p)) || view.context.usedElsewhere.some((t) => copyKey(t) === copyKey(p));

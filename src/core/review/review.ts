@@ -1,7 +1,9 @@
+import { Draft } from '../arrange/draft';
 import { unplacedOf } from '../arrange/unplaced';
 import type { Context, Placement } from '../arrange/spread';
 import { matchDemands, pieceIndex } from '../arrange/spread';
 import { whiteOutOf } from '../bench/white-out';
+import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import { tidy } from '../measure/length';
 import type { Finding, Severity, View } from './finding';
@@ -12,13 +14,15 @@ const RANK: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, look: 2 };
 /** Works out once what all rules look at. */
 export function viewOf(context: Context, placements: readonly Placement[]): View {
   const pieces = pieceIndex(context);
+  const known = new Map<unknown, Piece | undefined>(placements.map((p) => [p, pieces.get(pieceKey(p))]));
   return {
     context,
     placements,
     whiteOut: whiteOutOf(context, placements),
     unplaced: unplacedOf(context, placements),
     carriers: matchDemands(placements, context.week.demands),
-    pieceOf: (p) => pieces.get(pieceKey(p)),
+    pieceOf: (p) => (known.has(p) ? known.get(p) : pieces.get(pieceKey(p))),
+    draft: Draft.begin(context, placements),
   };
 }
 

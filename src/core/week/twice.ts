@@ -33,7 +33,16 @@ function compare(a: readonly string[], b: readonly string[]): LookAlike['how'] |
  * same, nearly so, or one within the other; on two days of the week only the same or nearly the same, where at least one
  * does not come round by itself. What is at two times of a day is done twice.
  */
-export function lookAlikes(demands: readonly Demand[]): LookAlike[] {
+export function lookAlikes(demands: readonly Demand[]): readonly LookAlike[] {
+  const known = found.get(demands) ?? comparedAll(demands);
+  found.set(demands, known);
+  return known;
+}
+
+/** A week's demands do not change, and the review asks after every edit. */
+const found = new WeakMap<readonly Demand[], readonly LookAlike[]>();
+
+function comparedAll(demands: readonly Demand[]): LookAlike[] {
   const items = demands.filter((d) => d.aspect === 'item').map((d) => ({ d, words: wordsOf(d.title) }));
   return items.flatMap(({ d: one, words }, i) => items.slice(i + 1).flatMap(({ d: other, words: others }): LookAlike[] => {
     if (one.uid === other.uid || (one.start !== null && other.start !== null && one.start !== other.start)) return [];

@@ -1,0 +1,35 @@
+import { footprint } from '../arrange/spread';
+import { regionsOf } from '../book/columns';
+import { isStrip, traits } from '../kit/kinds';
+import { intersect, right } from '../measure/rect';
+import type { Finding, Rule } from './finding';
+import { at, mm } from './say';
+
+/** A gap narrower than this is a cut, and wider than that is meant, mm. From memory. */
+const SEEN = 0.4;
+const MEANT = 6;
+
+/** F5: a strip cut too short shows a gap, to be hidden under a deco piece. */
+export const f5Lengths: Rule = {
+  code: 'F5',
+  title: 'No strip is cut too short',
+  check(view) {
+    const strips = view.placements.filter((p) => isStrip(view.pieceOf(p)?.kind));
+    const decos = view.placements.filter((p) => traits(view.pieceOf(p)?.kind ?? 'label').overlay);
+    return strips.flatMap((p): Finding[] => {
+      const f = footprint(p);
+      const region = view.context.book.regions.find((r) => r.page === p.page && r.kind !== 'free' && intersect(r, f));
+      if (!region || (region.kind === 'bottom-strip' && regionsOf(view.context.book, 'bottom-strip').length)) return []; // B2 measures the bottom strip
+      const end = right(region);
+      const next = strips.find((q) => q !== p && q.page === p.page && Math.abs(q.y - p.y) < 0.5 && q.x >= right(f) - SEEN);
+      const gap = (next ? next.x : end) - right(f);
+      const hole = { x: right(f), y: f.y, w: gap, h: f.h };
+      if (gap <= SEEN || gap >= MEANT || f.w < region.w * 0.6 || decos.some((d) => d.page === p.page && intersect(footprint(d), hole))) return [];
+      return [{
+        rule: 'F5', severity: 'fix', ...at(p), placements: [p.id],
+        message: `A strip of ${mm(view, f.w)} is ${mm(view, gap)} too short for its place.`,
+        remedy: `Cut it ${mm(view, gap)} longer, or hide the gap under a deco piece.`,
+      }];
+    });
+  },
+};

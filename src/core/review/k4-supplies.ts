@@ -1,0 +1,22 @@
+import { tapeLength } from '../bench/white-out';
+import type { Rule } from './finding';
+
+/** Tape runs unevenly: so much of what is in the house can be counted on. From memory. */
+const SURE = 0.9;
+
+/** K4: supplies too: correction tape by the meter. */
+export const k4Supplies: Rule = {
+  code: 'K4',
+  title: 'Supplies last',
+  check(view) {
+    const meters = tapeLength(view.whiteOut) / 1000;
+    const house = view.context.options.tapeMeters;
+    const first = view.whiteOut[0];
+    if (!first || meters <= house * SURE) return [];
+    return [{
+      rule: 'K4', severity: meters > house ? 'fix' : 'look', page: first.page, x: first.x, y: first.y, placements: [],
+      message: `The white-out takes ${meters.toFixed(1)} m of correction tape, and ${house.toFixed(1)} m ${house === 1 ? 'is' : 'are'} in the house.`,
+      remedy: 'Get another roll, or cover more with opaque paper.',
+    }];
+  },
+};

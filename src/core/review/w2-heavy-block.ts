@@ -1,0 +1,32 @@
+import { bottom } from '../measure/rect';
+import type { Finding, Rule } from './finding';
+import { at, counted, dayName, mm } from './say';
+
+/** So many labels closer than this make a heavy block. From memory. */
+const MANY = 4;
+const CLOSE = 1;
+
+/** W2: stacked labels make a heavy block: break it. */
+export const w2HeavyBlock: Rule = {
+  code: 'W2',
+  title: 'No heavy block of labels',
+  check: (view) =>
+    [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
+      const down = view.placements.filter((p) => p.day === day && p.role === 'day' && p.layer === 0 && p.items.length > 0 && view.pieceOf(p)?.kind !== 'checklist').sort((a, b) => a.y - b.y);
+      const blocks = down.reduce<(typeof down)[]>((all, p) => {
+        const last = all.at(-1);
+        const above = last?.at(-1);
+        if (last && above && p.y - bottom(above) < CLOSE) last.push(p);
+        else all.push([p]);
+        return all;
+      }, []);
+      return blocks.filter((b) => b.length >= MANY).map((b): Finding => {
+        const [first, end] = [b[0] as (typeof b)[number], b.at(-1) as (typeof b)[number]];
+        return {
+          rule: 'W2', severity: 'look', ...at(first), placements: b.map((p) => p.id),
+          message: `${counted(b.length, 'label')} in a block of ${mm(view, bottom(end) - first.y)} make ${dayName(view, day)} heavy.`,
+          remedy: 'Open a gap in it, or space the littles.',
+        };
+      });
+    }),
+};
