@@ -7,12 +7,13 @@ import * as agendaEdits from './migrations/0002-agenda-edits';
 import * as lookAhead from './migrations/0003-look-ahead';
 import * as stock from './migrations/0004-stock';
 import * as manners from './migrations/0005-manners';
+import * as waved from './migrations/0006-waved';
 import type { Tables } from './schema';
 
 export type Database = Kysely<Tables>;
 
 /** In order. One line a migration. */
-const MIGRATIONS = { '0001-first': first, '0002-agenda-edits': agendaEdits, '0003-look-ahead': lookAhead, '0004-stock': stock, '0005-manners': manners };
+const MIGRATIONS = { '0001-first': first, '0002-agenda-edits': agendaEdits, '0003-look-ahead': lookAhead, '0004-stock': stock, '0005-manners': manners, '0006-waved': waved };
 
 /**
  * Opens the database and brings it up to date. An edit that was reported as saved is on the disk:

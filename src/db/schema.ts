@@ -115,6 +115,8 @@ export interface SpreadTable {
   options: string;
   /** where it differs from its school's ways, as JSON */
   ways: Generated<string>;
+  /** findings waved through, as JSON */
+  waved: Generated<string>;
 }
 
 /** A school with its owner's changes, as JSON. */

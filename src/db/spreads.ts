@@ -4,7 +4,7 @@ import { applies, apply, invert } from '../core/edit/change';
 import type { Database } from './database';
 import type { PlacementTable, SpreadTable } from './schema';
 
-export type SpreadRow = Omit<SpreadTable, 'id' | 'ways'> & { readonly id: number; readonly ways: string };
+export type SpreadRow = Omit<SpreadTable, 'id' | 'ways' | 'waved'> & { readonly id: number; readonly ways: string; readonly waved: string };
 
 /** What undo and redo would do next, and how many edits were made: the number that a client's edits are based on. */
 export interface History {
@@ -19,7 +19,7 @@ export const findSpread = (db: Database, id: number): Promise<SpreadRow | undefi
 export const findSpreadOfWeek = (db: Database, week: string): Promise<SpreadRow | undefined> =>
   db.selectFrom('spread').selectAll().where('week', '=', week).executeTakeFirst();
 
-export async function addSpread(db: Database, spread: Omit<SpreadRow, 'id' | 'ways'> & { readonly ways?: string }): Promise<number> {
+export async function addSpread(db: Database, spread: Omit<SpreadRow, 'id' | 'ways' | 'waved'> & { readonly ways?: string }): Promise<number> {
   const { id } = await db.insertInto('spread').values(spread).returning('id').executeTakeFirstOrThrow();
   return id;
 }
@@ -28,6 +28,19 @@ export async function addSpread(db: Database, spread: Omit<SpreadRow, 'id' | 'wa
 export async function setManner(db: Database, id: number, row: Pick<SpreadRow, 'manner' | 'options' | 'ways'>): Promise<void> {
   await db.updateTable('spread').set(row).where('id', '=', id).execute();
 }
+
+/** Notes that a finding is wanted so, or not any more. @returns all that are */
+export function setWaved(db: Database, id: number, key: string, wanted: boolean): Promise<string[]> {
+  return db.transaction().execute(async (trx) => {
+    const row = await trx.selectFrom('spread').select('waved').where('id', '=', id).executeTakeFirst();
+    const others = (JSON.parse(row?.waved ?? '[]') as string[]).filter((k) => k !== key);
+    const waved = wanted ? [...others, key].slice(-MOST_WAVED) : others;
+    await trx.updateTable('spread').set({ waved: JSON.stringify(waved) }).where('id', '=', id).execute();
+    return waved;
+  });
+}
+
+const MOST_WAVED = 300;
 
 export async function deleteSpread(db: Database, id: number): Promise<void> {
   await db.deleteFrom('spread').where('id', '=', id).execute();

@@ -13,11 +13,11 @@ import { findBook } from '../db/books';
 import { findKit } from '../db/kits';
 import { listManners } from '../db/manners';
 import type { History } from '../db/spreads';
-import { StaleEdit, addSpread, deleteSpread, findSpreadOfWeek, makeEdit, stepHistory } from '../db/spreads';
+import { StaleEdit, addSpread, deleteSpread, findSpreadOfWeek, makeEdit, setWaved, stepHistory } from '../db/spreads';
 import { setTick } from '../db/ticks';
 import { check } from './dto/check';
 import { SaveEditDto } from './dto/change.dto';
-import { SpreadIdDto, StartSpreadDto, StepHistoryDto, TickDto } from './dto/spread.dto';
+import { SpreadIdDto, StartSpreadDto, StepHistoryDto, TickDto, WaveDto } from './dto/spread.dto';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import type { SpreadData } from './spread-data';
@@ -80,6 +80,14 @@ export async function readSpread(input: unknown): Promise<Outcome<Pick<SpreadDat
     const spread = await loadSpread(spreadId);
     if (!spread) throw new BadInput([{ file: 'spread', where: 'id', found: String(spreadId), expected: 'a spread that was not given up' }]);
     return { placements: spread.placements, history: spread.history };
+  });
+}
+
+/** Waves a finding through, or takes that back. @returns all that are waved through */
+export async function waveThrough(input: unknown): Promise<Outcome<string[]>> {
+  return outcome(async () => {
+    const { spreadId, key, wanted } = check(WaveDto, input, 'finding');
+    return setWaved(await store(), spreadId, key, wanted);
   });
 }
 

@@ -26,6 +26,8 @@ export interface SpreadData {
   readonly placements: readonly Placement[];
   readonly history: History;
   /** what the spread itself sets beside its school's habits and the house's options */
+  /** findings waved through, by their keys */
+  readonly waved: readonly string[];
   readonly own: { readonly options: Partial<Options>; readonly ways: Partial<Ways> };
 }
 
@@ -44,6 +46,7 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
     context: { book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, ways: JSON.parse(row.ways) as ContextData['ways'], favorites, options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)] },
     placements,
     history,
+    waved: JSON.parse(row.waved) as string[],
     own: { options: JSON.parse(row.options) as Partial<Options>, ways: JSON.parse(row.ways) as Partial<Ways> },
   };
 }

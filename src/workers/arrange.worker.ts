@@ -1,12 +1,23 @@
 import { expose } from 'comlink';
+import { alternativesOf } from '../core/arrange/alternatives';
 import type { ContextData } from '../core/arrange/context';
 import { contextFrom } from '../core/arrange/context';
 import type { Placement } from '../core/arrange/spread';
+import type { Finding } from '../core/review/finding';
+import { letIn } from '../core/repair/let-in';
+import { remediesFor } from '../core/repair/remedies';
+import { replaceSpoiled } from '../core/repair/replace';
+import { mixDays } from '../core/edit/mix';
 import { arrangeAnew, arrangeRest } from '../core/edit/rearrange';
 
 /** The core's arranging, off the main thread. */
 const service = {
   rest: (data: ContextData, placements: readonly Placement[]) => arrangeRest(contextFrom(data), placements),
+  remedies: (data: ContextData, placements: readonly Placement[], finding: Finding) => remediesFor(contextFrom(data), placements, finding),
+  letIn: (data: ContextData, placements: readonly Placement[], key: string) => letIn(contextFrom(data), placements, key),
+  replace: (data: ContextData, placements: readonly Placement[], id: string) => replaceSpoiled(contextFrom(data), placements, id),
+  alternatives: (data: ContextData, placements: readonly Placement[]) => alternativesOf(contextFrom(data), placements.filter((p) => p.locked)),
+  mix: (data: ContextData, placements: readonly Placement[], sources: readonly (readonly Placement[])[], from: readonly number[], label: string) => mixDays(contextFrom(data), placements, sources, from, label),
   anew: (data: ContextData, placements: readonly Placement[]) => arrangeAnew(contextFrom(data), placements),
 };
 

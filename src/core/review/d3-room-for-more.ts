@@ -18,7 +18,7 @@ export const d3RoomForMore: Rule = {
       const longest = Math.max(0, ...freeStretches(draft, view.context, day).map(lengthOf));
       if (longest >= ROOM) return [];
       return [{
-        rule: 'D3', severity: 'look', ...topOf(view, day), placements: [],
+        rule: 'D3', severity: 'look', ...topOf(view, day), placements: view.placements.filter((p) => p.day === day && (p.role === 'finish' || p.role === 'box')).map((p) => p.id).sort(),
         message: `${dayName(view, day)} has no place left for what comes up: ${mm(view, longest)} in one piece, and the lowest label takes ${mm(view, ROOM)}.`,
         remedy: 'Take a deco piece off, or move something to a neighbor day.',
       }];

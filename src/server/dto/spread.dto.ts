@@ -35,6 +35,17 @@ export class WaysDto {
   @IsOptional() @IsIn(WAY_VALUES.roundBases) roundBases?: boolean;
 }
 
+/** What befell a sticker that lies on a spread. */
+export class MishapDto extends SpreadIdDto {
+  @Matches(/^[\w-]{1,40}$/) placement!: string;
+  @IsIn(['spoiled', 'out']) what!: 'spoiled' | 'out';
+}
+
+export class WaveDto extends SpreadIdDto {
+  @IsString() @MinLength(3) @MaxLength(2000) key!: string;
+  @IsBoolean() wanted!: boolean;
+}
+
 export class MannerDto {
   @IsIn(Object.keys(MANNERS)) school!: string;
   /** checked further by the schema of options */

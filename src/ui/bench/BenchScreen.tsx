@@ -7,6 +7,8 @@ import Typography from '@mui/material/Typography';
 import { IconPrinter } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { mend } from '../../server/repair-actions';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { contextFrom } from '../../core/arrange/context';
 import { CAUTIONS } from '../../core/bench/cautions';
@@ -34,6 +36,9 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
     return [context.kit, ...context.stash].flatMap((k) => k.pieces).filter((p) => used.has(`${p.kit}/${p.code}`));
   }, [context, spread]);
   const [done, setDone] = useState<ReadonlySet<string>>(() => new Set(ticked));
+  const router = useRouter();
+  const [mending, setMending] = useState(false);
+  const [said, setSaid] = useState<string | null>(null);
   const [message, setMessage] = useState<string | null>(null);
   const [at, setAt] = useState(() => Math.max(0, file.steps.findIndex((s) => !ticked.includes(stepKey(s)))));
   const step = file.steps[at];
@@ -53,6 +58,17 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
     setMessage(saved ? saved.messages.join(' ') : 'The server could not be reached; the tick was not kept.');
   }, [spread.id]);
 
+  const sticker = step && (step.do === 'place' || step.do === 'stack') ? step.refs[0] : undefined;
+  const mishap = async (what: 'spoiled' | 'out') => {
+    setMending(true);
+    const made = await mend({ spreadId: spread.id, placement: sticker, what }).catch(() => null);
+    setMending(false);
+    if (!made?.ok) return setMessage(made ? made.messages.join(' ') : 'The server could not be reached; nothing was changed.');
+    setMessage(null);
+    setSaid(made.value.said);
+    router.refresh();
+  };
+
   const next = () => {
     if (!step) return;
     void tick(stepKey(step), true);
@@ -69,6 +85,7 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
         <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>Back to the spread</Button>
         <Button color="inherit" variant="outlined" sx={{ background: 'transparent', borderColor: '#ffffff66' }} startIcon={<IconPrinter size={18} />} href={`/spreads/${spread.id}/print`} target="_blank">Print at 100 %</Button>
       </TopBar>
+      {said && <Alert severity="success" onClose={() => setSaid(null)} sx={{ borderRadius: 0 }}>{said} The steps are counted anew.</Alert>}
       {message && <Alert severity="error" onClose={() => setMessage(null)}>{message}</Alert>}
       {!step ? (
         <Box sx={{ p: 6 }}><Typography variant="h1">Nothing to do yet</Typography><Typography sx={{ my: 2 }}>Lay the week out first; then the bench says what to white out, cut, place and write.</Typography><Button component={Link} href={`/spreads/${spread.id}`} variant="contained" color="secondary">To the spread</Button></Box>
@@ -84,6 +101,8 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
               <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'stretch' }}>
                 <Button variant="contained" color="secondary" size="large" onClick={next}>{done.has(stepKey(step)) ? 'Next' : 'Done, next'}</Button>
                 <Button onClick={() => setAt(Math.max(0, at - 1))} disabled={at === 0}>Step before</Button>
+                {sticker && <Button disabled={mending} onClick={() => { void mishap('spoiled'); }}>Spoiled it</Button>}
+                {sticker && <Button disabled={mending} onClick={() => { void mishap('out'); }}>Out of it</Button>}
               </Box>
             </Box>
             {CAUTIONS[step.do] && (step.do !== 'place' || at === file.steps.findIndex((s) => s.do === 'place')) && (

@@ -35,6 +35,7 @@ export function Board() {
   const step = useSpread((s) => s.step);
   const zoom = useSpread((s) => s.zoom);
   const finding = useSpread((s) => s.finding);
+  const changed = useSpread((s) => s.changed);
   const select = useSpread((s) => s.select);
   const edit = useSpread((s) => s.edit);
   const pick = useSpread((s) => s.pick);
@@ -109,7 +110,7 @@ export function Board() {
           {[...placements].filter((p) => p.page === i).sort((a, b) => a.layer - b.layer).map((p, n) => (
             <Laid
               key={p.id} placement={p} written={handSvg(context, p, placements)} name={nameOf(context, p)} symbol={symbolId(p)}
-              whole={view.pieceOf(p)} chosen={p.id === selected} tab={selected ? p.id === selected : n === 0}
+              whole={view.pieceOf(p)} chosen={p.id === selected} fresh={changed.includes(p.id)} tab={selected ? p.id === selected : n === 0}
               pale={step !== null && ROLES[step] !== undefined && !ROLES[step].includes(p.role)} onBegin={begin} onChoose={select}
             />
           ))}
@@ -134,6 +135,8 @@ interface LaidProps {
   readonly symbol: string;
   readonly whole: Piece | undefined;
   readonly chosen: boolean;
+  /** the last repair laid or moved it */
+  readonly fresh: boolean;
   readonly tab: boolean;
   readonly pale: boolean;
   readonly onBegin: (e: PointerEvent, p: Placement) => void;
@@ -141,7 +144,7 @@ interface LaidProps {
 }
 
 /** One sticker in the book; it is drawn anew only when it changes. */
-const Laid = memo(function Laid({ placement: p, written, name, symbol, whole, chosen, tab, pale, onBegin, onChoose }: LaidProps) {
+const Laid = memo(function Laid({ placement: p, written, name, symbol, whole, chosen, fresh, tab, pale, onBegin, onChoose }: LaidProps) {
   if (!whole) return null;
   const cut = shownCut(whole, p.cut);
   const flat = whole.shape !== 'free' && whole.kind !== 'banner';
@@ -160,6 +163,7 @@ const Laid = memo(function Laid({ placement: p, written, name, symbol, whole, ch
         {p.locked && <g transform={`translate(${num(p.w - 3.4)} .6)`}><circle cx="1.4" cy="1.4" r="1.7" fill="#fff" /><path d="M.7 1.3h1.4v1.1H.7zM.95 1.3V.9a.45.45 0 0 1 .9 0v.4" fill="none" stroke={GLASS.bottle} strokeWidth=".28" /></g>}
       </g>
       <g transform={place} pointerEvents="none" aria-hidden dangerouslySetInnerHTML={{ __html: written }} />
+      {fresh && <rect x={f.x - 0.7} y={f.y - 0.7} width={f.w + 1.4} height={f.h + 1.4} rx="1.2" fill="none" stroke={GLASS.cobalt} strokeWidth=".7" strokeDasharray="1.6 1.2" pointerEvents="none" data-testid="fresh" />}
       {chosen && <rect x={f.x - 0.7} y={f.y - 0.7} width={f.w + 1.4} height={f.h + 1.4} rx="1.2" fill="none" stroke={GLASS.amber} strokeWidth=".9" pointerEvents="none" />}
     </g>
   );

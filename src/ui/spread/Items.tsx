@@ -1,6 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
@@ -20,6 +21,8 @@ export function Items() {
   const week = useSpread((s) => s.context.week);
   const selected = useSpread((s) => s.selected);
   const select = useSpread((s) => s.select);
+  const letIn = useSpread((s) => s.letIn);
+  const busy = useSpread((s) => s.busy);
   const { view } = useReview();
   const [search, setSearch] = useState('');
   const shown = week.demands.filter((d) => [d.title, d.list, ...d.categories].join(' ').toLowerCase().includes(search.trim().toLowerCase()));
@@ -37,6 +40,7 @@ export function Items() {
               <Box key={d.key} sx={{ py: 0.75, borderBottom: `1px solid ${GLASS.edge}` }}>
                 <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
                 {view.placements.length > 0 && <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.25 }}>{reasons.get(d.key)?.reason}</Typography>}
+                {view.placements.length > 0 && d.kind !== 'band' && <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let ${d.title.slice(0, 60)} in`}>Let it in</Button>}
               </Box>
             ))}
           </Box>

@@ -22,6 +22,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { spokenName } from '../../core/kit/kit';
 import { review, viewOf } from '../../core/review/review';
+import { parted } from '../../core/review/wave';
 import { scoreOf } from '../../core/review/score';
 import { spokenWeek } from '../../core/week/week';
 import { dropSpread } from '../../server/actions';
@@ -38,6 +39,7 @@ import { SpreadStoreContext, createSpreadStore, pagesShown, useSpread } from './
 import { Tray } from './Tray';
 import { KEYS, useKeys } from './use-keys';
 
+const AlternativesDialog = dynamic(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog), { ssr: false });
 const MannerDialog = dynamic(() => import('./MannerDialog').then((m) => m.MannerDialog), { ssr: false });
 
 /** Drawn in the browser only: sending every sticker's drawing with the page would triple its weight. */
@@ -64,7 +66,10 @@ function Screen() {
   const step = useSpread((s) => s.step);
   const adapted = useSpread((s) => Object.keys(s.data.own.options).length + Object.keys(s.data.own.ways).length > 0);
   const before = useSpread((s) => s.mannerBefore);
+  const wavedKeys = useSpread((s) => s.waved);
+  const said = useSpread((s) => s.said);
   const setManner = useSpread((s) => s.setManner);
+  const [others, setOthers] = useState(false);
   const [manners, setManners] = useState(false);
   const [tab, setTab] = useState<'items' | 'findings'>('items');
   const [lastStep, setLastStep] = useState(step);
@@ -74,8 +79,9 @@ function Screen() {
   }
   const reviewed = useMemo(() => {
     const view = viewOf(context, placements);
-    return { view, findings: placements.length ? review(view) : [] };
-  }, [context, placements]);
+    const { open, waved } = parted(placements.length ? review(view) : [], wavedKeys);
+    return { view, findings: open, waved };
+  }, [context, placements, wavedKeys]);
   const four = context.book.pages.length > 2;
   const pieces = useMemo(() => [context.kit, ...context.stash].flatMap((k) => k.pieces), [context]);
   const open = reviewed.view.unplaced.length;
@@ -83,18 +89,21 @@ function Screen() {
   return (
     <ReviewContext.Provider value={reviewed}>
       <PieceDefs pieces={pieces} />
+      {others && <AlternativesDialog onClose={() => setOthers(false)} />}
       {manners && <MannerDialog onClose={() => setManners(false)} />}
       <Box sx={{ height: '100vh', minWidth: 900, display: 'flex', flexDirection: 'column' }}>
         <Head score={placements.length ? Math.round(scoreOf(reviewed.findings).total) : null} />
         {busy ? <LinearProgress color="secondary" aria-label={busy} /> : null}
         {messages.map((m) => <Alert key={m} severity="warning" onClose={dismiss} sx={{ borderRadius: 0 }}>{m}</Alert>)}
-        {before && <Alert severity="info" onClose={dismiss} action={<Button color="inherit" size="small" onClick={() => { setManner(before); dismiss(); }}>Back to {spokenName(before.school)}</Button>} sx={{ borderRadius: 0, py: 0 }}>Laid out in {spokenName(context.manner.name)} from here on.</Alert>}
+        {said && <Alert severity="success" onClose={dismiss} sx={{ borderRadius: 0, py: 0 }}>{said}</Alert>}
+        {before && !said && <Alert severity="info" onClose={dismiss} action={<Button color="inherit" size="small" onClick={() => { setManner(before); dismiss(); }}>Back to {spokenName(before.school)}</Button>} sx={{ borderRadius: 0, py: 0 }}>Laid out in {spokenName(context.manner.name)} from here on.</Alert>}
         <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
           <Rail />
           <Sheets />
           <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', background: '#EFEBE1' }}>
             <Box sx={{ display: 'flex', alignItems: 'center', px: 2, pt: 0.75, gap: 1 }}>
               <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>{context.book.name} · {spokenName(context.kit.name)}</Typography>
+              <Button size="small" onClick={() => setOthers(true)} disabled={!!busy}>Other ways</Button>
               <Button size="small" onClick={() => setManners(true)} disabled={!!busy}>Manner: {spokenName(context.manner.name)}{adapted ? ', adapted' : ''}</Button>
               <ToggleButtonGroup size="small" exclusive value={zoom} onChange={(_, v) => v !== null && setZoom(v)} aria-label="How near">
                 <ToggleButton value={0}>{four ? '1–2' : 'Left'}</ToggleButton>

@@ -71,6 +71,7 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
   const context = useSpread((s) => s.context);
   const placements = useSpread((s) => s.placements);
   const edit = useSpread((s) => s.edit);
+  const mishap = useSpread((s) => s.mishap);
   const [text, setText] = useState(p.text ?? '');
   const [seen, setSeen] = useState(p.text);
   if (seen !== p.text) {
@@ -104,6 +105,8 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
         <Box sx={{ display: 'flex', gap: 0.5, mt: 0.5, flexWrap: 'wrap' }}>
           <Button size="small" startIcon={<IconRotateClockwise size={15} />} disabled={p.locked} onClick={() => edit(turnPiece(context, p))}>Turn</Button>
           <Button size="small" startIcon={p.locked ? <IconLockOpen size={15} /> : <IconLock size={15} />} onClick={() => edit(lockPiece(context, p))}>{p.locked ? 'Unlock' : 'Lock'}</Button>
+          <Button size="small" onClick={() => mishap(p.id, 'spoiled')}>It was spoiled</Button>
+          <Button size="small" onClick={() => mishap(p.id, 'out')}>I have none left</Button>
           <Button size="small" color="error" startIcon={<IconTrash size={15} />} disabled={p.locked} onClick={() => edit(removePiece(context, placements, p.id))}>Take off</Button>
         </Box>
       </Box>

@@ -7,6 +7,8 @@ import type { StepName } from './store';
 export interface Reviewed {
   readonly view: View;
   readonly findings: readonly Finding[];
+  /** those that their owner wants so */
+  readonly waved: readonly Finding[];
 }
 
 export const ReviewContext = createContext<Reviewed | null>(null);

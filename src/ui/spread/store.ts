@@ -5,6 +5,7 @@ import { wrap } from 'comlink';
 import { createContext, useContext } from 'react';
 import { createStore, useStore } from 'zustand';
 import { contextFrom } from '../../core/arrange/context';
+import type { Alternative } from '../../core/arrange/alternatives';
 import type { Context, Placement } from '../../core/arrange/spread';
 import type { Change } from '../../core/edit/change';
 import { applies, apply } from '../../core/edit/change';
@@ -13,8 +14,10 @@ import type { Finding } from '../../core/review/finding';
 import type { History } from '../../db/spreads';
 import type { Options } from '../../core/manner/options';
 import type { Ways } from '../../core/manner/ways';
+import { mend } from '../../server/repair-actions';
 import { setMannerOf } from '../../server/manner-actions';
-import { readSpread, saveEdit, undoOrRedo } from '../../server/actions';
+import type { Remedy } from '../../core/repair/remedy';
+import { readSpread, saveEdit, undoOrRedo, waveThrough } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
 import type { ArrangeService } from '../../workers/arrange.worker';
 
@@ -56,6 +59,24 @@ interface State {
   readonly setManner: (manner: MannerChoice, anew?: boolean) => void;
   /** the manner before the last change of it, to go back to */
   readonly mannerBefore: MannerChoice | null;
+  readonly waved: readonly string[];
+  /** waves a finding through, or takes that back */
+  readonly wave: (key: string, wanted: boolean) => void;
+  /** actions that take a finding away, each tried */
+  readonly remediesOf: (finding: Finding) => Promise<readonly Remedy[]>;
+  readonly remedy: (remedy: Remedy) => void;
+  /** lets an item in with the fewest moves */
+  readonly letIn: (key: string) => void;
+  /** three other ways to lay the week out */
+  readonly alternatives: () => Promise<readonly Alternative[]>;
+  /** lays the week out as chosen, each day from one of the alternatives, in the settings of the first */
+  readonly choose: (sources: readonly Alternative[], from: readonly number[]) => void;
+  /** a sticker was spoiled, or none is left: another takes its place */
+  readonly mishap: (id: string, what: 'spoiled' | 'out') => void;
+  /** ids of what the last repair laid anew or moved */
+  readonly changed: readonly string[];
+  /** says what was done, and shows it */
+  readonly said: string | null;
 }
 
 /** A school with what the spread sets beside its habits. */
@@ -88,13 +109,13 @@ export function createSpreadStore(data: SpreadData) {
       context: contextFrom(data.context),
       placements: data.placements,
       history: data.history,
-      selected: null, picked: null, finding: null, step: null, zoom: 'both', saving: 'saved', busy: null, messages: [], mannerBefore: null,
+      selected: null, picked: null, finding: null, step: null, zoom: 'both', saving: 'saved', busy: null, messages: [], mannerBefore: null, waved: data.waved, said: null, changed: [],
       select: (selected) => set({ selected, picked: null }),
       pick: (picked) => set({ picked, selected: null }),
       show: (finding) => set({ finding, ...(finding?.placements[0] ? { selected: finding.placements[0], picked: null } : {}) }),
       setStep: (step) => set({ step }),
       setZoom: (zoom) => set({ zoom }),
-      dismiss: () => set({ messages: [], mannerBefore: null }),
+      dismiss: () => set({ messages: [], mannerBefore: null, said: null, changed: [] }),
       complain: (messages) => set({ messages }),
       edit: (change) => {
         if (!change || !applies(get().placements, change)) return;
@@ -128,6 +149,50 @@ export function createSpreadStore(data: SpreadData) {
             else set({ messages: ['Nothing more could be placed: what is still open has no room, or no sticker. The findings say why.'] });
           })
           .catch((error: unknown) => set({ busy: null, messages: [`The arranging stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
+      },
+      wave: (key, wanted) => enqueue(async () => {
+        const made = await waveThrough({ spreadId: data.id, key, wanted });
+        if (!made.ok) return fail(made.messages);
+        set({ waved: made.value, saving: 'saved', finding: null });
+      }),
+      remediesOf: async (finding) => (await arranger().remedies(get().data.context, get().placements as Placement[], finding)) as readonly Remedy[],
+      remedy: ({ change, patch, label }) => {
+        if (change) get().edit(change);
+        const { own, context } = get().data;
+        if (patch) get().setManner({ school: context.manner, options: { ...own.options, ...patch.options }, ways: { ...own.ways, ...patch.ways } });
+        set({ said: label });
+      },
+      alternatives: async () => (await arranger().alternatives(get().data.context, get().placements as Placement[])) as readonly Alternative[],
+      choose: (sources, from) => {
+        const main = sources[from[0] ?? 0];
+        if (!main) return;
+        const { own, context } = get().data;
+        const label = new Set(from).size > 1 ? 'Lay the week out from several' : 'Lay the week out otherwise';
+        set({ busy: 'Laying it out…' });
+        const changed = Object.keys({ ...main.options, ...main.ways }).length > 0;
+        if (changed) get().setManner({ school: context.manner, options: { ...own.options, ...main.options }, ways: { ...own.ways, ...main.ways } });
+        queue = queue.then(async () => {
+          const order = [main, ...sources.filter((s) => s !== main)];
+          const change = await arranger().mix(get().data.context, get().placements as Placement[], order.map((s) => s.placements as Placement[]), from.map((n) => order.indexOf(sources[n] as Alternative)), label);
+          set({ busy: null });
+          get().edit(change as Change);
+          set({ said: `${label}: ${main.says}` });
+        }).catch((error: unknown) => set({ busy: null, messages: [`It stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
+      },
+      mishap: (placement, what) => enqueue(async () => {
+        const made = await mend({ spreadId: data.id, placement, what });
+        if (!made.ok) return set({ saving: 'saved', messages: made.messages });
+        const { said, changed, spread } = made.value;
+        set({ data: spread, context: contextFrom(spread.context), placements: spread.placements, history: spread.history, saving: 'saved', said, changed, selected: null });
+      }),
+      letIn: (key) => {
+        set({ busy: 'Looking for a place…' });
+        arranger().letIn(get().data.context, get().placements as Placement[], key).then((repair) => {
+          set({ busy: null });
+          if (!repair) return set({ messages: ['It does not fit into its day as that is. The finding about it has ways out.'] });
+          get().edit(repair.change as Change);
+          set({ said: `${repair.change.label}: ${repair.moved === 0 ? 'nothing had to move' : `${repair.moved} ${repair.moved === 1 ? 'piece' : 'pieces'} moved for it`}.`, changed: repair.change.after.map((p) => p.id), selected: null });
+        }).catch((error: unknown) => set({ busy: null, messages: [`It stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
       },
       setManner: (manner, anew = false) => enqueue(async () => {
         const before = { school: get().data.context.manner, ...get().data.own };

@@ -1,0 +1,73 @@
+import { Draft } from '../arrange/draft';
+import type { Context, Placement } from '../arrange/spread';
+import { matchDemands, pieceIndex } from '../arrange/spread';
+import type { Change } from '../edit/change';
+import { apply } from '../edit/change';
+import { nameOf } from '../edit/name';
+import { removePiece } from '../edit/remove';
+import { swapPiece, swapsFor } from '../edit/swap';
+import { pieceKey } from '../kit/kit';
+import { letIn } from './let-in';
+import type { Repair } from './let-in';
+
+/**
+ * A sticker was spoiled: another copy in its stead, or the best suited other piece in the same place; where nothing fits there,
+ * its items are let in again on other bases with the fewest moves. The spoiled copy is not used again.
+ * @returns null when nothing can take its place
+ */
+export function replaceSpoiled(context: Context, placements: readonly Placement[], id: string): Repair | null {
+  const p = placements.find((q) => q.id === id);
+  const piece = p && pieceIndex(context).get(pieceKey(p));
+  if (!p || !piece) return null;
+  const label = `Replace the spoiled ${nameOf(context, p)}`;
+  const rest = placements.filter((q) => q.id !== id);
+  const ledger = Draft.begin(context, rest).ledger;
+  ledger.note(piece, p); // the spoiled copy stays spoiled
+  const rows = piece.rows > 0 && p.cut ? Math.round(p.h / (piece.height / piece.rows)) : 0;
+  const again = rows ? ledger.takeRows(piece, rows, p.w) : ledger.untouched(piece) > 0 ? ledger.take(piece, p.cut) : null;
+  if (again) return { change: { label, before: [p], after: [{ ...p, copy: again.copy, cut: again.cut ?? p.cut, locked: false }] }, moved: 0, day: p.day };
+  return inItsStead(context, placements, id, label);
+}
+
+/** No copy of a piece is left: every placement of it that is not stuck down gets another piece. @returns one repair for all; null when there is nothing to do or one cannot be replaced */
+export function replaceAll(context: Context, placements: readonly Placement[], kit: string, code: string): Repair | null {
+  const own = placements.filter((p) => p.kit === kit && p.code === code && !p.locked);
+  if (!own.length) return null;
+  let now = placements;
+  let moved = 0;
+  for (const p of own) {
+    const repair = inItsStead(context, now, p.id, '');
+    if (!repair) return null;
+    now = apply(now, repair.change);
+    moved += repair.moved;
+  }
+  return { change: between(placements, now, `Replace all ${code}`), moved, day: null };
+}
+
+function inItsStead(context: Context, placements: readonly Placement[], id: string, label: string): Repair | null {
+  const unlocked = placements.map((p) => (p.id === id ? { ...p, locked: false } : p));
+  const p = unlocked.find((q) => q.id === id) as Placement;
+  const other = swapsFor(context, unlocked, id)[0];
+  const swapped = other && swapPiece(context, unlocked, id, other.piece);
+  if (swapped) return { change: between(placements, apply(unlocked, swapped), label), moved: 0, day: p.day };
+  const carried = [...matchDemands(placements, context.week.demands)].filter(([, q]) => q.id === id).map(([key]) => key);
+  const removal = removePiece(context, unlocked, id);
+  if (!removal) return null;
+  let now: readonly Placement[] = apply(unlocked, removal);
+  let moved = 0;
+  for (const key of carried) {
+    const repair = letIn(context, now, key);
+    if (!repair) return null;
+    now = apply(now, repair.change);
+    moved += repair.moved;
+  }
+  return { change: between(placements, now, label), moved, day: p.day };
+}
+
+/** The edit that leads from one state of a spread to another. */
+export function between(before: readonly Placement[], after: readonly Placement[], label: string): Change {
+  const old = new Map(before.map((p) => [p.id, p]));
+  const now = new Map(after.map((p) => [p.id, p]));
+  const differs = (p: Placement): boolean => JSON.stringify(old.get(p.id)) !== JSON.stringify(now.get(p.id));
+  return { label, before: before.filter(differs), after: after.filter(differs) };
+}

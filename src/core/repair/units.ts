@@ -1,0 +1,59 @@
+import type { Context, Placement } from '../arrange/spread';
+import { footprint, pieceIndex } from '../arrange/spread';
+import type { Region } from '../book/book';
+import { pieceKey } from '../kit/kit';
+import { traits } from '../kit/kinds';
+import { bottom, intersect } from '../measure/rect';
+import { sortMinute } from '../week/demand';
+import { stackOf } from '../edit/stack';
+
+/** What moves in one piece down a column: a base with what lies on it, a list with its header and its second part. */
+export interface Unit {
+  readonly parts: readonly Placement[];
+  readonly y: number;
+  readonly h: number;
+  /** minutes of its item; null for boxes and pictures, which may stand anywhere */
+  readonly minute: number | null;
+  /** stuck down, or a header, a band, a banner: it never moves */
+  readonly fixed: boolean;
+  /** name of the list it is */
+  readonly list: string | null;
+}
+
+/** A header this near above a list belongs to it, mm. */
+const BELONGS = 1.2;
+
+/** What stands in a day's column, from its top on. */
+export function unitsOf(context: Context, placements: readonly Placement[], column: Region): Unit[] {
+  const pieces = pieceIndex(context);
+  const kindOf = (p: Placement) => pieces.get(pieceKey(p))?.kind;
+  const here = placements.filter((p) => p.page === column.page && p.layer === 0 && intersect(footprint(p), column)).sort((a, b) => a.y - b.y);
+  const done = new Set<string>();
+  const demands = context.week.demands;
+  return here.flatMap((p, i): Unit[] => {
+    if (done.has(p.id)) return [];
+    const group = [p];
+    for (const next of here.slice(i + 1)) {
+      const last = group.at(-1) as Placement;
+      const apart = footprint(next).y - bottom(footprint(last));
+      const headed = group.length === 1 && kindOf(p) === 'header' && p.role === 'day' && kindOf(next) === 'checklist' && apart <= BELONGS;
+      const joined = kindOf(last) === 'checklist' && kindOf(next) === 'checklist' && Math.abs(apart) < 0.2 && pieceKey(last) === pieceKey(next);
+      if (headed || joined) group.push(next);
+    }
+    for (const q of group) done.add(q.id);
+    const parts = [...new Map(group.flatMap((q) => stackOf(placements, q.id)).map((q) => [q.id, q])).values()];
+    const items = demands.filter((d) => group.some((q) => q.items.includes(d.uid)) && d.day === p.day);
+    const first = items[0];
+    const feet = group.map((q) => bottom(footprint(q)));
+    return [{
+      parts, y: footprint(p).y, h: Math.max(...feet) - footprint(p).y,
+      minute: first ? Math.min(...items.map(sortMinute)) : null,
+      fixed: parts.some((q) => q.locked) || p.role === 'base' || first?.kind === 'band' || (p.day !== column.day && !traits(kindOf(p) ?? 'label').overlay) || isBandStrip(p, context),
+      list: first?.list ?? null,
+    }];
+  });
+}
+
+/** A strip over several days belongs to a band. */
+const isBandStrip = (p: Placement, { week }: Context): boolean =>
+  p.role === 'day' && p.items.length === 0 && week.demands.some((d) => d.kind === 'band' && d.day <= (p.day ?? -1) && d.lastDay >= (p.day ?? -1)) && p.w > 45;
