@@ -8,12 +8,13 @@ import * as lookAhead from './migrations/0003-look-ahead';
 import * as stock from './migrations/0004-stock';
 import * as manners from './migrations/0005-manners';
 import * as waved from './migrations/0006-waved';
+import * as likes from './migrations/0007-likes';
 import type { Tables } from './schema';
 
 export type Database = Kysely<Tables>;
 
 /** In order. One line a migration. */
-const MIGRATIONS = { '0001-first': first, '0002-agenda-edits': agendaEdits, '0003-look-ahead': lookAhead, '0004-stock': stock, '0005-manners': manners, '0006-waved': waved };
+const MIGRATIONS = { '0001-first': first, '0002-agenda-edits': agendaEdits, '0003-look-ahead': lookAhead, '0004-stock': stock, '0005-manners': manners, '0006-waved': waved, '0007-likes': likes };
 
 /**
  * Opens the database and brings it up to date. An edit that was reported as saved is on the disk:

@@ -133,6 +133,13 @@ export interface FavoriteTable {
   liked: number;
 }
 
+/** What was learned of the owner's taste for a sticker, as `kit/code`. */
+export interface LearnedLikeTable {
+  piece: string;
+  weight: number;
+  off: number;
+}
+
 /** The picture of a page that a book was measured from. */
 export interface BookScanTable {
   book_id: string;
@@ -201,6 +208,7 @@ export interface Tables {
   favorite: FavoriteTable;
   kit: KitTable;
   kit_edit: KitEditTable;
+  learned_like: LearnedLikeTable;
   kit_week: KitWeekTable;
   order_item: OrderItemTable;
   stock_event: StockEventTable;

@@ -5,12 +5,14 @@ import { contextFrom } from '../core/arrange/context';
 import type { Placement } from '../core/arrange/spread';
 import type { Change } from '../core/edit/change';
 import { applies, apply } from '../core/edit/change';
+import { tasteOf } from '../core/edit/liking';
 import { overdrawnPlacements } from '../core/edit/stock-check';
 import { BadInput, quoted } from '../core/format/fault';
 import { MANNERS } from '../core/manner/registry';
 import { isWeekName } from '../core/week/week';
 import { findBook } from '../db/books';
 import { findKit } from '../db/kits';
+import { learn } from '../db/likes';
 import { listManners } from '../db/manners';
 import type { History } from '../db/spreads';
 import { StaleEdit, addSpread, deleteSpread, findSpreadOfWeek, makeEdit, setWaved, stepHistory } from '../db/spreads';
@@ -62,7 +64,10 @@ export async function saveEdit(input: unknown): Promise<Outcome<History>> {
     const after = apply(spread.placements, edit);
     const [over] = overdrawnPlacements(contextFrom(spread.context), after);
     if (over) throw new BadInput([{ file: 'edit', where: over.id, found: `${over.kit}/${over.code}, copy ${over.copy}`, expected: 'a sticker that is still there' }]);
-    return makeEdit(await store(), spreadId, edit);
+    const db = await store();
+    const history = await makeEdit(db, spreadId, edit);
+    await learn(db, tasteOf(spread.context, edit));
+    return history;
   });
 }
 

@@ -1,5 +1,9 @@
 import 'server-only';
 import type { Hand } from '../core/measure/hand';
+import type { TaughtWord } from '../core/week/taught';
+import { allKits } from '../db/kits';
+import type { Like } from '../db/likes';
+import { listLikes } from '../db/likes';
 import { readSetting } from '../db/settings';
 import { ownerZone } from './calendars';
 import { ownerHand } from './settings';
@@ -11,10 +15,16 @@ export interface Settings {
   readonly measured: boolean;
   readonly zone: string;
   readonly zones: readonly string[];
+  readonly likes: readonly Like[];
+  readonly taught: readonly TaughtWord[];
+  /** what icons of the owner's kits can mean */
+  readonly meanings: readonly string[];
 }
 
 export async function loadSettings(): Promise<Settings> {
   const db = await store();
   const [hand, set, zone] = await Promise.all([ownerHand(db), readSetting(db, 'hand'), ownerZone(db)]);
-  return { hand, measured: set !== null, zone, zones: Intl.supportedValuesOf('timeZone') };
+  const [likes, taught, kits] = await Promise.all([listLikes(db), readSetting<TaughtWord[]>(db, 'taught words'), allKits(db)]);
+  const meanings = [...new Set(kits.flatMap((k) => k.pieces.flatMap((p) => (p.icon ? [p.icon] : []))))].sort();
+  return { likes, taught: taught ?? [], meanings, hand, measured: set !== null, zone, zones: Intl.supportedValuesOf('timeZone') };
 }

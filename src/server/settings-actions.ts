@@ -3,9 +3,10 @@
 import { revalidatePath } from 'next/cache';
 import { IANAZone } from 'luxon';
 import { BadInput, quoted } from '../core/format/fault';
+import { forgetLikes, switchLike } from '../db/likes';
 import { writeSetting } from '../db/settings';
 import { check } from './dto/check';
-import { HandDto, ZoneDto } from './dto/settings.dto';
+import { HandDto, LikeDto, TaughtDto, ZoneDto } from './dto/settings.dto';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -20,6 +21,30 @@ export async function saveZone(input: unknown): Promise<Outcome<null>> {
     const { zone } = check(ZoneDto, input, 'settings');
     if (!IANAZone.isValidZone(zone)) throw new BadInput([{ file: 'settings', where: 'time zone', found: quoted(zone), expected: 'a zone such as America/Halifax' }]);
     return zone;
+  });
+}
+
+/** Keeps the owner's words and the icons they mean. */
+export async function saveTaught(input: unknown): Promise<Outcome<null>> {
+  return kept('taught words', () => check(TaughtDto, input, 'words').words.map(({ word, means }) => ({ word: word.trim(), means })));
+}
+
+/** Heeds something that was learned, or not any more. */
+export async function heedLike(input: unknown): Promise<Outcome<null>> {
+  return outcome(async () => {
+    const { piece, off } = check(LikeDto, input, 'taste');
+    await switchLike(await store(), piece, off);
+    revalidatePath('/', 'layout');
+    return null;
+  });
+}
+
+/** Forgets all that was learned. */
+export async function forgetTaste(): Promise<Outcome<null>> {
+  return outcome(async () => {
+    await forgetLikes(await store());
+    revalidatePath('/', 'layout');
+    return null;
   });
 }
 

@@ -6,14 +6,18 @@ import type { Options } from '../core/manner/options';
 import type { Ways } from '../core/manner/ways';
 import type { Placement } from '../core/arrange/spread';
 import { demandsOfWeek } from '../core/week/demands';
+import type { TaughtWord } from '../core/week/taught';
+import { withTaughtWords } from '../core/week/taught';
 import type { WeekDemands } from '../core/week/demand';
 import { findBook } from '../db/books';
 import type { Database } from '../db/database';
 import { findKit, listKits } from '../db/kits';
+import { listLikes } from '../db/likes';
 import { favoritesOf } from '../db/manners';
 import { marksBetween } from '../db/marks';
 import type { History } from '../db/spreads';
 import { findSpread, historyOf, kitsBegunBefore, placementsOf, usedElsewhere } from '../db/spreads';
+import { readSetting } from '../db/settings';
 import { stockEvents } from '../db/stock';
 import { calendarsOf, ownerZone } from './calendars';
 import { houseOptions } from './settings';
@@ -36,14 +40,14 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
   const db = await store();
   const row = Number.isSafeInteger(id) ? await findSpread(db, id) : undefined;
   if (!row) return null;
-  const [book, kit, stash, placements, history, elsewhere, events, favorites] = await Promise.all([
-    findBook(db, row.book_id), findKit(db, row.kit_id), stashFor(db, row), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id), stockEvents(db), favoritesOf(db),
+  const [book, kit, stash, placements, history, elsewhere, events, favorites, likes] = await Promise.all([
+    findBook(db, row.book_id), findKit(db, row.kit_id), stashFor(db, row), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id), stockEvents(db), favoritesOf(db), listLikes(db),
   ]);
   if (!book || !kit) return null;
   const [week, house] = await Promise.all([weekDemands(db, row.week, book.weekStart), houseOptions(db)]);
   return {
     id,
-    context: { book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, ways: JSON.parse(row.ways) as ContextData['ways'], favorites, options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)] },
+    context: { book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, ways: JSON.parse(row.ways) as ContextData['ways'], favorites, likes: Object.fromEntries(likes.filter((l) => !l.off).map((l) => [l.piece, l.weight])), options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)] },
     placements,
     history,
     waved: JSON.parse(row.waved) as string[],
@@ -62,5 +66,6 @@ export async function stashFor(db: Database, { week, kit_id }: { readonly week: 
 export async function weekDemands(db: Database, week: string, weekStart: 'monday' | 'sunday'): Promise<WeekDemands> {
   const [calendars, zone, marks] = await Promise.all([calendarsOf(db), ownerZone(db), marksBetween(db, '', '')]);
   const found = demandsOfWeek(calendars.map((c) => c.calendar), week, weekStart, zone);
-  return { ...found, bothMeant: marks.filter((m) => m.mark === 'both meant').map((m) => m.uid) };
+  const taught = (await readSetting<TaughtWord[]>(db, 'taught words')) ?? [];
+  return { ...found, demands: withTaughtWords(found.demands, taught), bothMeant: marks.filter((m) => m.mark === 'both meant').map((m) => m.uid) };
 }

@@ -14,12 +14,12 @@ import { assignBoxes } from './box-assignment';
 import type { BoxFit } from './box-fit';
 import { fitBox, fitDouble } from './box-fit';
 import { isPlannedAhead } from './ahead';
-import { FOREIGN, piecesOf, strangeness } from './choose';
+import { FOREIGN, piecesOf, strangeness, tasteCost } from './choose';
 import { leastHeight } from './day-blocks';
 import type { Draft, Stage } from './draft';
 import { frameHeight, headerEndsAt, layFrames } from './frames';
 import { randomFrom } from './random';
-import { freeStretches, keptFreeBesideBox, lengthOf } from './room';
+import { clearOfHours, freeStretches, keptFreeBesideBox, lengthOf } from './room';
 import type { Stretch } from './room';
 import type { Context } from './spread';
 
@@ -95,7 +95,8 @@ function boxRoom(draft: Draft, context: Context, day: number): number {
   const free = stretches.reduce((sum, s) => sum + lengthOf(s), 0);
   const wanted = leastHeight(draft, context, day);
   const row = context.ways.keepsRows ? rowFrames(context.book, day)[0] : undefined;
-  const longest = row ? (isFree(stretches, row) ? row.h : 0) : Math.max(0, ...stretches.map(lengthOf));
+  const clear = clearOfHours(context, day, stretches);
+  const longest = row ? (isFree(stretches, row) ? row.h : 0) : Math.max(0, ...clear.map(lengthOf));
   const kept = keptFreeBesideBox(context, day) + (wanted > 0 ? wanted + context.options.gap : 0);
   return Math.min(longest, free - kept) - frameHeight(draft, context);
 }
@@ -113,7 +114,7 @@ function solve(draft: Draft, context: Context, candidates: readonly Box[], place
       if (!place || !fit || fit.h < LEAST_BOX) return Infinity;
       const inward = pageOf(context.book, place.column.page).bindingSide;
       const faces = piece.faces === 'none' ? 0 : piece.faces === inward ? -1 : 1.5;
-      const liked = context.favorites.has(pieceKey(piece)) ? -6 : 0;
+      const liked = tasteCost(piece, context) * 2;
       const peak = piece === best ? -9 + Math.abs(day - 3) * 3 + (rhythm[day] === 'high' ? 0 : 3) : 0;
       const plain = isPattern(piece.motif) ? 2 : 0;
       const repeats = rhythm[day] === 'high' && headerColors[day]?.some((c) => difference(c, piece.color) < ALIKE / 2) ? 2 : 0;
@@ -184,7 +185,7 @@ function layBox(draft: Draft, context: Context, day: number, { piece, span }: Bo
 function standing(draft: Draft, context: Context, day: number, height: Height, least: number): Stretch | undefined {
   const row = context.ways.keepsRows ? rowFrames(context.book, day)[0] : undefined;
   if (row) return { from: row.y, to: bottom({ ...row, x: 0, w: 0 }) };
-  const long = freeStretches(draft, context, day).filter((s) => lengthOf(s) >= least);
+  const long = clearOfHours(context, day, freeStretches(draft, context, day)).filter((s) => lengthOf(s) >= least);
   const longest = Math.max(0, ...long.map(lengthOf));
   const roomy = long.filter((s) => lengthOf(s) >= Math.min(longest, 49 + least));
   return height === 'high' ? roomy[0] : roomy.at(-1);

@@ -1,7 +1,7 @@
 import { difference } from '../color/color';
 import type { Kind } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
-import { palette } from '../kit/kit';
+import { palette, pieceKey } from '../kit/kit';
 import type { Context } from './spread';
 import { kitsOf } from './spread';
 
@@ -39,6 +39,14 @@ export function strangeness(piece: Piece, context: Context): number {
   }
   return distance;
 }
+
+/** What a learned taste takes off a piece's cost, for each time it was shown; a favorite counts as four. From memory. */
+const A_LIKE = 0.8;
+const FAVORITE = 4;
+
+/** What the owner's taste takes off a piece's cost, or adds to it. */
+export const tasteCost = (piece: Piece, { likes, favorites }: Pick<Context, 'likes' | 'favorites'>): number =>
+  -A_LIKE * ((likes[pieceKey(piece)] ?? 0) + (favorites.has(pieceKey(piece)) ? FAVORITE : 0));
 
 /** Pieces sorted by what they would cost, the cheapest first; equal ones keep their order. */
 export function byCost<T>(pieces: readonly T[], cost: (piece: T) => number): T[] {

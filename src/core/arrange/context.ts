@@ -20,6 +20,8 @@ export interface ContextData {
   readonly ways?: Partial<Ways>;
   /** pieces their owner likes best, as `kit/code` */
   readonly favorites?: readonly string[];
+  /** what was learned of their taste, by `kit/code`: over nothing liked, under nothing not */
+  readonly likes?: Readonly<Record<string, number>>;
   readonly seed: number;
   readonly usedElsewhere: Context['usedElsewhere'];
 }
@@ -30,5 +32,5 @@ export function contextFrom(data: ContextData): Context {
   if (!manner) throw new RangeError(`no manner is called ${data.manner}`);
   const options = withHabits(manner, data.options);
   const ways = { ...manner.ways, ...data.ways };
-  return { ...data, manner, options, ways, book: fitBook(data.book, ways, options), printed: data.book, favorites: new Set(data.favorites) };
+  return { ...data, manner, options, ways, book: fitBook(data.book, ways, options), printed: data.book, favorites: new Set(data.favorites), likes: data.likes ?? {} };
 }

@@ -1,5 +1,8 @@
 import { dayColumn } from '../book/columns';
+import type { Hours } from '../book/hours';
+import { hoursOf, yOfMinute } from '../book/hours';
 import type { Demand } from '../week/demand';
+import { atTheirHours } from './at-their-hours';
 import type { Candidate, Choice } from './candidates';
 import { candidatesOf } from './candidates';
 import type { Block } from './day-blocks';
@@ -65,7 +68,8 @@ function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMa
     const chosen = packing.chosen[i];
     return chosen === null || chosen === undefined ? [] : [{ block: c.block, choice: c.choices[chosen] as Choice, stretch: packing.stretch[i] as number }];
   });
-  const tops = spaceOut(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, evening: s.block.minute >= 17 * 60, joined: context.options.littles === 'stacked' && s.choice.form?.kind === 'little' })), stretches, context.options.gap);
+  const hours = hoursOf(context.book, day);
+  const tops = hours ? atTheirHours(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, ...hourOf(hours, s.block) })), stretches, context.options.gap) : spaceOut(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, evening: s.block.minute >= 17 * 60, joined: context.options.littles === 'stacked' && s.choice.form?.kind === 'little' })), stretches, context.options.gap);
   const failed = standing.filter((s, i) => {
     const at = { page: column.page, day, column, y: tops[i] as number };
     return !(s.choice.form ? dressBase(draft, context, s.block.demands[0] as Demand, s.choice, at) : dressList(draft, context, s.block, at));
@@ -73,6 +77,13 @@ function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMa
   const leftOut = candidates.filter((_, i) => packing.chosen[i] === null).map((c) => c.block);
   return { draft, leftOut: [...leftOut, ...failed.map((s) => s.block)] };
 }
+
+/** What has no hour is drawn to its part of the day this much less than a fixed hour draws. From memory. */
+const LIGHTLY = 0.03;
+
+/** Where a block's hour is printed, and how strongly it is drawn there. */
+const hourOf = (hours: Hours, block: Block): { wanted: number; pull: number } =>
+  ({ wanted: yOfMinute(hours, block.minute), pull: !block.list && typeof block.demands[0]?.start === 'number' ? 1 : LIGHTLY });
 
 /** First with room kept for what comes up; when something would be left out, with all the room there is. */
 function packWithin(candidates: readonly Candidate[], stretches: readonly Stretch[], context: Context, day: number) {

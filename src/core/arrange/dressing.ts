@@ -9,7 +9,7 @@ import type { Demand } from '../week/demand';
 import { spokenTime, writtenText } from '../week/demand';
 import { meaningsOf } from '../week/meaning';
 import type { Choice } from './candidates';
-import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
+import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from './choose';
 import type { Block } from './day-blocks';
 import { listsFor, rowPitch } from './day-blocks';
 import type { Draft } from './draft';
@@ -31,7 +31,7 @@ interface At {
 export function dressBase(draft: Draft, context: Context, demand: Demand, choice: Choice, at: At): boolean {
   const { form } = choice;
   if (!form) return false;
-  const design = byCost(form.designs, (p) => (draft.ledger.untouched(p) > 0 ? jar(draft, p, at) + strangeness(p, context) + foilCost(context, p, at.day) : Infinity))[0];
+  const design = byCost(form.designs, (p) => (draft.ledger.untouched(p) > 0 ? jar(draft, p, at) + strangeness(p, context) + foilCost(context, p, at.day) + tasteCost(p, context) : Infinity))[0];
   const taken = design && draft.ledger.take(design, form.cut);
   if (!design || !taken) return false;
   const x = alignX(context, at.column, form.w);
@@ -139,7 +139,7 @@ export function heightOfList(draft: Draft, context: Context, block: Block, width
 /** Lays a list cut to its number of rows (handbook L1), or two of one design joined (L2), under its header. */
 export function dressList(draft: Draft, context: Context, block: Block, at: At): boolean {
   const rows = block.demands.length;
-  const design = byCost(listsFor(draft, context, at.column.w), (p) => (rowsThere(draft, p) >= rows ? jar(draft, p, at) + strangeness(p, context) + listColorCost(context, p, at.day) - (hasOffcut(draft, p, rows) ? OFFCUT_FIRST : 0) : Infinity))[0];
+  const design = byCost(listsFor(draft, context, at.column.w), (p) => (rowsThere(draft, p) >= rows ? jar(draft, p, at) + strangeness(p, context) + tasteCost(p, context) + listColorCost(context, p, at.day) - (hasOffcut(draft, p, rows) ? OFFCUT_FIRST : 0) : Infinity))[0];
   if (!design) return false;
   let y = at.y;
   const header = listHeader(draft, context, block, at.column.w);

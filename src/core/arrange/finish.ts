@@ -1,7 +1,7 @@
 import { dayColumn } from '../book/columns';
 import { area, intersect, unionArea } from '../measure/rect';
 import { alignX } from './align';
-import { byCost, piecesOf } from './choose';
+import { byCost, piecesOf, tasteCost } from './choose';
 import type { Draft, Stage } from './draft';
 import { freeStretches, keptFree, lengthOf } from './room';
 import type { Context } from './spread';
@@ -63,5 +63,5 @@ const longestOf = (draft: Draft, context: Context, day: number) => [...freeStret
 const pictureFor = (draft: Draft, context: Context, room: number, width: number) =>
   byCost(piecesOf(context, 'deco'), (p) => {
     const used = draft.placements.filter((q) => q.code === p.code && q.kit === p.kit).length;
-    return p.kit === context.kit.name && p.height <= room && p.width <= width && draft.ledger.untouched(p) > 0 ? used * 30 - p.height : Infinity;
+    return p.kit === context.kit.name && p.height <= room && p.width <= width && draft.ledger.untouched(p) > 0 ? used * 30 - p.height + tasteCost(p, context) * 4 : Infinity;
   })[0];

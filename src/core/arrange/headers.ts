@@ -10,7 +10,7 @@ import { cheapestSequence, habitCost, withoutLoud } from './color-sequence';
 import { blocksOfDay, leastHeight } from './day-blocks';
 import type { Draft, Stage } from './draft';
 import { dressList, heightOfList } from './dressing';
-import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
+import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from './choose';
 import { foilCost } from './foil';
 import { layStrip } from './makeshift';
 import type { Context } from './spread';
@@ -70,7 +70,7 @@ function layHeader(draft: Draft, context: Context, at: HeaderPlace): void {
   const piece = byCost(piecesOf(context, 'header'), (p) => {
     const word = at.words.indexOf(printed(p));
     if (word < 0 || draft.ledger.untouched(p) === 0 || strangeness(p, context) > FOREIGN || trimTo(p, column.w) === undefined) return Infinity;
-    return (at.color ? Math.min(60, difference(p.color, at.color)) : 0) + word * 8 + strangeness(p, context) * 3 + foilCost(context, p, day);
+    return (at.color ? Math.min(60, difference(p.color, at.color)) : 0) + word * 8 + strangeness(p, context) * 3 + tasteCost(p, context) + foilCost(context, p, day);
   })[0];
   const cut = piece ? (trimTo(piece, column.w) ?? null) : null;
   const taken = piece && draft.ledger.take(piece, cut);

@@ -1,4 +1,5 @@
 import { dayColumn } from '../book/columns';
+import { hoursOf, yOfMinute } from '../book/hours';
 import type { Rect } from '../measure/rect';
 import { bottom } from '../measure/rect';
 import type { Draft } from './draft';
@@ -51,6 +52,20 @@ function keepOff(draft: Draft, p: Placement, gap: number): Stretch {
   const isHeader = draft.pieceOf(p)?.kind === 'header';
   return { from: f.y - (isHeader ? 0 : gap), to: bottom(f) + (isHeader ? Math.min(gap, UNDER_HEADER) : gap) };
 }
+
+/** In a book with hour lines, the parts of some free stretches where no item of the day has its hour. */
+export function clearOfHours(context: Context, day: number, stretches: readonly Stretch[]): Stretch[] {
+  const hours = hoursOf(context.book, day);
+  if (!hours) return [...stretches];
+  const busy = context.week.demands.filter((d) => d.day === day && d.start !== null && d.kind !== 'band').map((d) => yOfMinute(hours, d.start as number)).sort((a, b) => a - b);
+  return stretches.flatMap((s) => {
+    const edges = [s.from, ...busy.filter((y) => y > s.from - LABEL && y < s.to), s.to];
+    return edges.slice(1).map((to, i) => ({ from: i ? (edges[i] as number) + LABEL : s.from, to: i === edges.length - 2 ? to : to - context.options.gap })).filter((x) => lengthOf(x) > 3);
+  });
+}
+
+/** mm that an item's base takes at its hour: a label with its gap (handbook 3). */
+const LABEL = 14;
 
 /** Where the first free millimeter of a day's column is. */
 export function topOfDay(draft: Draft, context: Context, day: number): number {

@@ -52,6 +52,8 @@ export interface Context {
   readonly ways: Ways;
   /** `kit/code` of what its owner likes best */
   readonly favorites: ReadonlySet<string>;
+  /** what was learned of the owner's taste, by `kit/code`, -5 to 5 */
+  readonly likes: Readonly<Record<string, number>>;
   readonly seed: number;
   /** parts of stickers that other weeks' spreads have used */
   readonly usedElsewhere: readonly { readonly kit: string; readonly code: string; readonly copy: number; readonly cut: Rect | null }[];

@@ -1,4 +1,5 @@
 import type { Book, Mark, Region } from '../book/book';
+import { hoursOf } from '../book/hours';
 import type { Context, Placement } from '../arrange/spread';
 import { footprint, pieceIndex } from '../arrange/spread';
 import type { Piece } from '../kit/kit';
@@ -105,6 +106,7 @@ const overlap = (a: Rect, b: Rect): number => {
 function isFreeColumn(region: Region | undefined, context: Context, placements: readonly Placement[]): boolean {
   if (region?.kind === 'month-flag') return context.options.monthFlags && placements.length > 0;
   if (region?.id.startsWith('top-band')) return placements.length > 0; // headers printed under a top band
+  if (region?.kind === 'day' && region.day !== undefined && hoursOf(context.book, region.day)) return false; // hour lines are to be read
   if (region?.kind === 'day') return !context.ways.keepsRows && placements.some((p) => p.day === region.day && p.role !== 'base');
   return region?.kind === 'sidebar' && placements.some((p) => p.role === 'sidebar' && p.page === region.page);
 }

@@ -1,6 +1,7 @@
 import type { Book } from './book';
 import { discOpen } from './disc-open';
 import { fourPage } from './four-page';
+import { hourly } from './hourly';
 import { openB6 } from './open-b6';
 import { threeBox } from './three-box';
 import { wideUndated } from './wide-undated';
@@ -12,4 +13,5 @@ export const BOOKS: Readonly<Record<string, Book>> = {
   'disc-open': discOpen,
   'wide-undated': wideUndated,
   'four-page': fourPage,
+  hourly,
 };

@@ -1,6 +1,7 @@
 import { contains } from '../measure/rect';
 import type { Book } from './book';
 import { dayColumn } from './columns';
+import { hoursOf } from './hours';
 
 /** A row of a day's column below its printed label: where a full box stands in a book with three boxes. mm */
 export interface RowFrame {
@@ -12,11 +13,11 @@ export interface RowFrame {
 const HEADER_ROOM = 7.4;
 const ROWS = 3;
 
-/** The three rows of a day: the printed ones, or thirds of the column. Empty where the book has no such day. */
+/** The three rows of a day: the printed ones, or thirds of the column where none or only hours are printed. Empty where the book has no such day. */
 export function rowFrames(book: Book, day: number): readonly RowFrame[] {
   const column = dayColumn(book, day);
   if (!column) return [];
-  if (!column.rows?.length) {
+  if (!column.rows?.length || hoursOf(book, day)) {
     const third = column.h / ROWS;
     return Array.from({ length: ROWS }, (_, i) => ({ y: column.y + i * third + HEADER_ROOM, h: third - HEADER_ROOM }));
   }

@@ -5,8 +5,8 @@ export type Height = 'high' | 'low';
 export const RHYTHMS = {
   'up and down': heights('LHLHLHL'),
   'down and up': heights('HLHLHLH'),
-  hill: heights('LLHHHLL'),
-  valley: heights('HHLLLHH'),
+  'like a hill': heights('LLHHHLL'),
+  'like a valley': heights('HHLLLHH'),
   'in a row at the top': heights('HHHHHHH'),
   'in a row on the floor': heights('LLLLLLL'),
 } as const satisfies Record<string, readonly Height[]>;
@@ -16,7 +16,7 @@ export type RhythmName = keyof typeof RHYTHMS;
 /** The rhythms a way of standing allows, the best liked first. */
 export const STANDS = {
   'up-and-down': ['up and down', 'down and up'],
-  hill: ['hill', 'valley'],
+  hill: ['like a hill', 'like a valley'],
   top: ['in a row at the top'],
   floor: ['in a row on the floor'],
 } as const satisfies Record<string, readonly RhythmName[]>;

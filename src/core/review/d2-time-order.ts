@@ -1,6 +1,8 @@
 import type { Demand } from '../week/demand';
 import { sortMinute, spokenTime } from '../week/demand';
-import type { Finding, Rule } from './finding';
+import type { Placement } from '../arrange/spread';
+import { hoursOf, yOfMinute } from '../book/hours';
+import type { Finding, Rule, View } from './finding';
 import { at, dayName, mm } from './say';
 
 /** D2: items run down their own day's column by time. */
@@ -30,6 +32,22 @@ export const d2TimeOrder: Rule = {
         }];
       });
     });
-    return [...strayed, ...swapped];
+    return [...strayed, ...swapped, ...carried.flatMap(({ d, p }) => offItsHour(view, d, p))];
   },
 };
+
+/** An item this far from its printed hour is hard to read there, mm. From memory. */
+const OFF = 12;
+
+/** In a book with hour lines an item stands at its hour. */
+function offItsHour(view: View, d: Demand, p: Placement): Finding[] {
+  const hours = hoursOf(view.context.book, d.day);
+  if (!hours || d.start === null || d.list || p.day !== d.day) return [];
+  const off = p.y - yOfMinute(hours, d.start);
+  if (Math.abs(off) <= OFF) return [];
+  return [{
+    rule: 'D2', severity: 'look', ...at(p), placements: [p.id],
+    message: `“${d.title}” stands ${mm(view, Math.abs(off))} ${off > 0 ? 'below' : 'above'} its hour, ${spokenTime(d.start)}.`,
+    remedy: 'Make room at its hour, or be sure that its time is written.',
+  }];
+}

@@ -1,11 +1,27 @@
 import 'reflect-metadata';
-import { IsInt, IsNumber, IsString, Max, MaxLength, Min } from 'class-validator';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsInt, IsNumber, IsString, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import type { TaughtWord } from '../../core/week/taught';
 import type { Hand } from '../../core/measure/hand';
 
 export class HandDto implements Hand {
   @IsInt() @Min(2) @Max(200) lettersPerLine!: number;
   @IsNumber() @Min(5) @Max(300) lineWidth!: number;
   @IsNumber() @Min(1.5) @Max(20) linePitch!: number;
+}
+
+export class TaughtWordDto implements TaughtWord {
+  @Matches(/^\s*[\p{L}\p{N}][\p{L}\p{N} ]{0,39}\s*$/u, { message: 'expected: a word or two, of letters and digits' }) word!: string;
+  @Matches(/^[\p{L}\p{N}-]{1,40}$/u) means!: string;
+}
+
+export class TaughtDto {
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TaughtWordDto) words!: TaughtWordDto[];
+}
+
+export class LikeDto {
+  @IsString() @MaxLength(400) piece!: string;
+  @IsBoolean() off!: boolean;
 }
 
 export class ZoneDto {

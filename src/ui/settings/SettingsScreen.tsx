@@ -16,7 +16,10 @@ import { roomWanted } from '../../core/week/room-wanted';
 import type { Settings } from '../../server/load-settings';
 import type { Outcome } from '../../server/outcome';
 import { saveHand, saveZone } from '../../server/settings-actions';
+import { useRun } from '../use-run';
 import { useTrueSize } from '../use-true-size';
+import { Learned } from './Learned';
+import { Words } from './Words';
 import { TopBar } from '../TopBar';
 import { GLASS } from '../theme';
 
@@ -25,6 +28,7 @@ const EXAMPLES = ['swim', '4:30p vet, both hounds', '1:30p allotment open day wi
 /** The owner's hand and clock. */
 export function SettingsScreen({ settings }: { settings: Settings }) {
   const router = useRouter();
+  const { run: change, busy, messages: troubles } = useRun();
   const [px] = useTrueSize();
   const given = sampleOf(settings.hand);
   const [length, setLength] = useState(String(given.length));
@@ -43,7 +47,7 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
     <Box sx={{ minHeight: '100vh' }}>
       <TopBar title={<Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>Settings</Typography>}><Button color="inherit" component={Link} href="/agenda">Agenda</Button></TopBar>
       <Box component="main" sx={{ maxWidth: 1000, mx: 'auto', px: { xs: 2, md: 4 }, py: 3, display: 'flex', flexDirection: 'column', gap: 2 }}>
-        {messages.map((m) => <Alert key={m} severity="error">{m}</Alert>)}
+        {[...messages, ...troubles].map((m) => <Alert key={m} severity="error">{m}</Alert>)}
         {said && <Alert severity="success" onClose={() => setSaid('')}>{said}</Alert>}
         <Paper component="section" aria-label="Your hand" sx={{ p: 3, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 4 }}>
           <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
@@ -87,6 +91,8 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
             <Button variant="outlined" disabled={zone === settings.zone} onClick={() => run(saveZone({ zone }), `Your clock is now ${zone}’s.`)}>Keep this zone</Button>
           </Box>
         </Paper>
+        <Words taught={settings.taught} meanings={settings.meanings} run={change} busy={busy} />
+        <Learned likes={settings.likes} run={change} busy={busy} />
       </Box>
     </Box>
   );

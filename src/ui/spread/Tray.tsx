@@ -18,6 +18,7 @@ import { pieceKey } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
+import { Balance } from './Balance';
 import { useReview } from './review-context';
 import { useSpread } from './store';
 import { symbolId } from './symbol-id';
@@ -29,11 +30,12 @@ export function Tray() {
   const picked = useSpread((s) => s.picked);
   const selected = useSpread((s) => s.selected);
   const placement = useSpread((s) => s.placements.find((p) => p.id === s.selected));
+  const step = useSpread((s) => s.step);
   const { view } = useReview();
   const piece = placement && view.pieceOf(placement);
   return (
     <Box component="section" aria-label="In hand" sx={{ borderTop: `1px solid ${GLASS.edge}`, background: GLASS.paper, px: 2, py: 1.25, minHeight: 172, maxHeight: 230, flexShrink: 0, overflowY: 'auto' }}>
-      {picked ? <PickedTray piece={picked} /> : placement && piece ? <PlacedTray key={selected} placement={placement} piece={piece} /> : <EmptyTray />}
+      {picked ? <PickedTray piece={picked} /> : placement && piece ? <PlacedTray key={selected} placement={placement} piece={piece} /> : step === 'Finish' && view.placements.length > 0 ? <Balance /> : <EmptyTray />}
     </Box>
   );
 }

@@ -1,0 +1,84 @@
+import { expect } from '@playwright/test';
+import { arrangeWeek, giveUp, openWeek, saved, test } from './hobnail';
+
+test('a finding is taken away by one action, another is wanted so and stays so', async ({ page, hobnail, complaints }) => {
+  await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
+  const label = page.getByTestId('piece').and(page.getByLabel(/^quarter box/)).first();
+  await label.click({ position: { x: 4, y: 4 } }); // beside the icon that may lie on it
+  for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowRight');
+  await saved(page);
+  await page.getByRole('tab', { name: /Findings/ }).click();
+  const aside = page.getByTestId('findings').getByRole('button', { name: /F1.*out of its column/ }).first();
+  await aside.click();
+  await page.getByTestId('remedy').first().click();
+  await saved(page);
+  await expect(aside).toHaveCount(0);
+  await expect(page.getByRole('alert').filter({ hasText: /^Move|^Trim|^Swap/ })).toBeVisible();
+
+  const rest = page.getByTestId('findings').getByRole('button', { name: /B1.*Left page/ });
+  await rest.click();
+  await page.getByRole('button', { name: 'I want it so' }).click();
+  await expect(rest).toHaveCount(0);
+  await page.reload();
+  await page.getByRole('tab', { name: /Findings/ }).click();
+  await expect(rest).toHaveCount(0);
+  await page.getByRole('button', { name: /^Wanted so · 1/ }).click();
+  await page.getByRole('button', { name: 'Say it again' }).click();
+  await expect(rest).toBeVisible();
+  await giveUp(page);
+  expect(complaints).toEqual([]);
+});
+
+test('a late item is let in, a spoiled sticker is replaced on the spread and on the bench, and the stock knows', async ({ page, hobnail, complaints }) => {
+  await openWeek(page, hobnail, /^In 3 weeks/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
+  const spread = page.url();
+  const week = (await page.getByRole('link', { name: 'Add or change items in the agenda' }).getAttribute('href')) as string;
+  await page.goto(`${hobnail.url}${week}`);
+  await page.getByLabel('New item').fill('plumber wed 11:00');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('agenda-item').filter({ hasText: 'plumber' })).toBeVisible();
+  await page.goto(spread);
+  await page.getByRole('button', { name: 'Let plumber in' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: /Let in “plumber”: (nothing had to move|\d+ pieces? moved for it)/ })).toBeVisible();
+  await saved(page);
+  await expect(page.getByTestId('without-place')).toHaveCount(0);
+  await expect(page.getByTestId('fresh').first()).toBeVisible();
+
+  const piece = page.getByTestId('piece').and(page.getByLabel(/plumber/)).first();
+  const which = async () => piece.getAttribute('data-piece');
+  const before = await which();
+  await piece.click();
+  await page.getByRole('button', { name: 'I have none left' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Replace all' })).toBeVisible();
+  expect(await which()).not.toBe(before);
+  await page.goto(`${spread}/bench`);
+  await page.getByRole('button', { name: /place date cover/ }).first().click();
+  await page.getByRole('button', { name: 'Spoiled it' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Replace the spoiled' })).toContainText('The steps are counted anew.');
+  await page.goto(`${hobnail.url}/kits?kit=rockpool`);
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+  await expect(page.getByTestId('on-table').and(page.locator('[data-state=spoiled]'))).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-testid=on-table][data-state=spoiled]')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.goto(spread);
+  await giveUp(page);
+  expect(complaints).toEqual([]);
+});
+
+test('three ways are compared, and a day is taken from another', async ({ page, hobnail, complaints }) => {
+  await openWeek(page, hobnail, /^In 3 weeks/, { kit: 'Rockpool' });
+  await page.getByRole('button', { name: 'Other ways' }).click();
+  await expect(page.getByRole('region', { name: /^Way \d$/ })).toHaveCount(3);
+  await page.getByRole('button', { name: 'Wednesday from way 2' }).click();
+  await page.getByRole('button', { name: 'Lay it out so, day by day' }).click();
+  await page.getByTestId('piece').nth(20).waitFor();
+  await saved(page);
+  await expect(page.getByTestId('without-place')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('piece')).toHaveCount(0);
+  await giveUp(page);
+  expect(complaints).toEqual([]);
+});

@@ -1,0 +1,29 @@
+import type { Context, Placement } from '../arrange/spread';
+import { pieceIndex } from '../arrange/spread';
+import { isStrip, traits } from '../kit/kinds';
+import { pieceKey } from '../kit/kit';
+import type { Change } from './change';
+
+/** What an edit says of a taste: pieces put in another's stead gain, pieces swapped away or taken off lose. */
+export interface Taste {
+  /** `kit/code` */
+  readonly piece: string;
+  /** +1 or -1 */
+  readonly by: number;
+}
+
+/**
+ * What can be learned from an edit (handbook 7: what was liked and what was not). Only from a person's own swaps and removals of
+ * pieces that others could stand for; moving, writing and arranging say nothing of taste.
+ */
+export function tasteOf(context: Pick<Context, 'kit' | 'stash'>, change: Change): Taste[] {
+  if (!/^(Swap|Take off) /.test(change.label)) return [];
+  const index = pieceIndex(context);
+  const counts = (p: Placement): boolean => {
+    const kind = index.get(pieceKey(p))?.kind;
+    return kind !== undefined && !isStrip(kind) && kind !== 'date-dot' && (traits(kind).overlay !== true || kind === 'deco');
+  };
+  const gone = change.before.filter((p) => counts(p) && !change.after.some((q) => pieceKey(q) === pieceKey(p)));
+  const come = change.after.filter((p) => counts(p) && !change.before.some((q) => pieceKey(q) === pieceKey(p)));
+  return [...gone.map((p) => ({ piece: pieceKey(p), by: -1 })), ...come.map((p) => ({ piece: pieceKey(p), by: 1 }))];
+}
