@@ -4,11 +4,12 @@ export default defineConfig({
   testDir: 'e2e',
   timeout: 240_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  workers: 2,
   retries: 0,
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : 'list',
   use: {
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 40_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],

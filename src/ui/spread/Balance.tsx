@@ -19,7 +19,7 @@ export function Balance() {
   const [left, right] = [weightOf(view, 'left'), weightOf(view, 'right')];
   const share = Math.round((left / Math.max(1, left + right)) * 100);
   return (
-    <Box sx={{ display: 'flex', gap: 4, py: 0.5, alignItems: 'flex-end', flexWrap: 'wrap' }} data-testid="balance">
+    <Box sx={{ display: 'flex', gap: 3, py: 0.5, alignItems: 'flex-start' }} data-testid="balance">
       <Box sx={{ display: 'flex', gap: 1 }}>
         {week.days.map((iso, day) => {
           const column = dayColumn(book, day);
@@ -43,7 +43,7 @@ export function Balance() {
           );
         })}
       </Box>
-      <Box sx={{ minWidth: 200 }}>
+      <Box sx={{ width: 210, flexShrink: 0 }}>
         <Typography variant="body2" sx={{ fontWeight: 600 }}>Weight of the pages</Typography>
         <svg width={200} height={26} role="img" aria-label={`Left ${share} of 100, right ${100 - share}`}>
           <rect y={6} width={share * 2} height={14} rx={3} fill={GLASS.bottle} />

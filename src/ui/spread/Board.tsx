@@ -111,7 +111,7 @@ export function Board() {
             <Laid
               key={p.id} placement={p} written={handSvg(context, p, placements)} name={nameOf(context, p)} symbol={symbolId(p)}
               whole={view.pieceOf(p)} chosen={p.id === selected} fresh={changed.includes(p.id)} tab={selected ? p.id === selected : n === 0}
-              pale={step !== null && ROLES[step] !== undefined && !ROLES[step].includes(p.role)} onBegin={begin} onChoose={select}
+              pale={step !== null && step !== 'Finish' && ROLES[step] !== undefined && !ROLES[step].includes(p.role)} onBegin={begin} onChoose={select}
             />
           ))}
           {spots.filter((s) => s.page === i).map((spot) => (

@@ -9,6 +9,7 @@ import type { Alternative } from '../../core/arrange/alternatives';
 import type { Context, Placement } from '../../core/arrange/spread';
 import type { Change } from '../../core/edit/change';
 import { applies, apply } from '../../core/edit/change';
+import { movePiece } from '../../core/edit/move';
 import type { Piece } from '../../core/kit/kit';
 import type { Finding } from '../../core/review/finding';
 import type { History } from '../../db/spreads';
@@ -53,6 +54,8 @@ interface State {
   readonly dismiss: () => void;
   readonly complain: (messages: readonly string[]) => void;
   readonly edit: (change: Change | null) => void;
+  /** moves the chosen piece by some mm, from where it is by now: keys come faster than the screen is drawn */
+  readonly nudge: (dx: number, dy: number) => void;
   readonly travel: (way: 'undo' | 'redo') => void;
   readonly arrange: (how: 'rest' | 'anew') => void;
   /** lays out in another manner from now on; what lies there stays */
@@ -126,6 +129,11 @@ export function createSpreadStore(data: SpreadData) {
           if (!saved.ok) return fail(saved.messages);
           set({ saving: 'saved', history: saved.value });
         });
+      },
+      nudge: (dx, dy) => {
+        const { context, placements, selected, edit } = get();
+        const p = placements.find((q) => q.id === selected);
+        if (p) edit(movePiece(context, placements, p.id, { page: p.page, x: p.x + dx, y: p.y + dy, day: p.day }));
       },
       travel: (way) => {
         if (!get().history[way]) return;

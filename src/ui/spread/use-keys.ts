@@ -2,7 +2,6 @@
 
 import { useHotkeys } from 'react-hotkeys-hook';
 import { lockPiece, turnPiece } from '../../core/edit/alter';
-import { movePiece } from '../../core/edit/move';
 import { removePiece } from '../../core/edit/remove';
 import { useSpread } from './store';
 
@@ -23,7 +22,7 @@ const WAYS: Readonly<Record<string, readonly [number, number]>> = { arrowleft: [
 
 /** The keyboard for the spread screen. */
 export function useKeys(): void {
-  const { context, placements, selected, select, pick, show, edit, travel, arrange } = useSpread((s) => s);
+  const { context, placements, selected, select, pick, show, edit, nudge, travel, arrange } = useSpread((s) => s);
   const chosen = placements.find((p) => p.id === selected);
   const order = [...placements].sort((a, b) => a.page - b.page || a.x - b.x || a.y - b.y || a.layer - b.layer);
   useHotkeys('mod+z', (e) => { e.preventDefault(); travel('undo'); }, [travel]);
@@ -45,6 +44,6 @@ export function useKeys(): void {
     if (!chosen || !way) return;
     e.preventDefault();
     const by = e.shiftKey ? 5 : 1;
-    edit(movePiece(context, placements, chosen.id, { page: chosen.page, x: chosen.x + way[0] * by, y: chosen.y + way[1] * by, day: chosen.day }));
-  }, [chosen, placements]);
+    nudge(way[0] * by, way[1] * by);
+  }, [chosen, nudge]);
 }
