@@ -13,7 +13,7 @@ import type { Finding, View } from '../review/finding';
 import { review, viewOf } from '../review/review';
 import type { Score } from '../review/score';
 import { scoreOf } from '../review/score';
-import { longDay } from '../week/week';
+import { longDay } from '../week/day-names';
 import { arrange } from './arrange';
 import type { Context, Placement } from './spread';
 

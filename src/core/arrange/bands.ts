@@ -6,7 +6,7 @@ import type { Rect } from '../measure/rect';
 import { bottom } from '../measure/rect';
 import type { Demand } from '../week/demand';
 import { writtenText } from '../week/demand';
-import { shortDay } from '../week/week';
+import { shortDay } from '../week/day-names';
 import { isPlannedAhead } from './ahead';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
 import type { Draft, Stage } from './draft';

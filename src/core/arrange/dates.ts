@@ -2,7 +2,7 @@ import { dateHeader } from '../book/columns';
 import type { Region } from '../book/book';
 import type { Piece } from '../kit/kit';
 import { centerX, centerY } from '../measure/rect';
-import { dayOfMonth } from '../week/week';
+import { dayOfMonth } from '../week/day-names';
 import type { Draft, Stage } from './draft';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
 import { inkFor } from './ink';

@@ -2,7 +2,7 @@ import { dayColumn } from '../book/columns';
 import { ruled } from '../measure/fraction';
 import { writtenText } from '../week/demand';
 import type { Demand } from '../week/demand';
-import { longDay } from '../week/week';
+import { longDay } from '../week/day-names';
 import { isPlannedAhead } from './ahead';
 import { Draft } from './draft';
 import { formCost, formsFor } from './forms';

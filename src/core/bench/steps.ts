@@ -5,7 +5,7 @@ import { isRoll, pieceKey } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { ruled } from '../measure/fraction';
 import { contains, intersect } from '../measure/rect';
-import { longDay } from '../week/week';
+import { longDay } from '../week/day-names';
 import type { Cut } from './cuts';
 import { fillsColumn, measuredFrom, pageName } from './measure-from';
 import type { WhiteOut } from './white-out';

@@ -1,5 +1,5 @@
 import type { Context } from '../arrange/spread';
-import { longDay } from '../week/week';
+import { longDay } from '../week/day-names';
 import type { WhiteOut } from './white-out';
 import { regionOf, tapeLength } from './white-out';
 

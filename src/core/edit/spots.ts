@@ -11,7 +11,7 @@ import { ruled } from '../measure/fraction';
 import { tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { bottom, intersect } from '../measure/rect';
-import { longDay } from '../week/week';
+import { longDay } from '../week/day-names';
 import type { Change } from './change';
 
 /** A place where a picked piece may go, and what that costs. */

@@ -9,7 +9,7 @@ import type { SpreadFile } from '../bench/spread-file';
 import type { Step } from '../bench/steps';
 import { tapeLength } from '../bench/white-out';
 import { ruled } from '../measure/fraction';
-import { spokenWeek } from '../week/week';
+import { spokenWeek } from '../week/day-names';
 import { FAINT, FRAME, Paper, STOP } from './pdf/paper';
 
 /** The files of the two shipped fonts, WOFF or TrueType. */

@@ -21,7 +21,7 @@ import { shortened } from '../measure/hand';
 import { tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { bottom, intersect, right } from '../measure/rect';
-import { dayOfMonth, longDay } from '../week/week';
+import { dayOfMonth, longDay } from '../week/day-names';
 import { letIn, letInAs } from './let-in';
 import type { Case, Idea, Remedy } from './remedy';
 import { asEdit } from './remedy';

@@ -1,7 +1,7 @@
 import { dateHeader } from '../book/columns';
 import { footprint } from '../arrange/spread';
 import { intersect } from '../measure/rect';
-import { dayOfMonth } from '../week/week';
+import { dayOfMonth } from '../week/day-names';
 import type { Finding, Rule } from './finding';
 import { at, dayName } from './say';
 

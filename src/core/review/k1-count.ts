@@ -6,7 +6,7 @@ import type { Kind } from '../kit/kinds';
 import { isRoll, spokenName } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { SECTIONS } from '../manner/options';
-import { dayOfMonth } from '../week/week';
+import { dayOfMonth } from '../week/day-names';
 import type { Finding, Rule, View } from './finding';
 import { counted, mm } from './say';
 

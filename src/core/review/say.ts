@@ -2,7 +2,7 @@ import { dayColumn } from '../book/columns';
 import type { Placement } from '../arrange/spread';
 import { traits } from '../kit/kinds';
 import { ruled } from '../measure/fraction';
-import { longDay } from '../week/week';
+import { longDay } from '../week/day-names';
 import type { View } from './finding';
 
 /** `Thursday` */

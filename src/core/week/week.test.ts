@@ -9,7 +9,8 @@ import { meaningsOf, usualPart } from './meaning';
 import { roomWanted } from './room-wanted';
 import { lookAlikes } from './twice';
 import { markKey, undone } from './undone';
-import { daysOfWeek, isWeekName, spokenWeek, weekAfter, weekOf } from './week';
+import { spokenWeek } from './day-names';
+import { daysOfWeek, isWeekName, weekAfter, weekOf } from './week';
 
 const calendar = (...lines: string[]) => readCalendar(['BEGIN:VCALENDAR', 'VERSION:2.0', ...lines, 'END:VCALENDAR'].join('\r\n'), 'c.ics');
 const event = (...lines: string[]): string[] => ['BEGIN:VEVENT', `UID:${lines.join('').replace(/\W/g, '')}`, ...lines, 'END:VEVENT'];

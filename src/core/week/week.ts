@@ -34,31 +34,3 @@ export function weekAfter(week: WeekName, count = 1): WeekName {
   const monday = DateTime.fromISO(`${week}-1`, { zone: 'utc' }).plus({ weeks: count });
   return weekOf(monday.toISODate() as string);
 }
-
-/** Day of the month, 1-31: what a date dot must say (handbook B5). */
-export const dayOfMonth = (day: IsoDay): number => Number(day.slice(8, 10));
-
-const NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-/** The review names days hundreds of times after every edit; the same few of them. */
-const named = new Map<IsoDay, string>();
-const MOST_NAMED = 2000;
-
-/** `Monday`, `Tuesday`, … */
-export function longDay(day: IsoDay): string {
-  const known = named.get(day);
-  if (known !== undefined) return known;
-  const name = NAMES[DateTime.fromISO(day, { zone: 'utc' }).weekday - 1] ?? day;
-  if (named.size >= MOST_NAMED) named.clear();
-  named.set(day, name);
-  return name;
-}
-
-/** `Mon`, `Tue`, … */
-export const shortDay = (day: IsoDay): string => longDay(day).slice(0, 3);
-
-/** `Feb 8 – 14`, or `Jan 29 – Feb 4` over a month's end. */
-export function spokenWeek(days: readonly IsoDay[]): string {
-  const first = DateTime.fromISO(days[0] as string, { zone: 'utc' });
-  const last = DateTime.fromISO(days.at(-1) as string, { zone: 'utc' });
-  return `${first.toFormat('LLL d', { locale: 'en-US' })} – ${last.toFormat(first.month === last.month ? 'd' : 'LLL d', { locale: 'en-US' })}`;
-}

@@ -20,7 +20,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { Demand } from '../../core/week/demand';
 import { typedRound } from '../../core/week/typed-line';
-import { spokenWeek } from '../../core/week/week';
+import { spokenWeek } from '../../core/week/day-names';
 import type { Agenda } from '../../server/agenda';
 import { dropEntry, moveItems, saveEntry, saveRound, undoAgenda } from '../../server/agenda-actions';
 import { TopBar } from '../TopBar';

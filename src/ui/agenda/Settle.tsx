@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Demand } from '../../core/week/demand';
-import { longDay } from '../../core/week/week';
+import { longDay } from '../../core/week/day-names';
 import type { Agenda } from '../../server/agenda';
 import { bringOver, dropEntry, keepBoth, markItem } from '../../server/agenda-actions';
 import { GLASS } from '../theme';

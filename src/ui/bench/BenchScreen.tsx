@@ -15,7 +15,7 @@ import { CAUTIONS } from '../../core/bench/cautions';
 import { completeSpread } from '../../core/bench/spread-file';
 import { stepKey } from '../../core/bench/step-key';
 import { tapeLength } from '../../core/bench/white-out';
-import { spokenWeek } from '../../core/week/week';
+import { spokenWeek } from '../../core/week/day-names';
 import { tickStep } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
 import { Dots } from '../Dots';

@@ -18,7 +18,7 @@ import { shownCut } from '../../core/art/draw-piece';
 import { num } from '../../core/art/svg';
 import { marksSvg } from '../../core/format/spread-svg';
 import { pieceKey } from '../../core/kit/kit';
-import { longDay, shortDay } from '../../core/week/week';
+import { longDay, shortDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
 import { useSpread } from './store';
 import { symbolId } from './symbol-id';

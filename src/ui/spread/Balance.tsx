@@ -6,7 +6,7 @@ import { colorName } from '../../core/color/color-name';
 import { colorAreas, weightOf, whiteSpace } from '../../core/review/balance';
 import { dayColumn } from '../../core/book/columns';
 import { area } from '../../core/measure/rect';
-import { longDay, shortDay } from '../../core/week/week';
+import { longDay, shortDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
 import { useReview } from './review-context';
 

@@ -11,7 +11,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { Demand } from '../../core/week/demand';
 import { spokenTime } from '../../core/week/demand';
-import { longDay } from '../../core/week/week';
+import { longDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
 import { useReview } from './review-context';
 import { useSpread } from './store';

@@ -24,7 +24,7 @@ import { spokenName } from '../../core/kit/kit';
 import { review, viewOf } from '../../core/review/review';
 import { parted } from '../../core/review/wave';
 import { scoreOf } from '../../core/review/score';
-import { spokenWeek } from '../../core/week/week';
+import { spokenWeek } from '../../core/week/day-names';
 import { dropSpread } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
 import { GLASS } from '../theme';

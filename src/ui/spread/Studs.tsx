@@ -3,7 +3,7 @@
 import { footprint } from '../../core/arrange/spread';
 import { intersect } from '../../core/measure/rect';
 import { ruled } from '../../core/measure/fraction';
-import { longDay } from '../../core/week/week';
+import { longDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
 import { useSpread } from './store';
 
