@@ -96,7 +96,7 @@ function Screen() {
         {busy ? <LinearProgress color="secondary" aria-label={busy} /> : null}
         {messages.map((m) => <Alert key={m} severity="warning" onClose={dismiss} sx={{ borderRadius: 0 }}>{m}</Alert>)}
         {said && <Alert severity="success" onClose={dismiss} sx={{ borderRadius: 0, py: 0 }}>{said}</Alert>}
-        {before && !said && <Alert severity="info" onClose={dismiss} action={<Button color="inherit" size="small" onClick={() => { setManner(before); dismiss(); }}>Back to {spokenName(before.school)}</Button>} sx={{ borderRadius: 0, py: 0 }}>Laid out in {spokenName(context.manner.name)} from here on.</Alert>}
+        {before && !said && <Alert severity="info" action={<><Button color="inherit" size="small" onClick={() => { setManner(before); dismiss(); }}>Back to {spokenName(before.school)}</Button><Button color="inherit" size="small" onClick={dismiss}>All right</Button></>} sx={{ borderRadius: 0, py: 0 }}>Laid out in {spokenName(context.manner.name)} from here on.</Alert>}
         <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
           <Rail />
           <Sheets />
