@@ -4,6 +4,11 @@ import { arrangeWeek, giveUp, openWeek, saved, test } from './hobnail';
 test('a finding is taken away by one action, another is wanted so and stays so', async ({ page, hobnail, complaints }) => {
   await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Rockpool' });
   await arrangeWeek(page);
+  const onDays = () => page.locator('[data-role=day]').count();
+  const before = await onDays();
+  await page.getByRole('button', { name: 'Arrange Tuesday alone' }).click();
+  await saved(page);
+  expect(Math.abs((await onDays()) - before)).toBeLessThan(6); // the other days are as they were
   const label = page.getByTestId('piece').and(page.getByLabel(/^quarter box/)).first();
   await label.focus(); // a click might meet the icon that lies on it
   for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowRight');

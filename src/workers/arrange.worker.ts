@@ -8,7 +8,7 @@ import { letIn } from '../core/repair/let-in';
 import { remediesFor } from '../core/repair/remedies';
 import { replaceSpoiled } from '../core/repair/replace';
 import { mixDays } from '../core/edit/mix';
-import { arrangeAnew, arrangeRest } from '../core/edit/rearrange';
+import { arrangeAnew, arrangeDay, arrangeRest } from '../core/edit/rearrange';
 
 /** The core's arranging, off the main thread. */
 const service = {
@@ -18,6 +18,7 @@ const service = {
   replace: (data: ContextData, placements: readonly Placement[], id: string) => replaceSpoiled(contextFrom(data), placements, id),
   alternatives: (data: ContextData, placements: readonly Placement[]) => alternativesOf(contextFrom(data), placements.filter((p) => p.locked)),
   mix: (data: ContextData, placements: readonly Placement[], sources: readonly (readonly Placement[])[], from: readonly number[], label: string) => mixDays(contextFrom(data), placements, sources, from, label),
+  day: (data: ContextData, placements: readonly Placement[], day: number) => arrangeDay(contextFrom(data), placements, day),
   anew: (data: ContextData, placements: readonly Placement[]) => arrangeAnew(contextFrom(data), placements),
 };
 

@@ -6,7 +6,7 @@ import { bottom } from '../measure/rect';
 import { lockPiece, turnPiece, writeOn } from './alter';
 import { applies, apply, invert } from './change';
 import { movePiece } from './move';
-import { arrangeAnew, arrangeRest } from './rearrange';
+import { arrangeAnew, arrangeDay, arrangeRest } from './rearrange';
 import { removePiece } from './remove';
 import { snap } from './snap';
 import { placeAt, spotsFor } from './spots';
@@ -66,6 +66,18 @@ describe('an edit', () => {
     expect(writeOn(c, vet, 'vet at five')?.after[0]).toMatchObject({ text: 'vet at five', ink: 'black gel pen' });
     expect(writeOn(c, vet, '  ')?.after[0]).toMatchObject({ text: null, ink: null });
     expect(writeOn(c, vet, vet.text!)).toBeNull();
+  });
+
+  it('arranges one day alone, and nothing of another day changes', () => {
+    const bare = placements.filter((p) => p.day !== 3 || p.role === 'base' || p.role === 'day' && p.items.some((uid) => uid.includes('foster')));
+    const after = apply(bare, arrangeDay(c, bare, 3)!);
+    expect(after.filter((p) => p.day !== 3).sort(byId)).toEqual(bare.filter((p) => p.day !== 3).sort(byId));
+    expect(overdrawnPlacements(c, after)).toEqual([]);
+    const items = (list: readonly { day: number | null; items: readonly string[] }[]) => list.filter((p) => p.day === 3).flatMap((p) => p.items).sort();
+    expect(items(after)).toEqual(items(placements));
+    const again = apply(placements, arrangeDay(c, placements, 5)!);
+    expect(again.filter((p) => p.day !== 5).sort(byId)).toEqual(placements.filter((p) => p.day !== 5).sort(byId));
+    expect(again.filter((p) => p.day === 5).flatMap((p) => p.items).sort()).toEqual(placements.filter((p) => p.day === 5).flatMap((p) => p.items).sort());
   });
 
   it('arranges anew round what is locked', () => {

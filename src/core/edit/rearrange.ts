@@ -1,5 +1,9 @@
 import { arrange } from '../arrange/arrange';
 import type { Context, Placement } from '../arrange/spread';
+import { pieceIndex } from '../arrange/spread';
+import { isStrip } from '../kit/kinds';
+import { pieceKey } from '../kit/kit';
+import { longDay } from '../week/day-names';
 import type { Change } from './change';
 
 /** Arranges what is still open round everything that lies there. Null when nothing more can be placed. */
@@ -19,3 +23,28 @@ export function arrangeAnew(context: Context, placements: readonly Placement[]):
 
 /** Lifts all that is not locked. */
 export const clear = (placements: readonly Placement[]): Change => ({ label: 'Lift everything', before: placements.filter((p) => !p.locked), after: [] });
+
+/**
+ * Lifts what is not locked on one day and arranges that day alone; all other days stay as they are, and what they lack stays open. Bands and boxes over two days stay too.
+ * Null when nothing would change.
+ */
+export function arrangeDay(context: Context, placements: readonly Placement[], day: number): Change | null {
+  const pieces = pieceIndex(context);
+  const bands = new Set(context.week.demands.filter((d) => d.kind === 'band').map((d) => d.uid));
+  const kindOf = (p: Placement) => pieces.get(pieceKey(p))?.kind;
+  const ofTheDay = (p: Placement): boolean => p.day === day && kindOf(p) !== 'double-box' && (p.role === 'box' || !isStrip(kindOf(p))) && !p.items.some((uid) => bands.has(uid));
+  const lifted = placements.filter((p) => !p.locked && p.role !== 'base' && ofTheDay(p));
+  const kept = placements.filter((p) => !lifted.includes(p));
+  const there = new Set(kept.map((p) => p.id));
+  const ids = new Set(placements.map((p) => p.id));
+  const fresh = arrange(context, kept).filter((p) => !there.has(p.id) && ofTheDay(p));
+  let next = 1;
+  const after = fresh.map((p) => {
+    if (!ids.has(p.id)) return p;
+    while (ids.has(`p${next}`)) next++;
+    ids.add(`p${next}`);
+    return { ...p, id: `p${next}` };
+  });
+  if (!lifted.length && !after.length) return null;
+  return { label: `Arrange ${longDay(context.week.days[day] as string)}`, before: lifted, after };
+}

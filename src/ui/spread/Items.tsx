@@ -22,6 +22,7 @@ export function Items() {
   const selected = useSpread((s) => s.selected);
   const select = useSpread((s) => s.select);
   const letIn = useSpread((s) => s.letIn);
+  const arrangeDay = useSpread((s) => s.arrangeDay);
   const busy = useSpread((s) => s.busy);
   const { view } = useReview();
   const [search, setSearch] = useState('');
@@ -48,10 +49,13 @@ export function Items() {
         {shown.length === 0 && <Typography color="text.secondary" sx={{ mt: 1 }}>{week.demands.length ? 'No item has these words.' : 'Nothing is in the calendar for this week. It can be laid out all the same: base, sidebar and boxes.'}</Typography>}
         {week.days.map((iso, day) => {
           const here = shown.filter((d) => d.day === day && view.carriers.has(d.key));
-          if (!here.length) return null;
+          if (!here.length && !shown.some((d) => d.day === day)) return null;
           return (
             <Box component="section" key={iso} aria-label={longDay(iso)}>
-              <Typography variant="h3" sx={{ mt: 1.5, mb: 0.25 }}>{longDay(iso)} {Number(iso.slice(8))}</Typography>
+              <Box sx={{ display: 'flex', alignItems: 'baseline', mt: 1.5, mb: 0.25 }}>
+                <Typography variant="h3" sx={{ flex: 1 }}>{longDay(iso)} {Number(iso.slice(8))}</Typography>
+                <Button size="small" disabled={!!busy} onClick={() => arrangeDay(day)} aria-label={`Arrange ${longDay(iso)} alone`} sx={{ minWidth: 0, py: 0, px: 0.75, fontSize: 12 }}>Arrange</Button>
+              </Box>
               {here.map((d) => {
                 const at = view.carriers.get(d.key);
                 return (

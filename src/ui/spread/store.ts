@@ -58,6 +58,8 @@ interface State {
   readonly nudge: (dx: number, dy: number) => void;
   readonly travel: (way: 'undo' | 'redo') => void;
   readonly arrange: (how: 'rest' | 'anew') => void;
+  /** arranges one day alone; the others stay as they are */
+  readonly arrangeDay: (day: number) => void;
   /** lays out in another manner from now on; what lies there stays */
   readonly setManner: (manner: MannerChoice, anew?: boolean) => void;
   /** the manner before the last change of it, to go back to */
@@ -155,6 +157,16 @@ export function createSpreadStore(data: SpreadData) {
             set({ busy: null });
             if (change) get().edit(change as Change);
             else set({ messages: ['Nothing more could be placed: what is still open has no room, or no sticker. The findings say why.'] });
+          })
+          .catch((error: unknown) => set({ busy: null, messages: [`The arranging stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
+      },
+      arrangeDay: (day) => {
+        if (get().busy) return;
+        set({ busy: 'Arranging the day…', selected: null, picked: null });
+        arranger().day(get().data.context, get().placements as Placement[], day)
+          .then((change) => {
+            set({ busy: null });
+            if (change) get().edit(change as Change);
           })
           .catch((error: unknown) => set({ busy: null, messages: [`The arranging stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
       },
