@@ -15,18 +15,22 @@ export interface CorpusWeek {
   readonly placements: readonly Placement[];
 }
 
-/** Generated weeks of 12 to 50 items over all books, schools and both kits: fifty of them, always the same. */
+/** Generated weeks of 12 to 50 items over all books, schools and both kits: sixty of them, always the same. */
 export function corpus(): CorpusWeek[] {
   const kits = { rockpool: demoKit('rockpool'), 'night-almanac': demoKit('night-almanac') };
   const stash = [demoKit('stash')];
   return Object.keys(BOOKS).flatMap((book, b) => Object.keys(MANNERS).flatMap((manner, m) => Object.entries(kits).map(([name, kit], k): CorpusWeek => {
     const random = randomFrom(b * 100 + m * 10 + k + 1);
     const below = (n: number): number => Math.floor(random() * n);
+    const said = new Map<string, number>(); // what comes again is numbered: the corpus is no test of D6
     const demands = Array.from({ length: 12 + below(39) }, (_, i): Demand => {
       const day = below(7);
       const list = below(3) === 0 ? (below(2) ? 'to do' : 'to buy') : null;
       const start = list || below(3) === 0 ? null : 360 + below(60) * 15;
-      return demand({ uid: `u${i}`, key: `u${i}`, title: WORDS[below(WORDS.length)] as string, day, lastDay: day, list, start, kind: list ? 'to-do' : start === null ? 'chore' : 'appointment' });
+      const word = WORDS[below(WORDS.length)] as string;
+      const times = (said.get(word) ?? 0) + 1;
+      said.set(word, times);
+      return demand({ uid: `u${i}`, key: `u${i}`, title: times === 1 ? word : `${word} ${times}`, day, lastDay: day, list, start, kind: list ? 'to-do' : start === null ? 'chore' : 'appointment' });
     });
     const c = context({ book: BOOKS[book] as Book, kit, stash, manner, week: weekWith(...demands), seed: b + m + k });
     return { name: `${book}, ${manner}, ${name}`, context: c, placements: arrange(c) };

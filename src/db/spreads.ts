@@ -69,6 +69,12 @@ export async function historyOf(db: Database, spreadId: number): Promise<History
   return { revision: edits.length * 2 + done.length, undo: done.at(-1)?.label ?? null, redo: edits.find((e) => e.undone)?.label ?? null };
 }
 
+/** The edits that stand whose label begins with one of these, oldest first. */
+export async function changesLabeled(db: Database, spreadId: number, ...starts: readonly string[]): Promise<Change[]> {
+  const rows = await db.selectFrom('edit').select('change').where('spread_id', '=', spreadId).where('undone', '=', 0).where((e) => e.or(starts.map((s) => e('label', 'like', `${s}%`)))).orderBy('seq').execute();
+  return rows.map((r) => JSON.parse(r.change) as Change);
+}
+
 export class StaleEdit extends Error {}
 
 /** Makes one edit in one transaction; what was undone before it can no longer be redone. @throws StaleEdit */

@@ -5,6 +5,8 @@ import { contextFrom } from '../core/arrange/context';
 import type { Placement } from '../core/arrange/spread';
 import type { Change } from '../core/edit/change';
 import { applies, apply } from '../core/edit/change';
+import { piecesOfStep } from '../core/bench/step-key';
+import { stickDown } from '../core/edit/stick-down';
 import { tasteOf } from '../core/edit/liking';
 import { overdrawnPlacements } from '../core/edit/stock-check';
 import { BadInput, quoted } from '../core/format/fault';
@@ -16,7 +18,7 @@ import { learn } from '../db/likes';
 import { listManners } from '../db/manners';
 import type { History } from '../db/spreads';
 import { StaleEdit, addSpread, deleteSpread, findSpreadOfWeek, makeEdit, setWaved, stepHistory } from '../db/spreads';
-import { setTick } from '../db/ticks';
+import { setTick, untickPieces } from '../db/ticks';
 import { check } from './dto/check';
 import { SaveEditDto } from './dto/change.dto';
 import { SpreadIdDto, StartSpreadDto, StepHistoryDto, TickDto, WaveDto } from './dto/spread.dto';
@@ -67,6 +69,7 @@ export async function saveEdit(input: unknown): Promise<Outcome<History>> {
     const db = await store();
     const history = await makeEdit(db, spreadId, edit);
     await learn(db, tasteOf(spread.context, edit));
+    await untickPieces(db, spreadId, liftedBy(edit));
     return history;
   });
 }
@@ -74,7 +77,10 @@ export async function saveEdit(input: unknown): Promise<Outcome<History>> {
 export async function undoOrRedo(input: unknown): Promise<Outcome<{ change: Change; history: History } | null>> {
   return outcome(async () => {
     const { spreadId, way } = check(StepHistoryDto, input, 'history');
-    return stepHistory(await store(), spreadId, way);
+    const db = await store();
+    const made = await stepHistory(db, spreadId, way);
+    if (made) await untickPieces(db, spreadId, liftedBy(made.change));
+    return made;
   });
 }
 
@@ -96,13 +102,22 @@ export async function waveThrough(input: unknown): Promise<Outcome<string[]>> {
   });
 }
 
+/** Notes that a step of the bench is done, or is not; pieces that it sticks down are never moved from then on. */
 export async function tickStep(input: unknown): Promise<Outcome<null>> {
   return outcome(async () => {
     const { spreadId, step, done } = check(TickDto, input, 'bench');
-    await setTick(await store(), spreadId, step, done);
+    const db = await store();
+    const ids = piecesOfStep(step);
+    const spread = ids.length ? await loadSpread(spreadId) : null;
+    const change = spread && stickDown(contextFrom(spread.context), spread.placements, ids, done);
+    if (change) await makeEdit(db, spreadId, change);
+    await setTick(db, spreadId, step, done);
     return null;
   });
 }
+
+/** Ids of the pieces that an edit lifts after they were stuck down. */
+const liftedBy = ({ before, after }: Change): ReadonlySet<string> => new Set(before.filter((p) => p.locked && !after.some((q) => q.id === p.id && q.locked)).map((p) => p.id));
 
 /** Plain objects again, with every key there is. */
 const plain = (change: { label: string; before: readonly Placement[]; after: readonly Placement[] }): Change =>

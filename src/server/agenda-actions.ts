@@ -106,11 +106,11 @@ export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>>
   });
 }
 
-/** Two items that look alike are both meant, and are asked about no more. */
+/** Items that look alike are meant, pair by pair, and are asked about no more. */
 export async function keepBoth(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
-    const { one, other } = check(BothMeantDto, input, 'pair');
-    await editAgenda(db, 'Keep both', async () => [{ on: 'mark', uid: pairKey(one, other), day: '', mark: 'both meant' }]);
+    const { pairs } = check(BothMeantDto, input, 'pairs');
+    await editAgenda(db, 'Keep both', async () => pairs.map(({ one, other }) => ({ on: 'mark', uid: pairKey(one, other), day: '', mark: 'both meant' })));
   });
 }
 

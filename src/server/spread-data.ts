@@ -1,6 +1,8 @@
 import 'server-only';
 import type { ContextData } from '../core/arrange/context';
 import type { Kit } from '../core/kit/kit';
+import { peelsOf } from '../core/edit/peels';
+import { STUCK } from '../core/edit/stick-down';
 import { countedKit, goneBy } from '../core/kit/stock';
 import type { Options } from '../core/manner/options';
 import type { Ways } from '../core/manner/ways';
@@ -16,9 +18,10 @@ import { listLikes } from '../db/likes';
 import { favoritesOf } from '../db/manners';
 import { marksBetween } from '../db/marks';
 import type { History } from '../db/spreads';
-import { findSpread, historyOf, kitsBegunBefore, placementsOf, usedElsewhere } from '../db/spreads';
+import { changesLabeled, findSpread, historyOf, kitsBegunBefore, placementsOf, usedElsewhere } from '../db/spreads';
 import { readSetting } from '../db/settings';
 import { stockEvents } from '../db/stock';
+import { ticksOf } from '../db/ticks';
 import { calendarsOf, ownerZone } from './calendars';
 import { houseOptions } from './settings';
 import { store } from './store';
@@ -29,9 +32,9 @@ export interface SpreadData {
   readonly context: ContextData;
   readonly placements: readonly Placement[];
   readonly history: History;
-  /** what the spread itself sets beside its school's habits and the house's options */
   /** findings waved through, by their keys */
   readonly waved: readonly string[];
+  /** what the spread itself sets beside its school's habits and the house's options */
   readonly own: { readonly options: Partial<Options>; readonly ways: Partial<Ways> };
 }
 
@@ -40,14 +43,17 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
   const db = await store();
   const row = Number.isSafeInteger(id) ? await findSpread(db, id) : undefined;
   if (!row) return null;
-  const [book, kit, stash, placements, history, elsewhere, events, favorites, likes] = await Promise.all([
-    findBook(db, row.book_id), findKit(db, row.kit_id), stashFor(db, row), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id), stockEvents(db), favoritesOf(db), listLikes(db),
+  const [book, kit, stash, placements, history, elsewhere, events, favorites, likes, ticked, stuck, kits] = await Promise.all([
+    findBook(db, row.book_id), findKit(db, row.kit_id), stashFor(db, row), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id), stockEvents(db), favoritesOf(db), listLikes(db), ticksOf(db, id), changesLabeled(db, id, STUCK, 'Unlock ', 'Not stuck'), listKits(db),
   ]);
   if (!book || !kit) return null;
   const [week, house] = await Promise.all([weekDemands(db, row.week, book.weekStart), houseOptions(db)]);
   return {
     id,
-    context: { book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, ways: JSON.parse(row.ways) as ContextData['ways'], favorites, likes: Object.fromEntries(likes.filter((l) => !l.off).map((l) => [l.piece, l.weight])), options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)] },
+    context: {
+      peeled: peelsOf(stuck), ticked, useBy: Object.fromEntries(kits.flatMap((k) => (k.facts.useBy ? [[k.id, k.facts.useBy]] : []))),
+      book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, ways: JSON.parse(row.ways) as ContextData['ways'], favorites, likes: Object.fromEntries(likes.filter((l) => !l.off).map((l) => [l.piece, l.weight])), options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)],
+    },
     placements,
     history,
     waved: JSON.parse(row.waved) as string[],

@@ -22,6 +22,9 @@ export interface ContextData {
   readonly favorites?: readonly string[];
   /** what was learned of their taste, by `kit/code`: over nothing liked, under nothing not */
   readonly likes?: Readonly<Record<string, number>>;
+  readonly peeled?: Context['peeled'];
+  readonly useBy?: Context['useBy'];
+  readonly ticked?: Context['ticked'];
   readonly seed: number;
   readonly usedElsewhere: Context['usedElsewhere'];
 }
@@ -32,5 +35,5 @@ export function contextFrom(data: ContextData): Context {
   if (!manner) throw new RangeError(`no manner is called ${data.manner}`);
   const options = withHabits(manner, data.options);
   const ways = { ...manner.ways, ...data.ways };
-  return { ...data, manner, options, ways, book: fitBook(data.book, ways, options), printed: data.book, favorites: new Set(data.favorites), likes: data.likes ?? {} };
+  return { ...data, manner, options, ways, book: fitBook(data.book, ways, options), printed: data.book, favorites: new Set(data.favorites), likes: data.likes ?? {}, peeled: data.peeled ?? {}, useBy: data.useBy ?? {}, ticked: data.ticked ?? [] };
 }

@@ -17,6 +17,8 @@ export interface PackItem {
   readonly leaveOut: number;
   /** number of the one stretch it may stand in; any where it is not given */
   readonly onlyIn?: number;
+  /** number of the first stretch it may stand in; the first of all where it is not given */
+  readonly notBefore?: number;
 }
 
 export interface Packing {
@@ -63,7 +65,7 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
         took[p] = -1;
       }
       for (let o = 0; o < heights.length; o++) {
-        const end = earliestEnd(p, heights[o] as number, starts, ends, gapCells, item.onlyIn);
+        const end = earliestEnd(p, heights[o] as number, starts, ends, gapCells, item.onlyIn ?? item.notBefore, item.onlyIn);
         const next = cost + (item.options[o] as PackOption).cost;
         if (end >= 0 && next < (after[end] as number)) {
           after[end] = next;
@@ -80,8 +82,8 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
 }
 
 /** Where an item of `height` cells ends when it stands as early as it can after position `p`; -1 when nowhere. */
-function earliestEnd(p: number, height: number, starts: readonly number[], ends: readonly number[], gap: number, only?: number): number {
-  for (let k = only ?? 0; k < Math.min(starts.length, (only ?? starts.length) + 1); k++) {
+function earliestEnd(p: number, height: number, starts: readonly number[], ends: readonly number[], gap: number, first = 0, last = starts.length - 1): number {
+  for (let k = first; k <= Math.min(last, starts.length - 1); k++) {
     const start = starts[k] as number;
     const end = ends[k] as number;
     if (end < p) continue;

@@ -94,11 +94,27 @@ function packWithin(candidates: readonly Candidate[], stretches: readonly Stretc
     const inRows = packColumn(items.map((item, i) => (candidates[i]?.block.list ? { ...item, onlyIn: stretches.length - 1 } : item)), stretches, gap);
     if (!inRows.chosen.includes(null)) return inRows;
   }
+  const hours = hoursOf(context.book, day);
+  if (hours) {
+    const atHours = packColumn(items.map((item, i) => ({ ...item, notBefore: stretchOfHour(hours, candidates[i]?.block as Block, stretches) })), stretches, gap);
+    if (!atHours.chosen.includes(null)) return atHours;
+  }
   const last = stretches.at(-1);
   const kept = last && lengthOf(last) > free ? [...stretches.slice(0, -1), { from: last.from, to: last.to - free }] : stretches;
   const roomy = packColumn(items, kept, gap);
   return roomy.chosen.includes(null) ? packColumn(items, stretches, gap) : roomy;
 }
+
+/** The first stretch that reaches down to a block's hour; the first of all for what has none. */
+function stretchOfHour(hours: Hours, block: Block, stretches: readonly Stretch[]): number {
+  if (block.list || typeof block.demands[0]?.start !== 'number') return 0;
+  const y = yOfMinute(hours, block.minute);
+  const at = stretches.findIndex((s) => s.to - LEAST_AT_HOUR > y);
+  return at < 0 ? Math.max(0, stretches.length - 1) : at;
+}
+
+/** mm of a stretch that an item at its hour needs below it. From memory. */
+const LEAST_AT_HOUR = 8;
 
 /** The first form that was chosen more often than it is there, and the item that would lose least by another. */
 function overdrawn(candidates: readonly Candidate[], chosen: readonly (number | null)[]): { form: Form; item: number } | null {

@@ -1,10 +1,11 @@
 import type { Kind } from '../kit/kinds';
-import { traits } from '../kit/kinds';
+import { isStrip, traits } from '../kit/kinds';
 import type { Kit, Piece } from '../kit/kit';
 import { isRoll } from '../kit/kit';
 import { Ledger } from '../kit/ledger';
 import type { Substitute } from '../kit/substitutes';
 import { lookOf, substitutesFor } from '../kit/substitutes';
+import { piecesOf } from './choose';
 import { Draft } from './draft';
 import type { Need } from './needs';
 import { frameNeeds, weekNeeds } from './needs';
@@ -76,6 +77,9 @@ function byKind(stash: readonly Kit[]): ReadonlyMap<Kind, readonly Piece[]> {
   kinds.set(stash, sorted);
   return sorted;
 }
+
+/** The same for a week's kit and stash as they are. */
+export const makeshiftIn = (context: Context, kind: Kind, ledger: Ledger): string | null => makeshiftFor(kind, (k) => piecesOf(context, k).filter((p) => ledger.untouched(p) > 0 || isStrip(k)), ledger);
 
 /** What can be made of something else (handbook K2, 3). Common practice. */
 function makeshiftFor(kind: Kind, of: (k: Kind) => readonly Piece[], ledger: Ledger): string | null {

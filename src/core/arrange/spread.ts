@@ -7,6 +7,7 @@ import type { Ways } from '../manner/ways';
 import type { Rect } from '../measure/rect';
 import { turned } from '../measure/rect';
 import type { Demand, WeekDemands } from '../week/demand';
+import type { IsoDay } from '../week/week';
 
 export type Role = 'base' | 'sidebar' | 'box' | 'day' | 'finish';
 
@@ -55,6 +56,12 @@ export interface Context {
   /** what was learned of the owner's taste, by `kit/code`, -5 to 5 */
   readonly likes: Readonly<Record<string, number>>;
   readonly seed: number;
+  /** times a sticker was lifted after it was stuck down, by `copyKey` */
+  readonly peeled: Readonly<Record<string, number>>;
+  /** kits and stashes that are to be used by a day, by name */
+  readonly useBy: Readonly<Record<string, IsoDay>>;
+  /** steps of the bench that are done, by `stepKey` */
+  readonly ticked: readonly string[];
   /** parts of stickers that other weeks' spreads have used */
   readonly usedElsewhere: readonly { readonly kit: string; readonly code: string; readonly copy: number; readonly cut: Rect | null }[];
 }

@@ -8,6 +8,7 @@ import { contains, intersect } from '../measure/rect';
 import { longDay } from '../week/day-names';
 import type { Cut } from './cuts';
 import { fillsColumn, measuredFrom, pageName } from './measure-from';
+import { isNearBinding } from './near-binding';
 import type { WhiteOut } from './white-out';
 import { tapeLength } from './white-out';
 
@@ -32,7 +33,7 @@ export function stepsOf(context: Context, placements: readonly Placement[], whit
   const steps = [
     ...whiteOutSteps(context, whiteOut),
     ...cuts.map((cut, i) => ({ do: 'cut' as const, refs: [`cut:${i}`], say: sayCut(context, cut, pieces) })),
-    ...inOrder(unitsOf(placements, pieceOf), pieceOf).map((unit) => unitStep(context, unit, pieceOf)),
+    ...inOrder(unitsOf(placements, pieceOf), pieceOf).flatMap((unit) => [...writtenFirst(context, unit), unitStep(context, unit, pieceOf)]),
     ...writeSteps(context, placements),
   ];
   return steps.map((step, i) => ({ n: i + 1, ...step }));
@@ -42,10 +43,13 @@ function whiteOutSteps(context: Context, list: readonly WhiteOut[]) {
   return context.book.pages.flatMap((_, page) => {
     const here = list.map((w, i) => ({ w, i })).filter(({ w }) => w.page === page);
     if (!here.length) return [];
-    const mm = tapeLength(here.map(({ w }) => w));
-    return [{ do: 'white-out' as const, refs: here.map(({ i }) => `white:${i}`), say: `White out ${here.length} places on the ${pageName(context.book, page)}, ${ruled(mm, context.book.unit)} of tape in all.` }];
+    return [{ do: 'white-out' as const, refs: here.map(({ i }) => `white:${i}`), say: sayWhiteOut(context, here.map(({ w }) => w)) }];
   });
 }
+
+/** What is to be whited out on one page; its step is ticked by these words. */
+export const sayWhiteOut = ({ book }: Pick<Context, 'book'>, ofPage: readonly WhiteOut[]): string =>
+  `White out ${ofPage.length} ${ofPage.length === 1 ? 'place' : 'places'} on the ${pageName(book, ofPage[0]?.page ?? 0)}, ${ruled(tapeLength(ofPage), book.unit)} of tape in all.`;
 
 function sayCut(context: Context, cut: Cut, pieces: ReadonlyMap<string, Piece>): string {
   const piece = pieces.get(pieceKey(cut)) as Piece;
@@ -112,10 +116,16 @@ function unitStep(context: Context, unit: Unit, pieceOf: (p: Placement) => Piece
   return { do: 'stack' as const, refs, say: `${day}: on its backing sheet lay ${laid} on ${name}; move the stack over, ${where}.` };
 }
 
+/** Texts near the binding, written on the backing sheet where that is the way (handbook P3). */
+const isWrittenFirst = ({ book, ways }: Context, p: Placement): boolean => ways.nearBinding === 'written first' && isNearBinding(book, p);
+
+const writtenFirst = (context: Context, unit: Unit) =>
+  unit.filter((p) => isWrittenFirst(context, p)).map((p) => ({ do: 'write' as const, refs: [`text:${p.id}`], say: `On its backing sheet write “${p.text?.replace(/\n/g, ', ')}”${p.ink ? ` with ${p.ink}` : ''}: its place is near the ${context.book.binding.kind}.` }));
+
 function writeSteps(context: Context, placements: readonly Placement[]) {
   const days = [null, 0, 1, 2, 3, 4, 5, 6];
   return days.flatMap((day) => {
-    const here = placements.filter((p) => p.text && p.day === day);
+    const here = placements.filter((p) => p.text && p.day === day && !isWrittenFirst(context, p));
     if (!here.length) return [];
     const pens = [...new Set(here.map((p) => p.ink).filter(Boolean))].join(', ');
     const name = day === null ? 'sidebar and strips' : longDay(context.week.days[day] as string);

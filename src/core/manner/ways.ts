@@ -32,6 +32,12 @@ export interface Ways {
   readonly deco: 'spread' | 'cluster' | 'none';
   /** round bases and squares turned to diamonds come first */
   readonly roundBases: boolean;
+  /** times written before the words, or in small circles of their own beside them */
+  readonly times: 'written' | 'in circles';
+  /** texts near the binding are written with all others, or before their stickers go down (handbook P3) */
+  readonly nearBinding: 'ink last' | 'written first';
+  /** what is not planned ahead keeps a marked empty place, to be written in afterwards (handbook 4) */
+  readonly marksPlaces: boolean;
 }
 
 /** The values each way may have; numbers as a range from the first to the last. One line a way. */
@@ -51,6 +57,9 @@ export const WAY_VALUES: { readonly [W in keyof Ways]: readonly Ways[W][] } = {
   align: ['centered', 'flush left'],
   deco: ['spread', 'cluster', 'none'],
   roundBases: [true, false],
+  times: ['written', 'in circles'],
+  nearBinding: ['ink last', 'written first'],
+  marksPlaces: [true, false],
 };
 
 /** The usual ways, from which each school departs. Common practice. */
@@ -70,4 +79,7 @@ export const USUAL_WAYS: Ways = {
   align: 'centered',
   deco: 'spread',
   roundBases: false,
+  times: 'written',
+  nearBinding: 'ink last',
+  marksPlaces: true,
 };

@@ -4,11 +4,16 @@ import type { Finding } from '../review/finding';
 import { fitBook } from '../manner/fit-book';
 import type { Options } from '../manner/options';
 import type { Ways } from '../manner/ways';
+import { pairKey } from '../week/twice';
 
-/** Settings of the spread to be changed. */
+/** Settings of the spread to be changed; or something done or said beside it. */
 export interface Patch {
   readonly options?: Partial<Options>;
   readonly ways?: Partial<Ways>;
+  /** a step of the bench that is done, by its `stepKey` */
+  readonly ticked?: string;
+  /** pairs of uids of items that look alike and are both meant */
+  readonly bothMeant?: readonly (readonly [string, string])[];
 }
 
 /** One action that takes a finding away: an edit of the spread, or other settings for it. */
@@ -33,7 +38,8 @@ export const asEdit = (label: string, change: Change | null): Remedy[] => (chang
 export const asPatch = (label: string, patch: Patch): Remedy => ({ label, change: null, patch });
 
 /** The context with other settings. */
-export function withPatch(context: Context, { options = {}, ways = {} }: Patch): Context {
-  const next = { ...context, options: { ...context.options, ...options }, ways: { ...context.ways, ...ways } };
+export function withPatch(context: Context, { options = {}, ways = {}, ticked, bothMeant }: Patch): Context {
+  const week = bothMeant ? { ...context.week, bothMeant: [...(context.week.bothMeant ?? []), ...bothMeant.map((pair) => pairKey(...pair))] } : context.week;
+  const next = { ...context, week, ticked: ticked ? [...context.ticked, ticked] : context.ticked, options: { ...context.options, ...options }, ways: { ...context.ways, ...ways } };
   return { ...next, book: fitBook(context.printed, next.ways, next.options) };
 }

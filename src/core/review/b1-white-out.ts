@@ -1,3 +1,4 @@
+import { sayWhiteOut } from '../bench/steps';
 import { tapeLength } from '../bench/white-out';
 import { pageName } from '../bench/measure-from';
 import { whiteOutPlaces } from '../bench/white-out-places';
@@ -9,11 +10,11 @@ export const b1WhiteOut: Rule = {
   code: 'B1',
   title: 'White out before covering',
   check(view) {
-    const { book } = view.context;
+    const { book, ticked } = view.context;
     return book.pages.flatMap((_, page): Finding[] => {
       const list = view.whiteOut.filter((w) => w.page === page);
       const first = list[0];
-      if (!first) return [];
+      if (!first || ticked.includes(sayWhiteOut(view.context, list))) return [];
       const said = whiteOutPlaces(view.context, list).map((p) => `${p.name} ${mm(view, p.length)}`).join(', ');
       return [{
         rule: 'B1', severity: 'look', page, x: first.x, y: first.y, placements: [],

@@ -1,3 +1,4 @@
+import { boldness } from '../color/boldness';
 import { colorName } from '../color/color-name';
 import { area } from '../measure/rect';
 import { colorAreas, sideOf } from './balance';
@@ -11,6 +12,9 @@ const LEAST_PIECES = 4;
 const SEEN = 3600;
 const ONE_SIDED = 0.06;
 
+/** What is paler than this reads as paper, not as a color (see `boldness`). From memory. */
+const PAPER = 0.1;
+
 /** C2: no day is owned by one color; each color is spread over both pages. */
 export const c2ColorsSpread: Rule = {
   code: 'C2',
@@ -23,7 +27,7 @@ function owned(view: View, day: number): Finding[] {
   const colors = colorAreas(view, here);
   const most = colors[0];
   const share = most ? most.area / colors.reduce((sum, c) => sum + c.area, 0) : 0;
-  if (!most || here.length < LEAST_PIECES || share <= OWNED) return [];
+  if (!most || here.length < LEAST_PIECES || share <= OWNED || boldness(most.color) < PAPER) return [];
   return [{
     rule: 'C2', severity: 'look', ...topOf(view, day), placements: here.filter((p) => view.pieceOf(p)?.color === most.color).map((p) => p.id).sort(),
     message: `${dayName(view, day)} is owned by ${colorName(most.color)}: ${Math.round(share * 100)} of 100 of what is covered, on ${counted(most.pieces, 'piece')}.`,
@@ -32,7 +36,7 @@ function owned(view: View, day: number): Finding[] {
 }
 
 function oneSided(view: View): Finding[] {
-  return colorAreas(view, view.placements).filter((c) => c.area >= SEEN).flatMap(({ color, area: all }): Finding[] => {
+  return colorAreas(view, view.placements).filter((c) => c.area >= SEEN && boldness(c.color) >= PAPER).flatMap(({ color, area: all }): Finding[] => {
     const near = view.placements.filter((p) => p.layer === 0 && view.pieceOf(p)?.color === color).sort((a, b) => (a.id < b.id ? -1 : 1));
     const left = near.filter((p) => sideOf(view, p.page) === 'left').reduce((sum, p) => sum + area(p), 0);
     const total = near.reduce((sum, p) => sum + area(p), 0);

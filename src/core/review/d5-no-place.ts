@@ -1,6 +1,7 @@
 import { isPlannedAhead } from '../arrange/ahead';
 import { writtenText } from '../week/demand';
 import type { Finding, Rule } from './finding';
+import { lateItems } from './late-items';
 import { at, topOf } from './say';
 
 /** D5: what cannot fit is said, with ways out; never dropped in silence, never shortened in silence. */
@@ -9,7 +10,8 @@ export const d5NoPlace: Rule = {
   title: 'What cannot fit is said',
   check(view) {
     if (!view.placements.length) return [];
-    const missing = view.unplaced.map((u): Finding => ({
+    const late = lateItems(view); // D4 speaks of those
+    const missing = view.unplaced.filter((u) => !late.has(u.demand)).map((u): Finding => ({
       rule: 'D5', severity: isPlannedAhead(u.demand, view.context) ? 'stop' : 'look', ...topOf(view, u.demand.day), placements: [], message: u.reason, remedy: `${u.waysOut.join('; or ').replace(/; or (\p{L})/gu, (_, c: string) => `; or ${c.toLowerCase()}`)}.`,
     }));
     const cutShort = view.context.week.demands.flatMap((d): Finding[] => {

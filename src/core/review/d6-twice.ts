@@ -20,9 +20,12 @@ export const d6Twice: Rule = {
         remedy: 'Take one out of the agenda, or say there that both are meant.',
       };
     });
-    return [...entered, ...placedTooOften(view.context.week.demands, view)];
+    return [...onceEach(entered), ...placedTooOften(view.context.week.demands, view)];
   },
 };
+
+/** Three of one title make three pairs, which are said once. */
+const onceEach = (findings: readonly Finding[]): Finding[] => findings.filter((f, i) => findings.findIndex((g) => g.message === f.message) === i);
 
 function placedTooOften(demands: readonly Demand[], view: Parameters<Rule['check']>[0]): Finding[] {
   const uids = [...new Set(view.placements.flatMap((p) => p.items))];

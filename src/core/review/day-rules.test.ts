@@ -21,7 +21,7 @@ describe('D2', () => {
 describe('D5', () => {
   const c = at(demand({ uid: 'a', title: 'vet' }), demand({ uid: 'b', key: 'b', title: 'a title that goes on and on' }));
   it('stops at an item without a place, with ways out', () => {
-    const [f] = found('D5', c, [carries('a')]);
+    const [f] = found('D5', c, [carries('a'), placement({ id: 'f', copy: 2, y: 74, h: 128.4, locked: true }), placement({ id: 'g', copy: 3, y: 31, h: 28, locked: true })]);
     expect(f).toMatchObject({ severity: 'stop', message: expect.stringMatching(/“a title that goes on and on” .*\d/) });
     expect(f?.remedy).toContain('or ');
   });

@@ -1,6 +1,7 @@
 import { alignX } from '../arrange/align';
 import { footprint } from '../arrange/spread';
 import { dayColumn } from '../book/columns';
+import { hoursOf } from '../book/hours';
 import { bottom } from '../measure/rect';
 import type { Finding, Rule, View } from './finding';
 import { at, dayName, mm, pieceName, sentence } from './say';
@@ -36,7 +37,9 @@ function aside(view: View, day: number): Finding[] {
   });
 }
 
+/** Not in a book with hour lines, where pieces stand at their hours. */
 function uneven(view: View, day: number): Finding[] {
+  if (hoursOf(view.context.book, day)) return [];
   const items = standing(view, day);
   return items.slice(1, -1).flatMap((p, i): Finding[] => {
     const [above, below] = [items[i], items[i + 2]] as [typeof p, typeof p];

@@ -3,10 +3,11 @@ import { piecesOf } from '../arrange/choose';
 import type { Need } from '../arrange/needs';
 import { SECTION_KINDS, frameNeeds } from '../arrange/needs';
 import type { Kind } from '../kit/kinds';
-import { isRoll, spokenName } from '../kit/kit';
+import { spokenName } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { SECTIONS } from '../manner/options';
 import { dayOfMonth } from '../week/day-names';
+import { countOf } from './count-of';
 import type { Finding, Rule, View } from './finding';
 import { counted, mm } from './say';
 
@@ -17,29 +18,26 @@ export const k1Count: Rule = {
   check: (view) => [...frameNeeds(view.context).flatMap((want) => shortOf(view, want)), ...numbersLacking(view), ...sectionsLacking(view), ...bannerTooWide(view)],
 };
 
-function shortOf(view: View, { kind, needed, fits = () => true }: Need): Finding[] {
-  if (needed === 0) return [];
-  const { context } = view;
-  const usable = piecesOf(context, kind).filter(fits);
-  const inKit = usable.filter((p) => p.kit === context.kit.name).reduce((n, p) => n + p.count, 0);
-  if (inKit >= needed) return [];
-  const inStash = usable.filter((p) => p.kit !== context.kit.name).reduce((n, p) => n + p.count, 0);
-  const rolls = kind === 'bottom-washi' ? piecesOf(context, 'washi').filter(isRoll).length : 0;
-  const covered = inKit + inStash >= needed || rolls > 0;
+/** What the kit lacks and the stash fills in; what neither has is K2's. */
+function shortOf(view: View, need: Need): Finding[] {
+  const { kind, needed } = need;
+  const { inKit, inStash, rolls, covered } = countOf(view, need);
+  if (inKit >= needed || !covered) return [];
   const name = needed === 1 ? traits(kind).label : traits(kind).plural;
   const help = rolls ? `${counted(rolls, 'roll')} of washi in the stash` : `${inStash} in the stash`;
   const spot = view.context.book.regions[0];
   return [{
-    rule: 'K1', severity: covered ? 'look' : 'fix', page: spot?.page ?? 0, x: spot?.x ?? 0, y: spot?.y ?? 0, placements: [],
-    message: `The week wants ${needed} ${name}; the kit “${spokenName(context.kit.name)}” has ${inKit}, and there ${rolls === 1 || (!rolls && inStash === 1) ? 'is' : 'are'} ${help}.`,
-    remedy: covered ? 'The stash fills in; look whether it matches.' : `Spread the ${inKit + inStash} over the week, make what is lacking, or order in time.`,
+    rule: 'K1', severity: 'look', page: spot?.page ?? 0, x: spot?.x ?? 0, y: spot?.y ?? 0, placements: [],
+    message: `The week wants ${needed} ${name}; the kit “${spokenName(view.context.kit.name)}” has ${inKit}, and there ${rolls === 1 || (!rolls && inStash === 1) ? 'is' : 'are'} ${help}.`,
+    remedy: 'The stash fills in; look whether it matches.',
   }];
 }
 
 function numbersLacking(view: View): Finding[] {
   const { context } = view;
   const dots = piecesOf(context, 'date-dot');
-  const lacking = context.week.days.map(dayOfMonth).filter((n) => !dots.some((p) => p.words.trim() === String(n)));
+  const written = new Set(view.placements.filter((p) => p.text && view.pieceOf(p)?.kind === 'date-cover').map((p) => p.text?.trim()));
+  const lacking = context.week.days.map(dayOfMonth).filter((n) => !dots.some((p) => p.words.trim() === String(n)) && !written.has(String(n)));
   const header = dateHeader(context.book, 0);
   if (!lacking.length || !header) return [];
   return [{

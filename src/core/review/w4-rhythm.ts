@@ -1,4 +1,5 @@
 import { dayColumn } from '../book/columns';
+import { hoursOf } from '../book/hours';
 import type { Height } from '../manner/rhythm';
 import { rhythmOf } from '../manner/rhythm';
 import { centerY } from '../measure/rect';
@@ -14,6 +15,7 @@ export const w4Rhythm: Rule = {
   code: 'W4',
   title: 'The boxes make a rhythm',
   check(view) {
+    if (hoursOf(view.context.book, 0)) return []; // boxes stand where no hour is wanted
     const boxes = boxesOf(view);
     const heights = [0, 1, 2, 3, 4, 5, 6].map((day): Height | null => {
       const box = boxes.find((b) => b.days.includes(day));

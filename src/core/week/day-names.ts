@@ -21,6 +21,9 @@ export function longDay(day: IsoDay): string {
 /** `Mon`, `Tue`, … */
 export const shortDay = (day: IsoDay): string => longDay(day).slice(0, 3);
 
+/** `Feb 8` */
+export const longDate = (day: IsoDay): string => `${MONTHS[parts(day)[1] - 1]} ${parts(day)[2]}`;
+
 /** `Feb 8 – 14`, or `Jan 29 – Feb 4` over a month's end. */
 export function spokenWeek(days: readonly IsoDay[]): string {
   const [, first, from] = parts(days[0] as string);

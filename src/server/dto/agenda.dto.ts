@@ -74,9 +74,13 @@ export class BringOverDto extends HappeningDto {
   @Matches(DAY) to!: string;
 }
 
-export class BothMeantDto {
+export class PairDto {
   @IsString() @MinLength(1) @MaxLength(500) one!: string;
   @IsString() @MinLength(1) @MaxLength(500) other!: string;
+}
+
+export class BothMeantDto {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => PairDto) pairs!: PairDto[];
 }
 
 export class TurnDto implements Turn {

@@ -33,6 +33,9 @@ export class WaysDto {
   @IsOptional() @IsIn(WAY_VALUES.align) align?: string;
   @IsOptional() @IsIn(WAY_VALUES.deco) deco?: string;
   @IsOptional() @IsIn(WAY_VALUES.roundBases) roundBases?: boolean;
+  @IsOptional() @IsIn(WAY_VALUES.times) times?: string;
+  @IsOptional() @IsIn(WAY_VALUES.nearBinding) nearBinding?: string;
+  @IsOptional() @IsIn(WAY_VALUES.marksPlaces) marksPlaces?: boolean;
 }
 
 /** What befell a sticker that lies on a spread. */

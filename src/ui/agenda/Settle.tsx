@@ -32,7 +32,7 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
           {[one, other].filter((d) => !fromFeed[d.uid]).map((d) => (
             <Small key={d.key} disabled={busy} onClick={() => run(dropEntry({ uid: d.uid, day: d.repeated ? d.on : null }))}>Take {longDay(week.days[d.day] as string)}’s out</Small>
           ))}
-          <Small disabled={busy} onClick={() => run(keepBoth({ one: one.uid, other: other.uid }))}>Both are meant</Small>
+          <Small disabled={busy} onClick={() => run(keepBoth({ pairs: [{ one: one.uid, other: other.uid }] }))}>Both are meant</Small>
         </Asked>
       ))}
     </Box>

@@ -18,7 +18,9 @@ import type { Ways } from '../../core/manner/ways';
 import { mend } from '../../server/repair-actions';
 import { setMannerOf } from '../../server/manner-actions';
 import type { Remedy } from '../../core/repair/remedy';
-import { readSpread, saveEdit, undoOrRedo, waveThrough } from '../../server/actions';
+import { pairKey } from '../../core/week/twice';
+import { keepBoth } from '../../server/agenda-actions';
+import { readSpread, saveEdit, tickStep, undoOrRedo, waveThrough } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
 import type { ArrangeService } from '../../workers/arrange.worker';
 
@@ -179,7 +181,15 @@ export function createSpreadStore(data: SpreadData) {
       remedy: ({ change, patch, label }) => {
         if (change) get().edit(change);
         const { own, context } = get().data;
-        if (patch) get().setManner({ school: context.manner, options: { ...own.options, ...patch.options }, ways: { ...own.ways, ...patch.ways } });
+        if (patch?.options || patch?.ways) get().setManner({ school: context.manner, options: { ...own.options, ...patch.options }, ways: { ...own.ways, ...patch.ways } });
+        if (patch?.ticked || patch?.bothMeant) enqueue(async () => {
+          const made = patch.ticked ? await tickStep({ spreadId: data.id, step: patch.ticked, done: true }) : await keepBoth({ pairs: patch.bothMeant?.map(([one, other]) => ({ one, other })) });
+          if (!made.ok) return fail(made.messages);
+          const now = get().data;
+          const week = { ...now.context.week, bothMeant: [...(now.context.week.bothMeant ?? []), ...(patch.bothMeant ?? []).map((pair) => pairKey(...pair))] };
+          const fresh = { ...now.context, week, ticked: [...(now.context.ticked ?? []), ...(patch.ticked ? [patch.ticked] : [])] };
+          set({ data: { ...now, context: fresh }, context: contextFrom(fresh), saving: 'saved', finding: null });
+        });
         set({ said: label });
       },
       alternatives: async () => (await arranger().alternatives(get().data.context, get().placements as Placement[])) as readonly Alternative[],

@@ -1,0 +1,73 @@
+import { demand, demoContext, demoKit, demoSpread } from '../../../tests/fixtures';
+import type { Context, Placement } from '../arrange/spread';
+import { copyKey } from '../bench/cuts';
+import { apply } from '../edit/change';
+import { stackOf } from '../edit/stack';
+import { overdrawnPlacements } from '../edit/stock-check';
+import { review, viewOf } from '../review/review';
+import { findingKey } from '../review/wave';
+import { remediesFor } from './remedies';
+import { withPatch } from './remedy';
+
+const { context: c, placements } = demoSpread();
+type Spread = readonly [Context, readonly Placement[]];
+const kindOf = (p: Placement) => viewOf(c, placements).pieceOf(p)?.kind;
+const the = (test: (p: Placement) => boolean): Placement => placements.find(test) as Placement;
+const altered = (p: Placement, to: Partial<Placement>): readonly Placement[] => placements.map((q) => (q.id === p.id ? { ...q, ...to } : q));
+const once = (p: Placement): boolean => c.week.demands.filter((d) => p.items.includes(d.uid) && d.kind !== 'band').length === 1;
+const single = the((p) => once(p) && p.role === 'day' && p.layer === 0 && p.items.length === 1 && kindOf(p) !== 'checklist');
+const plain = the((p) => once(p) && p.role === 'day' && p.items.length === 1 && kindOf(p) !== 'checklist' && p.w > 36 && stackOf(placements, p.id).length === 1);
+const box = the((p) => p.role === 'box');
+const cover = the((p) => kindOf(p) === 'date-cover');
+const list = the((p) => kindOf(p) === 'checklist' && p.role === 'day' && p.items.length > 1);
+
+/** A good week with one thing spoiled, by the rule that must speak of it. One line a rule. */
+const SPOILED: Readonly<Record<string, () => Spread>> = {
+  B1: () => [c, placements],
+  B2: () => [c, placements.filter((p) => kindOf(p) !== 'bottom-washi')],
+  B5: () => [c, placements.map((p) => (kindOf(p) === 'date-dot' && p.day === 2 ? { ...p, code: (the((q) => kindOf(q) === 'date-dot' && q.day === 3)).code, copy: 2 } : p))],
+  F1: () => [c, altered(single, { x: single.x + 4 })],
+  F4: () => [c, altered(plain, { x: plain.x + 3, w: plain.w - 3, cut: { x: 0, y: 0, w: plain.w - 3, h: plain.h } })],
+  L1: () => [c, altered(list, { items: list.items.slice(1) })],
+  D2: () => [c, altered(single, { day: ((single.day as number) + 1) % 7 })],
+  D4: () => [{ ...c, week: { ...c.week, demands: [...c.week.demands, demand({ uid: 'late', key: 'late', title: 'plumber', day: 3, start: 660 })] } }, placements],
+  D5: () => [c, placements.filter((p) => p.items.length === 0 || p.day === null || p.day > 4)],
+  D6: () => [{ ...c, week: { ...c.week, demands: [...c.week.demands, { ...(c.week.demands[0] as Context['week']['demands'][number]), uid: 'again', key: 'again' }] } }, placements],
+  P1: () => [c, altered(single, { text: 'vet', ink: 'black permanent marker' })],
+  P2: () => [c, altered(single, { text: 'vet', ink: 'white gel pen' })],
+  P3: () => [c, placements],
+  P4: () => [c, altered(single, { text: `${single.text} and a good many words more than there is any room for on this` })],
+  R3: () => [{ ...c, peeled: { [copyKey(box)]: 3 } }, placements],
+  K3: () => [c, placements.filter((p) => p !== cover && !(p.day === cover.day && kindOf(p) === 'date-dot'))],
+  K4: () => [{ ...c, options: { ...c.options, tapeMeters: 0.1 } }, placements],
+};
+
+it.each(Object.keys(SPOILED))('offers what truly takes a finding of %s away', (rule) => {
+  const [context, laid] = (SPOILED[rule] as () => Spread)();
+  const before = review(viewOf(context, laid));
+  const finding = before.find((f) => f.rule === rule);
+  if (!finding) throw new Error(`${rule} does not speak of it`);
+  const [remedy] = remediesFor(context, laid, finding);
+  if (!remedy) throw new Error(`nothing helps: ${finding.message}`);
+  const next = remedy.patch ? withPatch(context, remedy.patch) : context;
+  const after = remedy.change ? apply(laid, remedy.change) : laid;
+  const left = review(viewOf(next, after));
+  expect(left.map(findingKey)).not.toContain(findingKey(finding));
+  expect(left.filter((f) => f.severity === 'stop').length).toBeLessThanOrEqual(before.filter((f) => f.severity === 'stop').length);
+  expect(overdrawnPlacements(next, after)).toEqual([]);
+});
+
+it('never touches what is locked', () => {
+  const locked = altered(single, { x: single.x + 4, locked: true });
+  const finding = review(viewOf(c, locked)).find((f) => f.rule === 'F1');
+  for (const { change } of remediesFor(c, locked, finding!)) expect(change?.before.map((p) => p.id) ?? []).not.toContain(single.id);
+});
+
+it('lets a stash that is soon over in where it suits', () => {
+  const frost = demoKit('stash');
+  const context = demoContext({ stash: [{ name: 'frost', pieces: frost.pieces.map((p) => ({ ...p, kit: 'frost' })) }], useBy: { frost: '2027-02-20' } });
+  const laid = placements.filter((p) => p.kit === context.kit.name);
+  const finding = review(viewOf(context, laid)).find((f) => f.rule === 'K6');
+  const [remedy] = remediesFor(context, laid, finding!);
+  expect(remedy?.change?.after.some((p) => p.kit === 'frost')).toBe(true);
+});
