@@ -12,6 +12,7 @@ import type { Demand } from '../week/demand';
 import { pieceKey } from '../kit/kit';
 import type { Options } from '../manner/options';
 import { arrange } from './arrange';
+import { openPlaces } from './open-places';
 import type { Context, Placement } from './spread';
 import { footprint, matchDemands, pieceIndex } from './spread';
 import { unplacedOf } from './unplaced';
@@ -133,10 +134,30 @@ it('plans only what is wanted ahead, and says that the rest stays open on purpos
   const said = placements.flatMap((p) => (p.items.length ? [p.text] : []));
   expect(said.length).toBeGreaterThan(2);
   expect(said.every((text) => text?.includes('ferry'))).toBe(true);
-  expect(found('D5', work, placements).every((f) => f.severity === 'look' && f.message.includes('stays open'))).toBe(true);
+  const unmarked = { ...work, ways: { ...work.ways, marksPlaces: false } };
+  expect(found('D5', unmarked, placements).every((f) => f.severity === 'look' && f.message.includes('stays open'))).toBe(true);
+  expect(openPlaces(unmarked, placements)).toEqual([]);
   const skeleton = demoSpread({ options: { ahead: 'skeleton' } });
   expect(skeleton.placements.some((p) => p.items.length)).toBe(false);
   sound(skeleton.context, skeleton.placements);
+});
+
+it('keeps a marked empty place, in time order and clear of all else, for what is written in afterwards', () => {
+  const { context: work, placements } = demoSpread({ options: { ahead: 'work' } });
+  const places = openPlaces(work, placements);
+  const later = work.week.demands.filter((d) => d.kind !== 'band' && !placements.some((p) => p.items.includes(d.uid)));
+  expect(places.length).toBeGreaterThan(later.length * 0.9);
+  expect(found('D5', work, placements)).toHaveLength(later.length - places.length + work.week.demands.filter((d) => d.kind === 'band').length);
+  for (const place of places) {
+    const column = work.book.regions.find((r) => r.kind === 'day' && r.day === place.day)!;
+    expect(contains(column, place)).toBe(true);
+    expect(placements.filter((p) => p.page === place.page && intersect(footprint(p), place))).toEqual([]);
+    expect(places.filter((o) => o.day === place.day && o.y > place.y).every((o) => sortMinute(o.demand) >= sortMinute(place.demand) && o.y >= place.y + place.h)).toBe(true);
+    for (const p of placements.filter((q) => q.day === place.day && q.items.length)) {
+      const minute = Math.min(...work.week.demands.filter((d) => d.day === place.day && p.items.includes(d.uid)).map(sortMinute));
+      expect(minute > sortMinute(place.demand) ? p.y >= place.y : p.y <= place.y).toBe(true);
+    }
+  }
 });
 
 it.each<[Partial<Options>, (c: Context, p: readonly Placement[]) => unknown, unknown]>([

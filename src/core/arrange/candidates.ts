@@ -7,6 +7,7 @@ import { blocksOfDay } from './day-blocks';
 import type { Draft } from './draft';
 import { heightOfList } from './dressing';
 import type { Form } from './forms';
+import { placeHeight } from './open-places';
 import { formCost, formsFor, roomOn } from './forms';
 import type { Context } from './spread';
 
@@ -28,7 +29,8 @@ export interface Candidate {
 export function candidatesOf(draft: Draft, context: Context, day: number, prices: ReadonlyMap<string, number>): Candidate[] {
   const width = dayColumn(context.book, day)?.w ?? 0;
   const forms = formsFor(draft, context, width);
-  return blocksOfDay(draft, context, day).flatMap((block) => {
+  return blocksOfDay(draft, context, day).flatMap((block): Candidate[] => {
+    if (block.open) return [{ block, choices: [{ form: null, height: placeHeight(block.demands[0] as Demand, width, context.options.hand), cost: 0, text: '' }], leaveOut: OPEN_PLACE }];
     if (block.list) {
       const height = heightOfList(draft, context, block, width);
       if (height !== null) return [{ block, choices: [{ form: null, height, cost: -1, text: '' }], leaveOut: 900 * block.demands.length }];
@@ -38,6 +40,9 @@ export function candidatesOf(draft: Draft, context: Context, day: number, prices
     return [{ block, choices: choicesFor(demand, forms, context, prices), leaveOut: leaveOutCost(demand) }];
   });
 }
+
+/** What it costs to keep no place for what is written in later: less than any item, more than a better base. */
+const OPEN_PLACE = 60;
 
 /** What it costs to leave an item out: a fixed time weighs most, what is not sure least. */
 const leaveOutCost = (d: Demand): number => (d.tentative ? 700 : d.kind === 'appointment' || d.kind === 'deadline' ? 1200 : 1000);

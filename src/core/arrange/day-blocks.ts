@@ -4,6 +4,7 @@ import { textFits } from '../measure/hand';
 import type { Demand } from '../week/demand';
 import { inTimeOrder, sortMinute, writtenText } from '../week/demand';
 import { isPlannedAhead } from './ahead';
+import { keepsPlace, placeHeight } from './open-places';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
 import type { Draft } from './draft';
 import { formCost, formsFor } from './forms';
@@ -16,16 +17,19 @@ export interface Block {
   readonly demands: readonly Demand[];
   readonly list: string | null;
   readonly minute: number;
+  /** an empty place kept for what is written in afterwards */
+  readonly open?: boolean;
 }
 
 /** What is left to be placed on a day, in time order. */
 export function blocksOfDay(draft: Draft, context: Context, day: number): Block[] {
   const placed = matchDemands(draft.placements, context.week.demands);
-  const open = context.week.demands.filter((d) => d.day === day && d.kind !== 'band' && !placed.has(d.key) && isPlannedAhead(d, context));
+  const open = context.week.demands.filter((d) => d.day === day && d.kind !== 'band' && !placed.has(d.key) && (isPlannedAhead(d, context) || keepsPlace(d, context)));
   const lists = new Map<string, Demand[]>();
   const blocks: Block[] = [];
   for (const d of open) {
-    if (d.list && canBeRow(draft, context, day, d)) lists.set(d.list, [...(lists.get(d.list) ?? []), d]);
+    if (keepsPlace(d, context)) blocks.push({ demands: [d], list: null, minute: sortMinute(d), open: true });
+    else if (d.list && canBeRow(draft, context, day, d)) lists.set(d.list, [...(lists.get(d.list) ?? []), d]);
     else blocks.push({ demands: [d], list: null, minute: sortMinute(d) });
   }
   for (const [list, demands] of lists) {
@@ -40,7 +44,7 @@ const listsFirst = (b: Block, { ways }: Context): number => (b.list === null || 
 
 /** Where littles are stacked, a day's untimed chores stand together, at the time of the earliest (handbook 5). */
 function withStackedLittles(blocks: readonly Block[], { options }: Context): Block[] {
-  const loose = (b: Block): boolean => b.list === null && b.demands[0]?.kind === 'chore' && b.demands[0].start === null;
+  const loose = (b: Block): boolean => b.list === null && !b.open && b.demands[0]?.kind === 'chore' && b.demands[0].start === null;
   const first = Math.min(...blocks.filter(loose).map((b) => b.minute));
   return blocks.map((b) => (options.littles === 'stacked' && loose(b) ? { ...b, minute: first } : b));
 }
@@ -70,6 +74,7 @@ export function leastHeight(draft: Draft, context: Context, day: number): number
   const list = listsFor(draft, context, width)[0];
   const blocks = blocksOfDay(draft, context, day);
   const heights = blocks.map((b) => {
+    if (b.open) return placeHeight(b.demands[0] as Demand, width, context.options.hand);
     if (b.list && list) return b.demands.length * rowPitch(list);
     const fitting = forms.filter((f) => formCost(b.demands[0] as Demand, f, context) < Infinity).map((f) => f.h);
     return fitting.length ? Math.min(...fitting) : Math.max(0, ...forms.map((f) => f.h));

@@ -71,10 +71,11 @@ function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMa
   const hours = hoursOf(context.book, day);
   const tops = hours ? atTheirHours(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, ...hourOf(hours, s.block) })), stretches, context.options.gap) : spaceOut(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, evening: s.block.minute >= 17 * 60, joined: context.options.littles === 'stacked' && s.choice.form?.kind === 'little' })), stretches, context.options.gap);
   const failed = standing.filter((s, i) => {
+    if (s.block.open) return false; // nothing is laid there
     const at = { page: column.page, day, column, y: tops[i] as number };
     return !(s.choice.form ? dressBase(draft, context, s.block.demands[0] as Demand, s.choice, at) : dressList(draft, context, s.block, at));
   });
-  const leftOut = candidates.filter((_, i) => packing.chosen[i] === null).map((c) => c.block);
+  const leftOut = candidates.filter((c, i) => packing.chosen[i] === null && !c.block.open).map((c) => c.block);
   return { draft, leftOut: [...leftOut, ...failed.map((s) => s.block)] };
 }
 

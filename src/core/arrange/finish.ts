@@ -3,6 +3,7 @@ import { area, intersect, unionArea } from '../measure/rect';
 import { alignX } from './align';
 import { byCost, piecesOf, tasteCost } from './choose';
 import type { Draft, Stage } from './draft';
+import { besidePlaces, openPlaces } from './open-places';
 import { freeStretches, keptFree, lengthOf } from './room';
 import type { Context } from './spread';
 import { footprint } from './spread';
@@ -57,7 +58,7 @@ function layCluster(draft: Draft, context: Context): void {
   }
 }
 
-const longestOf = (draft: Draft, context: Context, day: number) => [...freeStretches(draft, context, day)].sort((a, b) => lengthOf(b) - lengthOf(a))[0];
+const longestOf = (draft: Draft, context: Context, day: number) => besidePlaces(freeStretches(draft, context, day), openPlaces(context, draft.placements).filter((p) => p.day === day), context.options.gap).sort((a, b) => lengthOf(b) - lengthOf(a))[0];
 
 /** The largest of the kit's own pictures that fits, one not used yet before another. */
 const pictureFor = (draft: Draft, context: Context, room: number, width: number) =>

@@ -1,6 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb } from 'pdf-lib';
 import type { Context, Placement } from '../arrange/spread';
+import { openPlaces } from '../arrange/open-places';
 import { footprint } from '../arrange/spread';
 import { CAUTIONS } from '../bench/cautions';
 import { worthKeeping } from '../kit/offcut';
@@ -51,6 +52,10 @@ function drawPage(paper: Paper, context: Context, spread: SpreadFile, page: numb
   paper.rect(ox, oy, width, height, FRAME, 0.8);
   const numbers = new Map(spread.steps.flatMap((s) => s.refs.map((r) => [r, s.n] as const)));
   for (const w of spread.whiteOut.filter((o) => o.page === page)) paper.rect(ox + w.x, oy + w.y, Math.max(w.w, 0.4), Math.max(w.h, 0.4), STOP, 0.1, rgb(0.93, 0.75, 0.79));
+  for (const place of openPlaces(context, spread.placements).filter((o) => o.page === page)) {
+    paper.rect(ox + place.x, oy + place.y, place.w, place.h, FAINT, 0.3);
+    paper.text(`open: ${place.demand.title.slice(0, 24)}`, ox + place.x + 0.8, oy + place.y + 3, 6, undefined, FAINT);
+  }
   const here = spread.placements.filter((p) => p.page === page);
   for (const p of [...here].sort((a, b) => a.layer - b.layer)) drawPlacement(paper, p, ox, oy, numbers.get(p.id) ?? 0, stacked(p, here));
 }

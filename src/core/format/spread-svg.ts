@@ -1,5 +1,8 @@
 import type { Context, Placement } from '../arrange/spread';
 import { pieceIndex } from '../arrange/spread';
+import type { OpenPlace } from '../arrange/open-places';
+import { openPlaces } from '../arrange/open-places';
+import { writtenText } from '../week/demand';
 import type { WhiteOut } from '../bench/white-out';
 import { BLACK, WHITE } from '../arrange/ink';
 import { drawPiece, shownCut } from '../art/draw-piece';
@@ -24,9 +27,10 @@ export function spreadSvg(context: Context, placements: readonly Placement[], wh
   const width = pages.reduce((sum, p) => sum + p.width, 0);
   const height = Math.max(...pages.map((p) => p.height));
   const faces = Object.entries(fonts).map(([family, data]) => `@font-face{font-family:"${family}";src:url(data:font/woff2;base64,${data}) format("woff2")}`).join('');
+  const places = openPlaces(context, placements);
   let x = 0;
   const drawn = pages.map((page, i) => {
-    const group = `<g transform="translate(${num(x)} 0)"><rect width="${num(page.width)}" height="${num(page.height)}" fill="${PAPER_COLOR}" stroke="#d8d2c4" stroke-width=".3"/>${marksSvg(context.book, i)}${whiteOutSvg(whiteOut.filter((o) => o.page === i))}${placementsSvg(context, placements.filter((p) => p.page === i))}</g>`;
+    const group = `<g transform="translate(${num(x)} 0)"><rect width="${num(page.width)}" height="${num(page.height)}" fill="${PAPER_COLOR}" stroke="#d8d2c4" stroke-width=".3"/>${marksSvg(context.book, i)}${whiteOutSvg(whiteOut.filter((o) => o.page === i))}${placesSvg(places.filter((p) => p.page === i))}${placementsSvg(context, placements.filter((p) => p.page === i))}</g>`;
     x += page.width;
     return group;
   });
@@ -39,6 +43,15 @@ export const marksSvg = (book: Book, page: number): string => book.marks.filter(
 /** Correction tape over what would show; a little wider than the marks, as tape is. */
 export const whiteOutSvg = (list: readonly WhiteOut[]): string =>
   list.map((o) => `<rect x="${num(o.x - 0.2)}" y="${num(o.y - 0.2)}" width="${num(o.w + 0.4)}" height="${num(o.h + 0.4)}" fill="${PAPER_COLOR}"/>`).join('');
+
+/** Empty places kept for what is written in afterwards, in pencil. */
+export const placesSvg = (places: readonly OpenPlace[]): string =>
+  places.map((p) => `<g class="open-place"><rect x="${num(p.x + 0.4)}" y="${num(p.y)}" width="${num(p.w - 0.8)}" height="${num(p.h)}" rx="1" fill="none" stroke="${PENCIL}" stroke-width=".3" stroke-dasharray="1.1 1.1"/><text x="${num(p.x + 1.6)}" y="${num(p.y + 3.4)}" font-family="Caveat, cursive" font-size="3.2" fill="${PENCIL}">${esc(cut(writtenText(p.demand), p.w))}</text></g>`).join('');
+
+const PENCIL = '#8d877b';
+/** Letters of that size on a mm. From memory. */
+const LETTERS = 0.72;
+const cut = (text: string, w: number): string => ([...text].length > w * LETTERS ? `${[...text].slice(0, Math.floor(w * LETTERS) - 1).join('')}…` : text);
 
 function markSvg(m: Mark): string {
   const place = `x="${num(m.x)}" y="${num(m.y)}" width="${num(m.w)}" height="${num(m.h)}"`;

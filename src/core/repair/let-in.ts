@@ -45,7 +45,7 @@ export function letInAs(context: Context, placements: readonly Placement[], dema
   const column = demand && dayColumn(context.book, demand.day);
   if (!demand || !column || demand.kind === 'band') return null;
   const units = unitsOf(context, placements, column);
-  const one: Context = { ...context, week: { ...context.week, demands } };
+  const one: Context = { ...context, options: { ...context.options, ahead: 'all' }, week: { ...context.week, demands } };
   const candidate = candidatesOf(Draft.begin(context, placements), one, demand.day, new Map()).find((c) => c.block.demands.length === demands.length);
   const choices = [...(candidate?.choices ?? [])].sort((a, b) => a.cost - b.cost).filter((c, i, all) => all.slice(0, i).filter((x) => x.height === c.height).length === 0).slice(0, MOST_BASES);
   let best: { moved: number; rank: number; units: readonly (Unit | null)[]; tops: readonly number[]; choice: Choice } | null = null;

@@ -1,3 +1,4 @@
+import { besidePlaces } from '../arrange/open-places';
 import { freeStretches, lengthOf } from '../arrange/room';
 import { dayColumn } from '../book/columns';
 import type { Finding, Rule } from './finding';
@@ -15,7 +16,7 @@ export const d3RoomForMore: Rule = {
     const { draft } = view;
     return [0, 1, 2, 3, 4, 5, 6].flatMap((day): Finding[] => {
       if (!dayColumn(view.context.book, day)) return [];
-      const longest = Math.max(0, ...freeStretches(draft, view.context, day).map(lengthOf));
+      const longest = Math.max(0, ...besidePlaces(freeStretches(draft, view.context, day), view.openPlaces.filter((p) => p.day === day), view.context.options.gap).map(lengthOf));
       if (longest >= ROOM) return [];
       return [{
         rule: 'D3', severity: 'look', ...topOf(view, day), placements: view.placements.filter((p) => p.day === day && (p.role === 'finish' || p.role === 'box')).map((p) => p.id).sort(),

@@ -1,4 +1,5 @@
 import type { Draft } from '../arrange/draft';
+import type { OpenPlace } from '../arrange/open-places';
 import type { Context, Placement, Unplaced } from '../arrange/spread';
 import type { WhiteOut } from '../bench/white-out';
 import type { Piece } from '../kit/kit';
@@ -29,6 +30,8 @@ export interface View {
   readonly unplaced: readonly (Unplaced & { readonly demand: Demand })[];
   /** which placement carries which demand, by the demand's key */
   readonly carriers: ReadonlyMap<string, Placement>;
+  /** empty places kept for what is written in afterwards */
+  readonly openPlaces: readonly OpenPlace[];
   /** the spread as a draft: what is free, and which stickers are left; not to be added to */
   readonly draft: Draft;
   readonly pieceOf: (p: Pick<Placement, 'kit' | 'code'>) => Piece | undefined;

@@ -1,4 +1,5 @@
 import { Draft } from '../arrange/draft';
+import { openPlaces } from '../arrange/open-places';
 import { unplacedOf } from '../arrange/unplaced';
 import type { Context, Placement } from '../arrange/spread';
 import { matchDemands, pieceIndex } from '../arrange/spread';
@@ -20,6 +21,7 @@ export function viewOf(context: Context, placements: readonly Placement[]): View
     placements,
     whiteOut: whiteOutOf(context, placements),
     unplaced: unplacedOf(context, placements),
+    openPlaces: openPlaces(context, placements),
     carriers: matchDemands(placements, context.week.demands),
     pieceOf: (p) => (known.has(p) ? known.get(p) : pieces.get(pieceKey(p))),
     draft: Draft.begin(context, placements),

@@ -12,7 +12,7 @@ import { snap } from '../../core/edit/snap';
 import type { Spot } from '../../core/edit/spots';
 import { placeAt, spotsFor } from '../../core/edit/spots';
 import { stackOf } from '../../core/edit/stack';
-import { handSvg, marksSvg, whiteOutSvg } from '../../core/format/spread-svg';
+import { handSvg, marksSvg, placesSvg, whiteOutSvg } from '../../core/format/spread-svg';
 import { nameOf } from '../../core/edit/name';
 import type { Piece } from '../../core/kit/kit';
 import { GLASS } from '../theme';
@@ -105,7 +105,7 @@ export function Board() {
         <g key={i} transform={`translate(${num(offsets[i] as number)} 0)`}>
           <rect width={page.width} height={page.height} rx="1.5" fill={GLASS.paper} stroke={GLASS.edge} strokeWidth=".5" onPointerDown={() => select(null)} />
           <rect x={page.bindingSide === 'right' ? page.width - context.book.binding.width : 0} width={context.book.binding.width} height={page.height} fill={`url(#gutter-${page.bindingSide === 'right' ? 'left' : 'right'})`} pointerEvents="none" />
-          <g pointerEvents="none" dangerouslySetInnerHTML={{ __html: marksSvg(context.book, i) + whiteOutSvg(view.whiteOut.filter((w) => w.page === i)) }} />
+          <g pointerEvents="none" dangerouslySetInnerHTML={{ __html: marksSvg(context.book, i) + whiteOutSvg(view.whiteOut.filter((w) => w.page === i)) + placesSvg(view.openPlaces.filter((p) => p.page === i)) }} />
           <Studs page={i} />
           {[...placements].filter((p) => p.page === i).sort((a, b) => a.layer - b.layer).map((p, n) => (
             <Laid

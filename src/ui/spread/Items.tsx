@@ -27,7 +27,9 @@ export function Items() {
   const { view } = useReview();
   const [search, setSearch] = useState('');
   const shown = week.demands.filter((d) => [d.title, d.list, ...d.categories].join(' ').toLowerCase().includes(search.trim().toLowerCase()));
-  const open = shown.filter((d) => !view.carriers.has(d.key));
+  const places = new Set(view.openPlaces.map((p) => p.demand.key));
+  const open = shown.filter((d) => !view.carriers.has(d.key) && !places.has(d.key));
+  const later = shown.filter((d) => places.has(d.key));
   const reasons = new Map(view.unplaced.map((u) => [u.demand.key, u]));
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
@@ -42,6 +44,18 @@ export function Items() {
                 <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
                 {view.placements.length > 0 && <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.25 }}>{reasons.get(d.key)?.reason}</Typography>}
                 {view.placements.length > 0 && d.kind !== 'band' && <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let ${d.title.slice(0, 60)} in`}>Let it in</Button>}
+              </Box>
+            ))}
+          </Box>
+        )}
+        {later.length > 0 && (
+          <Box component="section" aria-label="Written in later" data-testid="written-later">
+            <Typography variant="h3" sx={{ mt: 1 }}>Written in later · {later.length}</Typography>
+            <Typography variant="caption" color="text.secondary" component="p">A place is kept open for each.</Typography>
+            {later.map((d) => (
+              <Box key={d.key} sx={{ display: 'flex', alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}` }}>
+                <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
+                <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let ${d.title.slice(0, 60)} in`} sx={{ flexShrink: 0, minWidth: 0 }}>Let it in</Button>
               </Box>
             ))}
           </Box>
