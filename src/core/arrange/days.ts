@@ -12,6 +12,8 @@ import type { Draft, Stage } from './draft';
 import { dressBase, dressList } from './dressing';
 import type { Form } from './forms';
 import { scarcityPrices } from './prices';
+import type { Reserved } from './reserved';
+import { reserve } from './reserved';
 import type { Stretch } from './room';
 import { freeStretches, keptFree, lengthOf } from './room';
 import { spaceOut } from './spacing';
@@ -22,21 +24,28 @@ export const days: Stage = (before, context) => {
   let draft = before.clone();
   const prices = scarcityPrices(draft, context);
   const order = [0, 1, 2, 3, 4, 5, 6].sort((a, b) => slack(draft, context, a) - slack(draft, context, b) || a - b);
-  for (const day of order) draft = dressDay(draft, context, day, prices);
+  const reserved = reserve(draft, context);
+  for (const day of order) draft = dressDay(draft, context, day, { prices, reserved });
   return draft;
 };
+
+/** What all days of the week share: prices of scarce bases, icons and scripts kept for where they matter most. */
+interface Shared {
+  readonly prices: ReadonlyMap<string, number>;
+  readonly reserved: Reserved;
+}
 
 /** mm of column a day has beside what its items want; the tightest day is dressed first. */
 function slack(draft: Draft, context: Context, day: number): number {
   return freeStretches(draft, context, day).reduce((n, s) => n + lengthOf(s), 0) - blocksOfDay(draft, context, day).length * 14;
 }
 
-function dressDay(before: Draft, context: Context, day: number, prices: ReadonlyMap<string, number>): Draft {
-  const { draft, leftOut } = layDay(before, context, day, prices);
+function dressDay(before: Draft, context: Context, day: number, shared: Shared): Draft {
+  const { draft, leftOut } = layDay(before, context, day, shared);
   if (leftOut.length === 0) return draft;
   const roomier = withoutBox(before, day);
   if (roomier) {
-    const second = layDay(roomier, context, day, prices);
+    const second = layDay(roomier, context, day, shared);
     if (second.leftOut.length < leftOut.length) return second.draft;
   }
   return draft;
@@ -51,12 +60,12 @@ function withoutBox(before: Draft, day: number): Draft | null {
   return gone.reduce((draft, p) => draft.without(p.id), before);
 }
 
-function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMap<string, number>): { draft: Draft; leftOut: Block[] } {
+function layDay(before: Draft, context: Context, day: number, shared: Shared): { draft: Draft; leftOut: Block[] } {
   const column = dayColumn(context.book, day);
   const draft = before.clone();
   if (!column) return { draft, leftOut: [] };
   const stretches = freeStretches(draft, context, day);
-  let candidates = candidatesOf(draft, context, day, prices);
+  let candidates = candidatesOf(draft, context, day, shared.prices);
   let packing = packWithin(candidates, stretches, context, day);
   for (let round = 0; round < 40; round++) {
     const over = overdrawn(candidates, packing.chosen);
@@ -73,7 +82,7 @@ function layDay(before: Draft, context: Context, day: number, prices: ReadonlyMa
   const failed = standing.filter((s, i) => {
     if (s.block.open) return false; // nothing is laid there
     const at = { page: column.page, day, column, y: tops[i] as number };
-    return !(s.choice.form ? dressBase(draft, context, s.block.demands[0] as Demand, s.choice, at) : dressList(draft, context, s.block, at));
+    return !(s.choice.form ? dressBase(draft, context, s.block.demands[0] as Demand, s.choice, at, shared.reserved) : dressList(draft, context, s.block, at));
   });
   const leftOut = candidates.filter((c, i) => packing.chosen[i] === null && !c.block.open).map((c) => c.block);
   return { draft, leftOut: [...leftOut, ...failed.map((s) => s.block)] };

@@ -7,7 +7,6 @@ import type { Rect } from '../measure/rect';
 import { bottom } from '../measure/rect';
 import type { Demand } from '../week/demand';
 import { spokenTime, writtenText } from '../week/demand';
-import { meaningsOf } from '../week/meaning';
 import type { Choice } from './candidates';
 import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from './choose';
 import type { Block } from './day-blocks';
@@ -16,9 +15,11 @@ import type { Draft } from './draft';
 import { inkFor } from './ink';
 import { foilCost } from './foil';
 import { listColorCost } from './list-colors';
+import type { Reserved } from './reserved';
+import { iconRank, scriptRank } from './reserved';
 import type { Context } from './spread';
 import { trimTo } from './trim';
-import { writingRoom } from './writing';
+import { TIP, writingRoom } from './writing';
 
 interface At {
   readonly page: number;
@@ -28,7 +29,7 @@ interface At {
 }
 
 /** Lays an item's base with icon and script, where the kit has them and the text still fits. False when nothing is left. */
-export function dressBase(draft: Draft, context: Context, demand: Demand, choice: Choice, at: At): boolean {
+export function dressBase(draft: Draft, context: Context, demand: Demand, choice: Choice, at: At, reserved: Reserved = UNRESERVED): boolean {
   const { form } = choice;
   if (!form) return false;
   const design = byCost(form.designs, (p) => (draft.ledger.untouched(p) > 0 ? jar(draft, p, at) + strangeness(p, context) + foilCost(context, p, at.day) + tasteCost(p, context) : Infinity))[0];
@@ -36,11 +37,11 @@ export function dressBase(draft: Draft, context: Context, demand: Demand, choice
   if (!design || !taken) return false;
   const x = alignX(context, at.column, form.w);
   const upright = { x: x + (form.w - (form.cut?.w ?? design.width)) / 2, y: at.y + (form.h - design.height) / 2 };
-  const extras = form.turn ? { laid: [], text: choice.text } : adorn(draft, context, demand, design, choice, { x, y: at.y, w: form.w, h: form.h }, at);
+  const extras = form.turn ? { laid: [], text: choice.text } : adorn(draft, context, demand, design, choice, { x, y: at.y, w: form.w, h: form.h }, at, reserved);
   draft.add(design, taken, { page: at.page, day: at.day, ...upright, turn: form.turn, role: 'day', items: [demand.uid], text: extras.text, ink: extras.text ? inkFor(design) : null });
-  for (const { piece, rect } of extras.laid) {
+  for (const { piece, rect, text } of extras.laid) {
     const over = draft.ledger.take(piece);
-    if (over) draft.add(piece, over, { page: at.page, day: at.day, x: rect.x, y: rect.y, role: 'day', layer: 1 });
+    if (over) draft.add(piece, over, { page: at.page, day: at.day, x: rect.x, y: rect.y, role: 'day', layer: 1, text: text ?? null, ink: text ? inkFor(piece) : null });
   }
   return true;
 }
@@ -64,43 +65,63 @@ function jar(draft: Draft, piece: Piece, at: At): number {
   return cost;
 }
 
+/** A single item takes what there is. */
+const UNRESERVED: Reserved = { mayTake: () => true };
+
 interface Laid {
   readonly piece: Piece;
   readonly rect: Rect;
+  /** what is written on it */
+  readonly text?: string;
 }
 
-function adorn(draft: Draft, context: Context, demand: Demand, base: Piece, choice: Choice, place: Rect, at: At): { laid: Laid[]; text: string | null } {
+function adorn(draft: Draft, context: Context, demand: Demand, base: Piece, choice: Choice, place: Rect, at: At, reserved: Reserved): { laid: Laid[]; text: string | null } {
   const plain = { laid: [], text: choice.text };
   if (base.kind === 'little' || base.kind === 'check-flag' || place.w < 24 || base.words) return plain;
-  const meanings = meaningsOf(demand.title, demand.categories);
-  const icon = layIcon(draft, context, meanings, place);
-  const script = layScript(draft, context, demand, meanings, place, icon, at);
-  const attempts: Laid[][] = [[...icon, ...script], icon, script].filter((a) => a.length > 0);
+  const icon = layIcon(draft, context, demand, place, reserved);
+  const script = layScript(draft, context, demand, place, icon, at, reserved);
+  const circle = layCircle(draft, context, demand, place, at);
+  const beside = circle.length ? layScript(draft, context, demand, place, circle, at, reserved) : [];
+  const attempts: Laid[][] = [[...circle, ...beside], circle, [...icon, ...script], icon, script].filter((a) => a.length > 0);
   for (const laid of attempts) {
-    const text = laid.some((l) => l.piece.kind === 'script') ? besideScript(demand, choice.text, script[0]?.piece.words ?? '') : choice.text;
+    const timed = laid[0]?.text !== undefined ? { ...demand, start: null } : demand;
+    const words = laid.find((l) => l.piece.kind === 'script')?.piece.words;
+    const whole = timed === demand ? choice.text : writtenText(timed);
+    const text = words === undefined ? whole : besideScript(timed, whole, words);
     const room = writingRoom({ kind: base.kind, shape: base.shape, w: place.w, h: place.h }, laid.map(({ rect }) => ({ ...rect, x: rect.x - place.x, y: rect.y - place.y })));
     if (text === null || textFits(text, room.w, room.h, context.options.hand)) return { laid, text };
   }
   return plain;
 }
 
-function layIcon(draft: Draft, context: Context, meanings: readonly string[], place: Rect): Laid[] {
+function layIcon(draft: Draft, context: Context, demand: Demand, place: Rect, reserved: Reserved): Laid[] {
   const piece = byCost(piecesOf(context, 'icon'), (p) => {
-    const rank = meanings.indexOf(p.icon);
-    return rank < 0 || draft.ledger.untouched(p) === 0 || p.height > place.h - 1 || p.width > place.w / 2 || strangeness(p, context) > FOREIGN ? Infinity : rank * 5 + strangeness(p, context);
+    const rank = iconRank(demand, p);
+    return rank === null || draft.ledger.untouched(p) === 0 || p.height > place.h - 1 || p.width > place.w / 2 || strangeness(p, context) > FOREIGN || !reserved.mayTake(draft, demand, p) ? Infinity : rank * 5 + strangeness(p, context);
   })[0];
   return piece ? [{ piece, rect: { x: place.x + 1.2, y: place.y + (place.h - piece.height) / 2, w: piece.width, h: piece.height } }] : [];
 }
 
-function layScript(draft: Draft, context: Context, demand: Demand, meanings: readonly string[], place: Rect, icon: readonly Laid[], at: At): Laid[] {
+/** The time in a small circle at the base's left end, where that is the manner (handbook 3: circles are good for times). */
+function layCircle(draft: Draft, context: Context, demand: Demand, place: Rect, at: At): Laid[] {
+  if (context.ways.times !== 'in circles' || demand.start === null) return [];
+  const time = spokenTime(demand.start);
+  const piece = byCost(piecesOf(context, 'circle'), (p) => {
+    const room = writingRoom({ kind: p.kind, shape: p.shape, w: p.width, h: p.height });
+    const over = Math.max(0, (p.height - place.h) / 2);
+    if (place.y - over < at.column.y - HAIR || bottom(place) + over > bottom(at.column) + HAIR) return Infinity;
+    return p.writable === 'no' || p.words || draft.ledger.untouched(p) === 0 || p.height > place.h + 2 * TIP || p.width > place.w / 2 || strangeness(p, context) > FOREIGN || !textFits(time, room.w, room.h, context.options.hand) ? Infinity : strangeness(p, context) + jar(draft, p, at) / 2;
+  })[0];
+  return piece ? [{ piece, text: time, rect: { x: place.x + 0.6, y: place.y + (place.h - piece.height) / 2, w: piece.width, h: piece.height } }] : [];
+}
+
+function layScript(draft: Draft, context: Context, demand: Demand, place: Rect, icon: readonly Laid[], at: At, reserved: Reserved): Laid[] {
   const from = icon[0] ? icon[0].rect.x + icon[0].rect.w + 0.8 : place.x + 1;
   const width = place.x + place.w - 1 - from;
   const above = lastScript(draft, at);
-  const title = demand.title.toLowerCase();
   const piece = byCost(piecesOf(context, 'script'), (p) => {
-    const words = p.words.toLowerCase();
-    const says = words !== '' && (` ${title} `.includes(` ${words} `) ? 0 : meanings[0] === words ? 1 : Infinity);
-    return says === false || p.width > width || p.height > place.h - 1 || draft.ledger.untouched(p) === 0 || above === p.code || strangeness(p, context) > FOREIGN ? Infinity : says + strangeness(p, context);
+    const rank = scriptRank(demand, p);
+    return rank === null || p.width > width || p.height > place.h - 1 || draft.ledger.untouched(p) === 0 || above === p.code || strangeness(p, context) > FOREIGN || !reserved.mayTake(draft, demand, p) ? Infinity : rank + strangeness(p, context);
   })[0];
   return piece ? [{ piece, rect: { x: from, y: place.y + 0.6, w: piece.width, h: piece.height } }] : [];
 }

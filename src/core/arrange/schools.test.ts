@@ -1,4 +1,4 @@
-import { context, demand, demoKit, demoSpread, kitOf, piece, weekWith } from '../../../tests/fixtures';
+import { context, demand, demoKit, demoSpread, found, kitOf, piece, weekWith } from '../../../tests/fixtures';
 import { discOpen } from '../book/disc-open';
 import { fourPage } from '../book/four-page';
 import { openB6 } from '../book/open-b6';
@@ -7,9 +7,11 @@ import { threeBox } from '../book/three-box';
 import { wideUndated } from '../book/wide-undated';
 import { dayColumn } from '../book/columns';
 import type { Piece } from '../kit/kit';
-import { bottom, right } from '../measure/rect';
+import { pieceKey } from '../kit/kit';
+import { bottom, intersect, right } from '../measure/rect';
 import { boxesOf } from '../review/boxes-of';
 import { viewOf } from '../review/review';
+import { spokenTime } from '../week/demand';
 import { arrange } from './arrange';
 import { boxes } from './boxes';
 import { Draft } from './draft';
@@ -18,6 +20,7 @@ import { bottomWashi } from './bottom-washi';
 import type { Stage } from './draft';
 import { sidebar } from './sidebar';
 import type { Context, Placement } from './spread';
+import { footprint, pieceIndex } from './spread';
 
 const run = (c: Context, ...stages: readonly Stage[]) => stages.reduce((d, stage) => stage(d, c), Draft.begin(c, [])).placements;
 const kindOf = (c: Context, p: Placement) => c.kit.pieces.find((q) => q.code === p.code)?.kind;
@@ -129,4 +132,19 @@ it('all sorts of ways can be set beside a school’s own', () => {
   expect(placements.filter((p) => p.day === 0 && p.role === 'day').every((p) => p.x === column.x || p.layer > 0)).toBe(true);
   expect(placements.find((p) => kindOf(c, p) === 'banner')?.x).toBe(dayColumn(c.book, 5)!.x);
   expect(placements.some((p) => p.role === 'finish' && p.day !== null)).toBe(false);
+});
+
+it('writes times in small circles of their own, where that is the manner, and once', () => {
+  const { context: c, placements } = demoSpread({ ways: { times: 'in circles' } });
+  const circles = placements.filter((p) => pieceIndex(c).get(pieceKey(p))?.kind === 'circle' && p.layer > 0);
+  expect(circles.length).toBeGreaterThan(6);
+  for (const circle of circles) {
+    const base = placements.find((p) => p.day === circle.day && p.layer === 0 && p.items.length === 1 && intersect(footprint(p), footprint(circle)))!;
+    const item = c.week.demands.find((d) => d.uid === base.items[0] && d.day === base.day)!;
+    expect(circle.text).toBe(spokenTime(item.start as number));
+    expect(base.text ?? '').not.toContain(circle.text);
+  }
+  expect(found('P4', c, placements)).toEqual([]);
+  expect(found('F1', c, placements)).toEqual([]);
+  expect(demoSpread().placements.every((p) => p.layer === 0 || !p.text || p.items.length > 0)).toBe(true);
 });

@@ -1,4 +1,5 @@
 import { context, demand, kitOf, piece, placement, weekWith, demoKit } from '../../../tests/fixtures';
+import { USUAL_HAND, textFits } from '../measure/hand';
 import { openB6 } from '../book/open-b6';
 import { threeBox } from '../book/three-box';
 import type { Piece } from '../kit/kit';
@@ -142,7 +143,9 @@ describe('small judgements', () => {
     expect(plain.w).toBeLessThan(38);
     expect(writingRoom({ kind: 'little', shape: 'rounded', w: 38, h: 12 }).x).toBeGreaterThanOrEqual(11);
     expect(writingRoom({ kind: 'quarter-box', shape: 'rect', w: 38, h: 12 }, [{ x: 1, y: 1, w: 10, h: 10 }]).x).toBeGreaterThanOrEqual(11);
-    expect(writingRoom({ kind: 'circle', shape: 'circle', w: 14, h: 14 }).w).toBeLessThan(11);
+    const { w, h } = writingRoom({ kind: 'circle', shape: 'circle', w: 14, h: 14 });
+    expect(Math.hypot(w, h)).toBeLessThan(14);
+    expect(textFits('7:30p', w, h, USUAL_HAND)).toBe(true);
   });
   it('choose the pen by finish and by what shows (P1, P2)', () => {
     expect(inkFor(piece())).toBe('black gel pen');

@@ -1,6 +1,8 @@
 import type { Kind, Shape } from '../kit/kinds';
 import type { Rect } from '../measure/rect';
-import { area, bottom, right } from '../measure/rect';
+import { area, bottom, contains, inset, right } from '../measure/rect';
+import type { Placement } from './spread';
+import { footprint } from './spread';
 
 /** Blank left around writing, mm. From memory. */
 const MARGIN = 0.9;
@@ -8,6 +10,14 @@ const SIDE_MARGIN = 1.7;
 /** A little's printed icon takes this much of its left end, mm; a checklist's shape this much of each row. From memory. */
 const PRINTED_ICON = 12;
 export const TICK_WIDTH = 5;
+/** A circle lower than this takes one line, across its middle, mm. From memory. */
+const ONE_LINE = 15;
+/** An overlay may stand so far over its base's edge and still lies on it, mm: the size of a tip (handbook R2). From memory. */
+export const TIP = 1.2;
+
+/** What lies on a placement, in its own mm. */
+export const laidOn = (p: Placement, around: readonly Placement[]): Rect[] =>
+  around.filter((q) => q.page === p.page && q.layer > p.layer && contains(inset(footprint(p), -TIP), footprint(q))).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
 
 /**
  * The part of a base that can be written on, in mm from its top-left corner: inside its margins and
@@ -35,6 +45,7 @@ function shapeRoom({ kind, shape, w, h }: { kind: Kind; shape: Shape; w: number;
   if (kind === 'check-flag') return { ...plain, x: TICK_WIDTH + 1, w: Math.max(0, w - TICK_WIDTH - 4) };
   switch (shape) {
     case 'circle':
+      if (h < ONE_LINE) return { x: w * 0.08, y: h * 0.27, w: w * 0.84, h: h * 0.46 };
       return { x: w * 0.14, y: h * 0.2, w: w * 0.72, h: h * 0.6 };
     case 'heart':
     case 'teardrop':

@@ -1,10 +1,11 @@
 import type { Context, Placement } from '../arrange/spread';
 import { footprint, pieceIndex } from '../arrange/spread';
+import { TIP } from '../arrange/writing';
 import type { Piece } from '../kit/kit';
 import { isRoll, pieceKey } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { ruled } from '../measure/fraction';
-import { contains, intersect } from '../measure/rect';
+import { contains, inset, intersect } from '../measure/rect';
 import { longDay } from '../week/day-names';
 import type { Cut } from './cuts';
 import { fillsColumn, measuredFrom, pageName } from './measure-from';
@@ -65,11 +66,11 @@ function sayCut(context: Context, cut: Cut, pieces: ReadonlyMap<string, Piece>):
 
 /** An item's base with the overlays that lie wholly on it; all else alone. */
 function unitsOf(placements: readonly Placement[], pieceOf: (p: Placement) => Piece): Unit[] {
-  const overlays = placements.filter((p) => p.layer > 0 && p.role === 'day' && traits(pieceOf(p).kind).overlay);
+  const overlays = placements.filter((p) => p.layer > 0 && p.role === 'day' && p.items.length === 0 && (traits(pieceOf(p).kind).overlay || traits(pieceOf(p).kind).carriesItem));
   const onBase = new Map<string, Placement[]>();
   const stacked = new Set<string>();
   for (const over of overlays) {
-    const base = placements.find((p) => p.page === over.page && p.layer < over.layer && p.role === 'day' && p.items.length > 0 && contains(footprint(p), footprint(over)));
+    const base = placements.find((p) => p.page === over.page && p.layer < over.layer && p.role === 'day' && p.items.length > 0 && contains(inset(footprint(p), -TIP), footprint(over)));
     if (!base) continue;
     onBase.set(base.id, [...(onBase.get(base.id) ?? []), over]);
     stacked.add(over.id);

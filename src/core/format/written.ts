@@ -1,10 +1,9 @@
 import type { Context, Placement } from '../arrange/spread';
-import { footprint, pieceIndex } from '../arrange/spread';
-import { TICK_WIDTH, writingRoom } from '../arrange/writing';
+import { pieceIndex } from '../arrange/spread';
+import { TICK_WIDTH, laidOn, writingRoom } from '../arrange/writing';
 import { textWidth } from '../art/lettering';
 import { pieceKey } from '../kit/kit';
 import { linesIn, writeLines } from '../measure/hand';
-import { contains } from '../measure/rect';
 
 export interface WrittenLine {
   readonly text: string;
@@ -36,8 +35,7 @@ export function writtenOn(context: Pick<Context, 'kit' | 'stash' | 'options'>, p
     const big = Math.min(6.5, p.h * 0.7);
     return { size: big, lines: [{ text: p.text, x: p.w / 2, y: p.h / 2 + big * 0.28, anchor: 'middle', squeeze: null }] };
   }
-  const laid = around.filter((q) => q.page === p.page && q.layer > p.layer && contains(footprint(p), footprint(q))).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
-  const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laid);
+  const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laidOn(p, around));
   const lines = writeLines(p.text, room.w, hand).slice(0, Math.max(1, linesIn(hand, room.h)));
   const top = room.y + Math.max(0, (room.h - lines.length * hand.linePitch) / 2);
   return { size, lines: lines.map((text, i) => line(text, room.x + 0.4, top + hand.linePitch * (i + 0.74), room.w - 0.4, size)) };

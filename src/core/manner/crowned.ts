@@ -7,5 +7,5 @@ export const crowned: Manner = {
   name: 'crowned',
   says: 'A band of garlands along the top, date headers lowered under it, framed boxes, round bases.',
   habits: { ...USUAL_HABITS, headers: 'fanned' },
-  ways: { ...USUAL_WAYS, topBand: true, framed: true, stand: 'hill', roundBases: true, boxes: 5, listColors: 'fanned' },
+  ways: { ...USUAL_WAYS, topBand: true, framed: true, stand: 'hill', roundBases: true, times: 'in circles', boxes: 5, listColors: 'fanned' },
 };

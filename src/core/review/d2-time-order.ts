@@ -1,7 +1,9 @@
 import type { Demand } from '../week/demand';
 import { sortMinute, spokenTime } from '../week/demand';
 import type { Placement } from '../arrange/spread';
+import { footprint } from '../arrange/spread';
 import { hoursOf, yOfMinute } from '../book/hours';
+import { intersect } from '../measure/rect';
 import type { Finding, Rule, View } from './finding';
 import { at, dayName, mm } from './say';
 
@@ -45,10 +47,14 @@ function offItsHour(view: View, d: Demand, p: Placement): Finding[] {
   const hours = hoursOf(view.context.book, d.day);
   if (!hours || d.start === null || d.list || p.day !== d.day) return [];
   const off = p.y - yOfMinute(hours, d.start);
-  if (Math.abs(off) <= (p.text?.includes(spokenTime(d.start)) ? OFF_WRITTEN : OFF)) return [];
+  if (Math.abs(off) <= (saysTime(view, p, spokenTime(d.start)) ? OFF_WRITTEN : OFF)) return [];
   return [{
     rule: 'D2', severity: 'look', ...at(p), placements: [p.id],
     message: `“${d.title}” stands ${mm(view, Math.abs(off))} ${off > 0 ? 'below' : 'above'} its hour, ${spokenTime(d.start)}.`,
     remedy: 'Make room at its hour.',
   }];
 }
+
+/** On the piece itself, or in a circle that lies on it. */
+const saysTime = (view: View, p: Placement, time: string): boolean =>
+  p.text?.includes(time) === true || view.placements.some((q) => q.text === time && q.page === p.page && q.layer > p.layer && intersect(footprint(p), footprint(q)) !== null);

@@ -1,7 +1,5 @@
-import { TICK_WIDTH, writingRoom } from '../arrange/writing';
-import { footprint } from '../arrange/spread';
+import { TICK_WIDTH, laidOn, writingRoom } from '../arrange/writing';
 import { linesIn, textFits, writeLines } from '../measure/hand';
-import { contains } from '../measure/rect';
 import type { Finding, Rule } from './finding';
 import { at, counted, pieceName } from './say';
 
@@ -16,8 +14,7 @@ export const p4TextFits: Rule = {
       const { hand } = view.context.options;
       if (!piece) return [];
       const list = piece.kind === 'checklist';
-      const laid = view.placements.filter((q) => q.page === p.page && q.layer > p.layer && contains(footprint(p), footprint(q))).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
-      const room = list ? { w: p.w - TICK_WIDTH, h: piece.height / Math.max(1, piece.rows) } : writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laid);
+      const room = list ? { w: p.w - TICK_WIDTH, h: piece.height / Math.max(1, piece.rows) } : writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laidOn(p, view.placements));
       const broken = (list ? text.split('\n') : [text]).filter((t) => !textFits(t, room.w, room.h, hand));
       const first = broken[0];
       if (first === undefined) return [];

@@ -1,6 +1,5 @@
 import { inkFor } from '../../arrange/ink';
-import { writingRoom } from '../../arrange/writing';
-import { stackOf } from '../../edit/stack';
+import { laidOn, writingRoom } from '../../arrange/writing';
 import { shortened } from '../../measure/hand';
 import { dayOfMonth } from '../../week/day-names';
 import type { Idea } from '../remedy';
@@ -20,8 +19,7 @@ export const otherText: Idea = (c) =>
     if (!piece) return [];
     const number = p.day === null ? '' : String(dayOfMonth(c.context.week.days[p.day] as string));
     if (piece.kind === 'date-cover') return altered(`Write ${number} on it`, p, { text: number, ink: inkFor(piece) });
-    const laid = stackOf(c.placements, p.id).slice(1).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
-    const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laid);
+    const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laidOn(p, c.placements));
     const shorter = p.text && piece.kind !== 'checklist' ? shortened(p.text, room.w, room.h, c.context.options.hand) : null;
     return shorter && shorter !== p.text ? altered(`Write “${shorter}”`, p, { text: shorter }) : [];
   });
