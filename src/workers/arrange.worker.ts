@@ -3,6 +3,8 @@ import { alternativesOf } from '../core/arrange/alternatives';
 import type { ContextData } from '../core/arrange/context';
 import { contextFrom } from '../core/arrange/context';
 import type { Placement } from '../core/arrange/spread';
+import type { Hex } from '../core/color/color';
+import { colorSwaps } from '../core/repair/swap-color';
 import type { Finding } from '../core/review/finding';
 import { letIn } from '../core/repair/let-in';
 import { remediesFor } from '../core/repair/remedies';
@@ -16,6 +18,7 @@ const service = {
   remedies: (data: ContextData, placements: readonly Placement[], finding: Finding) => remediesFor(contextFrom(data), placements, finding),
   letIn: (data: ContextData, placements: readonly Placement[], key: string) => letIn(contextFrom(data), placements, key),
   replace: (data: ContextData, placements: readonly Placement[], id: string) => replaceSpoiled(contextFrom(data), placements, id),
+  colors: (data: ContextData, placements: readonly Placement[], from: Hex) => colorSwaps(contextFrom(data), placements, from),
   alternatives: (data: ContextData, placements: readonly Placement[]) => alternativesOf(contextFrom(data), placements.filter((p) => p.locked)),
   mix: (data: ContextData, placements: readonly Placement[], sources: readonly (readonly Placement[])[], from: readonly number[], label: string) => mixDays(contextFrom(data), placements, sources, from, label),
   day: (data: ContextData, placements: readonly Placement[], day: number) => arrangeDay(contextFrom(data), placements, day),

@@ -8,6 +8,7 @@ import { dayColumn } from '../../core/book/columns';
 import { area } from '../../core/measure/rect';
 import { longDay, shortDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
+import { WeekColors } from './WeekColors';
 import { useReview } from './review-context';
 
 const TALL = 96;
@@ -43,6 +44,7 @@ export function Balance() {
           );
         })}
       </Box>
+      <WeekColors />
       <Box sx={{ width: 210, flexShrink: 0 }}>
         <Typography variant="body2" sx={{ fontWeight: 600 }}>Weight of the pages</Typography>
         <svg width={200} height={26} role="img" aria-label={`Left ${share} of 100, right ${100 - share}`}>

@@ -17,7 +17,9 @@ import type { Options } from '../../core/manner/options';
 import type { Ways } from '../../core/manner/ways';
 import { mend } from '../../server/repair-actions';
 import { setMannerOf } from '../../server/manner-actions';
+import type { Hex } from '../../core/color/color';
 import type { Remedy } from '../../core/repair/remedy';
+import type { ColorSwap } from '../../core/repair/swap-color';
 import { pairKey } from '../../core/week/twice';
 import { keepBoth } from '../../server/agenda-actions';
 import { readSpread, saveEdit, tickStep, undoOrRedo, waveThrough } from '../../server/actions';
@@ -74,6 +76,9 @@ interface State {
   readonly remedy: (remedy: Remedy) => void;
   /** lets an item in with the fewest moves */
   readonly letIn: (key: string) => void;
+  /** what it would come to to change one color for another */
+  readonly colorSwapsOf: (from: Hex) => Promise<readonly ColorSwap[]>;
+  readonly recolor: (swap: ColorSwap) => void;
   /** three other ways to lay the week out */
   readonly alternatives: () => Promise<readonly Alternative[]>;
   /** lays the week out as chosen, each day from one of the alternatives, in the settings of the first */
@@ -191,6 +196,11 @@ export function createSpreadStore(data: SpreadData) {
           set({ data: { ...now, context: fresh }, context: contextFrom(fresh), saving: 'saved', finding: null });
         });
         set({ said: label });
+      },
+      colorSwapsOf: async (from) => (await arranger().colors(get().data.context, get().placements as Placement[], from)) as readonly ColorSwap[],
+      recolor: ({ change, swapped, left }) => {
+        get().edit(change);
+        set({ said: `${change.label}: ${swapped} ${swapped === 1 ? 'piece' : 'pieces'} changed, nothing moved.${left ? ` ${left} stay: nothing of that color fits there, or they are stuck down.` : ''}`, changed: change.after.map((p) => p.id), selected: null });
       },
       alternatives: async () => (await arranger().alternatives(get().data.context, get().placements as Placement[])) as readonly Alternative[],
       choose: (sources, from) => {
