@@ -91,3 +91,53 @@ test('three ways are compared, and a day is taken from another', async ({ page, 
   await giveUp(page);
   expect(complaints).toEqual([]);
 });
+
+test('a color of the week is changed, places are kept for what is written in later, and what is stuck at the bench stays', async ({ page, hobnail, complaints }) => {
+  await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
+  await page.getByRole('button', { name: /^Finish/ }).click();
+  await page.getByTestId('week-colors').getByRole('button').first().click();
+  await page.getByRole('menuitem', { name: /of \d+ pieces/ }).first().click();
+  await expect(page.getByRole('alert').filter({ hasText: /^Change .* to .*: \d+ pieces? changed, nothing moved/ })).toBeVisible();
+  await saved(page);
+  await expect(page.getByTestId('fresh').first()).toBeVisible();
+
+  await page.getByRole('tab', { name: /Findings/ }).click();
+  await page.getByRole('button', { name: /^Base/ }).click();
+  const tape = page.getByTestId('findings').getByRole('button', { name: /B1.*Left page/ });
+  await tape.click();
+  await page.getByTestId('remedy').filter({ hasText: 'It is whited out' }).click();
+  await saved(page);
+  await expect(tape).toHaveCount(0);
+
+  await page.goto(`${page.url()}/bench`);
+  await page.getByTestId('say').filter({ hasText: /White out|Cut|place|lay/ }).waitFor();
+  const cover = await page.getByRole('button', { name: /: place date cover/ }).first().innerText();
+  const tick = page.getByRole('checkbox', { name: `Step ${Number.parseInt(cover, 10)} done` });
+  await tick.check();
+  await expect(tick).toBeChecked();
+  await page.getByRole('link', { name: 'Back to the spread' }).click();
+  await page.getByTestId('piece').nth(20).waitFor();
+  const stuck = page.getByTestId('piece').and(page.getByLabel(/^date cover.*, locked/)).first();
+  await stuck.focus();
+  const place = await stuck.getAttribute('transform');
+  await page.keyboard.press('ArrowDown');
+  expect(await stuck.getAttribute('transform')).toBe(place);
+
+  await page.getByRole('button', { name: /^Manner:/ }).click();
+  await page.getByRole('combobox', { name: 'Planned ahead' }).click();
+  await page.getByRole('option', { name: 'work', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Times' }).click();
+  await page.getByRole('option', { name: 'in circles' }).click();
+  await page.getByRole('button', { name: 'Use it and arrange anew' }).click();
+  await page.getByRole('tab', { name: /Items/ }).click();
+  const later = page.getByTestId('written-later');
+  await expect(later).toBeVisible();
+  expect(await page.locator('.open-place').count()).toBeGreaterThan(5);
+  await expect(page.getByLabel(/^circle “\d/).first()).toBeAttached();
+  await later.getByRole('button', { name: /^Let .* in$/ }).first().click();
+  await expect(page.getByRole('alert').filter({ hasText: /^Let in/ })).toBeVisible();
+  await saved(page);
+  await giveUp(page);
+  expect(complaints).toEqual([]);
+});

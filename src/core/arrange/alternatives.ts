@@ -10,7 +10,7 @@ import { centerY } from '../measure/rect';
 import { colorAreas, whiteSpace } from '../review/balance';
 import { boxesOf } from '../review/boxes-of';
 import type { Finding, View } from '../review/finding';
-import { review, viewOf } from '../review/review';
+import { review, viewOf, withoutPlace } from '../review/review';
 import type { Score } from '../review/score';
 import { scoreOf } from '../review/score';
 import { longDay } from '../week/day-names';
@@ -74,7 +74,7 @@ function attempt(context: Context, kept: readonly Placement[], { options, ways, 
   const placements = arrange(own, kept);
   const view = viewOf(own, placements);
   const findings = review(view);
-  return { placements, options, ways, score: scoreOf(findings), findings, unplaced: view.unplaced.length, says: character(view) };
+  return { placements, options, ways, score: scoreOf(findings), findings, unplaced: withoutPlace(view), says: character(view) };
 }
 
 /** How far two spreads are apart, 0 to 1: the share of days' pieces that lie elsewhere or are others; boxes count three times. */

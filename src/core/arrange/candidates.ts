@@ -30,7 +30,7 @@ export function candidatesOf(draft: Draft, context: Context, day: number, prices
   const width = dayColumn(context.book, day)?.w ?? 0;
   const forms = formsFor(draft, context, width);
   return blocksOfDay(draft, context, day).flatMap((block): Candidate[] => {
-    if (block.open) return [{ block, choices: [{ form: null, height: placeHeight(block.demands[0] as Demand, width, context.options.hand), cost: 0, text: '' }], leaveOut: OPEN_PLACE }];
+    if (block.open) return [{ block, choices: [{ form: null, height: placeHeight(block.demands, width, context.options.hand), cost: 0, text: '' }], leaveOut: OPEN_PLACE }];
     if (block.list) {
       const height = heightOfList(draft, context, block, width);
       if (height !== null) return [{ block, choices: [{ form: null, height, cost: -1, text: '' }], leaveOut: 900 * block.demands.length }];

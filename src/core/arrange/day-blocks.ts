@@ -4,7 +4,7 @@ import { textFits } from '../measure/hand';
 import type { Demand } from '../week/demand';
 import { inTimeOrder, sortMinute, writtenText } from '../week/demand';
 import { isPlannedAhead } from './ahead';
-import { keepsPlace, placeHeight } from './open-places';
+import { keepsPlace, placeHeight, sharing } from './open-places';
 import { FOREIGN, byCost, piecesOf, strangeness } from './choose';
 import type { Draft } from './draft';
 import { formCost, formsFor } from './forms';
@@ -28,14 +28,15 @@ export function blocksOfDay(draft: Draft, context: Context, day: number): Block[
   const lists = new Map<string, Demand[]>();
   const blocks: Block[] = [];
   for (const d of open) {
-    if (keepsPlace(d, context)) blocks.push({ demands: [d], list: null, minute: sortMinute(d), open: true });
-    else if (d.list && canBeRow(draft, context, day, d)) lists.set(d.list, [...(lists.get(d.list) ?? []), d]);
+    if (keepsPlace(d, context)) continue;
+    if (d.list && canBeRow(draft, context, day, d)) lists.set(d.list, [...(lists.get(d.list) ?? []), d]);
     else blocks.push({ demands: [d], list: null, minute: sortMinute(d) });
   }
   for (const [list, demands] of lists) {
     const rows = [...demands].sort(inTimeOrder);
     blocks.push({ demands: rows, list, minute: sortMinute(rows[0] as Demand) });
   }
+  for (const demands of sharing(open.filter((d) => keepsPlace(d, context)))) blocks.push({ demands, list: null, minute: sortMinute(demands[0] as Demand), open: true });
   return withStackedLittles(blocks, context).sort((a, b) => listsFirst(a, context) - listsFirst(b, context) || a.minute - b.minute || inTimeOrder(a.demands[0] as Demand, b.demands[0] as Demand));
 }
 
@@ -74,7 +75,7 @@ export function leastHeight(draft: Draft, context: Context, day: number): number
   const list = listsFor(draft, context, width)[0];
   const blocks = blocksOfDay(draft, context, day);
   const heights = blocks.map((b) => {
-    if (b.open) return placeHeight(b.demands[0] as Demand, width, context.options.hand);
+    if (b.open) return placeHeight(b.demands, width, context.options.hand);
     if (b.list && list) return b.demands.length * rowPitch(list);
     const fitting = forms.filter((f) => formCost(b.demands[0] as Demand, f, context) < Infinity).map((f) => f.h);
     return fitting.length ? Math.min(...fitting) : Math.max(0, ...forms.map((f) => f.h));

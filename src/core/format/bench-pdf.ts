@@ -54,7 +54,7 @@ function drawPage(paper: Paper, context: Context, spread: SpreadFile, page: numb
   for (const w of spread.whiteOut.filter((o) => o.page === page)) paper.rect(ox + w.x, oy + w.y, Math.max(w.w, 0.4), Math.max(w.h, 0.4), STOP, 0.1, rgb(0.93, 0.75, 0.79));
   for (const place of openPlaces(context, spread.placements).filter((o) => o.page === page)) {
     paper.rect(ox + place.x, oy + place.y, place.w, place.h, FAINT, 0.3);
-    paper.text(`open: ${place.demand.title.slice(0, 24)}`, ox + place.x + 0.8, oy + place.y + 3, 6, undefined, FAINT);
+    paper.text(`open: ${place.demands.map((d) => d.title).join(', ').slice(0, 24)}`, ox + place.x + 0.8, oy + place.y + 3, 6, undefined, FAINT);
   }
   const here = spread.placements.filter((p) => p.page === page);
   for (const p of [...here].sort((a, b) => a.layer - b.layer)) drawPlacement(paper, p, ox, oy, numbers.get(p.id) ?? 0, stacked(p, here));

@@ -46,7 +46,7 @@ export const whiteOutSvg = (list: readonly WhiteOut[]): string =>
 
 /** Empty places kept for what is written in afterwards, in pencil. */
 export const placesSvg = (places: readonly OpenPlace[]): string =>
-  places.map((p) => `<g class="open-place"><rect x="${num(p.x + 0.4)}" y="${num(p.y)}" width="${num(p.w - 0.8)}" height="${num(p.h)}" rx="1" fill="none" stroke="${PENCIL}" stroke-width=".3" stroke-dasharray="1.1 1.1"/><text x="${num(p.x + 1.6)}" y="${num(p.y + 3.4)}" font-family="Caveat, cursive" font-size="3.2" fill="${PENCIL}">${esc(cut(writtenText(p.demand), p.w))}</text></g>`).join('');
+  places.map((p) => `<g class="open-place"><rect x="${num(p.x + 0.4)}" y="${num(p.y)}" width="${num(p.w - 0.8)}" height="${num(p.h)}" rx="1" fill="none" stroke="${PENCIL}" stroke-width=".3" stroke-dasharray="1.1 1.1"/>${p.demands.map((d, i) => `<text x="${num(p.x + 1.6)}" y="${num(p.y + 3.4 + (i * (p.h - 2)) / p.demands.length)}" font-family="Caveat, cursive" font-size="3.2" fill="${PENCIL}">${esc(cut(writtenText(d), p.w))}</text>`).join('')}</g>`).join('');
 
 const PENCIL = '#8d877b';
 /** Letters of that size on a mm. From memory. */

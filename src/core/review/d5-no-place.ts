@@ -11,7 +11,7 @@ export const d5NoPlace: Rule = {
   check(view) {
     if (!view.placements.length) return [];
     const late = lateItems(view); // D4 speaks of those
-    const missing = view.unplaced.filter((u) => !late.has(u.demand) && !view.openPlaces.some((p) => p.demand === u.demand)).map((u): Finding => ({
+    const missing = view.unplaced.filter((u) => !late.has(u.demand) && !view.openPlaces.some((p) => p.demands.includes(u.demand))).map((u): Finding => ({
       rule: 'D5', severity: isPlannedAhead(u.demand, view.context) ? 'stop' : 'look', ...topOf(view, u.demand.day), placements: [], message: u.reason, remedy: `${u.waysOut.join('; or ').replace(/; or (\p{L})/gu, (_, c: string) => `; or ${c.toLowerCase()}`)}.`,
     }));
     const cutShort = view.context.week.demands.flatMap((d): Finding[] => {

@@ -34,3 +34,6 @@ export function review(view: View): Finding[] {
     .map((f) => ({ ...f, x: tidy(f.x), y: tidy(f.y) }))
     .sort((a, b) => RANK[a.severity] - RANK[b.severity] || (a.rule < b.rule ? -1 : a.rule > b.rule ? 1 : 0) || a.page - b.page || a.x - b.x || a.y - b.y);
 }
+
+/** Items that have neither a place nor an empty one kept for them. */
+export const withoutPlace = (view: Pick<View, 'unplaced' | 'openPlaces'>): number => view.unplaced.length - view.openPlaces.reduce((n, p) => n + p.demands.length, 0);

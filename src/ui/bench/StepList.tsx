@@ -32,7 +32,8 @@ export function StepList({ steps, done, at, onGo, onTick, facts }: StepListProps
     lay: 'Order of work',
     write: 'Ink, last',
   };
-  const groupOf = (s: Step): string => (s.do === 'place' || s.do === 'stack' ? 'lay' : s.do);
+  const lastLaid = steps.findLastIndex((s) => s.do === 'place' || s.do === 'stack');
+  const groupOf = (s: Step): string => (s.do === 'place' || s.do === 'stack' || (s.do === 'write' && s.n <= lastLaid) ? 'lay' : s.do); // what is written first belongs to the laying
   return (
     <Box component="nav" aria-label="Steps" sx={{ width: { xs: 250, lg: 340 }, flexShrink: 0, borderRight: `1px solid ${GLASS.edge}`, background: GLASS.paper, overflowY: 'auto', py: 1 }}>
       {steps.map((step, i) => {

@@ -5,7 +5,6 @@ import Typography from '@mui/material/Typography';
 import { colorName } from '../../core/color/color-name';
 import { colorAreas, weightOf, whiteSpace } from '../../core/review/balance';
 import { dayColumn } from '../../core/book/columns';
-import { area } from '../../core/measure/rect';
 import { longDay, shortDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
 import { WeekColors } from './WeekColors';
@@ -20,7 +19,7 @@ export function Balance() {
   const [left, right] = [weightOf(view, 'left'), weightOf(view, 'right')];
   const share = Math.round((left / Math.max(1, left + right)) * 100);
   return (
-    <Box sx={{ display: 'flex', gap: 3, py: 0.5, alignItems: 'flex-start' }} data-testid="balance">
+    <Box sx={{ display: 'flex', gap: 2, py: 0.5, alignItems: 'flex-start' }} data-testid="balance">
       <Box sx={{ display: 'flex', gap: 1 }}>
         {week.days.map((iso, day) => {
           const column = dayColumn(book, day);
@@ -45,15 +44,15 @@ export function Balance() {
         })}
       </Box>
       <WeekColors />
-      <Box sx={{ width: 210, flexShrink: 0 }}>
+      <Box sx={{ flex: 1, minWidth: 128 }}>
         <Typography variant="body2" sx={{ fontWeight: 600 }}>Weight of the pages</Typography>
-        <svg width={200} height={26} role="img" aria-label={`Left ${share} of 100, right ${100 - share}`}>
-          <rect y={6} width={share * 2} height={14} rx={3} fill={GLASS.bottle} />
-          <rect x={share * 2 + 2} y={6} width={Math.max(0, 198 - share * 2)} height={14} rx={3} fill={GLASS.cobalt} />
-          <rect x={99.5} y={0} width={1} height={26} fill={GLASS.ink} />
+        <svg width="100%" height={26} viewBox="0 0 100 26" preserveAspectRatio="none" role="img" aria-label={`Left ${share} of 100, right ${100 - share}`}>
+          <rect y={6} width={Math.max(0, share - 0.5)} height={14} fill={GLASS.bottle} />
+          <rect x={share + 0.5} y={6} width={Math.max(0, 99.5 - share)} height={14} fill={GLASS.cobalt} />
+          <rect x={49.8} y={0} width={0.4} height={26} fill={GLASS.ink} />
         </svg>
-        <Typography variant="caption" color="text.secondary" component="div">left {share}, right {100 - share} of 100, by covered area and boldness</Typography>
-        <Typography variant="caption" color="text.secondary" component="div">Under each day: what stays white, of 100 ({Math.round(area({ x: 0, y: 0, w: dayColumn(book, 0)?.w ?? 0, h: dayColumn(book, 0)?.h ?? 0 }) / 100)} cm² a day).</Typography>
+        <Typography variant="caption" color="text.secondary" component="div">left {share}, right {100 - share} of 100, by area and boldness</Typography>
+        <Typography variant="caption" color="text.secondary" component="div" sx={{ mt: 0.5 }}>Under each day: what stays white, of 100.</Typography>
       </Box>
     </Box>
   );

@@ -27,7 +27,7 @@ export function Items() {
   const { view } = useReview();
   const [search, setSearch] = useState('');
   const shown = week.demands.filter((d) => [d.title, d.list, ...d.categories].join(' ').toLowerCase().includes(search.trim().toLowerCase()));
-  const places = new Set(view.openPlaces.map((p) => p.demand.key));
+  const places = new Set(view.openPlaces.flatMap((p) => p.demands.map((d) => d.key)));
   const open = shown.filter((d) => !view.carriers.has(d.key) && !places.has(d.key));
   const later = shown.filter((d) => places.has(d.key));
   const reasons = new Map(view.unplaced.map((u) => [u.demand.key, u]));

@@ -5,6 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Link from 'next/link';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
+import { withoutPlace } from '../../core/review/review';
 import { stepOf, useReview } from './review-context';
 import type { StepName } from './store';
 import { useSpread } from './store';
@@ -22,7 +23,7 @@ export function Rail() {
     <Box component="nav" aria-label="Order of work" sx={{ width: 88, flexShrink: 0, py: 1.5, display: 'flex', flexDirection: 'column', gap: 0.25, borderRight: `1px solid ${GLASS.edge}`, background: GLASS.paper, overflowY: 'auto' }}>
       {STEPS.map((name) => {
         const here = findings.filter((f) => stepOf(f) === name);
-        const open = name === 'Week' ? view.unplaced.length : here.length;
+        const open = name === 'Week' ? withoutPlace(view) : here.length;
         const worst = name === 'Week' ? 'stop' : here.some((f) => f.severity === 'stop') ? 'stop' : here.some((f) => f.severity === 'fix') ? 'fix' : 'look';
         const color = worst === 'stop' ? GLASS.cranberry : worst === 'fix' ? GLASS.amber : GLASS.cobalt;
         const chosen = step === name;

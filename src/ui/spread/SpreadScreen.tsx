@@ -21,7 +21,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { spokenName } from '../../core/kit/kit';
-import { review, viewOf } from '../../core/review/review';
+import { review, viewOf, withoutPlace } from '../../core/review/review';
 import { parted } from '../../core/review/wave';
 import { scoreOf } from '../../core/review/score';
 import { spokenWeek } from '../../core/week/day-names';
@@ -84,7 +84,7 @@ function Screen() {
   }, [context, placements, wavedKeys]);
   const four = context.book.pages.length > 2;
   const pieces = useMemo(() => [context.kit, ...context.stash].flatMap((k) => k.pieces), [context]);
-  const open = reviewed.view.unplaced.length;
+  const open = withoutPlace(reviewed.view);
   useKeys();
   return (
     <ReviewContext.Provider value={reviewed}>
