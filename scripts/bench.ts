@@ -4,7 +4,7 @@ import { cpus, totalmem } from 'node:os';
 import { gzipSync } from 'node:zlib';
 import { arrange } from '../src/core/arrange/arrange';
 import { contextFrom } from '../src/core/arrange/context';
-import type { Context } from '../src/core/arrange/spread';
+import type { Context, Placement } from '../src/core/arrange/spread';
 import { assignBoxes } from '../src/core/arrange/box-assignment';
 import { completeSpread } from '../src/core/bench/spread-file';
 import { threeBox } from '../src/core/book/three-box';
@@ -30,6 +30,7 @@ import { printFonts } from '../src/server/fonts';
 import { demoKit, demoSpread, demand, weekWith } from '../tests/fixtures';
 import { Hobnail } from '../e2e/hobnail';
 import { chromium } from '@playwright/test';
+import { growthSvg } from './growth-svg';
 
 const rows: [string, string, string][] = [];
 const say = (what: string, bar: string, measured: string): void => {
@@ -69,12 +70,15 @@ function core(): void {
     const placed = count - viewOf(c, arrange(c)).unplaced.length;
     say(`a whole week arranged, ${count} items, 283 pieces and the stash`, count === 45 ? 'median under 300 ms' : '', `median ${ms(median)}, ${placed} of ${count} items placed`);
   }
+  growth();
   const onDay = Array.from({ length: 8 }, (_, b) => Array.from({ length: 7 }, (_, d) => (b * 7 + d * 5) % 11));
   say('full-box assignment, 8 boxes on 7 days, exact', 'equal to brute force (src/core/arrange/exact.test.ts)', `median ${ms(timed(50, () => assignBoxes(onDay.map((d) => ({ onDay: d })), 7, { without: () => 9, beside: () => 1 })).median)}`);
   const { context, placements } = demoSpread();
-  const box = placements.find((p) => p.role === 'box')!;
-  const edit = timed(200, (i) => review(viewOf(context, apply(placements, movePiece(context, placements, box.id, { page: box.page, x: box.x, y: box.y - 1 - (i % 5), day: box.day })!))));
-  say(`review after one edit, ${placements.length} placements`, 'under 16 ms at the 95th percentile, 150 placements', `median ${ms(edit.median)}, 95th ${ms(edit.p95)}`);
+  for (const spread of [{ context, placements }, fullest()]) {
+    const box = spread.placements.find((p) => p.role === 'box')!;
+    const edit = timed(300, (i) => review(viewOf(spread.context, apply(spread.placements, movePiece(spread.context, spread.placements, box.id, { page: box.page, x: box.x, y: box.y - 1 - (i % 5), day: box.day })!))));
+    say(`review after one edit, ${spread.placements.length} placements`, 'under 16 ms at the 95th percentile, 150 placements', `median ${ms(edit.median)}, 95th ${ms(edit.p95)}`);
+  }
   say('white-out, cuts, order of work, stock of that spread', '', `median ${ms(timed(15, () => completeSpread(context, placements)).median)}`);
   const events = Array.from({ length: 5000 }, (_, i) => `BEGIN:VEVENT\r\nUID:${i}\r\nDTSTART;VALUE=DATE:2026${String(1 + (i % 12)).padStart(2, '0')}${String(1 + (i % 28)).padStart(2, '0')}\r\nSUMMARY:errand ${i}\r\n${i % 5 ? '' : 'RRULE:FREQ=WEEKLY\r\n'}END:VEVENT`).join('\r\n');
   const ics = `BEGIN:VCALENDAR\r\n${events}\r\nEND:VCALENDAR`;
@@ -85,6 +89,30 @@ function core(): void {
   say('the first week after reading it, 1,000 items', '', `median ${ms(timed(5, (i) => demandsOfWeek([fresh[i + 2] as Calendar], '2027-W06')).median)}`);
   const calendar = fresh[0] as Calendar;
   say('any other week of it, 1,000 items', 'under 100 ms (issue 3)', `median ${ms(timed(25, (i) => demandsOfWeek([calendar], weekAfter('2027-W06', i))).median)}`);
+}
+
+/** As many pieces as go into one week: eighty items on dressed bases, times in circles, framed boxes, a band along the top. */
+function fullest(): { context: Context; placements: readonly Placement[] } {
+  const words = ['vet', 'laundry', 'choir', 'dig', 'ferry', 'parcel', 'bathroom', 'soup', 'call', 'rent'];
+  const demands = Array.from({ length: 80 }, (_, i) => demand({ uid: `u${i}`, key: `u${i}`, title: words[i % 10], day: i % 7, kind: i % 2 ? 'appointment' : 'chore', start: i % 2 ? 420 + ((i * 97) % 840) : null }));
+  const more = { name: 'more', pieces: demoKit('night-almanac').pieces.map((p) => ({ ...p, kit: 'more' })) };
+  const context = contextFrom({ book: threeBox, kit: demoKit('rockpool'), stash: [demoKit('stash'), more], week: weekWith(...demands), manner: 'crowned', options: {}, ways: { boxes: 7 }, seed: 1, usedElsewhere: [] });
+  return { context, placements: arrange(context) };
+}
+
+/** Time against items, with two, four and eight kits of stickers to choose from; drawn in docs/growth.svg. */
+function growth(): void {
+  const stash = (n: number): Kit[] => [demoKit('stash'), ...Array.from({ length: n }, (_, i) => ({ name: `kit ${i}`, pieces: demoKit(i % 2 ? 'rockpool' : 'night-almanac').pieces.map((p) => ({ ...p, kit: `kit ${i}` })) }))];
+  const lines = [0, 2, 6].map((n) => {
+    const kits = stash(n);
+    const pieces = kits.reduce((sum, k) => sum + k.pieces.reduce((m, p) => m + p.count, 0), demoKit('rockpool').pieces.reduce((m, p) => m + p.count, 0));
+    return { name: `${pieces} stickers`, points: [15, 45, 75, 100, 150, 200].map((items) => ({ items, ms: timed(3, () => arrange(contextFrom({ ...weekOf(items), stash: kits, manner: 'scattered', options: {}, book: threeBox }))).median })) };
+  });
+  writeFileSync('docs/growth.svg', growthSvg(lines));
+  const [few, many] = [lines[0], lines.at(-1)] as [(typeof lines)[number], (typeof lines)[number]];
+  const ratio = (a: number, b: number): string => (a / b).toFixed(1);
+  const at = (line: typeof few, items: number): number => line.points.find((p) => p.items === items)?.ms as number;
+  say('growth, drawn in [growth.svg](growth.svg)', 'no faster than items × pieces to 200 items', `from 45 to 200 items (× 4.4): time × ${ratio(at(few, 200), at(few, 45))}; from ${few.name} to ${many.name}: × ${ratio(at(many, 45), at(few, 45))}; both: × ${ratio(at(many, 200), at(few, 45))}`);
 }
 
 /** 200 kits of 150 designs: the search over all of them, and whether a kit is enough for eight weeks. */
@@ -122,7 +150,7 @@ async function exact(): Promise<void> {
   say('three alternatives that differ', '', `median ${ms(timed(3, () => alternativesOf(context)).median)}`);
 }
 
-/** The corpus: what becomes of fifty generated weeks, so that a change which makes it worse is seen. */
+/** The corpus: what becomes of sixty generated weeks, so that a change which makes it worse is seen. */
 function corpusTable(): string {
   const lines = corpus().map(({ name, context, placements }) => {
     const view = viewOf(context, placements);
@@ -134,7 +162,7 @@ function corpusTable(): string {
   const sum = (of: (l: (typeof lines)[number]) => number): number => lines.reduce((n, l) => n + of(l), 0);
   say(`corpus: ${lines.length} generated weeks over all books, schools and kits`, '', `${((sum((l) => l.placed) / sum((l) => l.items)) * 100).toFixed(1)} of 100 items placed; ${sum((l) => l.stop)} would not work, ${sum((l) => l.fix)} would show, ${sum((l) => l.look)} good to know`);
   const share = (n: number): string => String(Math.round(n * 100));
-  return `\n## Corpus\n\nFifty generated weeks of 12 to 50 items (tests/corpus.ts). Findings: would not work / would show / good to know. White: of 100, by day.\n\n| week | items placed | findings | white |\n|---|---|---|---|\n${lines.map((l) => `| ${l.name} | ${l.placed} of ${l.items} | ${l.stop} / ${l.fix} / ${l.look} | ${l.white.map(share).join(' ')} |`).join('\n')}\n`;
+  return `\n## Corpus\n\nSixty generated weeks of 12 to 50 items (tests/corpus.ts). Findings: would not work / would show / good to know. White: of 100, by day.\n\n| week | items placed | findings | white |\n|---|---|---|---|\n${lines.map((l) => `| ${l.name} | ${l.placed} of ${l.items} | ${l.stop} / ${l.fix} / ${l.look} | ${l.white.map(share).join(' ')} |`).join('\n')}\n`;
 }
 
 async function print(): Promise<void> {

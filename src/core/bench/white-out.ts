@@ -40,12 +40,17 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
   const pieces = pieceIndex(context);
   const covers = placements.map((p) => ({ p, rect: footprint(p), hidden: hiddenBy(p, pieces.get(pieceKey(p))) }));
   const freedom = new Map<Region | undefined, boolean>();
-  return book.marks.flatMap((mark) => {
-    const here = covers.filter((c) => c.p.page === mark.page && intersectsThin(c.rect, { ...mark, w: Math.max(mark.w, EDGE), h: Math.max(mark.h, EDGE) }));
+  const byPage = book.pages.map((_, page) => covers.filter((c) => c.p.page === page));
+  const known = knownOf(book, pieces);
+  return book.marks.flatMap((mark): readonly WhiteOut[] => {
+    const area = { x: mark.x, y: mark.y, w: Math.max(mark.w, EDGE), h: Math.max(mark.h, EDGE) };
+    const here = (byPage[mark.page] ?? []).filter((c) => intersectsThin(c.rect, area));
     const region = regionOf(book, mark);
     const free = freedom.get(region) ?? isFreeColumn(region, context, placements);
     freedom.set(region, free);
-    return inkOf(mark).flatMap((ink) => {
+    const before = known.get(mark);
+    if (before && before.free === free && before.under.length === here.length && here.every((c, i) => c.p === before.under[i])) return before.found;
+    const found = inkOf(mark).flatMap((ink) => {
       const touching = here.filter((c) => intersectsThin(c.rect, ink));
       if (!free && touching.length === 0) return [];
       const through = touching.filter((c) => !c.hidden);
@@ -54,7 +59,26 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
         why: through.some((c) => intersectsThin(c.rect, left)) ? `${MARK_NAMES[mark.kind]} shows through what is laid over it` : `part of a ${MARK_NAMES[mark.kind]} stays bare`,
       }));
     });
+    known.set(mark, { free, under: here.map((c) => c.p), found });
+    return found;
   });
+}
+
+/** What was found for a mark under the very same placements; an edit changes few of them, and the review asks after every edit. */
+interface Known {
+  readonly free: boolean;
+  readonly under: readonly Placement[];
+  readonly found: readonly WhiteOut[];
+}
+
+const knownByBook = new WeakMap<Book, WeakMap<object, WeakMap<Mark, Known>>>();
+
+function knownOf(book: Book, pieces: object): WeakMap<Mark, Known> {
+  const ofBook = knownByBook.get(book) ?? new WeakMap<object, WeakMap<Mark, Known>>();
+  knownByBook.set(book, ofBook);
+  const known = ofBook.get(pieces) ?? new WeakMap<Mark, Known>();
+  ofBook.set(pieces, known);
+  return known;
 }
 
 /** Notes where a white-out lies, which is asked again and again. */

@@ -53,12 +53,19 @@ export function mix(a: Hex, b: Hex, share: number): Hex {
 
 /** Contrast ratio 1-21. Source: WCAG 2.2, definition of contrast ratio. */
 export function contrast(a: Hex, b: Hex): number {
-  const [light, dark] = [wcagLuminance(read(a)), wcagLuminance(read(b))].sort((p, q) => q - p) as [number, number];
+  const [light, dark] = [luminance(a), luminance(b)].sort((p, q) => q - p) as [number, number];
   return (light + 0.05) / (dark + 0.05);
 }
 
 /** Lightness by relative luminance, 0 (black) to 1 (white). Source: WCAG 2.2, relative luminance. */
-export const luminance = (color: Hex): number => wcagLuminance(read(color));
+export function luminance(color: Hex): number {
+  const known = lights.get(color) ?? wcagLuminance(read(color));
+  if (lights.size >= MOST_LABS) lights.clear();
+  lights.set(color, known);
+  return known;
+}
+
+const lights = new Map<Hex, number>();
 
 function read(color: Hex) {
   const read = parse(color);

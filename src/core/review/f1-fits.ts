@@ -67,10 +67,14 @@ function placeOf(view: View, p: Placement): Rect | null {
 
 function overlaps(view: View): Finding[] {
   const found: Finding[] = [];
+  const rects = view.placements.map(footprint);
   view.placements.forEach((p, i) => {
-    for (const q of view.placements.slice(i + 1)) {
-      if (p.page !== q.page || p.layer !== q.layer) continue;
-      const shared = intersect(footprint(p), footprint(q));
+    const own = rects[i] as Rect;
+    for (let n = i + 1; n < rects.length; n++) {
+      const q = view.placements[n] as Placement;
+      const other = rects[n] as Rect;
+      if (p.page !== q.page || p.layer !== q.layer || other.x >= own.x + own.w || own.x >= other.x + other.w || other.y >= own.y + own.h) continue;
+      const shared = intersect(own, other);
       if (!shared) continue;
       const by = Math.min(shared.w, shared.h);
       const [upper, lower] = p.y <= q.y ? [p, q] : [q, p];
