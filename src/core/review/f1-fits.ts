@@ -5,6 +5,7 @@ import { lackingForBand } from '../manner/fit-book';
 import { HAIR } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { bottom, bounds, contains, inset, intersect, right } from '../measure/rect';
+import { eachPlacement } from './each-placement';
 import type { Finding, Rule, View } from './finding';
 import { at, mm, pieceName, sentence } from './say';
 
@@ -12,13 +13,15 @@ import { at, mm, pieceName, sentence } from './say';
 export const f1Fits: Rule = {
   code: 'F1',
   title: 'Everything fits its place',
-  check: (view) => [...view.placements.flatMap((p) => outside(view, p)), ...overlaps(view), ...noTopBand(view)],
+  check: (view) => [...outside(view), ...overlaps(view), ...noTopBand(view)],
 };
+
+type Alone = Pick<View, 'context' | 'pieceOf'>;
 
 /** A piece that ends where a region begins belongs to it as well, mm. */
 const TOUCHING = 0.5;
 
-function outside(view: View, p: Placement): Finding[] {
+const outside = eachPlacement((view, p): Finding[] => {
   const f = footprint(p);
   const page = view.context.book.pages[p.page];
   if (!page) return [];
@@ -30,9 +33,9 @@ function outside(view: View, p: Placement): Finding[] {
   const place = placeOf(view, p);
   if (!place || contains(place, f)) return [];
   return [finding(view, p, excess(place, f), p.day === null ? 'out of its place' : 'out of its column', 'fix')];
-}
+});
 
-function finding(view: View, p: Placement, by: { mm: number; side: string }, where: string, severity: Finding['severity']): Finding {
+function finding(view: Alone, p: Placement, by: { mm: number; side: string }, where: string, severity: Finding['severity']): Finding {
   return {
     rule: 'F1', severity, ...at(p), placements: [p.id],
     message: `${sentence(pieceName(view, p))} stands ${mm(view, by.mm)} ${where}, on its ${by.side}.`,
@@ -49,7 +52,7 @@ function excess(place: Rect, f: Rect): { mm: number; side: string } {
 }
 
 /** The regions a placement may lie in: by its day, its role, and what it covers. */
-function placeOf(view: View, p: Placement): Rect | null {
+function placeOf(view: Alone, p: Placement): Rect | null {
   const { book } = view.context;
   const kind = view.pieceOf(p)?.kind;
   const onPage = (r: { page: number }) => r.page === p.page;

@@ -1,5 +1,6 @@
 import { BLACK, WHITE, inkFor } from '../arrange/ink';
 import { contrast } from '../color/color';
+import { eachPlacement } from './each-placement';
 import type { Finding, Rule } from './finding';
 import { at, pieceName, sentence } from './say';
 
@@ -10,16 +11,16 @@ const LEAST = 3;
 export const p2InkShows: Rule = {
   code: 'P2',
   title: 'The ink shows',
-  check: (view) =>
-    view.placements.filter((p) => p.text && p.ink).flatMap((p): Finding[] => {
-      const piece = view.pieceOf(p);
-      if (!piece) return [];
-      const ratio = contrast(p.ink?.startsWith('white') ? WHITE : BLACK, piece.color);
-      if (ratio >= LEAST) return [];
-      return [{
-        rule: 'P2', severity: 'fix', ...at(p), placements: [p.id],
-        message: `${p.ink} hardly shows on ${pieceName(view, p)}: a contrast of ${ratio.toFixed(1)}, and ${LEAST} is the least.`.replace(/^./, (c) => sentence(c)),
-        remedy: `Write with ${inkFor(piece)}, or swap the piece.`,
-      }];
-    }),
+  check: eachPlacement((view, p): Finding[] => {
+    if (!p.text || !p.ink) return [];
+    const piece = view.pieceOf(p);
+    if (!piece) return [];
+    const ratio = contrast(p.ink?.startsWith('white') ? WHITE : BLACK, piece.color);
+    if (ratio >= LEAST) return [];
+    return [{
+      rule: 'P2', severity: 'fix', ...at(p), placements: [p.id],
+      message: `${p.ink} hardly shows on ${pieceName(view, p)}: a contrast of ${ratio.toFixed(1)}, and ${LEAST} is the least.`.replace(/^./, (c) => sentence(c)),
+      remedy: `Write with ${inkFor(piece)}, or swap the piece.`,
+    }];
+  }),
 };

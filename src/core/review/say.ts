@@ -6,13 +6,13 @@ import { longDay } from '../week/day-names';
 import type { View } from './finding';
 
 /** `Thursday` */
-export const dayName = (view: View, day: number): string => longDay(view.context.week.days[day] as string);
+export const dayName = (view: Pick<View, 'context'>, day: number): string => longDay(view.context.week.days[day] as string);
 
 /** A length in the book's own unit. */
-export const mm = (view: View, length: number): string => ruled(length, view.context.book.unit);
+export const mm = (view: Pick<View, 'context'>, length: number): string => ruled(length, view.context.book.unit);
 
 /** `Thursday’s header`, `the header in the sidebar` */
-export function pieceName(view: View, p: Placement): string {
+export function pieceName(view: Pick<View, 'context' | 'pieceOf'>, p: Placement): string {
   const piece = view.pieceOf(p);
   const label = piece ? traits(piece.kind).label : 'piece';
   if (p.day !== null) return `${dayName(view, p.day)}’s ${label}`;
