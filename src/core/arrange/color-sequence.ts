@@ -22,19 +22,24 @@ const EMPTY = 40;
  * @returns for each place the number of its color, or null where nothing is left
  */
 export function cheapestSequence(colors: readonly ColorStock[], places: number, cost: SequenceCost): (number | null)[] {
-  interface State { readonly cost: number; readonly used: readonly number[]; readonly at: number | null; readonly back: State | null }
-  let layer = new Map<string, State>([['', { cost: 0, used: colors.map(() => 0), at: null, back: null }]]);
+  interface State { readonly cost: number; readonly used: number; readonly at: number | null; readonly back: State | null }
+  // how many of each scarce color are used, as the digits of one number; of a plentiful one nobody need keep count
+  const digits = colors.map(({ stock }) => (stock >= places ? 1 : stock + 1));
+  const units = digits.map((_, c) => digits.slice(0, c).reduce((n, d) => n * d, 1));
+  const usedOf = (state: State, c: number): number => Math.floor(state.used / (units[c] as number)) % (digits[c] as number);
+  const wide = colors.length + 1;
+  let layer = new Map<number, State>([[0, { cost: 0, used: 0, at: null, back: null }]]);
   for (let place = 0; place < places; place++) {
-    const next = new Map<string, State>();
-    const offer = (from: State, at: number | null, used: readonly number[], by: number): void => {
-      const state = { cost: from.cost + by, used, at, back: from };
-      const key = `${used.join()}|${at}|${from.at}`;
+    const next = new Map<number, State>();
+    const offer = (from: State, at: number | null, used: number, by: number): void => {
+      const key = (used * wide + (at ?? -1) + 1) * wide + (from.at ?? -1) + 1;
       const known = next.get(key);
-      if (!known || state.cost < known.cost - 1e-9) next.set(key, state);
+      if (!known || from.cost + by < known.cost - 1e-9) next.set(key, { cost: from.cost + by, used, at, back: from });
     };
     for (const state of layer.values()) {
       colors.forEach(({ stock }, c) => {
-        if ((state.used[c] as number) < stock) offer(state, c, state.used.map((n, i) => (i === c ? n + 1 : n)), cost(c, place, place ? state.at : null, place > 1 ? (state.back?.at ?? null) : null));
+        const plenty = stock >= places;
+        if (plenty || usedOf(state, c) < stock) offer(state, c, plenty ? state.used : state.used + (units[c] as number), cost(c, place, place ? state.at : null, place > 1 ? (state.back?.at ?? null) : null));
       });
       offer(state, null, state.used, EMPTY);
     }

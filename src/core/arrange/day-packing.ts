@@ -55,18 +55,20 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
     const after = new Float64Array(size).fill(Infinity);
     const back = new Int32Array(size).fill(-1);
     const took = new Int16Array(size).fill(-1);
-    const heights = item.options.map((o) => cellsUp(o.height));
+    const worth = undominated(item.options);
+    let least = Infinity;
     for (let p = 0; p < size; p++) {
       const cost = before[p] as number;
-      if (cost === Infinity) continue;
+      if (cost >= least) continue; // further down and no cheaper: never better
+      least = cost;
       if (cost + item.leaveOut < (after[p] as number)) {
         after[p] = cost + item.leaveOut;
         back[p] = p;
         took[p] = -1;
       }
-      for (let o = 0; o < heights.length; o++) {
-        const end = earliestEnd(p, heights[o] as number, starts, ends, gapCells, item.onlyIn ?? item.notBefore, item.onlyIn);
-        const next = cost + (item.options[o] as PackOption).cost;
+      for (const { o, cells, cost: own } of worth) {
+        const end = earliestEnd(p, cells, starts, ends, gapCells, item.onlyIn ?? item.notBefore, item.onlyIn);
+        const next = cost + own;
         if (end >= 0 && next < (after[end] as number)) {
           after[end] = next;
           back[end] = p;
@@ -79,6 +81,17 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
     option.push(took);
   });
   return trace(items.length, costs.at(-1) as Float64Array, from, option, ends);
+}
+
+/** The options that are not both as high as another and as dear; the first of equal ones. */
+function undominated(options: readonly PackOption[]): { o: number; cells: number; cost: number }[] {
+  const sorted = options.map(({ height, cost }, o) => ({ o, cells: cellsUp(height), cost })).sort((a, b) => a.cells - b.cells || a.cost - b.cost || a.o - b.o);
+  let least = Infinity;
+  return sorted.filter(({ cost }) => {
+    if (cost >= least) return false;
+    least = cost;
+    return true;
+  });
 }
 
 /** Where an item of `height` cells ends when it stands as early as it can after position `p`; -1 when nowhere. */

@@ -25,7 +25,8 @@ export const days: Stage = (before, context) => {
   const prices = scarcityPrices(draft, context);
   const order = [0, 1, 2, 3, 4, 5, 6].sort((a, b) => slack(draft, context, a) - slack(draft, context, b) || a - b);
   const reserved = reserve(draft, context);
-  for (const day of order) draft = dressDay(draft, context, day, { prices, reserved });
+  const tight = { ...context, options: { ...context.options, gap: Math.min(TIGHT, context.options.gap) } };
+  for (const day of order) draft = dressDay(draft, context, day, { prices, reserved, tight });
   return draft;
 };
 
@@ -33,6 +34,8 @@ export const days: Stage = (before, context) => {
 interface Shared {
   readonly prices: ReadonlyMap<string, number>;
   readonly reserved: Reserved;
+  /** the context with smaller gaps, for days that are overfull */
+  readonly tight: Context;
 }
 
 /** mm of column a day has beside what its items want; the tightest day is dressed first. */
@@ -40,15 +43,26 @@ function slack(draft: Draft, context: Context, day: number): number {
   return freeStretches(draft, context, day).reduce((n, s) => n + lengthOf(s), 0) - blocksOfDay(draft, context, day).length * 14;
 }
 
+/** A gap that scissors and eye can still do with where a day is overfull, mm. From memory. */
+const TIGHT = 1;
+
+/** The day as it should be; where that leaves something out, without its box, closer together, and without the headers of its lower rows. */
 function dressDay(before: Draft, context: Context, day: number, shared: Shared): Draft {
-  const { draft, leftOut } = layDay(before, context, day, shared);
-  if (leftOut.length === 0) return draft;
-  const roomier = withoutBox(before, day);
-  if (roomier) {
-    const second = layDay(roomier, context, day, shared);
-    if (second.leftOut.length < leftOut.length) return second.draft;
+  let best = layDay(before, context, day, shared);
+  let bare = before;
+  for (const [give, how] of [[withoutBox, context], [(d: Draft) => d, shared.tight], [withoutLowerHeaders, shared.tight]] as const) {
+    if (best.leftOut.length === 0) break;
+    bare = give(bare, day) ?? bare;
+    const next = layDay(bare, how, day, shared);
+    if (next.leftOut.length < best.leftOut.length) best = next;
   }
-  return draft;
+  return best.draft;
+}
+
+/** The day without all its headers but the first, where its rows have headers of their own. */
+function withoutLowerHeaders(before: Draft, day: number): Draft | null {
+  const headers = before.placements.filter((p) => p.day === day && p.role === 'base' && before.pieceOf(p)?.kind === 'header' && !before.kept.has(p.id)).sort((a, b) => a.y - b.y);
+  return headers.length > 1 ? headers.slice(1).reduce((draft, p) => draft.without(p.id), before) : null;
 }
 
 /** The day with its full box taken out again, because its items need the room more (handbook D1). */

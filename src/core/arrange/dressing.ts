@@ -37,7 +37,7 @@ export function dressBase(draft: Draft, context: Context, demand: Demand, choice
   if (!design || !taken) return false;
   const x = alignX(context, at.column, form.w);
   const upright = { x: x + (form.w - (form.cut?.w ?? design.width)) / 2, y: at.y + (form.h - design.height) / 2 };
-  const extras = form.turn ? { laid: [], text: choice.text } : adorn(draft, context, demand, design, choice, { x, y: at.y, w: form.w, h: form.h }, at, reserved);
+  const extras = form.kind === 'deco' ? { laid: [], text: null } : form.turn ? { laid: [], text: choice.text } : adorn(draft, context, demand, design, choice, { x, y: at.y, w: form.w, h: form.h }, at, reserved);
   draft.add(design, taken, { page: at.page, day: at.day, ...upright, turn: form.turn, role: 'day', items: [demand.uid], text: extras.text, ink: extras.text ? inkFor(design) : null });
   for (const { piece, rect, text } of extras.laid) {
     const over = draft.ledger.take(piece);

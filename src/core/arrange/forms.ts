@@ -50,12 +50,14 @@ const ROOM_KINDS: Readonly<Record<Room, readonly Kind[]>> = {
 /** All bases that can carry an item in a column of that width, grouped. */
 export function formsFor(draft: Draft, context: Context, width: number): Form[] {
   const groups = new Map<string, { designs: Piece[]; cut: Rect | null }>();
-  for (const piece of context.options.writeOnBoxes ? [...baseKinds(context), ...piecesOf(context, 'full-box')] : baseKinds(context)) {
-    if (piece.writable === 'no' || draft.ledger.untouched(piece) === 0 || strangeness(piece, context) > FOREIGN) continue;
+  const bases = context.options.writeOnBoxes ? [...baseKinds(context), ...piecesOf(context, 'full-box')] : baseKinds(context);
+  const pictures = context.ways.picturesServe ? piecesOf(context, 'deco').filter((p) => p.icon && p.height >= SPEAKS) : [];
+  for (const piece of [...bases, ...pictures]) {
+    if ((piece.writable === 'no' && piece.kind !== 'deco') || draft.ledger.untouched(piece) === 0 || strangeness(piece, context) > FOREIGN) continue;
     const cut = trimTo(piece, width);
     if (cut === undefined || piece.height > 100) continue;
     if (turnOf(piece, context) && (piece.width + piece.height) * Math.SQRT1_2 > width) continue;
-    const printed = piece.kind === 'little' ? piece.icon : piece.words ? pieceKey(piece) : '';
+    const printed = piece.kind === 'little' || piece.kind === 'deco' ? piece.icon : piece.words ? pieceKey(piece) : '';
     const key = [piece.kind, piece.width, piece.height, piece.shape, piece.faces, printed, piece.kit === context.kit.name].join('|');
     const group = groups.get(key) ?? { designs: [], cut };
     group.designs.push(piece);
@@ -91,6 +93,7 @@ const baseKinds = (context: Context): readonly Piece[] =>
 /** What it costs to put an item on a form; Infinity where its text does not fit or what is printed says something else. */
 export function formCost(demand: Demand, form: Form, context: Context, text = writtenText(demand)): number {
   const one = form.designs[0] as Piece;
+  if (form.kind === 'deco') return dutyCost(demand, form);
   const room = roomOn(form);
   if (!textFits(text, room.w, room.h, context.options.hand)) return Infinity;
   const meanings = meaningsOf(demand.title, demand.categories);
@@ -105,3 +108,16 @@ export function formCost(demand: Demand, form: Form, context: Context, text = wr
   return taste + round + meant + asked + trimmed + narrow + form.strange / 6 + (one.kit === context.kit.name ? 0 : 1.5) + form.h * 0.035;
 }
 
+/** A picture lower than this is no more than an icon, mm. From memory. */
+const SPEAKS = 15;
+/** What a picture costs beside the bases that suit a chore best: it is pretty, and says no more than what it shows. From memory. */
+const DUTY = 0.2;
+
+/** A picture that shows a thing takes the duty of its chore: only of one with no hour, nothing more to say, and all its words about that thing. */
+function dutyCost(demand: Demand, form: Form): number {
+  const chore = (demand.kind === 'chore' || demand.kind === 'reminder') && demand.start === null && !demand.tentative && demand.aspect === 'item' && demand.room === null;
+  return chore && meaningsOf(demand.title, demand.categories)[0] === form.icon && demand.title.split(/\s+/).length <= MOST_WORDS ? DUTY + form.h * 0.035 + form.strange / 6 : Infinity;
+}
+
+/** Words that a picture alone can stand for. From memory. */
+const MOST_WORDS = 3;

@@ -74,6 +74,7 @@ export function swapPiece(context: Context, placements: readonly Placement[], id
 
 function serves(piece: Piece, own: Piece, p: Placement): boolean {
   if (own.kind === 'date-dot' || own.kind === 'header') return piece.kind === own.kind && (own.kind === 'header' || piece.words === own.words);
+  if (own.kind === 'deco' && p.items.length) return piece.kind === 'deco' && piece.icon === own.icon; // it stands for its chore
   if (traits(own.kind).carriesItem && p.items.length) return traits(piece.kind).carriesItem === true && piece.writable !== 'no' && (piece.kind !== 'little' || piece.icon === own.icon);
   if (own.kind === 'full-box') return piece.kind === 'full-box';
   return piece.kind === own.kind;

@@ -34,6 +34,8 @@ export interface Ways {
   readonly roundBases: boolean;
   /** times written before the words, or in small circles of their own beside them */
   readonly times: 'written' | 'in circles';
+  /** a picture of a thing stands for its chore, with nothing written: a watering can for watering (handbook 3, deco) */
+  readonly picturesServe: boolean;
   /** texts near the binding are written with all others, or before their stickers go down (handbook P3) */
   readonly nearBinding: 'ink last' | 'written first';
   /** what is not planned ahead keeps a marked empty place, to be written in afterwards (handbook 4) */
@@ -58,6 +60,7 @@ export const WAY_VALUES: { readonly [W in keyof Ways]: readonly Ways[W][] } = {
   deco: ['spread', 'cluster', 'none'],
   roundBases: [true, false],
   times: ['written', 'in circles'],
+  picturesServe: [true, false],
   nearBinding: ['ink last', 'written first'],
   marksPlaces: [true, false],
 };
@@ -80,6 +83,7 @@ export const USUAL_WAYS: Ways = {
   deco: 'spread',
   roundBases: false,
   times: 'written',
+  picturesServe: true,
   nearBinding: 'ink last',
   marksPlaces: true,
 };

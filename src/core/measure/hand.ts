@@ -44,11 +44,30 @@ export function writeLines(text: string, width: number, hand: Hand): string[] {
 
 /** True when the text can be written in `width` x `height` mm at this hand, no word broken. */
 export function textFits(text: string, width: number, height: number, hand: Hand): boolean {
-  if (!text.trim()) return true;
   const most = lettersOn(hand, width);
-  if (text.trim().split(/\s+/).some((word) => [...word].length > most)) return false;
-  return writeLines(text, width, hand).length <= linesIn(hand, height);
+  let lines = 0;
+  let used = Infinity;
+  for (const letters of wordLengths(text)) {
+    if (letters > most) return false;
+    if (used + 1 + letters <= most) used += 1 + letters;
+    else {
+      lines++;
+      used = letters;
+    }
+  }
+  return lines <= linesIn(hand, height);
 }
+
+/** Letters of each word. A week's texts are tried on one base after another, so they are counted once. */
+function wordLengths(text: string): readonly number[] {
+  const known = counted.get(text) ?? text.trim().split(/\s+/).filter(Boolean).map((word) => [...word].length);
+  if (counted.size >= MOST_COUNTED) counted.clear();
+  counted.set(text, known);
+  return known;
+}
+
+const counted = new Map<string, readonly number[]>();
+const MOST_COUNTED = 5000;
 
 /** The longest beginning of the text, closed with an ellipsis, that can be written there, cut between words where one is not too long for a line; null when there is no room for three letters. */
 export function shortened(text: string, width: number, height: number, hand: Hand): string | null {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { ruled } from './fraction';
-import { lettersOn, shortened, textFits, writeLines } from './hand';
+import { lettersOn, linesIn, shortened, textFits, writeLines } from './hand';
 import { fromInches } from './length';
 import { PAPER } from './paper';
 import { area, intersect, subtract, turned, unionArea } from './rect';
@@ -61,4 +61,12 @@ describe('the hand', () => {
     expect(shortened('x'.repeat(80), 38, 9, hand)).toHaveLength(17);
     expect(shortened('anything', 1, 9, hand)).toBeNull();
   });
+});
+
+it('fits a text exactly when its written lines do', () => {
+  const hand = { lettersPerLine: 18, lineWidth: 38.1, linePitch: 4.5 };
+  fc.assert(fc.property(fc.string({ unit: fc.constantFrom('a', 'é', '🐕', ' '), maxLength: 40 }), fc.integer({ min: 2, max: 40 }), fc.integer({ min: 0, max: 30 }), (text, w, h) => {
+    const whole = text.trim().split(/\s+/).every((word) => [...word].length <= lettersOn(hand, w));
+    expect(textFits(text, w, h, hand)).toBe(text.trim() === '' || (whole && writeLines(text, w, hand).length <= linesIn(hand, h)));
+  }), { numRuns: 300, seed: 2 });
 });

@@ -19,15 +19,20 @@ export interface ColorArea {
 
 /** The colors of some placements, near-equal ones together, the largest first. Pieces on others are left out. */
 export function colorAreas(view: View, placements: readonly Placement[]): ColorArea[] {
-  const groups: { color: Hex; area: number; pieces: number }[] = [];
-  const colored = placements.flatMap((p) => (p.layer > 0 ? [] : [{ p, color: view.pieceOf(p)?.color }])).sort((a, b) => ((a.color ?? '') < (b.color ?? '') ? -1 : 1));
-  for (const { p, color } of colored) {
+  const own = new Map<Hex, { area: number; pieces: number }>();
+  for (const p of placements) {
+    const color = p.layer > 0 ? undefined : view.pieceOf(p)?.color;
     if (!color) continue;
+    const sum = own.get(color) ?? { area: 0, pieces: 0 };
+    own.set(color, { area: sum.area + p.w * p.h, pieces: sum.pieces + 1 });
+  }
+  const groups: { color: Hex; area: number; pieces: number }[] = [];
+  for (const [color, sum] of [...own].sort(([a], [b]) => (a < b ? -1 : 1))) {
     const group = groups.find((g) => difference(g.color, color) < ONE_COLOR);
     if (group) {
-      group.area += p.w * p.h;
-      group.pieces++;
-    } else groups.push({ color, area: p.w * p.h, pieces: 1 });
+      group.area += sum.area;
+      group.pieces += sum.pieces;
+    } else groups.push({ color, ...sum });
   }
   return groups.sort((a, b) => b.area - a.area || (a.color < b.color ? -1 : 1));
 }

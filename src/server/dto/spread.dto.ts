@@ -34,6 +34,7 @@ export class WaysDto {
   @IsOptional() @IsIn(WAY_VALUES.deco) deco?: string;
   @IsOptional() @IsIn(WAY_VALUES.roundBases) roundBases?: boolean;
   @IsOptional() @IsIn(WAY_VALUES.times) times?: string;
+  @IsOptional() @IsIn(WAY_VALUES.picturesServe) picturesServe?: boolean;
   @IsOptional() @IsIn(WAY_VALUES.nearBinding) nearBinding?: string;
   @IsOptional() @IsIn(WAY_VALUES.marksPlaces) marksPlaces?: boolean;
 }

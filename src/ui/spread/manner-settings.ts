@@ -47,7 +47,7 @@ export const SETTINGS: readonly { readonly group: string; readonly settings: rea
     group: 'Days',
     settings: [
       option('littles', 'Littles', words('spaced', 'stacked')), option('gap', 'Gap between items', numbers(' mm', 1, 1.5, 2, 2.5, 3, 4, 5)), option('whiteSpace', 'White space', [0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6].map((value) => ({ value, label: `${Math.round(value * 100)} of 100` }))),
-      way('align', 'Pieces sit'), way('roundBases', 'Round and diamond bases'), way('times', 'Times'), way('nearBinding', 'Near the binding'), option('ahead', 'Planned ahead', words('all', 'work', 'skeleton')), way('marksPlaces', 'Mark places for the rest'),
+      way('align', 'Pieces sit'), way('roundBases', 'Round and diamond bases'), way('times', 'Times'), way('picturesServe', 'Pictures stand for chores'), way('nearBinding', 'Near the binding'), option('ahead', 'Planned ahead', words('all', 'work', 'skeleton')), way('marksPlaces', 'Mark places for the rest'),
     ],
   },
   {

@@ -145,3 +145,23 @@ export const seaweed: Motif = {
   figure: (pen, t) => [[30, -1, 64], [44, 1, 82], [58, -1, 70], [72, 1, 52]].map(([x, s, tall], i) => pen.line(`M${x} 94c${(s as number) * 14} ${-(tall as number) * 0.35} ${-(s as number) * 14} ${-(tall as number) * 0.6} ${(s as number) * 4} ${-(tall as number)}`, i % 2 ? t.accent : t.color, 7)).join('') + pen.oval(50, 94, 34, 5, t.mid),
   fill: (w, h, t, random) => deepWater(w, h, t, random),
 };
+
+function canFigure(pen: Pen, t: Tones): string {
+  return pen.line('M34 36q16-26 34 0', t.deep, 5) + pen.line('M74 44q22-2 18 20-3 15-20 14', t.deep, 5)
+    + pen.fill('M30 66L10 36l6-4 18 20z', t.accent) + pen.fill('M4 38l16-12 3 4L7 42z', t.deep)
+    + pen.fill('M30 38h46l5 48q-28 8-56 0z', t.color) + pen.fill('M30 38h46l.8 8H29z', t.accent) + pen.fill('M27.5 62q25 7 51 0l1 9q-27 7-53 0z', t.pale)
+    + pen.disc(3, 50, 2.6, t.accent) + pen.disc(9, 58, 2.6, t.accent) + pen.disc(2, 66, 2.2, t.accent);
+}
+
+export const can: Motif = { figure: canFigure, fill: (w, h, t) => box(0, 0, w, h, t.soft) + put(canFigure(p, t), w / 2, h / 2, Math.min(w, h) * 0.8) };
+
+/** A greyhound asleep on its cushion, nose on paws. */
+function houndFigure(pen: Pen, t: Tones): string {
+  return pen.oval(50, 82, 47, 12, t.accent) + pen.oval(50, 79, 42, 8.5, t.soft)
+    + pen.fill('M84 78c6-22-8-42-30-40-18 1-28 14-32 26-3 8-8 10-14 12-3 1-3 4 1 4 20 2 60 4 75-2z', t.color)
+    + pen.line('M82 76c10-4 14-14 9-24', t.color, 4) + pen.fill('M58 40c14 4 22 18 18 34-8-4-14-6-22-6 8-6 10-18 4-28z', t.deep, 0.35)
+    + pen.fill('M30 58c-8-2-14 2-20 8-5 5-8 7-8 10 0 4 6 4 12 3 8-1 16-4 20-9z', t.color) + pen.fill('M27 57c5-7 13-6 15-1 1 5-4 11-11 12-4-2-6-6-4-11z', t.deep)
+    + pen.disc(4.5, 75, 2.6, '#22313c') + pen.line('M16 66q3 2.4 6 .6', '#22313c', 1.6) + pen.line('M34 79q10-4 22 0', t.deep, 2.4);
+}
+
+export const hound: Motif = { figure: houndFigure, fill: (w, h, t) => box(0, 0, w, h, t.soft) + put(houndFigure(p, t), w / 2, h / 2, Math.min(w, h) * 0.85) };
