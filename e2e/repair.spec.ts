@@ -114,8 +114,10 @@ test('a color of the week is changed, places are kept for what is written in lat
   await page.getByTestId('say').filter({ hasText: /White out|Cut|place|lay/ }).waitFor();
   const cover = await page.getByRole('button', { name: /: place date cover/ }).first().innerText();
   const tick = page.getByRole('checkbox', { name: `Step ${Number.parseInt(cover, 10)} done` });
-  await tick.check();
-  await expect(tick).toBeChecked();
+  await expect(async () => { // the page may not be alive yet
+    await tick.setChecked(true);
+    await expect(tick).toBeChecked();
+  }).toPass();
   await page.getByRole('link', { name: 'Back to the spread' }).click();
   await page.getByTestId('piece').nth(20).waitFor();
   const stuck = page.getByTestId('piece').and(page.getByLabel(/^date cover.*, locked/)).first();

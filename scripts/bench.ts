@@ -68,7 +68,7 @@ function core(): void {
     const c = weekOf(count);
     const { median } = timed(9, () => arrange(c));
     const placed = count - viewOf(c, arrange(c)).unplaced.length;
-    say(`a whole week arranged, ${count} items, 283 pieces and the stash`, count === 45 ? 'median under 300 ms' : '', `median ${ms(median)}, ${placed} of ${count} items placed`);
+    say(`a whole week arranged, ${count} items, 287 stickers and the stash`, count === 45 ? 'median under 300 ms' : '', `median ${ms(median)}, ${placed} of ${count} items placed`);
   }
   growth();
   const onDay = Array.from({ length: 8 }, (_, b) => Array.from({ length: 7 }, (_, d) => (b * 7 + d * 5) % 11));

@@ -148,3 +148,15 @@ it('writes times in small circles of their own, where that is the manner, and on
   expect(found('F1', c, placements)).toEqual([]);
   expect(demoSpread().placements.every((p) => p.layer === 0 || !p.text || p.items.length > 0)).toBe(true);
 });
+
+describe('a picture that shows a thing', () => {
+  const kit = kitOf(piece({ count: 9, kind: 'label' }), piece({ code: 'P', kind: 'deco', icon: 'water', width: 24, height: 20, writable: 'no', count: 2 }));
+  const laid = (over: Parameters<typeof demand>[0], ways = {}) => arrange(context({ kit, ways, week: weekWith(demand({ title: 'water the beans', categories: ['water'], ...over })) })).filter((p) => p.items.length);
+  it('stands for its chore, with nothing written', () => expect(laid({})).toMatchObject([{ code: 'P', text: null, ink: null, role: 'day', h: 20 }]));
+  it('does not stand for what has an hour, more to say, another kind, or where it is not the manner', () => {
+    expect(laid({ start: 600 })).toMatchObject([{ code: 'Q-1' }]);
+    expect(laid({ title: 'water the beans and the peas' })).toMatchObject([{ code: 'Q-1' }]);
+    expect(laid({ kind: 'appointment' })).toMatchObject([{ code: 'Q-1' }]);
+    expect(laid({}, { picturesServe: false })).toMatchObject([{ code: 'Q-1', text: 'water the beans' }]);
+  });
+});

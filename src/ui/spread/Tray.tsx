@@ -6,6 +6,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconLock, IconLockOpen, IconRotateClockwise, IconTrash } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { Placement } from '../../core/arrange/spread';
 import { measuredFrom, pageName } from '../../core/bench/measure-from';
@@ -18,10 +19,11 @@ import { pieceKey } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
-import { Balance } from './Balance';
 import { useReview } from './review-context';
 import { useSpread } from './store';
 import { symbolId } from './symbol-id';
+
+const Balance = dynamic(() => import('./Balance').then((m) => m.Balance), { ssr: false });
 
 const MOST_SWAPS = 14;
 
