@@ -6,6 +6,7 @@ import { stackOf } from '../edit/stack';
 import { overdrawnPlacements } from '../edit/stock-check';
 import { review, viewOf } from '../review/review';
 import { findingKey } from '../review/wave';
+import { makeRoom, otherWaysOut } from './ideas/letting-in';
 import { remediesFor } from './remedies';
 import { withPatch } from './remedy';
 
@@ -70,4 +71,29 @@ it('lets a stash that is soon over in where it suits', () => {
   const finding = review(viewOf(context, laid)).find((f) => f.rule === 'K6');
   const [remedy] = remediesFor(context, laid, finding!);
   expect(remedy?.change?.after.some((p) => p.kit === 'frost')).toBe(true);
+});
+
+describe('an item for a day that is stuck down', () => {
+  const late = demand({ uid: 'late', key: 'late', title: 'plumber', day: 2, start: null, part: 'evening', on: c.week.days[2], kind: 'to-do' });
+  const context: Context = { ...c, week: { ...c.week, demands: [...c.week.demands, late] } };
+  const stuck = placements.map((p) => (p.day === 2 ? { ...p, locked: true } : p));
+  const column = context.book.regions.find((r) => r.kind === 'day' && r.day === 2)!;
+  const full = [...stuck, ...Array.from({ length: 12 }, (_, i) => ({ ...box, id: `w${i}`, code: box.code, layer: 0, page: column.page, day: 2, x: column.x, y: column.y + i * 14.3, h: 3, items: [], locked: true, role: 'finish' as const }))];
+  const finding = review(viewOf(context, full)).find((f) => f.rule === 'D5');
+  const offered = [makeRoom, otherWaysOut].flatMap((idea) => idea({ context, placements: full, finding: finding! }));
+
+  it('is noted in the sidebar, and counts as placed', () => {
+    const note = offered.find((r) => r.label.includes('in the sidebar'))!;
+    const after = apply(full, note.change!);
+    expect(after.find((p) => p.items.includes('late'))).toMatchObject({ role: 'sidebar', day: null, text: expect.stringMatching(/(^|\n)Wed plumber$/) });
+    expect(review(viewOf(context, after)).filter((f) => f.message.includes('plumber'))).toEqual([]);
+  });
+
+  it('goes to a neighbor day, in the agenda too, so that D2 has nothing to say', () => {
+    const moved = offered.find((r) => r.patch?.moved)!;
+    expect(moved.patch?.moved).toMatchObject({ uid: 'late', on: '2027-02-10' });
+    const next = withPatch(context, moved.patch!);
+    expect(review(viewOf(next, apply(full, moved.change!))).filter((f) => f.message.includes('plumber'))).toEqual([]);
+    expect(review(viewOf(context, apply(full, moved.change!))).filter((f) => f.rule === 'D2' && f.message.includes('plumber'))).toHaveLength(1);
+  });
 });

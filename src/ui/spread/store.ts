@@ -19,9 +19,9 @@ import { mend } from '../../server/repair-actions';
 import { setMannerOf } from '../../server/manner-actions';
 import type { Hex } from '../../core/color/color';
 import type { Remedy } from '../../core/repair/remedy';
+import { patchedWeek } from '../../core/repair/remedy';
 import type { ColorSwap } from '../../core/repair/swap-color';
-import { pairKey } from '../../core/week/twice';
-import { keepBoth } from '../../server/agenda-actions';
+import { keepBoth, moveItems } from '../../server/agenda-actions';
 import { readSpread, saveEdit, tickStep, undoOrRedo, waveThrough } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
 import type { ArrangeService } from '../../workers/arrange.worker';
@@ -187,12 +187,14 @@ export function createSpreadStore(data: SpreadData) {
         if (change) get().edit(change);
         const { own, context } = get().data;
         if (patch?.options || patch?.ways) get().setManner({ school: context.manner, options: { ...own.options, ...patch.options }, ways: { ...own.ways, ...patch.ways } });
-        if (patch?.ticked || patch?.bothMeant) enqueue(async () => {
-          const made = patch.ticked ? await tickStep({ spreadId: data.id, step: patch.ticked, done: true }) : await keepBoth({ pairs: patch.bothMeant?.map(([one, other]) => ({ one, other })) });
+        if (patch?.ticked || patch?.bothMeant || patch?.moved) enqueue(async () => {
+          const { ticked, bothMeant = [], moved } = patch;
+          const made = ticked ? await tickStep({ spreadId: data.id, step: ticked, done: true })
+            : moved ? await moveItems({ items: [{ uid: moved.uid, on: moved.on }], to: moved.to })
+            : await keepBoth({ pairs: bothMeant.map(([one, other]) => ({ one, other })) });
           if (!made.ok) return fail(made.messages);
           const now = get().data;
-          const week = { ...now.context.week, bothMeant: [...(now.context.week.bothMeant ?? []), ...(patch.bothMeant ?? []).map((pair) => pairKey(...pair))] };
-          const fresh = { ...now.context, week, ticked: [...(now.context.ticked ?? []), ...(patch.ticked ? [patch.ticked] : [])] };
+          const fresh = { ...now.context, week: patchedWeek(now.context.week, patch), ticked: [...(now.context.ticked ?? []), ...(ticked ? [ticked] : [])] };
           set({ data: { ...now, context: fresh }, context: contextFrom(fresh), saving: 'saved', finding: null });
         });
         set({ said: label });

@@ -1,14 +1,23 @@
+import { inkFor } from '../../arrange/ink';
+import { TICK_WIDTH } from '../../arrange/writing';
 import { matchDemands } from '../../arrange/spread';
 import type { Placement } from '../../arrange/spread';
 import { apply } from '../../edit/change';
 import { arrangeRest } from '../../edit/rearrange';
 import { stackOf } from '../../edit/stack';
+import type { Piece } from '../../kit/kit';
+import { ruled } from '../../measure/fraction';
+import { shortened } from '../../measure/hand';
+import { tidy } from '../../measure/length';
 import { longDay } from '../../week/day-names';
+import type { Demand } from '../../week/demand';
+import { writtenText } from '../../week/demand';
 import { letIn, letInAs } from '../let-in';
 import { asEdit } from '../remedy';
-import type { Idea, Remedy } from '../remedy';
+import type { Case, Idea, Remedy } from '../remedy';
 import { between } from '../replace';
-import { involved } from './case';
+import { altered, involved, pieceOf, singleBoxes } from './case';
+import { lowerBases } from './spacing';
 
 /** What has no place is let in: as the day is, without its pictures, without its box. */
 export const letThemIn: Idea = (c) => {
@@ -43,11 +52,45 @@ export const otherWaysOut: Idea = (c) => {
     });
     const beside = [d.day + 1, d.day - 1].filter((day) => day >= 0 && day < 7 && d.kind !== 'band').flatMap((day): Remedy[] => {
       const repair = letInAs(c.context, c.placements, [{ ...d, day }]);
-      return repair ? asEdit(`Let ${title} in on ${longDay(c.context.week.days[day] as string)} instead${repair.moved ? `, moving ${repair.moved}` : ''}`, repair.change) : [];
+      const label = `Let ${title} in on ${longDay(c.context.week.days[day] as string)} instead${repair?.moved ? `, moving ${repair.moved}` : ''}`;
+      const inAgenda = d.aspect === 'item' && d.on === c.context.week.days[d.day];
+      return repair ? asEdit(label, repair.change).map((r) => (inAgenda ? { ...r, patch: { moved: { uid: d.uid, on: d.on, to: c.context.week.days[day] as string } } } : r)) : [];
     });
     return [...rows, ...beside];
   });
 };
+
+/** A day without a place for something is given one: lower bases, a box trimmed by an eighth at most, a row of a list in the sidebar. */
+export const makeRoom: Idea = (c) => {
+  const placed = matchDemands(c.placements, c.context.week.demands);
+  const open = c.context.week.demands.filter((d) => !placed.has(d.key) && d.kind !== 'band' && c.finding.message.includes(`“${d.title.slice(0, 40)}`));
+  return open.slice(0, 2).flatMap((d): Remedy[] => {
+    const title = `“${d.title.slice(0, 30)}”`;
+    const after = (how: string, left: readonly Placement[]): Remedy[] => {
+      const repair = letIn(c.context, left, d.key);
+      return repair ? asEdit(`${how}, and let ${title} in${repair.moved ? `, moving ${repair.moved}` : ''}`, between(c.placements, apply(left, repair.change), '')) : [];
+    };
+    const lower = lowerBases(c, d.day).flatMap((left, i) => after(i === 0 ? 'Take a lower base for one item' : `Take lower bases for ${i + 1} items`, left));
+    const box = singleBoxes(c).find((p) => p.day === d.day && p.turn === 0);
+    const off = box ? tidy(box.h * MOST_TRIM) : 0;
+    const trimmed = box ? after(`Trim ${ruled(off, c.context.book.unit)} off the full box’s foot`, c.placements.map((p) => (p === box ? { ...p, h: tidy(p.h - off), cut: { ...(p.cut ?? { x: 0, y: 0, w: p.w, h: p.h }), h: tidy(p.h - off) } } : p))) : [];
+    return [...lower, ...trimmed, ...noteInSidebar(c, d)];
+  });
+};
+
+/** A box may lose so much of its picture (handbook F1). From memory. */
+const MOST_TRIM = 0.125;
+
+/** On a free row of a list in the sidebar, with its day. */
+function noteInSidebar(c: Case, d: Demand): Remedy[] {
+  return c.placements.filter((p) => p.role === 'sidebar' && !p.locked && pieceOf(c, p)?.kind === 'checklist').flatMap((p) => {
+    const piece = pieceOf(c, p) as Piece;
+    const rows = Math.round(p.h / (piece.height / Math.max(1, piece.rows)));
+    const lines = p.text?.split('\n') ?? [];
+    const said = shortened(`${longDay(c.context.week.days[d.day] as string).slice(0, 3)} ${writtenText(d)}`, p.w - TICK_WIDTH, p.h / Math.max(1, rows), c.context.options.hand);
+    return said && lines.length < rows ? altered(`Note “${d.title.slice(0, 30)}” in the sidebar`, p, { items: [...p.items, d.uid], text: [...lines, said].join('\n'), ink: inkFor(piece) }) : [];
+  });
+}
 
 /** A day's loose things to do become the rows of one list, which takes less of its column. */
 export const oneList: Idea = (c) =>

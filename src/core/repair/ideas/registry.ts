@@ -2,7 +2,7 @@ import { breakUpTheColor, bringToTheOtherPage, tipTheScales } from './balance';
 import { changePlaces, toItsDay } from './days';
 import { cutLonger, fitIn, lineUp } from './fitting';
 import { bringInLine, layOnTop, takeOff, turnAround } from './laying';
-import { arrangeOpen, letThemIn, oneList, otherWaysOut } from './letting-in';
+import { arrangeOpen, letThemIn, makeRoom, oneList, otherWaysOut } from './letting-in';
 import { recutList } from './lists';
 import { exchangeBoxes, swapOne } from './swaps';
 import { lastWholeWord, otherPen, otherText } from './writing';
@@ -33,7 +33,7 @@ export const IDEAS: Readonly<Record<string, readonly Idea[]>> = {
   D2: [changePlaces, toItsDay, toItsHour, otherSetting],
   D3: [closeUp, oneList, takeOff, otherSetting],
   D4: [letThemIn, otherSetting],
-  D5: [letThemIn, swapOne, otherWaysOut, lastWholeWord, arrangeOpen, otherSetting],
+  D5: [letThemIn, swapOne, makeRoom, otherWaysOut, lastWholeWord, arrangeOpen, otherSetting],
   D6: [takeOff, keepBoth, otherSetting],
   D7: [swapOne, takeOff, otherSetting],
   D8: [arrangeOpen, otherSetting],

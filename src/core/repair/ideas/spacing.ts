@@ -53,7 +53,7 @@ export const closeUp: Idea = (c) =>
 const MOST_LOWERED = 4;
 
 /** The day with one, two, … items on lower bases, where that wins most. */
-function lowerBases(c: Case, day: number): (readonly Placement[])[] {
+export function lowerBases(c: Case, day: number): (readonly Placement[])[] {
   const steps: (readonly Placement[])[] = [];
   let now = c.placements;
   for (let n = 0; n < MOST_LOWERED; n++) {
