@@ -16,8 +16,10 @@ const ONE_LINE = 15;
 export const TIP = 1.2;
 
 /** What lies on a placement, in its own mm. */
-export const laidOn = (p: Placement, around: readonly Placement[]): Rect[] =>
-  around.filter((q) => q.page === p.page && q.layer > p.layer && contains(inset(footprint(p), -TIP), footprint(q))).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
+export function laidOn(p: Placement, around: readonly Placement[]): Rect[] {
+  const place = inset(footprint(p), -TIP);
+  return around.filter((q) => q.page === p.page && q.layer > p.layer && contains(place, footprint(q))).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
+}
 
 /**
  * The part of a base that can be written on, in mm from its top-left corner: inside its margins and

@@ -1,3 +1,4 @@
+import type { Placement } from '../arrange/spread';
 import type { Demand } from '../week/demand';
 import { lookAlikes, pairKey } from '../week/twice';
 import type { Finding, Rule } from './finding';
@@ -25,20 +26,21 @@ export const d6Twice: Rule = {
 };
 
 /** Three of one title make three pairs, which are said once. */
-const onceEach = (findings: readonly Finding[]): Finding[] => findings.filter((f, i) => findings.findIndex((g) => g.message === f.message) === i);
+const onceEach = (findings: readonly Finding[]): Finding[] => [...new Map([...findings].reverse().map((f) => [f.message, f])).values()].reverse();
 
 function placedTooOften(demands: readonly Demand[], view: Parameters<Rule['check']>[0]): Finding[] {
-  const uids = [...new Set(view.placements.flatMap((p) => p.items))];
-  return uids.flatMap((uid): Finding[] => {
-    const wanted = demands.filter((d) => d.uid === uid);
-    const places = view.placements.filter((p) => p.items.includes(uid));
-    const first = wanted[0];
-    if (!first || first.kind === 'band' || places.length <= wanted.length) return [];
-    const extra = places[wanted.length] as (typeof places)[number];
+  const wanted = new Map<string, Demand[]>();
+  for (const d of demands) wanted.set(d.uid, [...(wanted.get(d.uid) ?? []), d]);
+  const carried = new Map<string, Placement[]>();
+  for (const p of view.placements) for (const uid of p.items) carried.set(uid, [...(carried.get(uid) ?? []), p]);
+  return [...carried].flatMap(([uid, places]): Finding[] => {
+    const times = wanted.get(uid)?.length ?? 0;
+    const first = wanted.get(uid)?.[0];
+    if (!first || first.kind === 'band' || places.length <= times) return [];
     return [{
-      rule: 'D6', severity: 'fix', ...at(extra), placements: places.map((p) => p.id),
-      message: `“${first.title}” has ${places.length} places and is wanted ${counted(wanted.length, 'time')}.`,
-      remedy: `Take ${counted(places.length - wanted.length, 'piece')} off.`,
+      rule: 'D6', severity: 'fix', ...at(places[times] as Placement), placements: places.map((p) => p.id),
+      message: `“${first.title}” has ${places.length} places and is wanted ${counted(times, 'time')}.`,
+      remedy: `Take ${counted(places.length - times, 'piece')} off.`,
     }];
   });
 }
