@@ -11,6 +11,8 @@ import { footprint } from './spread';
 /** Pieces of a cluster overlap by this share of their height; so many make one. From memory. */
 const OVERLAP = 0.22;
 const CLUSTER = 3;
+/** What it costs to take a picture that could stand for a chore as mere ornament. From memory. */
+const SERVES = 40;
 
 /** Pictures in the widest open places, while a day is emptier than wanted, or one cluster in the emptiest day; room for what comes up stays (handbook W1, D3). */
 export const finish: Stage = (before, context) => {
@@ -64,5 +66,5 @@ const longestOf = (draft: Draft, context: Context, day: number) => besidePlaces(
 const pictureFor = (draft: Draft, context: Context, room: number, width: number) =>
   byCost(piecesOf(context, 'deco'), (p) => {
     const used = draft.placements.filter((q) => q.code === p.code && q.kit === p.kit).length;
-    return p.kit === context.kit.name && p.height <= room && p.width <= width && draft.ledger.untouched(p) > 0 ? used * 30 - p.height + tasteCost(p, context) * 4 : Infinity;
+    return p.kit === context.kit.name && p.height <= room && p.width <= width && draft.ledger.untouched(p) > 0 ? used * 30 - p.height + (p.icon ? SERVES : 0) + tasteCost(p, context) * 4 : Infinity;
   })[0];

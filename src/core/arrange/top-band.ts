@@ -46,11 +46,14 @@ function layPictures(draft: Draft, band: { page: number; x: number; y: number; w
   }
 }
 
+/** What it costs to take a picture that could stand for a chore as mere ornament. From memory. */
+const SERVES = 8;
+
 /** The picture to stand next: the kit's own, low enough, another than the one before; one of each stays for the days. */
 function nextPicture(draft: Draft, context: Context, height: number, last: string | undefined): Piece | undefined {
   return byCost(piecesOf(context, 'deco'), (p) => {
     const left = draft.ledger.untouched(p);
     if (left === 0 || p.height > height || p.code === last || strangeness(p, context) > 0) return Infinity;
-    return (p.count - left) * 4 - p.height / 10;
+    return (p.count - left) * 4 - p.height / 10 + (p.icon ? SERVES : 0);
   })[0];
 }

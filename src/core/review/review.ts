@@ -1,3 +1,4 @@
+import { isPlannedAhead } from '../arrange/ahead';
 import { Draft } from '../arrange/draft';
 import { openPlaces } from '../arrange/open-places';
 import { unplacedOf } from '../arrange/unplaced';
@@ -35,5 +36,5 @@ export function review(view: View): Finding[] {
     .sort((a, b) => RANK[a.severity] - RANK[b.severity] || (a.rule < b.rule ? -1 : a.rule > b.rule ? 1 : 0) || a.page - b.page || a.x - b.x || a.y - b.y);
 }
 
-/** Items that have neither a place nor an empty one kept for them. */
-export const withoutPlace = (view: Pick<View, 'unplaced' | 'openPlaces'>): number => view.unplaced.length - view.openPlaces.reduce((n, p) => n + p.demands.length, 0);
+/** Items that should have a place and have none; what stays open for writing in later is not among them. */
+export const withoutPlace = (view: Pick<View, 'unplaced' | 'context'>): number => view.unplaced.filter((u) => isPlannedAhead(u.demand, view.context)).length;

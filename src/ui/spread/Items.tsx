@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { IconSearch } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useState } from 'react';
+import { isPlannedAhead } from '../../core/arrange/ahead';
 import type { Demand } from '../../core/week/demand';
 import { spokenTime } from '../../core/week/demand';
 import { longDay } from '../../core/week/day-names';
@@ -28,8 +29,9 @@ export function Items() {
   const [search, setSearch] = useState('');
   const shown = week.demands.filter((d) => [d.title, d.list, ...d.categories].join(' ').toLowerCase().includes(search.trim().toLowerCase()));
   const places = new Set(view.openPlaces.flatMap((p) => p.demands.map((d) => d.key)));
-  const open = shown.filter((d) => !view.carriers.has(d.key) && !places.has(d.key));
-  const later = shown.filter((d) => places.has(d.key));
+  const without = shown.filter((d) => !view.carriers.has(d.key));
+  const open = without.filter((d) => isPlannedAhead(d, view.context));
+  const later = without.filter((d) => !isPlannedAhead(d, view.context));
   const reasons = new Map(view.unplaced.map((u) => [u.demand.key, u]));
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
@@ -51,11 +53,11 @@ export function Items() {
         {later.length > 0 && (
           <Box component="section" aria-label="Written in later" data-testid="written-later">
             <Typography variant="h3" sx={{ mt: 1 }}>Written in later · {later.length}</Typography>
-            <Typography variant="caption" color="text.secondary" component="p">A place is kept open for each.</Typography>
+            <Typography variant="caption" color="text.secondary" component="p">{places.size ? `A place is kept open for ${places.size === later.length ? 'each' : `${places.size} of them`}.` : 'No places are marked for them.'}</Typography>
             {later.map((d) => (
               <Box key={d.key} sx={{ display: 'flex', alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}` }}>
                 <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
-                <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let ${d.title.slice(0, 60)} in`} sx={{ flexShrink: 0, minWidth: 0 }}>Let it in</Button>
+                {d.kind !== 'band' && <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let ${d.title.slice(0, 60)} in`} sx={{ flexShrink: 0, minWidth: 0 }}>Let it in</Button>}
               </Box>
             ))}
           </Box>

@@ -155,13 +155,13 @@ function canFigure(pen: Pen, t: Tones): string {
 
 export const can: Motif = { figure: canFigure, fill: (w, h, t) => box(0, 0, w, h, t.soft) + put(canFigure(p, t), w / 2, h / 2, Math.min(w, h) * 0.8) };
 
-/** A greyhound asleep on its cushion, nose on paws. */
+/** A greyhound on its long legs, with a collar. */
 function houndFigure(pen: Pen, t: Tones): string {
-  return pen.oval(50, 82, 47, 12, t.accent) + pen.oval(50, 79, 42, 8.5, t.soft)
-    + pen.fill('M84 78c6-22-8-42-30-40-18 1-28 14-32 26-3 8-8 10-14 12-3 1-3 4 1 4 20 2 60 4 75-2z', t.color)
-    + pen.line('M82 76c10-4 14-14 9-24', t.color, 4) + pen.fill('M58 40c14 4 22 18 18 34-8-4-14-6-22-6 8-6 10-18 4-28z', t.deep, 0.35)
-    + pen.fill('M30 58c-8-2-14 2-20 8-5 5-8 7-8 10 0 4 6 4 12 3 8-1 16-4 20-9z', t.color) + pen.fill('M27 57c5-7 13-6 15-1 1 5-4 11-11 12-4-2-6-6-4-11z', t.deep)
-    + pen.disc(4.5, 75, 2.6, '#22313c') + pen.line('M16 66q3 2.4 6 .6', '#22313c', 1.6) + pen.line('M34 79q10-4 22 0', t.deep, 2.4);
+  return pen.line('M46 58l3 34h-4M79 52c3 9-6 13-4 21l2 19h-4', t.deep, 4.6) + pen.line('M88 45c9 7 8 20 3 31', t.color, 3.2)
+    + pen.fill('M31 41c12-8 36-6 50-1 8 3 10 10 8 19l-6 2c-5-8-13-9-21-6-8 6-16 12-24 12-9-2-12-15-7-26z', t.color)
+    + pen.line('M37 46L25 29', t.color, 12) + pen.fill('M31 22c-3-6-11-6-16 1L3 31c-3 2-1 6 3 5l15-1c8 0 13-6 10-13z', t.color)
+    + pen.fill('M28 20c6-1 11 4 11 10-5 0-11-2-13-7z', t.deep) + pen.line('M38 60l-2 32h-4M85 52c5 9-4 13-1 22l3 18h-4', t.color, 5)
+    + pen.line('M26 39l11-8', t.accent, 4.4) + pen.disc(17.5, 26.5, 1.7, '#22313c') + pen.disc(4, 32.6, 2.2, '#22313c');
 }
 
 export const hound: Motif = { figure: houndFigure, fill: (w, h, t) => box(0, 0, w, h, t.soft) + put(houndFigure(p, t), w / 2, h / 2, Math.min(w, h) * 0.85) };
