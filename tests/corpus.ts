@@ -9,6 +9,8 @@ import { context, demand, demoKit, weekWith } from './fixtures';
 
 const WORDS = ['vet, both hounds', 'laundry', 'choir rehearsal', 'dig the far bed', 'early ferry', 'post parcel', 'bathroom', 'dinner: fish soup', 'call Mum', 'book camp bus', 'Wren’s birthday party', 'rent due', 'seed order', 'payday'];
 
+const DAYS = weekWith().days;
+
 export interface CorpusWeek {
   readonly name: string;
   readonly context: Context;
@@ -30,7 +32,7 @@ export function corpus(): CorpusWeek[] {
       const word = WORDS[below(WORDS.length)] as string;
       const times = (said.get(word) ?? 0) + 1;
       said.set(word, times);
-      return demand({ uid: `u${i}`, key: `u${i}`, title: times === 1 ? word : `${word} ${times}`, day, lastDay: day, list, start, kind: list ? 'to-do' : start === null ? 'chore' : 'appointment' });
+      return demand({ uid: `u${i}`, key: `u${i}`, title: times === 1 ? word : `${word} ${times}`, day, lastDay: day, on: DAYS[day] as string, list, start, kind: list ? 'to-do' : start === null ? 'chore' : 'appointment' });
     });
     const c = context({ book: BOOKS[book] as Book, kit, stash, manner, week: weekWith(...demands), seed: b + m + k });
     return { name: `${book}, ${manner}, ${name}`, context: c, placements: arrange(c) };

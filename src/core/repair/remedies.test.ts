@@ -5,8 +5,9 @@ import { apply } from '../edit/change';
 import { stackOf } from '../edit/stack';
 import { overdrawnPlacements } from '../edit/stock-check';
 import { review, viewOf } from '../review/review';
+import { longDay } from '../week/day-names';
 import { findingKey } from '../review/wave';
-import { makeRoom, otherWaysOut } from './ideas/letting-in';
+import { makeRoom, otherWaysOut, sendOneNextDoor } from './ideas/letting-in';
 import { remediesFor } from './remedies';
 import { withPatch } from './remedy';
 
@@ -96,4 +97,18 @@ describe('an item for a day that is stuck down', () => {
     expect(review(viewOf(next, apply(full, moved.change!))).filter((f) => f.message.includes('plumber'))).toEqual([]);
     expect(review(viewOf(context, apply(full, moved.change!))).filter((f) => f.rule === 'D2' && f.message.includes('plumber'))).toHaveLength(1);
   });
+});
+
+it('sends something with no hour next door when a day is too full, in the agenda too', () => {
+  const loose = c.week.demands.find((d) => d.start === null && d.list === null && d.aspect === 'item' && d.kind !== 'band' && d.on === c.week.days[d.day] && placements.some((p) => p.day === d.day && p.items.length === 1 && p.items[0] === d.uid))!;
+  const finding = { rule: 'D3', severity: 'look' as const, page: 0, x: 0, y: 0, placements: [], message: `${longDay(c.week.days[loose.day] as string)} has no place left`, remedy: '' };
+  const sent = sendOneNextDoor({ context: c, placements, finding });
+  expect(sent.length).toBeGreaterThan(0);
+  for (const { change, patch } of sent) {
+    const after = apply(placements, change!);
+    const next = withPatch(c, patch!);
+    expect(Math.abs((after.find((p) => p.items.includes(patch!.moved!.uid) && c.week.days[p.day ?? -1] === patch!.moved!.to)?.day ?? 9) - loose.day)).toBe(1);
+    expect(review(viewOf(next, after)).filter((f) => f.severity !== 'look')).toEqual(review(viewOf(c, placements)).filter((f) => f.severity !== 'look'));
+    expect(overdrawnPlacements(next, after)).toEqual([]);
+  }
 });

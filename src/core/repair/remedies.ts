@@ -9,7 +9,7 @@ import { withPatch } from './remedy';
 
 /** Remedies that are offered, and tried, at most. */
 const OFFERED = 3;
-const TRIED = 40;
+const TRIED = 60;
 
 /**
  * Actions that truly take a finding away: each was tried on the spread, and what it leaves has the finding no more, nothing

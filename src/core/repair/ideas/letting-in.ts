@@ -2,6 +2,7 @@ import { inkFor } from '../../arrange/ink';
 import { TICK_WIDTH } from '../../arrange/writing';
 import { matchDemands } from '../../arrange/spread';
 import type { Placement } from '../../arrange/spread';
+import { hoursOf } from '../../book/hours';
 import { apply } from '../../edit/change';
 import { arrangeRest } from '../../edit/rearrange';
 import { stackOf } from '../../edit/stack';
@@ -13,11 +14,11 @@ import { longDay } from '../../week/day-names';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
 import { letIn, letInAs } from '../let-in';
-import { asEdit } from '../remedy';
+import { asEdit, withPatch } from '../remedy';
 import type { Case, Idea, Remedy } from '../remedy';
 import { between } from '../replace';
 import { altered, involved, pieceOf, singleBoxes } from './case';
-import { lowerBases } from './spacing';
+import { daysOf, lowerBases, toItsHour } from './spacing';
 
 /** What has no place is let in: as the day is, without its pictures, without its box. */
 export const letThemIn: Idea = (c) => {
@@ -77,6 +78,34 @@ export const makeRoom: Idea = (c) => {
     return [...lower, ...trimmed, ...noteInSidebar(c, d)];
   });
 };
+
+/** Something of an overfull day that has no hour goes to a neighbor day, in the agenda too; what has no place is let in where it was. */
+export const sendOneNextDoor: Idea = (c) => {
+  const placed = matchDemands(c.placements, c.context.week.demands);
+  const missing = c.context.week.demands.find((d) => !placed.has(d.key) && c.finding.message.includes(`“${d.title.slice(0, 40)}`));
+  return daysOf(c).filter((day) => missing === undefined || missing.day === day).flatMap((day) => c.context.week.demands.filter((d) => d.day === day && d.on === c.context.week.days[day] && d.aspect === 'item' && d.start === null && d.list === null && d.kind !== 'band' && placed.get(d.key)?.items.length === 1).flatMap((d) => {
+    const gone = new Set(stackOf(c.placements, placed.get(d.key)?.id ?? '').map((p) => p.id));
+    const left = c.placements.filter((p) => !gone.has(p.id));
+    if (c.placements.some((p) => gone.has(p.id) && p.locked)) return [];
+    return [day + 1, day - 1].filter((to) => to >= 0 && to < 7).flatMap((to): Remedy[] => {
+      const repair = letInAs(c.context, left, [{ ...d, day: to }]);
+      if (!repair) return [];
+      const patch = { moved: { uid: d.uid, on: d.on, to: c.context.week.days[to] as string } };
+      const away = apply(left, repair.change);
+      const second = missing ? letIn(withPatch(c.context, patch), away, missing.key) : null;
+      if (missing && !second) return [];
+      const label = `Move “${d.title.slice(0, 30)}” to ${longDay(c.context.week.days[to] as string)}${missing ? ` and let “${missing.title.slice(0, 30)}” in` : ''}`;
+      return asEdit(label, between(c.placements, second ? apply(away, second.change) : away, '')).map((r) => ({ ...r, patch }));
+    });
+  }));
+};
+
+/** In a book with hour lines: one thing with no hour goes to a neighbor day, and the others come nearer to their hours. */
+export const fewerAtTheirHours: Idea = (c) =>
+  daysOf(c).some((day) => hoursOf(c.context.book, day)) ? sendOneNextDoor(c).flatMap((sent) => {
+    const left = sent.change ? apply(c.placements, sent.change) : c.placements;
+    return toItsHour({ ...c, placements: left }).flatMap(({ change, label }) => (change ? asEdit(`${sent.label}; ${label.charAt(0).toLowerCase()}${label.slice(1)}`, between(c.placements, apply(left, change), '')).map((r) => ({ ...r, patch: sent.patch })) : []));
+  }) : [];
 
 /** A box may lose so much of its picture (handbook F1). From memory. */
 const MOST_TRIM = 0.125;

@@ -2,7 +2,7 @@ import { breakUpTheColor, bringToTheOtherPage, tipTheScales } from './balance';
 import { changePlaces, toItsDay } from './days';
 import { cutLonger, fitIn, lineUp } from './fitting';
 import { bringInLine, layOnTop, takeOff, turnAround } from './laying';
-import { arrangeOpen, letThemIn, makeRoom, oneList, otherWaysOut } from './letting-in';
+import { arrangeOpen, fewerAtTheirHours, letThemIn, makeRoom, oneList, otherWaysOut, sendOneNextDoor } from './letting-in';
 import { recutList } from './lists';
 import { exchangeBoxes, swapOne } from './swaps';
 import { lastWholeWord, otherPen, otherText } from './writing';
@@ -30,10 +30,10 @@ export const IDEAS: Readonly<Record<string, readonly Idea[]>> = {
   L3: [recutList, otherSetting],
   L4: [recutList, takeOff, otherSetting],
   D1: [letThemIn, arrangeOpen, otherSetting],
-  D2: [changePlaces, toItsDay, toItsHour, otherSetting],
-  D3: [closeUp, oneList, takeOff, otherSetting],
+  D2: [changePlaces, toItsDay, toItsHour, fewerAtTheirHours, otherSetting],
+  D3: [closeUp, oneList, takeOff, sendOneNextDoor, otherSetting],
   D4: [letThemIn, otherSetting],
-  D5: [letThemIn, swapOne, makeRoom, otherWaysOut, lastWholeWord, arrangeOpen, otherSetting],
+  D5: [letThemIn, swapOne, makeRoom, otherWaysOut, sendOneNextDoor, lastWholeWord, arrangeOpen, otherSetting],
   D6: [takeOff, keepBoth, otherSetting],
   D7: [swapOne, takeOff, otherSetting],
   D8: [arrangeOpen, otherSetting],
@@ -41,11 +41,11 @@ export const IDEAS: Readonly<Record<string, readonly Idea[]>> = {
   C1: [swapOne, takeOff, otherSetting],
   C2: [swapOne, exchangeBoxes, bringToTheOtherPage, breakUpTheColor, takeOff, otherSetting],
   C3: [exchangeBoxes, swapOne, takeOff, otherSetting],
-  C4: [swapOne, exchangeBoxes, otherSetting],
+  C4: [swapOne, exchangeBoxes, takeOff, otherSetting],
   C5: [swapOne, takeOff, otherSetting],
   C6: [swapOne, takeOff, otherSetting],
   C7: [exchangeBoxes, turnAround, swapOne, otherSetting],
-  W1: [otherSetting],
+  W1: [sendOneNextDoor, otherSetting],
   W2: [evenOut, swapOne, otherSetting],
   W3: [tipTheScales, otherSetting],
   W4: [takeOff, otherSetting],
