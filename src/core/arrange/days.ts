@@ -16,7 +16,7 @@ import type { Reserved } from './reserved';
 import { reserve } from './reserved';
 import type { Stretch } from './room';
 import { freeStretches, keptFree, lengthOf } from './room';
-import { spaceOut } from './spacing';
+import { TIGHT, spaceOut } from './spacing';
 import type { Context } from './spread';
 
 /** Every item of the week in its day, in time order, on a base that is in stock and wide enough for its text (handbook D2, D3, D5). */
@@ -42,9 +42,6 @@ interface Shared {
 function slack(draft: Draft, context: Context, day: number): number {
   return freeStretches(draft, context, day).reduce((n, s) => n + lengthOf(s), 0) - blocksOfDay(draft, context, day).length * 14;
 }
-
-/** A gap that scissors and eye can still do with where a day is overfull, mm. From memory. */
-const TIGHT = 1;
 
 /** The day as it should be; where that leaves something out, without its box, closer together, and without the headers of its lower rows. */
 function dressDay(before: Draft, context: Context, day: number, shared: Shared): Draft {

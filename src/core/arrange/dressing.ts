@@ -1,5 +1,5 @@
 import { alignX } from './align';
-import { difference } from '../color/color';
+import { ONE_COLOR, difference } from '../color/color';
 import type { Piece } from '../kit/kit';
 import { textFits } from '../measure/hand';
 import { HAIR } from '../measure/length';
@@ -45,9 +45,6 @@ export function dressBase(draft: Draft, context: Context, demand: Demand, choice
   }
   return true;
 }
-
-/** Colors nearer than this look like one (CIEDE2000). From memory. */
-const ONE_COLOR = 12;
 
 /** How a piece would jar with what lies above and beside it, and whether its design is used much already (handbook C2, C3). */
 function jar(draft: Draft, piece: Piece, at: At): number {

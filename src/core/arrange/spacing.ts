@@ -14,6 +14,8 @@ interface Standing {
 const WIDEST = 2;
 /** An open place under this is of no use, and its millimeters go to all gaps alike. From memory. */
 const OPEN = 9;
+/** A gap that scissors and eye can still do with where a day is overfull, mm. From memory. */
+export const TIGHT = 1;
 /** mm between littles stacked as one block; scissors leave that much. From memory. */
 const JOINED = 0.4;
 

@@ -29,6 +29,9 @@ export function difference(a: Hex, b: Hex): number {
   return distance;
 }
 
+/** Colors nearer than this look like one (CIEDE2000). From memory. */
+export const ONE_COLOR = 12;
+
 /** Each color is brought into Lab once: a search for substitutes compares thousands. */
 function labOf(color: Hex) {
   const known = labs.get(color);

@@ -50,7 +50,7 @@ export function letInAs(context: Context, placements: readonly Placement[], dema
   const choices = [...(candidate?.choices ?? [])].sort((a, b) => a.cost - b.cost).filter((c, i, all) => all.slice(0, i).filter((x) => x.height === c.height).length === 0).slice(0, MOST_BASES);
   let best: { moved: number; rank: number; units: readonly (Unit | null)[]; tops: readonly number[]; choice: Choice } | null = null;
   for (const [rank, choice] of choices.entries()) {
-    for (const at of places(units, sortMinute(demand))) {
+    for (const at of placesByTime(units, sortMinute(demand))) {
       const order: (Unit | null)[] = [...units.slice(0, at), null, ...units.slice(at)];
       const solved = fewestMoves(order.map((u) => (u ? { y: u.y, h: u.h, fixed: u.fixed } : { y: null, h: choice.height, fixed: false })), {
         from: column.y, to: bottom(column), gap: (upper) => gapUnder(context, order[upper] ?? null, upper),
@@ -63,14 +63,15 @@ export function letInAs(context: Context, placements: readonly Placement[], dema
 }
 
 /** Where among the units an item may stand by its time: after all earlier ones, before all later ones. */
-function places(units: readonly Unit[], minute: number): number[] {
+export function placesByTime(units: readonly Unit[], minute: number): number[] {
   const timed = units.map((u, i) => ({ i, minute: u.minute }));
   const after = Math.max(0, ...timed.filter((u) => u.minute !== null && u.minute <= minute).map((u) => u.i + 1));
   const before = Math.min(units.length, ...timed.filter((u) => u.minute !== null && u.minute > minute).map((u) => u.i));
   return before < after ? [after] : Array.from({ length: before - after + 1 }, (_, i) => after + i);
 }
 
-const gapUnder = (context: Context, upper: Unit | null, at: number): number =>
+/** mm to keep under a unit; none over the first. */
+export const gapUnder = (context: Context, upper: Unit | null, at: number): number =>
   at < 0 ? 0 : upper && upper.parts[0]?.role === 'base' && upper.h < 12 ? Math.min(UNDER_HEADER, context.options.gap) : context.options.gap;
 
 function carryOut(context: Context, placements: readonly Placement[], demands: readonly Demand[], column: Region, best: { moved: number; units: readonly (Unit | null)[]; tops: readonly number[]; choice: Choice }, label: string): Repair | null {

@@ -4,7 +4,8 @@ import { matchDemands } from '../arrange/spread';
 import { apply } from '../edit/change';
 import { overdrawnPlacements } from '../edit/stock-check';
 import { review, viewOf } from '../review/review';
-import { writtenText } from '../week/demand';
+import { spokenTime, writtenText } from '../week/demand';
+import { asItIsNow } from './as-it-is-now';
 import type { Column, Standing } from './fewest-moves';
 import { fewestMoves } from './fewest-moves';
 import { letIn } from './let-in';
@@ -100,5 +101,33 @@ describe('a spoiled sticker', () => {
     const after = repair ? apply(locked, repair.change) : locked;
     expect(after.filter((p) => p.code === code && p.kit === c.kit.name).map((p) => p.id)).toEqual([stuck]);
     expect(replaceAll(c, placements, 'none', 'none')).toBeNull();
+  });
+});
+
+describe('an item whose time changed', () => {
+  const { context: c, placements } = demoSpread();
+  const placed = matchDemands(placements, c.week.demands);
+  const item = c.week.demands.find((d) => d.start !== null && d.kind === 'appointment' && placed.get(d.key)?.items.length === 1 && placed.get(d.key)?.layer === 0)!;
+  const at = (start: number) => ({ ...c, week: { ...c.week, demands: c.week.demands.map((d) => (d === item ? { ...d, start } : d)) } });
+
+  it.each([6 * 60, 12 * 60, 21 * 60 + 30])('is written anew and stands where its time is, by the fewest moves (%i)', (start) => {
+    const later = at(start);
+    const before = review(viewOf(later, placements)).filter((f) => f.rule === 'D2');
+    expect(before.length).toBeGreaterThan(0);
+    const repair = asItIsNow(later, placements, item.key)!;
+    const after = apply(placements, repair.change);
+    expect(review(viewOf(later, after)).filter((f) => f.rule === 'D2')).toEqual([]);
+    expect(after.find((p) => p.id === placed.get(item.key)?.id)?.text).toContain(spokenTime(start));
+    expect(overdrawnPlacements(later, after)).toEqual([]);
+    expect(review(viewOf(later, after)).filter((f) => f.rule === 'F1')).toEqual([]);
+    const bases = repair.change.before.filter((p) => p.layer === 0 && p.y !== after.find((q) => q.id === p.id)?.y);
+    expect(bases.every((p) => p.day === item.day)).toBe(true);
+  });
+
+  it('moves nothing when its place stays the same, and nothing that is stuck down', () => {
+    const now = at((item.start as number) + 5);
+    expect(asItIsNow(now, placements, item.key)?.moved).toBe(0);
+    const stuck = placements.map((p) => (p.id === placed.get(item.key)?.id ? { ...p, locked: true } : p));
+    expect(asItIsNow(at(21 * 60), stuck, item.key)).toBeNull();
   });
 });

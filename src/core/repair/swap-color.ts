@@ -3,7 +3,7 @@ import { Draft } from '../arrange/draft';
 import type { Context, Placement } from '../arrange/spread';
 import { pieceIndex } from '../arrange/spread';
 import type { Hex } from '../color/color';
-import { difference } from '../color/color';
+import { ONE_COLOR, difference } from '../color/color';
 import { colorName } from '../color/color-name';
 import type { Change } from '../edit/change';
 import { apply } from '../edit/change';
@@ -12,8 +12,6 @@ import { isStrip, traits } from '../kit/kinds';
 import { palette, pieceKey } from '../kit/kit';
 import { between } from './replace';
 
-/** Colors nearer than this count as one (CIEDE2000). From memory. */
-const ONE_COLOR = 12;
 const PALETTE = 12;
 
 /** A color of the kit changed for another of its colors. */

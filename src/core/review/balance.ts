@@ -3,12 +3,9 @@ import { footprint } from '../arrange/spread';
 import { dayColumn } from '../book/columns';
 import { boldness } from '../color/boldness';
 import type { Hex } from '../color/color';
-import { difference } from '../color/color';
+import { ONE_COLOR, difference } from '../color/color';
 import { area, intersect, unionArea } from '../measure/rect';
 import type { View } from './finding';
-
-/** Colors nearer than this count as one (CIEDE2000). From memory. */
-const ONE_COLOR = 12;
 
 /** A color with the square millimeters it covers. */
 export interface ColorArea {

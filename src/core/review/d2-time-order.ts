@@ -16,6 +16,7 @@ export const d2TimeOrder: Rule = {
       const p = view.carriers.get(d.key);
       return p && d.kind !== 'band' ? [{ d, p }] : [];
     });
+    const over = view.placements.filter((p) => p.layer > 0);
     const strayed = carried.filter(({ d, p }) => p.day !== null && p.day !== d.day).map(({ d, p }): Finding => ({
       rule: 'D2', severity: 'fix', ...at(p), placements: [p.id],
       message: `“${d.title}” is on ${dayName(view, d.day)}, but its place is in ${dayName(view, p.day as number)}’s column.`,
@@ -34,7 +35,7 @@ export const d2TimeOrder: Rule = {
         }];
       });
     });
-    return [...strayed, ...swapped, ...carried.flatMap(({ d, p }) => offItsHour(view, d, p))];
+    return [...strayed, ...swapped, ...carried.flatMap(({ d, p }) => [...offItsHour(view, over, d, p), ...saysOtherwise(view, over, d, p)])];
   },
 };
 
@@ -43,11 +44,11 @@ const OFF = 12;
 const OFF_WRITTEN = 25;
 
 /** In a book with hour lines an item stands at its hour. */
-function offItsHour(view: View, d: Demand, p: Placement): Finding[] {
+function offItsHour(view: View, over: readonly Placement[], d: Demand, p: Placement): Finding[] {
   const hours = hoursOf(view.context.book, d.day);
   if (!hours || d.start === null || d.list || p.day !== d.day) return [];
   const off = p.y - yOfMinute(hours, d.start);
-  if (Math.abs(off) <= (saysTime(view, p, spokenTime(d.start)) ? OFF_WRITTEN : OFF)) return [];
+  if (Math.abs(off) <= (saysTime(over, p, spokenTime(d.start)) ? OFF_WRITTEN : OFF)) return [];
   return [{
     rule: 'D2', severity: 'look', ...at(p), placements: [p.id],
     message: `“${d.title}” stands ${mm(view, Math.abs(off))} ${off > 0 ? 'below' : 'above'} its hour, ${spokenTime(d.start)}.`,
@@ -56,5 +57,22 @@ function offItsHour(view: View, d: Demand, p: Placement): Finding[] {
 }
 
 /** On the piece itself, or in a circle that lies on it. */
-const saysTime = (view: View, p: Placement, time: string): boolean =>
-  p.text?.includes(time) === true || view.placements.some((q) => q.text === time && q.page === p.page && q.layer > p.layer && intersect(footprint(p), footprint(q)) !== null);
+const saysTime = (over: readonly Placement[], p: Placement, time: string): boolean =>
+  p.text?.includes(time) === true || laidOver(over, p).some((q) => q.text === time);
+
+const laidOver = (over: readonly Placement[], p: Placement): Placement[] =>
+  over.filter((q) => q.page === p.page && q.layer > p.layer && intersect(footprint(p), footprint(q)) !== null);
+
+/** A time or a title that changed after its sticker was written. */
+function saysOtherwise(view: View, over: readonly Placement[], d: Demand, p: Placement): Finding[] {
+  if (p.items.length !== 1 || p.day !== d.day || view.pieceOf(p)?.kind === 'checklist') return [];
+  const time = d.start === null ? '' : spokenTime(d.start);
+  const said = [p.text ?? '', ...laidOver(over, p).map((q) => q.text ?? view.pieceOf(q)?.words ?? '')].join(' ').trim();
+  const words = d.title.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+  const where = { ...at(p), placements: [p.id] };
+  if (time && !` ${said} `.includes(` ${time} `)) {
+    return [{ rule: 'D2', severity: 'fix', ...where, message: `“${d.title}” is at ${time}, and its sticker says ${said ? `“${said}”` : '0 words of it'}.`, remedy: 'Write it anew, and let it stand where its time is.' }];
+  }
+  const shows = view.pieceOf(p)?.kind === 'deco' || words.length === 0 || words.some((w) => said.toLowerCase().includes(w));
+  return shows ? [] : [{ rule: 'D2', severity: 'look', ...where, message: `The sticker for “${d.title}” says ${said ? `“${said}”` : 'nothing'}: 0 of its ${words.length} words.`, remedy: 'Write it anew.' }];
+}

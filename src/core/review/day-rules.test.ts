@@ -13,9 +13,15 @@ describe('D1', () => {
 
 describe('D2', () => {
   const c = at(demand({ uid: 'a', title: 'vet', start: 600 }), demand({ uid: 'b', key: 'b', title: 'choir', start: 1170 }));
-  it('is silent on items in time order', () => expect(found('D2', c, [carries('a'), carries('b', { id: 'p2', copy: 2, y: 90 })])).toEqual([]));
-  it('speaks of two in the wrong order', () => expect(found('D2', c, [carries('a', { y: 90 }), carries('b', { id: 'p2', copy: 2 })])[0]?.message).toBe('Monday: “choir” at 7:30p stands 1 3/16 in above “vet” at 10a.'));
-  it('speaks of one in another day’s column', () => expect(found('D2', c, [carries('a', { day: 1, x: 86.2 }), carries('b', { id: 'p2', copy: 2, y: 90 })])[0]?.message).toContain('its place is in Tuesday’s column'));
+  const vet = (over = {}) => carries('a', { text: '10a vet', ...over });
+  const choir = (over = {}) => carries('b', { id: 'p2', copy: 2, y: 90, text: '7:30p choir', ...over });
+  it('is silent on items in time order', () => expect(found('D2', c, [vet(), choir()])).toEqual([]));
+  it('speaks of two in the wrong order', () => expect(found('D2', c, [vet({ y: 90 }), choir({ y: 60 })])[0]?.message).toBe('Monday: “choir” at 7:30p stands 1 3/16 in above “vet” at 10a.'));
+  it('speaks of one in another day’s column', () => expect(found('D2', c, [vet({ day: 1, x: 86.2 }), choir()])[0]?.message).toContain('its place is in Tuesday’s column'));
+  it('speaks of a sticker that says another time, or other words, than the agenda does by now', () => {
+    expect(found('D2', c, [vet({ text: '9a vet' }), choir()])).toMatchObject([{ severity: 'fix', message: '“vet” is at 10a, and its sticker says “9a vet”.' }]);
+    expect(found('D2', c, [vet({ text: '10a dentist' }), choir()])).toMatchObject([{ severity: 'look', message: 'The sticker for “vet” says “10a dentist”: 0 of its 1 words.' }]);
+  });
 });
 
 describe('D5', () => {

@@ -3,6 +3,7 @@ import { removePiece } from '../../edit/remove';
 import { stackOf } from '../../edit/stack';
 import { tidy } from '../../measure/length';
 import { bottom } from '../../measure/rect';
+import { asItIsNow } from '../as-it-is-now';
 import { letIn } from '../let-in';
 import { asEdit } from '../remedy';
 import type { Idea } from '../remedy';
@@ -32,3 +33,10 @@ export const toItsDay: Idea = (c) =>
     const repair = letIn(c.context, without, demand.key);
     return repair ? asEdit(`Let it in on its own day, ${repair.moved} moved for it`, between(c.placements, apply(without, repair.change), '')) : [];
   });
+
+/** Written anew on its own sticker, where its time is now. */
+export const writeAsItIsNow: Idea = (c) =>
+  involved(c).flatMap((p) => c.context.week.demands.filter((d) => p.items.includes(d.uid) && d.day === p.day).flatMap((d) => {
+    const repair = asItIsNow(c.context, c.placements, d.key);
+    return repair ? asEdit(`${repair.change.label}${repair.moved ? `, moving ${repair.moved}` : ''}`, repair.change) : [];
+  }));

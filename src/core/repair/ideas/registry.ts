@@ -1,5 +1,5 @@
 import { breakUpTheColor, bringToTheOtherPage, tipTheScales } from './balance';
-import { changePlaces, toItsDay } from './days';
+import { changePlaces, toItsDay, writeAsItIsNow } from './days';
 import { cutLonger, fitIn, lineUp } from './fitting';
 import { bringInLine, layOnTop, takeOff, turnAround } from './laying';
 import { arrangeOpen, fewerAtTheirHours, letThemIn, makeRoom, oneList, otherWaysOut, sendOneNextDoor } from './letting-in';
@@ -30,7 +30,7 @@ export const IDEAS: Readonly<Record<string, readonly Idea[]>> = {
   L3: [recutList, otherSetting],
   L4: [recutList, takeOff, otherSetting],
   D1: [letThemIn, arrangeOpen, otherSetting],
-  D2: [changePlaces, toItsDay, toItsHour, fewerAtTheirHours, otherSetting],
+  D2: [writeAsItIsNow, changePlaces, toItsDay, toItsHour, fewerAtTheirHours, otherSetting],
   D3: [closeUp, oneList, takeOff, sendOneNextDoor, otherSetting],
   D4: [letThemIn, otherSetting],
   D5: [letThemIn, swapOne, makeRoom, otherWaysOut, sendOneNextDoor, lastWholeWord, arrangeOpen, otherSetting],

@@ -2,7 +2,7 @@ import { Draft } from '../../arrange/draft';
 import { atTheirHours } from '../../arrange/at-their-hours';
 import type { Stretch } from '../../arrange/room';
 import { freeStretches, lengthOf } from '../../arrange/room';
-import { spaceOut } from '../../arrange/spacing';
+import { TIGHT, spaceOut } from '../../arrange/spacing';
 import type { Context, Placement } from '../../arrange/spread';
 import { dayColumn } from '../../book/columns';
 import { hoursOf, yOfMinute } from '../../book/hours';
@@ -33,9 +33,6 @@ function closedUp(context: Context, placements: readonly Placement[], day: numbe
   }
   return placements.map((p) => moves.get(p.id) ?? p);
 }
-
-/** A gap that scissors and eye can still do with, mm. From memory. */
-const TIGHT = 1;
 
 export const closeUp: Idea = (c) =>
   daysOf(c).flatMap((day): Remedy[] => {
