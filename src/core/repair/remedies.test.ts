@@ -7,7 +7,7 @@ import { overdrawnPlacements } from '../edit/stock-check';
 import { review, viewOf } from '../review/review';
 import { longDay } from '../week/day-names';
 import { findingKey } from '../review/wave';
-import { makeRoom, otherWaysOut, sendOneNextDoor } from './ideas/letting-in';
+import { makeRoom, otherWaysOut, putOff, sendOneNextDoor } from './ideas/letting-in';
 import { remediesFor } from './remedies';
 import { withPatch } from './remedy';
 
@@ -81,13 +81,19 @@ describe('an item for a day that is stuck down', () => {
   const column = context.book.regions.find((r) => r.kind === 'day' && r.day === 2)!;
   const full = [...stuck, ...Array.from({ length: 12 }, (_, i) => ({ ...box, id: `w${i}`, code: box.code, layer: 0, page: column.page, day: 2, x: column.x, y: column.y + i * 14.3, h: 3, items: [], locked: true, role: 'finish' as const }))];
   const finding = review(viewOf(context, full)).find((f) => f.rule === 'D5');
-  const offered = [makeRoom, otherWaysOut].flatMap((idea) => idea({ context, placements: full, finding: finding! }));
+  const offered = [makeRoom, otherWaysOut, putOff].flatMap((idea) => idea({ context, placements: full, finding: finding! }));
 
   it('is noted in the sidebar, and counts as placed', () => {
     const note = offered.find((r) => r.label.includes('in the sidebar'))!;
     const after = apply(full, note.change!);
     expect(after.find((p) => p.items.includes('late'))).toMatchObject({ role: 'sidebar', day: null, text: expect.stringMatching(/(^|\n)Wed plumber$/) });
     expect(review(viewOf(context, after)).filter((f) => f.message.includes('plumber'))).toEqual([]);
+  });
+
+  it('is put off to the next week, and asks for no place any more', () => {
+    const off = offered.find((r) => r.label.includes('off to next Monday'))!;
+    expect(off).toMatchObject({ label: 'Put “plumber” off to next Monday, Feb 15', change: null, patch: { moved: { uid: 'late', to: '2027-02-15' } } });
+    expect(review(viewOf(withPatch(context, off.patch!), full)).filter((f) => f.message.includes('plumber'))).toEqual([]);
   });
 
   it('goes to a neighbor day, in the agenda too, so that D2 has nothing to say', () => {

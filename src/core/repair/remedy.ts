@@ -16,7 +16,7 @@ export interface Patch {
   readonly ticked?: string;
   /** pairs of uids of items that look alike and are both meant */
   readonly bothMeant?: readonly (readonly [string, string])[];
-  /** an item that the agenda has on another day from now on */
+  /** an item that the agenda has on another day from now on, of this week or of the next */
   readonly moved?: { readonly uid: string; readonly on: IsoDay; readonly to: IsoDay };
 }
 
@@ -54,6 +54,6 @@ export function patchedWeek(week: WeekDemands, { bothMeant = [], moved }: Patch)
   return {
     ...week,
     bothMeant: [...(week.bothMeant ?? []), ...bothMeant.map((pair) => pairKey(...pair))],
-    demands: moved && day >= 0 ? week.demands.map((d) => (d.uid === moved.uid && d.on === moved.on ? { ...d, day, lastDay: day, on: moved.to } : d)) : week.demands,
+    demands: moved ? week.demands.flatMap((d) => (d.uid !== moved.uid || d.on !== moved.on ? d : day < 0 ? [] : { ...d, day, lastDay: day, on: moved.to })) : week.demands,
   };
 }

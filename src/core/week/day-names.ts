@@ -21,6 +21,12 @@ export function longDay(day: IsoDay): string {
 /** `Mon`, `Tue`, … */
 export const shortDay = (day: IsoDay): string => longDay(day).slice(0, 3);
 
+/** The next day in the Gregorian calendar. */
+export function dayAfter(day: IsoDay): IsoDay {
+  const [year, month, date] = parts(day);
+  return new Date(Date.UTC(year, month - 1, date + 1)).toISOString().slice(0, 10);
+}
+
 /** `Feb 8` */
 export const longDate = (day: IsoDay): string => `${MONTHS[parts(day)[1] - 1]} ${parts(day)[2]}`;
 

@@ -10,11 +10,11 @@ import type { Piece } from '../../kit/kit';
 import { ruled } from '../../measure/fraction';
 import { shortened } from '../../measure/hand';
 import { tidy } from '../../measure/length';
-import { longDay } from '../../week/day-names';
+import { dayAfter, longDate, longDay } from '../../week/day-names';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
 import { letIn, letInAs } from '../let-in';
-import { asEdit, withPatch } from '../remedy';
+import { asEdit, asPatch, withPatch } from '../remedy';
 import type { Case, Idea, Remedy } from '../remedy';
 import { between } from '../replace';
 import { altered, involved, pieceOf, singleBoxes } from './case';
@@ -106,6 +106,15 @@ export const fewerAtTheirHours: Idea = (c) =>
     const left = sent.change ? apply(c.placements, sent.change) : c.placements;
     return toItsHour({ ...c, placements: left }).flatMap(({ change, label }) => (change ? asEdit(`${sent.label}; ${label.charAt(0).toLowerCase()}${label.slice(1)}`, between(c.placements, apply(left, change), '')).map((r) => ({ ...r, patch: sent.patch })) : []));
   }) : [];
+
+/** What has no hour and no place is put off to the first day of the next week. */
+export const putOff: Idea = (c) => {
+  const placed = matchDemands(c.placements, c.context.week.demands);
+  const [first, last] = [c.context.week.days[0] as string, c.context.week.days[6] as string];
+  const to = dayAfter(last);
+  return c.context.week.demands.filter((d) => !placed.has(d.key) && d.kind !== 'band' && d.kind !== 'appointment' && d.start === null && d.aspect === 'item' && d.on === c.context.week.days[d.day] && c.finding.message.includes(`“${d.title.slice(0, 40)}`)).slice(0, 1)
+    .map((d) => asPatch(`Put “${d.title.slice(0, 30)}” off to next ${longDay(first)}, ${longDate(to)}`, { moved: { uid: d.uid, on: d.on, to } }));
+};
 
 /** A box may lose so much of its picture (handbook F1). From memory. */
 const MOST_TRIM = 0.125;

@@ -2,7 +2,7 @@ import { breakUpTheColor, bringToTheOtherPage, tipTheScales } from './balance';
 import { changePlaces, toItsDay, writeAsItIsNow } from './days';
 import { cutLonger, fitIn, lineUp } from './fitting';
 import { bringInLine, layOnTop, takeOff, turnAround } from './laying';
-import { arrangeOpen, fewerAtTheirHours, letThemIn, makeRoom, oneList, otherWaysOut, sendOneNextDoor } from './letting-in';
+import { arrangeOpen, fewerAtTheirHours, letThemIn, makeRoom, oneList, otherWaysOut, putOff, sendOneNextDoor } from './letting-in';
 import { recutList } from './lists';
 import { exchangeBoxes, swapOne } from './swaps';
 import { lastWholeWord, otherPen, otherText } from './writing';
@@ -33,7 +33,7 @@ export const IDEAS: Readonly<Record<string, readonly Idea[]>> = {
   D2: [writeAsItIsNow, changePlaces, toItsDay, toItsHour, fewerAtTheirHours, otherSetting],
   D3: [closeUp, oneList, takeOff, sendOneNextDoor, otherSetting],
   D4: [letThemIn, otherSetting],
-  D5: [letThemIn, swapOne, makeRoom, otherWaysOut, sendOneNextDoor, lastWholeWord, arrangeOpen, otherSetting],
+  D5: [letThemIn, swapOne, makeRoom, otherWaysOut, sendOneNextDoor, putOff, lastWholeWord, arrangeOpen, otherSetting],
   D6: [takeOff, keepBoth, otherSetting],
   D7: [swapOne, takeOff, otherSetting],
   D8: [arrangeOpen, otherSetting],
