@@ -45,7 +45,7 @@ test('a late item is let in, a spoiled sticker is replaced on the spread and on 
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('agenda-item').filter({ hasText: 'plumber' })).toBeVisible();
   await page.goto(spread);
-  await page.getByRole('button', { name: 'Let plumber in' }).click();
+  await page.getByRole('button', { name: 'Let it in: plumber' }).click();
   await expect(page.getByRole('alert').filter({ hasText: /Let in “plumber”: (nothing had to move|\d+ pieces? moved for it)/ })).toBeVisible();
   await saved(page);
   await expect(page.getByTestId('without-place')).toHaveCount(0);
@@ -137,7 +137,7 @@ test('a color of the week is changed, places are kept for what is written in lat
   await expect(later).toBeVisible();
   expect(await page.locator('.open-place').count()).toBeGreaterThan(5);
   await expect(page.getByLabel(/^circle “\d/).first()).toBeAttached();
-  await later.getByRole('button', { name: /^Let .* in$/ }).first().click();
+  await later.getByRole('button', { name: /^Let it in: / }).first().click();
   await expect(page.getByRole('alert').filter({ hasText: /^Let in/ })).toBeVisible();
   await saved(page);
   await giveUp(page);

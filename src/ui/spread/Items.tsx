@@ -45,7 +45,7 @@ export function Items() {
               <Box key={d.key} sx={{ py: 0.75, borderBottom: `1px solid ${GLASS.edge}` }}>
                 <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
                 {view.placements.length > 0 && <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.25 }}>{reasons.get(d.key)?.reason}</Typography>}
-                {view.placements.length > 0 && d.kind !== 'band' && <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let ${d.title.slice(0, 60)} in`}>Let it in</Button>}
+                {view.placements.length > 0 && d.kind !== 'band' && <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let it in: ${d.title.slice(0, 60)}`}>Let it in</Button>}
               </Box>
             ))}
           </Box>
@@ -57,7 +57,7 @@ export function Items() {
             {later.map((d) => (
               <Box key={d.key} sx={{ display: 'flex', alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}` }}>
                 <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
-                {d.kind !== 'band' && <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let ${d.title.slice(0, 60)} in`} sx={{ flexShrink: 0, minWidth: 0 }}>Let it in</Button>}
+                {d.kind !== 'band' && <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let it in: ${d.title.slice(0, 60)}`} sx={{ flexShrink: 0, minWidth: 0 }}>Let it in</Button>}
               </Box>
             ))}
           </Box>
