@@ -41,5 +41,8 @@ it('a week is laid out at its hours, hour lines stay, and what had to give way i
   expect(at('a')).toBeCloseTo(29 + 4 * 11.5, 1);
   expect(at('b')).toBeCloseTo(29 + 13 * 11.5, 1);
   expect(at('c')).toBeLessThan(at('d'));
-  expect(found('D2', c, placements.map((p) => (p.items.includes('a') ? { ...p, y: 120 } : p)))[0]?.message).toMatch(/“vet” stands .* below its hour, 10a\./);
+  const astray = placements.map((p) => (p.items.includes('a') ? { ...p, y: 120 } : p));
+  expect(found('D2', c, astray)[0]?.message).toMatch(/“vet” stands .* below its hour, 10a, and there is room nearer to it\./);
+  const wall = { ...astray[0]!, id: 'wall', items: [], text: null, role: 'finish' as const, page: 0, day: 0, layer: 0, x: astray.find((p) => p.items.includes('a'))!.x, y: 29, w: 30, h: 90 };
+  expect(found('D2', c, [...astray.filter((p) => p.items.includes('a')), wall]).filter((f) => f.message.includes('its hour'))).toEqual([]);
 });

@@ -2,7 +2,9 @@ import type { Demand } from '../week/demand';
 import { sortMinute, spokenTime } from '../week/demand';
 import type { Placement } from '../arrange/spread';
 import { footprint } from '../arrange/spread';
+import { freeStretches } from '../arrange/room';
 import { hoursOf, yOfMinute } from '../book/hours';
+import { HAIR } from '../measure/length';
 import { intersect } from '../measure/rect';
 import type { Finding, Rule, View } from './finding';
 import { at, dayName, mm } from './say';
@@ -43,16 +45,20 @@ export const d2TimeOrder: Rule = {
 const OFF = 12;
 const OFF_WRITTEN = 25;
 
-/** In a book with hour lines an item stands at its hour. */
+/** In a book with hour lines an item stands at its hour, unless what is there leaves no room for it. */
 function offItsHour(view: View, over: readonly Placement[], d: Demand, p: Placement): Finding[] {
   const hours = hoursOf(view.context.book, d.day);
   if (!hours || d.start === null || d.list || p.day !== d.day) return [];
-  const off = p.y - yOfMinute(hours, d.start);
+  const wanted = yOfMinute(hours, d.start);
+  const off = p.y - wanted;
   if (Math.abs(off) <= (saysTime(over, p, spokenTime(d.start)) ? OFF_WRITTEN : OFF)) return [];
+  const [from, to] = off > 0 ? [wanted - p.h, p.y] : [p.y + p.h, wanted + p.h];
+  const free = freeStretches(view.draft, view.context, d.day).some((s) => Math.min(s.to, to) - Math.max(s.from, from) >= p.h - HAIR);
+  if (!free) return [];
   return [{
     rule: 'D2', severity: 'look', ...at(p), placements: [p.id],
-    message: `“${d.title}” stands ${mm(view, Math.abs(off))} ${off > 0 ? 'below' : 'above'} its hour, ${spokenTime(d.start)}.`,
-    remedy: 'Make room at its hour.',
+    message: `“${d.title}” stands ${mm(view, Math.abs(off))} ${off > 0 ? 'below' : 'above'} its hour, ${spokenTime(d.start)}, and there is room nearer to it.`,
+    remedy: 'Move it nearer to its hour.',
   }];
 }
 

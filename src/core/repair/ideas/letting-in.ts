@@ -79,7 +79,10 @@ export const makeRoom: Idea = (c) => {
   });
 };
 
-/** Something of an overfull day that has no hour goes to a neighbor day, in the agenda too; what has no place is let in where it was. */
+/** A day after the week's last. */
+const NEXT_WEEK = 99;
+
+/** Something of an overfull day that has no hour goes to a neighbor day or to the next week, in the agenda too; what has no place is let in where it was. */
 export const sendOneNextDoor: Idea = (c) => {
   const placed = matchDemands(c.placements, c.context.week.demands);
   const missing = c.context.week.demands.find((d) => !placed.has(d.key) && c.finding.message.includes(`“${d.title.slice(0, 40)}`));
@@ -87,14 +90,15 @@ export const sendOneNextDoor: Idea = (c) => {
     const gone = new Set(stackOf(c.placements, placed.get(d.key)?.id ?? '').map((p) => p.id));
     const left = c.placements.filter((p) => !gone.has(p.id));
     if (c.placements.some((p) => gone.has(p.id) && p.locked)) return [];
-    return [day + 1, day - 1].filter((to) => to >= 0 && to < 7).flatMap((to): Remedy[] => {
-      const repair = letInAs(c.context, left, [{ ...d, day: to }]);
-      if (!repair) return [];
-      const patch = { moved: { uid: d.uid, on: d.on, to: c.context.week.days[to] as string } };
-      const away = apply(left, repair.change);
+    return [day + 1, day - 1, NEXT_WEEK].filter((to) => to >= 0 && (to < 7 || to === NEXT_WEEK)).flatMap((to): Remedy[] => {
+      const repair = to === NEXT_WEEK ? null : letInAs(c.context, left, [{ ...d, day: to }]);
+      if (!repair && to !== NEXT_WEEK) return [];
+      const iso = c.context.week.days[to] ?? dayAfter(c.context.week.days[6] as string);
+      const patch = { moved: { uid: d.uid, on: d.on, to: iso } };
+      const away = repair ? apply(left, repair.change) : left;
       const second = missing ? letIn(withPatch(c.context, patch), away, missing.key) : null;
       if (missing && !second) return [];
-      const label = `Move “${d.title.slice(0, 30)}” to ${longDay(c.context.week.days[to] as string)}${missing ? ` and let “${missing.title.slice(0, 30)}” in` : ''}`;
+      const label = `Move “${d.title.slice(0, 30)}” to ${to === NEXT_WEEK ? `next ${longDay(iso)}` : longDay(iso)}${missing ? ` and let “${missing.title.slice(0, 30)}” in` : ''}`;
       return asEdit(label, between(c.placements, second ? apply(away, second.change) : away, '')).map((r) => ({ ...r, patch }));
     });
   }));

@@ -69,8 +69,9 @@ export const evenOut: Idea = (c) =>
   daysOf(c).flatMap((day): Remedy[] => {
     if (hoursOf(c.context.book, day)) return [];
     const label = `Even out ${longDay(c.context.week.days[day] as string)}’s gaps`;
-    return [true, false].flatMap((eveningLow) => {
-      const after = stoodAnew(c.context, c.placements, day, (units, stretches) => spaceOut(units.map((u) => ({ ...u, evening: eveningLow && u.minute >= EVENING })), stretches, c.context.options.gap));
+    return ([[true, c.context.options.gap], [false, c.context.options.gap], [false, TIGHT]] as const).flatMap(([eveningLow, gap]) => {
+      const closer = { ...c.context, options: { ...c.context.options, gap } };
+      const after = stoodAnew(closer, c.placements, day, (units, stretches) => spaceOut(units.map((u) => ({ ...u, evening: eveningLow && u.minute >= EVENING })), stretches, gap));
       return after ? asEdit(label, between(c.placements, after, label)) : [];
     });
   });
