@@ -135,8 +135,9 @@ test('a color of the week is changed, places are kept for what is written in lat
   await page.getByRole('tab', { name: /Items/ }).click();
   const later = page.getByTestId('written-later');
   await expect(later).toBeVisible();
-  expect(await page.locator('.open-place').count()).toBeGreaterThan(5);
+  await expect.poll(() => page.locator('.open-place').count()).toBeGreaterThan(5); // it is still being arranged
   await expect(page.getByLabel(/^circle “\d/).first()).toBeAttached();
+  await saved(page);
   await later.getByRole('button', { name: /^Let it in: / }).first().click();
   await expect(page.getByRole('alert').filter({ hasText: /^Let in/ })).toBeVisible();
   await saved(page);
