@@ -43,9 +43,10 @@ export function sharing(demands: readonly Demand[]): Demand[][] {
 
 /** The marked empty places of a spread: each in its day between what is earlier and what is later, as high up as it fits. What finds no room has none. */
 export function openPlaces(context: Context, placements: readonly Placement[]): OpenPlace[] {
+  const later = context.week.demands.filter((d) => keepsPlace(d, context));
+  if (!later.length || !placements.length) return []; // the review asks after every edit, and most weeks keep none
   const carriers = matchDemands(placements, context.week.demands);
-  const open = context.week.demands.filter((d) => keepsPlace(d, context) && !carriers.has(d.key));
-  if (!open.length || !placements.length) return [];
+  const open = later.filter((d) => !carriers.has(d.key));
   const draft = Draft.begin(context, placements);
   return [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
     const column = dayColumn(context.book, day);

@@ -1,6 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb } from 'pdf-lib';
 import type { Context, Placement } from '../arrange/spread';
+import type { OpenPlace } from '../arrange/open-places';
 import { openPlaces } from '../arrange/open-places';
 import { footprint } from '../arrange/spread';
 import { CAUTIONS } from '../bench/cautions';
@@ -34,7 +35,8 @@ export async function benchPdf(context: Context, spread: SpreadFile, files: Font
   document.setModificationDate(new Date(0));
   const fonts = { plain: await document.embedFont(files.plain, { subset: true }), heading: await document.embedFont(files.heading, { subset: true }) };
   const paper = new Paper(document, fonts, title);
-  context.book.pages.forEach((_, page) => drawPage(paper, context, spread, page));
+  const open = openPlaces(context, spread.placements);
+  context.book.pages.forEach((_, page) => drawPage(paper, context, spread, page, open));
   paper.turn();
   paper.heading('Bench sheet');
   paper.paragraph(`${title}. ${spread.placements.length} pieces, ${spread.cuts.length} stickers to cut, ${spread.steps.length} steps.`);
@@ -44,7 +46,7 @@ export async function benchPdf(context: Context, spread: SpreadFile, files: Font
   return document.save();
 }
 
-function drawPage(paper: Paper, context: Context, spread: SpreadFile, page: number): void {
+function drawPage(paper: Paper, context: Context, spread: SpreadFile, page: number, open: readonly OpenPlace[]): void {
   const { width, height } = context.book.pages[page] as { width: number; height: number };
   paper.turn(width, height);
   const { x: ox, y: oy } = paper.room;
@@ -52,7 +54,7 @@ function drawPage(paper: Paper, context: Context, spread: SpreadFile, page: numb
   paper.rect(ox, oy, width, height, FRAME, 0.8);
   const numbers = new Map(spread.steps.flatMap((s) => s.refs.map((r) => [r, s.n] as const)));
   for (const w of spread.whiteOut.filter((o) => o.page === page)) paper.rect(ox + w.x, oy + w.y, Math.max(w.w, 0.4), Math.max(w.h, 0.4), STOP, 0.1, rgb(0.93, 0.75, 0.79));
-  for (const place of openPlaces(context, spread.placements).filter((o) => o.page === page)) {
+  for (const place of open.filter((o) => o.page === page)) {
     paper.rect(ox + place.x, oy + place.y, place.w, place.h, FAINT, 0.3);
     paper.text(`open: ${place.demands.map((d) => d.title).join(', ').slice(0, 24)}`, ox + place.x + 0.8, oy + place.y + 3, 6, undefined, FAINT);
   }

@@ -14,6 +14,7 @@ import { fewestMoves } from './fewest-moves';
 import type { Repair } from './let-in';
 import { gapUnder, placesByTime } from './let-in';
 import { between } from './replace';
+import type { Unit } from './units';
 import { unitsOf } from './units';
 
 /**
@@ -30,17 +31,17 @@ export function asItIsNow(context: Context, placements: readonly Placement[], ke
   const own = units.find((u) => u.parts.includes(p));
   if (!own || own.fixed) return null;
   const others = units.filter((u) => u !== own);
-  let best: { moved: number; tops: readonly number[]; at: number } | null = null;
+  let best: { moved: number; tops: readonly number[]; order: readonly Unit[] } | null = null;
   for (const at of placesByTime(others, sortMinute(demand))) {
     const order = [...others.slice(0, at), own, ...others.slice(at)];
     const stays = units.indexOf(own) === at;
     const solved = fewestMoves(order.map((u) => ({ y: u === own && !stays ? null : u.y, h: u.h, fixed: u.fixed })), { from: column.y, to: bottom(column), gap: (upper) => gapUnder(context, order[upper] ?? null, upper) });
     const moved = solved ? solved.moved + (stays ? 0 : 1) : Infinity;
-    if (solved && (!best || moved < best.moved)) best = { moved, tops: solved.tops, at };
+    if (solved && (!best || moved < best.moved)) best = { moved, tops: solved.tops, order };
   }
   if (!best) return null;
-  const { tops, at } = best;
-  const shifts = new Map([...others.slice(0, at), own, ...others.slice(at)].flatMap((u, i) => u.parts.map((q) => [q.id, (tops[i] as number) - u.y] as const)));
+  const { tops, order } = best;
+  const shifts = new Map(order.flatMap((u, i) => u.parts.map((q) => [q.id, (tops[i] as number) - u.y] as const)));
   const shifted = placements.map((q) => (Math.abs(shifts.get(q.id) ?? 0) > 0.01 ? { ...q, y: tidy(q.y + (shifts.get(q.id) as number)) } : q));
   return { change: between(placements, writtenAnew(context, shifted, p.id, demand), `Write “${demand.title.slice(0, 30)}” as it is now`), moved: best.moved, day: demand.day };
 }

@@ -20,6 +20,18 @@ import { between } from '../replace';
 import { altered, involved, pieceOf, singleBoxes } from './case';
 import { daysOf, lowerBases, toItsHour } from './spacing';
 
+/** Items that a finding says have no place. */
+const missingOf = (c: Case, placed: ReadonlyMap<string, Placement>): Demand[] => c.context.week.demands.filter((d) => !placed.has(d.key) && c.finding.message.includes(`“${d.title.slice(0, 40)}`));
+
+/** True for an item that stands on the very day the agenda has it, so that the agenda may move it. */
+const isOnItsDay = (c: Case, d: Demand): boolean => d.aspect === 'item' && d.on === c.context.week.days[d.day];
+
+/** The spread without what carries some items, and without what lies on it. */
+function without(c: Case, placed: ReadonlyMap<string, Placement>, items: readonly Demand[]): Placement[] {
+  const gone = new Set(items.flatMap((d) => stackOf(c.placements, placed.get(d.key)?.id ?? '').map((p) => p.id)));
+  return c.placements.filter((p) => !gone.has(p.id));
+}
+
 /** What has no place is let in: as the day is, without its pictures, without its box. */
 export const letThemIn: Idea = (c) => {
   const open = c.context.week.demands.filter((d) => c.finding.message.includes(`“${d.title.slice(0, 40)}`) || (c.finding.rule === 'D1' && c.placements.some((p) => c.finding.placements.includes(p.id) && p.day === d.day)));
@@ -39,22 +51,20 @@ export const letThemIn: Idea = (c) => {
 /** The day's loose things to do become the rows of one list, with what has no place among them; or it stands on a neighbor day. */
 export const otherWaysOut: Idea = (c) => {
   const placed = matchDemands(c.placements, c.context.week.demands);
-  const open = c.context.week.demands.filter((d) => !placed.has(d.key) && c.finding.message.includes(`“${d.title.slice(0, 40)}`));
-  return open.slice(0, 2).flatMap((d): Remedy[] => {
+  return missingOf(c, placed).slice(0, 2).flatMap((d): Remedy[] => {
     const title = `“${d.title.slice(0, 30)}”`;
     const loose = c.context.week.demands.filter((o) => o.day === d.day && o.start === null && ['chore', 'to-do'].includes(o.kind) && placed.has(o.key) && !placed.get(o.key)?.locked && placed.get(o.key)?.items.length === 1);
     const rows = [2, 3, 4].flatMap((n): Remedy[] => {
       const some = loose.slice(0, n);
       if (d.start !== null || some.length < n) return [];
-      const gone = new Set(some.flatMap((o) => stackOf(c.placements, placed.get(o.key)?.id ?? '').map((p) => p.id)));
-      const left = c.placements.filter((p) => !gone.has(p.id));
+      const left = without(c, placed, some);
       const repair = letInAs(c.context, left, [...some, d].map((o) => ({ ...o, list: 'to do' })));
       return repair ? asEdit(`Make ${title} and ${n} more one list`, between(c.placements, apply(left, repair.change), '')) : [];
     });
     const beside = [d.day + 1, d.day - 1].filter((day) => day >= 0 && day < 7 && d.kind !== 'band').flatMap((day): Remedy[] => {
       const repair = letInAs(c.context, c.placements, [{ ...d, day }]);
       const label = `Let ${title} in on ${longDay(c.context.week.days[day] as string)} instead${repair?.moved ? `, moving ${repair.moved}` : ''}`;
-      const inAgenda = d.aspect === 'item' && d.on === c.context.week.days[d.day];
+      const inAgenda = isOnItsDay(c, d);
       return repair ? asEdit(label, repair.change).map((r) => (inAgenda ? { ...r, patch: { moved: { uid: d.uid, on: d.on, to: c.context.week.days[day] as string } } } : r)) : [];
     });
     return [...rows, ...beside];
@@ -64,8 +74,7 @@ export const otherWaysOut: Idea = (c) => {
 /** A day without a place for something is given one: lower bases, a box trimmed by an eighth at most, a row of a list in the sidebar. */
 export const makeRoom: Idea = (c) => {
   const placed = matchDemands(c.placements, c.context.week.demands);
-  const open = c.context.week.demands.filter((d) => !placed.has(d.key) && d.kind !== 'band' && c.finding.message.includes(`“${d.title.slice(0, 40)}`));
-  return open.slice(0, 2).flatMap((d): Remedy[] => {
+  return missingOf(c, placed).filter((d) => d.kind !== 'band').slice(0, 2).flatMap((d): Remedy[] => {
     const title = `“${d.title.slice(0, 30)}”`;
     const after = (how: string, left: readonly Placement[]): Remedy[] => {
       const repair = letIn(c.context, left, d.key);
@@ -79,26 +88,22 @@ export const makeRoom: Idea = (c) => {
   });
 };
 
-/** A day after the week's last. */
-const NEXT_WEEK = 99;
-
 /** Something of an overfull day that has no hour goes to a neighbor day or to the next week, in the agenda too; what has no place is let in where it was. */
 export const sendOneNextDoor: Idea = (c) => {
   const placed = matchDemands(c.placements, c.context.week.demands);
-  const missing = c.context.week.demands.find((d) => !placed.has(d.key) && c.finding.message.includes(`“${d.title.slice(0, 40)}`));
-  return daysOf(c).filter((day) => missing === undefined || missing.day === day).flatMap((day) => c.context.week.demands.filter((d) => d.day === day && d.on === c.context.week.days[day] && d.aspect === 'item' && d.start === null && d.list === null && d.kind !== 'band' && placed.get(d.key)?.items.length === 1).flatMap((d) => {
-    const gone = new Set(stackOf(c.placements, placed.get(d.key)?.id ?? '').map((p) => p.id));
-    const left = c.placements.filter((p) => !gone.has(p.id));
-    if (c.placements.some((p) => gone.has(p.id) && p.locked)) return [];
-    return [day + 1, day - 1, NEXT_WEEK].filter((to) => to >= 0 && (to < 7 || to === NEXT_WEEK)).flatMap((to): Remedy[] => {
-      const repair = to === NEXT_WEEK ? null : letInAs(c.context, left, [{ ...d, day: to }]);
-      if (!repair && to !== NEXT_WEEK) return [];
-      const iso = c.context.week.days[to] ?? dayAfter(c.context.week.days[6] as string);
+  const [missing] = missingOf(c, placed);
+  return daysOf(c).filter((day) => missing === undefined || missing.day === day).flatMap((day) => c.context.week.demands.filter((d) => d.day === day && isOnItsDay(c, d) && d.start === null && d.list === null && d.kind !== 'band' && placed.get(d.key)?.items.length === 1).flatMap((d) => {
+    const left = without(c, placed, [d]);
+    if (c.placements.some((p) => p.locked && !left.includes(p))) return [];
+    return [day + 1, day - 1, null].filter((to) => to === null || (to >= 0 && to < 7)).flatMap((to): Remedy[] => { // null: the next week
+      const repair = to === null ? null : letInAs(c.context, left, [{ ...d, day: to }]);
+      if (!repair && to !== null) return [];
+      const iso = to === null ? dayAfter(c.context.week.days[6] as string) : (c.context.week.days[to] as string);
       const patch = { moved: { uid: d.uid, on: d.on, to: iso } };
       const away = repair ? apply(left, repair.change) : left;
       const second = missing ? letIn(withPatch(c.context, patch), away, missing.key) : null;
       if (missing && !second) return [];
-      const label = `Move “${d.title.slice(0, 30)}” to ${to === NEXT_WEEK ? `next ${longDay(iso)}` : longDay(iso)}${missing ? ` and let “${missing.title.slice(0, 30)}” in` : ''}`;
+      const label = `Move “${d.title.slice(0, 30)}” to ${to === null ? 'next ' : ''}${longDay(iso)}${missing ? ` and let “${missing.title.slice(0, 30)}” in` : ''}`;
       return asEdit(label, between(c.placements, second ? apply(away, second.change) : away, '')).map((r) => ({ ...r, patch }));
     });
   }));
@@ -116,7 +121,7 @@ export const putOff: Idea = (c) => {
   const placed = matchDemands(c.placements, c.context.week.demands);
   const [first, last] = [c.context.week.days[0] as string, c.context.week.days[6] as string];
   const to = dayAfter(last);
-  return c.context.week.demands.filter((d) => !placed.has(d.key) && d.kind !== 'band' && d.kind !== 'appointment' && d.start === null && d.aspect === 'item' && d.on === c.context.week.days[d.day] && c.finding.message.includes(`“${d.title.slice(0, 40)}`)).slice(0, 1)
+  return missingOf(c, placed).filter((d) => d.kind !== 'band' && d.kind !== 'appointment' && d.start === null && isOnItsDay(c, d)).slice(0, 1)
     .map((d) => asPatch(`Put “${d.title.slice(0, 30)}” off to next ${longDay(first)}, ${longDate(to)}`, { moved: { uid: d.uid, on: d.on, to } }));
 };
 
@@ -141,8 +146,7 @@ export const oneList: Idea = (c) =>
     const loose = c.context.week.demands.filter((d) => d.day === day && d.start === null && !d.list && ['chore', 'to-do'].includes(d.kind) && placed.get(d.key)?.items.length === 1 && !placed.get(d.key)?.locked);
     return [loose.length, 3, 2].filter((n) => n >= 2 && n <= loose.length).flatMap((n) => {
       const some = loose.slice(0, n);
-      const gone = new Set(some.flatMap((d) => stackOf(c.placements, placed.get(d.key)?.id ?? '').map((p) => p.id)));
-      const left = c.placements.filter((p) => !gone.has(p.id));
+      const left = without(c, placed, some);
       const repair = letInAs(c.context, left, some.map((d) => ({ ...d, list: 'to do' })));
       return repair ? asEdit(`Make ${n} things to do one list`, between(c.placements, apply(left, repair.change), '')) : [];
     });
