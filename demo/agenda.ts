@@ -22,12 +22,33 @@ interface Entry {
 const part = (name: string): string[] => [`X-HOBNAIL-PART:${name}`];
 const list = (name: string): string[] => [`X-HOBNAIL-LIST:${name}`];
 const chore = 'X-HOBNAIL-KIND:chore';
-const reminder = (days: number, text: string): string[] => ['BEGIN:VALARM', 'ACTION:DISPLAY', `TRIGGER:-P${days}D`, `DESCRIPTION:${text}`, 'X-HOBNAIL-KIND:reminder', 'END:VALARM'];
+const reminder = (days: number, text: string): string[] => [
+  'BEGIN:VALARM',
+  'ACTION:DISPLAY',
+  `TRIGGER:-P${days}D`,
+  `DESCRIPTION:${text}`,
+  'X-HOBNAIL-KIND:reminder',
+  'END:VALARM',
+];
 
 /** Shifts of the eight-day rota: two early, two late, four off. */
 const ROTA: readonly Entry[] = [
-  ...[0, 1].map((d): Entry => ({ title: 'early ferry', day: d - 88, at: '05:30', minutes: 480, rule: 'FREQ=DAILY;INTERVAL=8', more: ['X-HOBNAIL-ROUND:rota'] })),
-  ...[2, 3].map((d): Entry => ({ title: 'late ferry', day: d - 88, at: '13:30', minutes: 480, rule: 'FREQ=DAILY;INTERVAL=8', more: ['X-HOBNAIL-ROUND:rota'] })),
+  ...[0, 1].map((d): Entry => ({
+    title: 'early ferry',
+    day: d - 88,
+    at: '05:30',
+    minutes: 480,
+    rule: 'FREQ=DAILY;INTERVAL=8',
+    more: ['X-HOBNAIL-ROUND:rota'],
+  })),
+  ...[2, 3].map((d): Entry => ({
+    title: 'late ferry',
+    day: d - 88,
+    at: '13:30',
+    minutes: 480,
+    rule: 'FREQ=DAILY;INTERVAL=8',
+    more: ['X-HOBNAIL-ROUND:rota'],
+  })),
 ];
 
 /** What comes round; all of it began thirteen weeks ago. */
@@ -47,20 +68,54 @@ const ROUTINES: readonly Entry[] = [
   { title: 'call Mum', day: -85, at: '11:00', minutes: 30, rule: 'FREQ=WEEKLY;BYDAY=SU' },
   { title: 'harbor lights, film', day: -85, at: '20:30', minutes: 90, rule: 'FREQ=WEEKLY;BYDAY=SU' },
   { title: 'swim', day: -87, at: '07:30', minutes: 45, rule: 'FREQ=WEEKLY;BYDAY=FR' },
-  { title: 'time sheet', day: -91, rule: 'FREQ=WEEKLY;BYDAY=MO', more: ['X-HOBNAIL-KIND:deadline', 'X-HOBNAIL-ONLY-WITH:payday'] },
+  {
+    title: 'time sheet',
+    day: -91,
+    rule: 'FREQ=WEEKLY;BYDAY=MO',
+    more: ['X-HOBNAIL-KIND:deadline', 'X-HOBNAIL-ONLY-WITH:payday'],
+  },
   { title: 'payday', day: -87, rule: 'FREQ=WEEKLY;INTERVAL=2;BYDAY=FR', more: ['X-HOBNAIL-KIND:occasion'] },
-  { title: 'rent', day: -91, rule: 'FREQ=MONTHLY;BYMONTHDAY=1', more: ['X-HOBNAIL-KIND:deadline', 'X-HOBNAIL-LEAD:P2D', 'X-HOBNAIL-DUE:SHOWN'] },
+  {
+    title: 'rent',
+    day: -91,
+    rule: 'FREQ=MONTHLY;BYMONTHDAY=1',
+    more: ['X-HOBNAIL-KIND:deadline', 'X-HOBNAIL-LEAD:P2D', 'X-HOBNAIL-DUE:SHOWN'],
+  },
   { title: 'deck meeting', day: -91, at: '09:30', minutes: 60, rule: 'FREQ=MONTHLY;BYDAY=3WE' },
-  { title: 'Wren’s birthday', day: 12, born: 1993, rule: 'FREQ=YEARLY', more: ['X-HOBNAIL-KIND:occasion', ...reminder(4, 'post Wren’s parcel')] },
-  { title: 'Juniper’s birthday', date: '2024-02-29', day: 0, rule: 'FREQ=YEARLY', more: ['X-HOBNAIL-KIND:occasion', 'CATEGORIES:greyhound'] },
-  { title: 'anniversary of the choir', day: 41, born: 1988, rule: 'FREQ=YEARLY', more: ['X-HOBNAIL-KIND:occasion', ...reminder(7, 'order the choir cake')] },
+  {
+    title: 'Wren’s birthday',
+    day: 12,
+    born: 1993,
+    rule: 'FREQ=YEARLY',
+    more: ['X-HOBNAIL-KIND:occasion', ...reminder(4, 'post Wren’s parcel')],
+  },
+  {
+    title: 'Juniper’s birthday',
+    date: '2024-02-29',
+    day: 0,
+    rule: 'FREQ=YEARLY',
+    more: ['X-HOBNAIL-KIND:occasion', 'CATEGORIES:greyhound'],
+  },
+  {
+    title: 'anniversary of the choir',
+    day: 41,
+    born: 1988,
+    rule: 'FREQ=YEARLY',
+    more: ['X-HOBNAIL-KIND:occasion', ...reminder(7, 'order the choir cake')],
+  },
 ];
 
 /** What was, week by week, and what is to come. */
 const EVENTS: readonly Entry[] = [
   ...ROUTINES,
   { title: 'foster handover: Moth', day: -68, at: '10:00', minutes: 60, more: ['CATEGORIES:greyhound'] },
-  { title: 'winter concert', day: -59, at: '19:00', minutes: 150, more: ['CATEGORIES:choir', 'X-HOBNAIL-COUNTDOWN:14,7,1'] },
+  {
+    title: 'winter concert',
+    day: -59,
+    at: '19:00',
+    minutes: 150,
+    more: ['CATEGORIES:choir', 'X-HOBNAIL-COUNTDOWN:14,7,1'],
+  },
   { title: 'hull inspection', day: -53, at: '08:00', minutes: 240 },
   { title: 'vet, Juniper', day: -47, at: '16:30', minutes: 45 },
   { title: 'family visit', day: -40, days: 4, more: ['X-HOBNAIL-QUIET:chores'] },
@@ -85,17 +140,37 @@ const EVENTS: readonly Entry[] = [
   { title: 'deck safety course', day: 22, at: '09:00', minutes: 360 },
   { title: 'off the boats', day: 28, days: 7, more: ['X-HOBNAIL-QUIET:chores,rota,swim'] },
   { title: 'island walk', day: 31, at: '10:00', minutes: 240, more: ['STATUS:TENTATIVE'] },
-  { title: 'spring concert', day: 47, at: '19:00', minutes: 150, more: ['CATEGORIES:choir', 'X-HOBNAIL-COUNTDOWN:30,14,7,1', ...reminder(10, 'press the concert blacks')] },
+  {
+    title: 'spring concert',
+    day: 47,
+    at: '19:00',
+    minutes: 150,
+    more: ['CATEGORIES:choir', 'X-HOBNAIL-COUNTDOWN:30,14,7,1', ...reminder(10, 'press the concert blacks')],
+  },
   { title: 'dry dock', day: 50, days: 3 },
   { title: 'optician', day: 57, at: '11:30', minutes: 30 },
 ];
 
 const TASKS: readonly Entry[] = [
-  ...['oats', 'greens', 'dog biscuits', 'soap', 'lemons'].map((title): Entry => ({ title, day: -87, rule: 'FREQ=WEEKLY;BYDAY=FR', more: list('to buy') })),
-  ...['dig bed four', 'lift beets', 'mend the gate', 'seed order'].map((title): Entry => ({ title, day: 13, more: list('allotment') })),
+  ...['oats', 'greens', 'dog biscuits', 'soap', 'lemons'].map((title): Entry => ({
+    title,
+    day: -87,
+    rule: 'FREQ=WEEKLY;BYDAY=FR',
+    more: list('to buy'),
+  })),
+  ...['dig bed four', 'lift beets', 'mend the gate', 'seed order'].map((title): Entry => ({
+    title,
+    day: 13,
+    more: list('allotment'),
+  })),
   ...['book the camp bus', 'find alto score', 'oil the leads'].map((title): Entry => ({ title, day: 7 })),
   ...['score marks', 'pack the van'].map((title): Entry => ({ title, day: 10 })),
-  ...['hound beds', 'bathroom', 'kitchen floor'].map((title): Entry => ({ title, day: -86, rule: 'FREQ=WEEKLY;BYDAY=SA', more: list('cleaning') })),
+  ...['hound beds', 'bathroom', 'kitchen floor'].map((title): Entry => ({
+    title,
+    day: -86,
+    rule: 'FREQ=WEEKLY;BYDAY=SA',
+    more: list('cleaning'),
+  })),
   { title: 'foster form', day: 11, more: ['X-HOBNAIL-KIND:deadline'] },
   ...['ring the kennel', 'worming tablets'].map((title): Entry => ({ title, day: 1 })),
   ...['camp fee', 'pack song book'].map((title): Entry => ({ title, day: 15 })),
@@ -116,7 +191,10 @@ export const LEFT_UNDONE: readonly string[] = ['return library books', 'prune th
 export function demoAgenda(today: string): string {
   const monday = DateTime.fromISO(today, { zone: 'utc' }).startOf('week');
   const lines = [
-    'BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Hobnail//demo//EN', `X-WR-TIMEZONE:${ZONE}`,
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//Hobnail//demo//EN',
+    `X-WR-TIMEZONE:${ZONE}`,
     ...EVENTS.flatMap((e, i) => component('VEVENT', e, i, monday)),
     ...TASKS.flatMap((e, i) => component('VTODO', e, i, monday)),
     'END:VCALENDAR',
@@ -129,11 +207,25 @@ function component(name: 'VEVENT' | 'VTODO', entry: Entry, i: number, monday: Da
   const uid = `${name === 'VEVENT' ? 'e' : 't'}${i + 1}-${entry.title.toLowerCase().replace(/[^a-z]+/g, '-')}@hobnail.demo`;
   const start = name === 'VEVENT' ? 'DTSTART' : 'DUE';
   const times = entry.at
-    ? [`${start};TZID=${ZONE}:${day.toFormat('yyyyLLdd')}T${entry.at.replace(':', '')}00`, `DURATION:PT${entry.minutes ?? 30}M`]
-    : [`${start};VALUE=DATE:${day.toFormat('yyyyLLdd')}`, ...(name === 'VEVENT' ? [`DTEND;VALUE=DATE:${day.plus({ days: entry.days ?? 1 }).toFormat('yyyyLLdd')}`] : [`DTSTART;VALUE=DATE:${day.toFormat('yyyyLLdd')}`])];
+    ? [
+        `${start};TZID=${ZONE}:${day.toFormat('yyyyLLdd')}T${entry.at.replace(':', '')}00`,
+        `DURATION:PT${entry.minutes ?? 30}M`,
+      ]
+    : [
+        `${start};VALUE=DATE:${day.toFormat('yyyyLLdd')}`,
+        ...(name === 'VEVENT'
+          ? [`DTEND;VALUE=DATE:${day.plus({ days: entry.days ?? 1 }).toFormat('yyyyLLdd')}`]
+          : [`DTSTART;VALUE=DATE:${day.toFormat('yyyyLLdd')}`]),
+      ];
   return [
-    `BEGIN:${name}`, `UID:${uid}`, 'DTSTAMP:20260101T000000Z', `SUMMARY:${entry.title.replace(/([,;])/g, '\\$1')}`,
-    ...times, ...(entry.rule ? [`RRULE:${entry.rule}`] : []), ...(entry.more ?? []), `END:${name}`,
+    `BEGIN:${name}`,
+    `UID:${uid}`,
+    'DTSTAMP:20260101T000000Z',
+    `SUMMARY:${entry.title.replace(/([,;])/g, '\\$1')}`,
+    ...times,
+    ...(entry.rule ? [`RRULE:${entry.rule}`] : []),
+    ...(entry.more ?? []),
+    `END:${name}`,
   ];
 }
 
@@ -146,7 +238,8 @@ function firstDay(entry: Entry, monday: DateTime): DateTime {
   if (entry.born) day = day.set({ year: entry.born });
   const names = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
   const nth = /BYDAY=(\d)([A-Z]{2})/.exec(entry.rule ?? '');
-  while (nth && (names[day.weekday - 1] !== nth[2] || Math.ceil(day.day / 7) !== Number(nth[1]))) day = day.plus({ days: 1 });
+  while (nth && (names[day.weekday - 1] !== nth[2] || Math.ceil(day.day / 7) !== Number(nth[1])))
+    day = day.plus({ days: 1 });
   while (named && !named.includes(names[day.weekday - 1] as string)) day = day.plus({ days: 1 });
   while (monthDay && day.day !== Number(monthDay)) day = day.plus({ days: 1 });
   return day;

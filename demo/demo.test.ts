@@ -6,28 +6,37 @@ import { findSpreadOfWeek, historyOf, placementsOf } from '../src/db/spreads';
 import { demoAgenda } from './agenda';
 import { seedDemo } from './seed';
 
-it.each(['2027-02-03', '2026-12-31', '2028-02-29', '2027-03-14'])('lies around %s: every week has items, the coming one a band, lists and tasks', (today) => {
-  const calendar = readCalendar(demoAgenda(today), 'demo.ics');
-  const week = (away: number) => demandsOfWeek([calendar], weekAfter(weekOf(today), away)).demands;
-  const weeks = Array.from({ length: 19 }, (_, i) => i - 10);
-  // the week off is quiet: no chores, no rota, no swim; so are four days of a family visit
-  for (const away of weeks) expect(week(away).length).toBeGreaterThan(away === 4 ? 5 : 12);
-  expect(week(4).filter((d) => d.repeated && (d.kind === 'chore' || d.list || /ferry|swim/.test(d.title)))).toEqual([]);
-  const aspects = weeks.flatMap((away) => week(away).map((d) => d.aspect));
-  for (const aspect of ['due', 'reminder', 'countdown']) expect(aspects).toContain(aspect);
-  const coming = demandsOfWeek([calendar], weekAfter(weekOf(today), 1)).demands;
-  expect(coming.filter((d) => d.kind === 'band')).toHaveLength(1);
-  expect(new Set(coming.map((d) => d.list))).toEqual(new Set([null, 'to do', 'to buy', 'allotment', 'cleaning']));
-  expect(coming.some((d) => d.tentative)).toBe(true);
-  expect(new Set(coming.map((d) => d.key)).size).toBe(coming.length);
-});
+it.each(['2027-02-03', '2026-12-31', '2028-02-29', '2027-03-14'])(
+  'lies around %s: every week has items, the coming one a band, lists and tasks',
+  (today) => {
+    const calendar = readCalendar(demoAgenda(today), 'demo.ics');
+    const week = (away: number) => demandsOfWeek([calendar], weekAfter(weekOf(today), away)).demands;
+    const weeks = Array.from({ length: 19 }, (_, i) => i - 10);
+    // the week off is quiet: no chores, no rota, no swim; so are four days of a family visit
+    for (const away of weeks) expect(week(away).length).toBeGreaterThan(away === 4 ? 5 : 12);
+    expect(week(4).filter((d) => d.repeated && (d.kind === 'chore' || d.list || /ferry|swim/.test(d.title)))).toEqual(
+      [],
+    );
+    const aspects = weeks.flatMap((away) => week(away).map((d) => d.aspect));
+    for (const aspect of ['due', 'reminder', 'countdown']) expect(aspects).toContain(aspect);
+    const coming = demandsOfWeek([calendar], weekAfter(weekOf(today), 1)).demands;
+    expect(coming.filter((d) => d.kind === 'band')).toHaveLength(1);
+    expect(new Set(coming.map((d) => d.list))).toEqual(new Set([null, 'to do', 'to buy', 'allotment', 'cleaning']));
+    expect(coming.some((d) => d.tentative)).toBe(true);
+    expect(new Set(coming.map((d) => d.key)).size).toBe(coming.length);
+  },
+);
 
 it('keeps the eight-day rota: two early, two late, four off', () => {
   const calendar = readCalendar(demoAgenda('2027-02-03'), 'demo.ics');
-  const shifts = [0, 1, 2].flatMap((away) => {
-    const week = demandsOfWeek([calendar], weekAfter('2027-W05', away));
-    return week.days.map((_, day) => week.demands.find((d) => d.day === day && d.title.endsWith('ferry'))?.title[0] ?? '-');
-  }).join('');
+  const shifts = [0, 1, 2]
+    .flatMap((away) => {
+      const week = demandsOfWeek([calendar], weekAfter('2027-W05', away));
+      return week.days.map(
+        (_, day) => week.demands.find((d) => d.day === day && d.title.endsWith('ferry'))?.title[0] ?? '-',
+      );
+    })
+    .join('');
   expect(shifts).toContain('eell----eell');
 });
 

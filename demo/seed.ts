@@ -20,16 +20,20 @@ import { isTicked } from '../src/core/week/undone';
 import { LEFT_UNDONE, demoAgenda } from './agenda';
 import { householdFeed } from './household-service/feed';
 
-const kitFile = (name: string) => readKit(readFileSync(join(__dirname, 'kits', `${name}.kit.csv`), 'utf8'), `${name}.kit.csv`, name);
+const kitFile = (name: string) =>
+  readKit(readFileSync(join(__dirname, 'kits', `${name}.kit.csv`), 'utf8'), `${name}.kit.csv`, name);
 
 const SUPPLIES = [
-  { name: 'correction tape', unit: 'm', amount: 5.5, warnAt: 2 }, { name: 'black gel pen', unit: 'pens', amount: 2, warnAt: 1 },
-  { name: 'white gel pen', unit: 'pens', amount: 1, warnAt: 1 }, { name: 'black permanent marker, fine', unit: 'pens', amount: 2, warnAt: 1 },
+  { name: 'correction tape', unit: 'm', amount: 5.5, warnAt: 2 },
+  { name: 'black gel pen', unit: 'pens', amount: 2, warnAt: 1 },
+  { name: 'white gel pen', unit: 'pens', amount: 1, warnAt: 1 },
+  { name: 'black permanent marker, fine', unit: 'pens', amount: 2, warnAt: 1 },
 ];
 const WEEKS_BACK = 10;
 
 /**
- * Lays the demo scenario around a day: two books, two kits and a stash, a calendar with ten weeks behind it, the feed of the
+ * Lays the demo scenario around a day: two books, two kits and a stash, a calendar with ten weeks behind it, the feed
+ * of the
  * simulated household where its address is given, and this week laid out already.
  */
 export async function seedDemo(db: Database, today: string, feed: string | null = null): Promise<void> {
@@ -39,8 +43,19 @@ export async function seedDemo(db: Database, today: string, feed: string | null 
   await addKit(db, nightAlmanac, 'kit');
   await addKit(db, stash, 'stash');
   await know(db, rockpool.name, { ...NO_FACTS, moods: 'sea, ferry, allotment', price: 18.5, shop: 'the print loft' });
-  await know(db, nightAlmanac.name, { ...NO_FACTS, season: 'winter', moods: 'night, choir, stars', price: 9.8, shop: 'the print loft', notes: 'The mushroom box is a favorite.' });
-  for (const { warnAt, ...supply } of SUPPLIES) await db.insertInto('supply').values({ ...supply, warn_at: warnAt }).execute();
+  await know(db, nightAlmanac.name, {
+    ...NO_FACTS,
+    season: 'winter',
+    moods: 'night, choir, stars',
+    price: 9.8,
+    shop: 'the print loft',
+    notes: 'The mushroom box is a favorite.',
+  });
+  for (const { warnAt, ...supply } of SUPPLIES)
+    await db
+      .insertInto('supply')
+      .values({ ...supply, warn_at: warnAt })
+      .execute();
   const ics = demoAgenda(today);
   await putCalendar(db, 'household', ics);
   const calendar = readCalendar(ics, 'household');
@@ -49,24 +64,50 @@ export async function seedDemo(db: Database, today: string, feed: string | null 
   const week = demandsOfWeek([calendar], weekOf(today));
   const book = BOOKS['three-box'];
   if (!book) return;
-  const data = { book, kit: nightAlmanac, stash: [stash], week, manner: 'scattered', options: {}, seed: 1, usedElsewhere: [] };
-  const id = await addSpread(db, { week: week.week, book_id: 'three-box', kit_id: nightAlmanac.name, manner: 'scattered', seed: 1, options: '{}' });
+  const data = {
+    book,
+    kit: nightAlmanac,
+    stash: [stash],
+    week,
+    manner: 'scattered',
+    options: {},
+    seed: 1,
+    usedElsewhere: [],
+  };
+  const id = await addSpread(db, {
+    week: week.week,
+    book_id: 'three-box',
+    kit_id: nightAlmanac.name,
+    manner: 'scattered',
+    seed: 1,
+    options: '{}',
+  });
   await makeEdit(db, id, { label: 'Arrange the week', before: [], after: [...arrange(contextFrom(data))] });
 }
 
-const know = (db: Database, kit: string, facts: KitFacts) => db.updateTable('kit').set({ facts: JSON.stringify(facts) }).where('id', '=', kit).execute();
+const know = (db: Database, kit: string, facts: KitFacts) =>
+  db
+    .updateTable('kit')
+    .set({ facts: JSON.stringify(facts) })
+    .where('id', '=', kit)
+    .execute();
 
 async function subscribeTo(db: Database, address: string, today: string): Promise<void> {
   const ics = householdFeed(today, 0);
   await putCalendar(db, 'shared house', ics, address);
-  await noteAsked(db, 'shared house', { at: `${today}T07:00:00.000Z`, trouble: null, read: { ics, etag: '"0"', changes: JSON.stringify({ added: [], changed: [], removed: [] }) } });
+  await noteAsked(db, 'shared house', {
+    at: `${today}T07:00:00.000Z`,
+    trouble: null,
+    read: { ics, etag: '"0"', changes: JSON.stringify({ added: [], changed: [], removed: [] }) },
+  });
 }
 
 /** What is past was done, but for a little of last week. */
 async function tickPast(db: Database, calendar: Calendar, today: string): Promise<void> {
   for (let away = -WEEKS_BACK; away <= 0; away++) {
     for (const d of demandsOfWeek([calendar], weekAfter(weekOf(today), away)).demands) {
-      if (isTicked(d) && d.on < today && !(away === -1 && LEFT_UNDONE.includes(d.title))) await setMark(db, d.uid, d.on, 'done');
+      if (isTicked(d) && d.on < today && !(away === -1 && LEFT_UNDONE.includes(d.title)))
+        await setMark(db, d.uid, d.on, 'done');
     }
   }
 }

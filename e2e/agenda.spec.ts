@@ -15,7 +15,11 @@ const add = async (page: Page, text: string) => {
   await expect(page.getByLabel('New item')).toHaveValue('');
 };
 
-test('the agenda: a typed line becomes an item, is changed, taken out, brought back, and reaches the spread', async ({ page, hobnail, complaints }) => {
+test('the agenda: a typed line becomes an item, is changed, taken out, brought back, and reaches the spread', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(`${hobnail.url}/agenda?week=2027-W06`);
   const thursday = page.getByRole('region', { name: 'Thursday' });
   const item = thursday.getByTestId('agenda-item').filter({ hasText: 'hoof trim' });
@@ -52,7 +56,11 @@ test('the agenda: a typed line becomes an item, is changed, taken out, brought b
   expect(complaints).toEqual([]);
 });
 
-test('what is left over is brought along once; what looks entered twice is asked about', async ({ page, hobnail, complaints }) => {
+test('what is left over is brought along once; what looks entered twice is asked about', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(`${hobnail.url}/agenda`);
   const asked = page.getByRole('group', { name: 'return library books', exact: true });
   await expect(asked).toContainText('from Tuesday');
@@ -73,13 +81,22 @@ test('what is left over is brought along once; what looks entered twice is asked
   expect(complaints).toEqual([]);
 });
 
-test('days that will not hold get ways out; lists and items are dragged to other days; things are ticked and narrowed', async ({ page, hobnail, complaints }) => {
+test('days that will not hold get ways out; lists and items are dragged to other days; things are ticked and narrowed', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(`${hobnail.url}/agenda?week=2027-W07`);
-  for (const t of ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven']) await add(page, `meeting ${t} on the pier wed 10:00`);
+  for (const t of ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'])
+    await add(page, `meeting ${t} on the pier wed 10:00`);
   const wednesday = day(page, 'Wednesday');
   await expect(wednesday).toContainText('it will not hold');
   await wednesday.getByRole('button', { name: 'Ways out' }).click();
-  await wednesday.getByRole('group', { name: 'Ways out' }).getByRole('button', { name: /^Move “.+” to Tuesday|^Move “.+” to Thursday/ }).first().click();
+  await wednesday
+    .getByRole('group', { name: 'Ways out' })
+    .getByRole('button', { name: /^Move “.+” to Tuesday|^Move “.+” to Thursday/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Undo' }).click();
 
   const list = day(page, 'Saturday').getByText('cleaning', { exact: true });
@@ -106,10 +123,16 @@ test('days that will not hold get ways out; lists and items are dragged to other
   expect(complaints).toEqual([]);
 });
 
-test('a rota and turns are made and changed; one day of a series moves; the calendar is written out', async ({ page, hobnail, complaints }) => {
+test('a rota and turns are made and changed; one day of a series moves; the calendar is written out', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(`${hobnail.url}/agenda?week=2027-W06`);
   await page.getByLabel('New item').fill('glass / paper every thu evening');
-  await expect(page.getByTestId('understood')).toHaveText('taking turns, every 2 weeks: glass, paper, from Thursday, Feb 11');
+  await expect(page.getByTestId('understood')).toHaveText(
+    'taking turns, every 2 weeks: glass, paper, from Thursday, Feb 11',
+  );
   await page.getByLabel('New item').press('Enter');
   await expect(items(page, 'Thursday').filter({ hasText: 'glass' })).toBeVisible();
   await page.getByRole('tab', { name: 'Rounds' }).click();
@@ -129,12 +152,18 @@ test('a rota and turns are made and changed; one day of a series moves; the cale
   const written = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Write household out' }).click();
   const file = readFileSync(await (await written).path(), 'utf8');
-  const titles = demandsOfWeek([readCalendar(file, 'household.ics')], '2027-W06').demands.filter((d) => d.day === 4).map((d) => d.title);
+  const titles = demandsOfWeek([readCalendar(file, 'household.ics')], '2027-W06')
+    .demands.filter((d) => d.day === 4)
+    .map((d) => d.title);
   expect(titles).toContain('water the beans');
   expect(complaints).toEqual([]);
 });
 
-test('a feed is followed, brings news when the agenda opens, and keeps its last good copy', async ({ page, hobnail, complaints }) => {
+test('a feed is followed, brings news when the agenda opens, and keeps its last good copy', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   const service = householdService(TODAY);
   await new Promise<void>((done) => service.listen(0, '127.0.0.1', done));
   const origin = `http://127.0.0.1:${(service.address() as AddressInfo).port}`;
@@ -167,7 +196,11 @@ test('a feed is followed, brings news when the agenda opens, and keeps its last 
   expect(complaints).toEqual([]);
 });
 
-test('the hand is measured with a sample line, and the weeks are measured with it', async ({ page, hobnail, complaints }) => {
+test('the hand is measured with a sample line, and the weeks are measured with it', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(`${hobnail.url}/agenda?week=2027-W10`);
   const wanted = async () => Number(/(\d+) of/.exec((await day(page, 'Tuesday').textContent()) ?? '')?.[1]);
   const before = await wanted();
@@ -189,13 +222,26 @@ test('the hand is measured with a sample line, and the weeks are measured with i
   expect(complaints).toEqual([]);
 });
 
-test('calendar files that are cut off, in other letters, or very large are answered for', async ({ page, hobnail, complaints }) => {
+test('calendar files that are cut off, in other letters, or very large are answered for', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(hobnail.url);
   await page.getByRole('button', { name: 'Take in a file' }).click();
-  const events = Array.from({ length: 20_000 }, (_, i) => `BEGIN:VEVENT\r\nUID:u${i}\r\nDTSTART;VALUE=DATE:2031010${1 + (i % 9)}\r\nSUMMARY:e${i}\r\nEND:VEVENT`).join('\r\n');
+  const events = Array.from(
+    { length: 20_000 },
+    (_, i) => `BEGIN:VEVENT\r\nUID:u${i}\r\nDTSTART;VALUE=DATE:2031010${1 + (i % 9)}\r\nSUMMARY:e${i}\r\nEND:VEVENT`,
+  ).join('\r\n');
   const large = `BEGIN:VCALENDAR\r\n${events}\r\nEND:VCALENDAR\r\n`;
   const file = (name: string, buffer: Buffer) => ({ name, mimeType: 'text/calendar', buffer });
-  await page.getByTestId('files').setInputFiles([file('cut.ics', Buffer.from(large.slice(0, 900_000))), file('latin.ics', Buffer.from('BEGIN:VCALENDAR\nX-NAME:caf\xe9\nEND:VCALENDAR', 'latin1')), file('large.ics', Buffer.from(large))]);
+  await page
+    .getByTestId('files')
+    .setInputFiles([
+      file('cut.ics', Buffer.from(large.slice(0, 900_000))),
+      file('latin.ics', Buffer.from('BEGIN:VCALENDAR\nX-NAME:caf\xe9\nEND:VCALENDAR', 'latin1')),
+      file('large.ics', Buffer.from(large)),
+    ]);
   await page.getByRole('button', { name: 'Take in', exact: true }).click();
   await expect(page.getByText('Nothing of cut.ics was kept.')).toBeVisible();
   await expect(page.getByText('Nothing of latin.ics was kept.')).toBeVisible();

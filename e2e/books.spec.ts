@@ -4,9 +4,16 @@ import { readBook } from '../src/core/format/book-json';
 import { arrangeWeek, giveUp, openWeek, saved, test } from './hobnail';
 
 /** One white pixel, as a scan. */
-const PIXEL = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8/5+hHgAHggJ/PchI7wAAAABJRU5ErkJggg==', 'base64');
+const PIXEL = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8/5+hHgAHggJ/PchI7wAAAABJRU5ErkJggg==',
+  'base64',
+);
 
-test('a week is laid out in another manner, one habit set otherwise, and the whole kept as one’s own', async ({ page, hobnail, complaints }) => {
+test('a week is laid out in another manner, one habit set otherwise, and the whole kept as one’s own', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Rockpool' });
   await arrangeWeek(page);
   await page.getByRole('button', { name: 'Manner: Scattered' }).click();
@@ -25,14 +32,21 @@ test('a week is laid out in another manner, one habit set otherwise, and the who
   await page.reload();
   await expect(page.getByTestId('piece').and(page.getByLabel(/^full box/))).toHaveCount(4);
   await giveUp(page);
-  await page.getByRole('region', { name: /^In 2 weeks/ }).getByRole('button', { name: 'Plan this week' }).click();
+  await page
+    .getByRole('region', { name: /^In 2 weeks/ })
+    .getByRole('button', { name: 'Plan this week' })
+    .click();
   await page.getByRole('combobox', { name: 'Manner' }).click();
   await page.getByRole('option', { name: 'Quiet Weeks' }).click();
   await expect(page.getByText('your own, after grounded')).toBeVisible();
   expect(complaints).toEqual([]);
 });
 
-test('a book is measured, drawn over a scan, kept through every half-done state, and planned in', async ({ page, hobnail, complaints }) => {
+test('a book is measured, drawn over a scan, kept through every half-done state, and planned in', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(`${hobnail.url}/books`);
   await expect(page.getByText('ships with Hobnail: make a copy to change it')).toBeVisible();
   await page.getByRole('button', { name: 'Measure a book' }).click();
@@ -57,7 +71,8 @@ test('a book is measured, drawn over a scan, kept through every half-done state,
   await expect(region('day-1')).toHaveCount(0);
   await expect(page.getByRole('alert').filter({ hasText: 'columns for day 1' })).toBeVisible();
   const file = async () => readBook(await (await page.request.get(`${hobnail.url}/books/harbor-log/file`)).text(), 'x');
-  expect((await file()).regions.find((r) => r.id === 'day-1')?.h).toBe(165.1); // weeks go on with the last version that was whole
+  // weeks go on with the last version that was whole
+  expect((await file()).regions.find((r) => r.id === 'day-1')?.h).toBe(165.1);
   await page.getByRole('button', { name: 'Draw', exact: true }).click();
   const paper = (await page.getByTestId('page').boundingBox())!;
   await page.mouse.move(paper.x + paper.width * 0.5, paper.y + paper.height * 0.15);
@@ -71,8 +86,17 @@ test('a book is measured, drawn over a scan, kept through every half-done state,
 
   await page.getByTestId('scan-file').setInputFiles({ name: 'page.png', mimeType: 'image/png', buffer: PIXEL });
   await expect(page.locator('[data-testid=page] image')).toHaveCount(1);
-  expect((await page.request.put(`${hobnail.url}/books/harbor-log/scans/0`, { headers: { 'content-type': 'text/plain' }, data: 'no picture' })).status()).toBe(415);
-  const print = await PDFDocument.load(await (await page.request.get(`${hobnail.url}/books/harbor-log/test-print`)).body());
+  expect(
+    (
+      await page.request.put(`${hobnail.url}/books/harbor-log/scans/0`, {
+        headers: { 'content-type': 'text/plain' },
+        data: 'no picture',
+      })
+    ).status(),
+  ).toBe(415);
+  const print = await PDFDocument.load(
+    await (await page.request.get(`${hobnail.url}/books/harbor-log/test-print`)).body(),
+  );
   expect(print.getPageCount()).toBe(3);
 
   await page.getByRole('button', { name: 'Check this screen' }).click();

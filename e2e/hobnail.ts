@@ -9,7 +9,10 @@ import { test as base } from '@playwright/test';
 
 export const TODAY = '2027-02-03';
 
-/** A server of its own, with the demo scenario around a fixed day; it can be killed and started again on the same data. */
+/**
+ * A server of its own, with the demo scenario around a fixed day; it can be killed and started again on the same
+ * data.
+ */
 export class Hobnail {
   private server: ChildProcess | null = null;
   readonly data = join(mkdtempSync(join(tmpdir(), 'hobnail-e2e-')), 'hobnail.sqlite');
@@ -20,14 +23,21 @@ export class Hobnail {
   }
 
   seed(): void {
-    const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], { env: this.env, encoding: 'utf8' });
+    const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
+      env: this.env,
+      encoding: 'utf8',
+    });
     if (status !== 0) throw new Error(stderr);
   }
 
   async start(): Promise<void> {
     const port = await freePort();
     this.url = `http://127.0.0.1:${port}`;
-    this.server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], { env: this.env, stdio: 'ignore' });
+    this.server = spawn(
+      process.execPath,
+      ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+      { env: this.env, stdio: 'ignore' },
+    );
     for (let i = 0; i < 120; i++) {
       if ((await fetch(this.url).catch(() => null))?.ok) return;
       await new Promise((done) => setTimeout(done, 250));
@@ -71,7 +81,10 @@ export const test = base.extend<{ complaints: string[] }, { hobnail: Hobnail }>(
     async ({ page }, use) => {
       const complaints: string[] = [];
       page.on('pageerror', (e) => complaints.push(e.message));
-      page.on('request', (r) => !/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(r.url()) && complaints.push(`asked ${r.url()}`));
+      page.on(
+        'request',
+        (r) => !/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(r.url()) && complaints.push(`asked ${r.url()}`),
+      );
       await use(complaints);
     },
     { auto: true },
@@ -79,14 +92,22 @@ export const test = base.extend<{ complaints: string[] }, { hobnail: Hobnail }>(
 });
 
 /** Opens a week of the shelf by its name there, with the kit and book wanted. */
-export async function openWeek(page: Page, hobnail: Hobnail, name: RegExp, choose: { book?: string; kit?: string } = {}): Promise<void> {
+export async function openWeek(
+  page: Page,
+  hobnail: Hobnail,
+  name: RegExp,
+  choose: { book?: string; kit?: string } = {},
+): Promise<void> {
   await page.goto(hobnail.url);
   const card = page.getByRole('region', { name });
   const start = card.getByRole('button', { name: 'Plan this week' });
   await start.or(card.getByRole('link', { name: /^(Open|Go on)$/ })).waitFor();
   if (await start.count()) {
     await start.click();
-    for (const [label, value] of [['Book', choose.book], ['Kit', choose.kit]] as const) {
+    for (const [label, value] of [
+      ['Book', choose.book],
+      ['Kit', choose.kit],
+    ] as const) {
       if (!value) continue;
       await page.getByRole('combobox', { name: label }).click();
       await page.getByRole('option', { name: new RegExp(value) }).click();
@@ -100,7 +121,10 @@ export async function openWeek(page: Page, hobnail: Hobnail, name: RegExp, choos
 }
 
 export async function saved(page: Page): Promise<void> {
-  await page.getByTestId('saved').filter({ hasText: /^saved$/ }).waitFor();
+  await page
+    .getByTestId('saved')
+    .filter({ hasText: /^saved$/ })
+    .waitFor();
 }
 
 export async function arrangeWeek(page: Page): Promise<void> {

@@ -4,10 +4,17 @@ import { readKit } from '../src/core/format/kit-csv';
 import { readOrders } from '../src/core/format/orders-csv';
 import { openWeek, test } from './hobnail';
 
-test('the stock: a sticker is spoiled, one more is found, both with their reason, and taken back', async ({ page, hobnail, complaints }) => {
+test('the stock: a sticker is spoiled, one more is found, both with their reason, and taken back', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(`${hobnail.url}/kits?kit=rockpool`);
   await expect(page.getByRole('link', { name: /Rockpool/ })).toContainText('287 of 287 whole');
-  await page.getByRole('button', { name: /^checklist CL-3/ }).first().click();
+  await page
+    .getByRole('button', { name: /^checklist CL-3/ })
+    .first()
+    .click();
   await expect(page.getByTestId('sums')).toHaveText('2 whole of 2');
   await page.getByRole('button', { name: 'One was spoiled' }).click();
   await page.getByLabel('Why').fill('the cat sat on it');
@@ -26,11 +33,20 @@ test('the stock: a sticker is spoiled, one more is found, both with their reason
   await expect(page.getByRole('link', { name: /Rockpool/ })).toContainText('287 of 287 whole');
   const written = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Write out (.csv)' }).click();
-  expect(readKit(readFileSync(await (await written).path(), 'utf8'), 'r.kit.csv', 'rockpool').pieces.reduce((n, p) => n + p.count, 0)).toBe(287);
+  expect(
+    readKit(readFileSync(await (await written).path(), 'utf8'), 'r.kit.csv', 'rockpool').pieces.reduce(
+      (n, p) => n + p.count,
+      0,
+    ),
+  ).toBe(287);
   expect(complaints).toEqual([]);
 });
 
-test('a kit is taken in from a usual list, corrected in the table, and found again', async ({ page, hobnail, complaints }) => {
+test('a kit is taken in from a usual list, corrected in the table, and found again', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(`${hobnail.url}/kits`);
   await page.getByRole('button', { name: 'Take a kit in' }).click();
   await page.getByRole('button', { name: 'A mini kit' }).click();
@@ -61,7 +77,11 @@ test('a kit is taken in from a usual list, corrected in the table, and found aga
   expect(complaints).toEqual([]);
 });
 
-test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the order list, which is written out', async ({ page, hobnail, complaints }) => {
+test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the order list, which is written out', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await page.goto(`${hobnail.url}/kits`);
   await page.getByRole('tab', { name: 'Weeks ahead' }).click();
   const week = page.getByRole('region', { name: 'Feb 15 – 21' });
@@ -74,11 +94,19 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
   await week.getByRole('button', { name: /kinds are not enough/ }).click();
   await expect(week.getByText('date covers: 7 needed, 1 there')).toBeVisible();
   await page.getByRole('tab', { name: /Order list, 1/ }).click();
-  await expect(page.getByRole('group', { name: 'date covers' })).toContainText('order by 2027-02-07, needed 2027-02-15');
+  await expect(page.getByRole('group', { name: 'date covers' })).toContainText(
+    'order by 2027-02-07, needed 2027-02-15',
+  );
   const written = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Write out (.csv)' }).click();
-  expect(readOrders(readFileSync(await (await written).path(), 'utf8'), 'orders.csv')).toMatchObject([{ what: 'date covers', count: 6 }]);
-  await page.getByTestId('orders-file').setInputFiles({ name: 'o.csv', mimeType: 'text/csv', buffer: Buffer.from('what,count,shop,days,needed_by\nheaders,0,x,3,2027-03-01\n') });
+  expect(readOrders(readFileSync(await (await written).path(), 'utf8'), 'orders.csv')).toMatchObject([
+    { what: 'date covers', count: 6 },
+  ]);
+  await page.getByTestId('orders-file').setInputFiles({
+    name: 'o.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('what,count,shop,days,needed_by\nheaders,0,x,3,2027-03-01\n'),
+  });
   await expect(page.getByRole('alert').filter({ hasText: 'o.csv, line 2, count: found "0"' })).toBeVisible();
   await page.getByRole('button', { name: 'Take date covers off the list' }).click();
   await expect(page.getByText('Nothing to order.')).toBeVisible();
@@ -89,12 +117,17 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
   await expect(page.getByRole('group', { name: 'correction tape' })).toContainText('runs out: 1.5 m left');
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   await page.goto(hobnail.url);
-  await page.getByRole('region', { name: /^In 2 weeks/ }).getByRole('button', { name: 'Plan this week' }).click();
+  await page
+    .getByRole('region', { name: /^In 2 weeks/ })
+    .getByRole('button', { name: 'Plan this week' })
+    .click();
   await expect(page.getByRole('combobox', { name: 'Kit' })).toContainText('Night Almanac');
   await page.getByRole('button', { name: 'Not now' }).click();
   await openWeek(page, hobnail, /^This week/);
   await page.goto(`${hobnail.url}/kits?kit=night-almanac`);
   await page.getByRole('tab', { name: 'Weeks ahead' }).click();
-  await expect(page.getByRole('region', { name: 'Feb 1 – 7' })).toContainText(/\d+ % of the kit used, \d\.\d\d of its price/);
+  await expect(page.getByRole('region', { name: 'Feb 1 – 7' })).toContainText(
+    /\d+ % of the kit used, \d\.\d\d of its price/,
+  );
   expect(complaints).toEqual([]);
 });

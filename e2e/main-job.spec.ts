@@ -3,7 +3,11 @@ import { arrangeWeek, openWeek, saved, test } from './hobnail';
 
 test.describe.configure({ mode: 'serial' });
 
-test('the main job: open the coming week, arrange it, move a piece, undo, reload, go to the bench, print', async ({ page, hobnail, complaints }) => {
+test('the main job: open the coming week, arrange it, move a piece, undo, reload, go to the bench, print', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
   await expect(page.getByTestId('without-place')).toContainText('dentist');
   await arrangeWeek(page);
@@ -42,7 +46,9 @@ test('the main job: open the coming week, arrange it, move a piece, undo, reload
   await page.reload();
   await expect(page.getByTestId('progress')).toHaveText(/^2 of \d+ steps done$/);
 
-  const print = await page.request.get(`${hobnail.url}${await page.getByRole('link', { name: 'Print at 100 %' }).getAttribute('href')}`);
+  const print = await page.request.get(
+    `${hobnail.url}${await page.getByRole('link', { name: 'Print at 100 %' }).getAttribute('href')}`,
+  );
   expect(print.headers()['content-type']).toBe('application/pdf');
   expect((await print.body()).subarray(0, 5).toString()).toBe('%PDF-');
   await page.goto(hobnail.url);
@@ -62,7 +68,9 @@ test('by hand: drag, swap, write, take off, place from the sheet, lock', async (
   await page.mouse.up();
   await saved(page);
   expect(await laundry.getAttribute('transform')).not.toBe(from);
-  expect(/translate\(([\d.]+)/.exec((await laundry.getAttribute('transform'))!)?.[1]).toBe(/translate\(([\d.]+)/.exec(from!)?.[1]);
+  expect(/translate\(([\d.]+)/.exec((await laundry.getAttribute('transform'))!)?.[1]).toBe(
+    /translate\(([\d.]+)/.exec(from!)?.[1],
+  );
   await page.keyboard.press('Control+z');
   await expect(laundry).toHaveAttribute('transform', from!);
 
@@ -73,7 +81,9 @@ test('by hand: drag, swap, write, take off, place from the sheet, lock', async (
   const other = (await swap.getAttribute('aria-label'))!;
   await swap.click();
   await saved(page);
-  expect(other).toContain((await pieces.and(page.locator('[aria-pressed="true"]')).getAttribute('data-piece'))!.split('/')[1]);
+  expect(other).toContain(
+    (await pieces.and(page.locator('[aria-pressed="true"]')).getAttribute('data-piece'))!.split('/')[1],
+  );
   expect(await pieces.and(page.locator('[aria-pressed="true"]')).getAttribute('data-piece')).not.toBe(code);
 
   await pieces.and(page.getByLabel(/vet, Juniper/)).click();
@@ -89,7 +99,11 @@ test('by hand: drag, swap, write, take off, place from the sheet, lock', async (
   expect(await pieces.count()).toBeLessThan(count);
   await expect(page.getByTestId('without-place')).toContainText('vet, Juniper');
   await page.getByRole('tab', { name: /Findings/ }).click();
-  await page.getByTestId('findings').getByRole('button', { name: /would not work/ }).first().click();
+  await page
+    .getByTestId('findings')
+    .getByRole('button', { name: /would not work/ })
+    .first()
+    .click();
   await expect(page.locator('[data-testid="board"] animate')).toHaveCount(1);
   await page.getByRole('button', { name: 'Arrange the rest' }).click();
   await expect(page.getByTestId('findings').getByRole('button', { name: /would not work/ })).toHaveCount(0);

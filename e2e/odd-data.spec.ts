@@ -4,37 +4,66 @@ import { expect } from '@playwright/test';
 import { arrangeWeek, openWeek, test } from './hobnail';
 
 const HEAD = 'code,kind,count,width_mm,height_mm,words\n';
-const calendar = (...lines: string[]): Buffer => Buffer.from(['BEGIN:VCALENDAR', 'VERSION:2.0', ...lines, 'END:VCALENDAR', ''].join('\r\n'));
+const calendar = (...lines: string[]): Buffer =>
+  Buffer.from(['BEGIN:VCALENDAR', 'VERSION:2.0', ...lines, 'END:VCALENDAR', ''].join('\r\n'));
 
 test('broken files get the message, and nothing of them is kept', async ({ page, hobnail, complaints }) => {
   await page.goto(hobnail.url);
   await page.getByRole('button', { name: 'Take in a file' }).click();
   await page.getByTestId('files').setInputFiles([
     { name: 'bad.kit.csv', mimeType: 'text/csv', buffer: Buffer.from(`${HEAD}a,icon,1,-9,9,\na,icon,1,9,9,\n`) },
-    { name: 'cut.ics', mimeType: 'text/calendar', buffer: Buffer.from('BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART:2027') },
+    {
+      name: 'cut.ics',
+      mimeType: 'text/calendar',
+      buffer: Buffer.from('BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART:2027'),
+    },
     { name: 'bad.book.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"hobnail.book/1"}') },
-    { name: 'three.kit.csv', mimeType: 'text/csv', buffer: Buffer.from(`${HEAD}Q,quarter-box,1,38.1,12,\nB,full-box,1,38.1,48.3,\nC,date-cover,1,38.1,12,\n`) },
+    {
+      name: 'three.kit.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(`${HEAD}Q,quarter-box,1,38.1,12,\nB,full-box,1,38.1,48.3,\nC,date-cover,1,38.1,12,\n`),
+    },
   ]);
   await page.getByRole('button', { name: 'Take in', exact: true }).click();
-  await page.getByRole('dialog', { name: 'Check the kit' }).getByRole('button', { name: 'It is right: take it in' }).click();
-  await expect(page.getByText('bad.kit.csv, line 2, width_mm: found "-9", expected a length from 0.1 to 600 mm')).toBeVisible();
+  await page
+    .getByRole('dialog', { name: 'Check the kit' })
+    .getByRole('button', { name: 'It is right: take it in' })
+    .click();
+  await expect(
+    page.getByText('bad.kit.csv, line 2, width_mm: found "-9", expected a length from 0.1 to 600 mm'),
+  ).toBeVisible();
   await expect(page.getByText('line 3, code: found "a"')).toBeVisible();
   await expect(page.getByText('the file seems cut off')).toBeVisible();
   await expect(page.getByText('bad.book.json, binding: found nothing')).toBeVisible();
   await expect(page.getByText('three.kit.csv: 3 stickers of 3 designs.')).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('region', { name: /^In 2 weeks/ }).getByRole('button', { name: 'Plan this week' }).click();
+  await page
+    .getByRole('region', { name: /^In 2 weeks/ })
+    .getByRole('button', { name: 'Plan this week' })
+    .click();
   await page.getByRole('combobox', { name: 'Kit' }).click();
   await expect(page.getByRole('option', { name: /Three/ })).toBeVisible();
   await expect(page.getByRole('option', { name: /Bad/ })).toHaveCount(0);
   expect(complaints).toEqual([]);
 });
 
-test('a kit of three stickers, an undated B6 book, sixty items and a title of 200 letters', async ({ page, hobnail, complaints }) => {
-  const many = Array.from({ length: 60 }, (_, i) => ['BEGIN:VEVENT', `UID:many-${i}`, `DTSTART:202702${String(22 + (i % 7)).padStart(2, '0')}T${String(6 + (i % 15)).padStart(2, '0')}0000`, `SUMMARY:${i === 0 ? 'a title that will not end '.repeat(8) : `errand ${i}`}`, 'END:VEVENT']).flat();
+test('a kit of three stickers, an undated B6 book, sixty items and a title of 200 letters', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  const many = Array.from({ length: 60 }, (_, i) => [
+    'BEGIN:VEVENT',
+    `UID:many-${i}`,
+    `DTSTART:202702${String(22 + (i % 7)).padStart(2, '0')}T${String(6 + (i % 15)).padStart(2, '0')}0000`,
+    `SUMMARY:${i === 0 ? 'a title that will not end '.repeat(8) : `errand ${i}`}`,
+    'END:VEVENT',
+  ]).flat();
   await page.goto(hobnail.url);
   await page.getByRole('button', { name: 'Take in a file' }).click();
-  await page.getByTestId('files').setInputFiles([{ name: 'many.ics', mimeType: 'text/calendar', buffer: calendar(...many) }]);
+  await page
+    .getByTestId('files')
+    .setInputFiles([{ name: 'many.ics', mimeType: 'text/calendar', buffer: calendar(...many) }]);
   await page.getByRole('button', { name: 'Take in', exact: true }).click();
   await expect(page.getByText('many.ics: 60 events and 0 tasks.')).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
@@ -60,7 +89,9 @@ test('a week can be given up; one that is not there says so', async ({ page, hob
   await openWeek(page, hobnail, /^In 4 weeks/, { kit: 'Rockpool' });
   await page.getByRole('button', { name: 'Begin anew' }).click();
   await page.getByRole('button', { name: 'Give the week up' }).click();
-  await expect(page.getByRole('region', { name: /^In 4 weeks/ }).getByRole('button', { name: 'Plan this week' })).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: /^In 4 weeks/ }).getByRole('button', { name: 'Plan this week' }),
+  ).toBeVisible();
   await page.goto(`${hobnail.url}/spreads/999`);
   await expect(page.getByText('Nothing is planned here')).toBeVisible();
   await page.goto(`${hobnail.url}/spreads/none/bench`);
@@ -72,8 +103,20 @@ test('the screens can be used by everyone: no serious fault by axe-core', async 
   const serious = async (): Promise<string[]> => {
     await page.evaluate(axe);
     return page.evaluate(async () => {
-      const { violations } = await (window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { target: string[] }[] }[] }> } }).axe.run();
-      return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(', ')}`);
+      const { violations } = await (
+        window as unknown as {
+          axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { target: string[] }[] }[] }> };
+        }
+      ).axe.run();
+      return violations
+        .filter((v) => ['serious', 'critical'].includes(v.impact))
+        .map(
+          (v) =>
+            `${v.id}: ${v.nodes
+              .slice(0, 3)
+              .map((n) => n.target.join(' '))
+              .join(', ')}`,
+        );
     });
   };
   await page.goto(hobnail.url);

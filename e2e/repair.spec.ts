@@ -1,7 +1,11 @@
 import { expect } from '@playwright/test';
 import { arrangeWeek, giveUp, openWeek, saved, test } from './hobnail';
 
-test('a finding is taken away by one action, another is wanted so and stays so', async ({ page, hobnail, complaints }) => {
+test('a finding is taken away by one action, another is wanted so and stays so', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Rockpool' });
   await arrangeWeek(page);
   const onDays = () => page.locator('[data-role=day]').count();
@@ -9,12 +13,18 @@ test('a finding is taken away by one action, another is wanted so and stays so',
   await page.getByRole('button', { name: 'Arrange Tuesday alone' }).click();
   await saved(page);
   expect(Math.abs((await onDays()) - before)).toBeLessThan(6); // the other days are as they were
-  const label = page.getByTestId('piece').and(page.getByLabel(/^quarter box/)).first();
+  const label = page
+    .getByTestId('piece')
+    .and(page.getByLabel(/^quarter box/))
+    .first();
   await label.focus(); // a click might meet the icon that lies on it
   for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowRight');
   await saved(page);
   await page.getByRole('tab', { name: /Findings/ }).click();
-  const aside = page.getByTestId('findings').getByRole('button', { name: /F1 .*quarter box stands/ }).first();
+  const aside = page
+    .getByTestId('findings')
+    .getByRole('button', { name: /F1 .*quarter box stands/ })
+    .first();
   await aside.click();
   await page.getByTestId('remedy').first().click();
   await saved(page);
@@ -35,23 +45,34 @@ test('a finding is taken away by one action, another is wanted so and stays so',
   expect(complaints).toEqual([]);
 });
 
-test('a late item is let in, a spoiled sticker is replaced on the spread and on the bench, and the stock knows', async ({ page, hobnail, complaints }) => {
+test('a late item is let in, a spoiled sticker is replaced on the spread and on the bench, and the stock knows', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await openWeek(page, hobnail, /^In 3 weeks/, { kit: 'Rockpool' });
   await arrangeWeek(page);
   const spread = page.url();
-  const week = (await page.getByRole('link', { name: 'Add or change items in the agenda' }).getAttribute('href')) as string;
+  const week = (await page
+    .getByRole('link', { name: 'Add or change items in the agenda' })
+    .getAttribute('href')) as string;
   await page.goto(`${hobnail.url}${week}`);
   await page.getByLabel('New item').fill('plumber wed 11:00');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('agenda-item').filter({ hasText: 'plumber' })).toBeVisible();
   await page.goto(spread);
   await page.getByRole('button', { name: 'Let it in: plumber' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: /Let in “plumber”: (nothing had to move|\d+ pieces? moved for it)/ })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: /Let in “plumber”: (nothing had to move|\d+ pieces? moved for it)/ }),
+  ).toBeVisible();
   await saved(page);
   await expect(page.getByTestId('without-place')).toHaveCount(0);
   await expect(page.getByTestId('fresh').first()).toBeVisible();
 
-  const piece = page.getByTestId('piece').and(page.getByLabel(/plumber/)).first();
+  const piece = page
+    .getByTestId('piece')
+    .and(page.getByLabel(/plumber/))
+    .first();
   const which = async () => piece.getAttribute('data-piece');
   const before = await which();
   await piece.click();
@@ -65,7 +86,9 @@ test('a late item is let in, a spoiled sticker is replaced on the spread and on 
     await expect(step).toHaveAttribute('aria-current', 'step', { timeout: 1000 });
   }).toPass(); // the first click may come before the page is awake
   await page.getByRole('button', { name: 'Spoiled it' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Replace the spoiled' })).toContainText('The steps are counted anew.');
+  await expect(page.getByRole('alert').filter({ hasText: 'Replace the spoiled' })).toContainText(
+    'The steps are counted anew.',
+  );
   await page.goto(`${hobnail.url}/kits?kit=rockpool`);
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   await expect(page.getByTestId('on-table').and(page.locator('[data-state=spoiled]'))).toHaveCount(1);
@@ -92,13 +115,22 @@ test('three ways are compared, and a day is taken from another', async ({ page, 
   expect(complaints).toEqual([]);
 });
 
-test('a color of the week is changed, places are kept for what is written in later, and what is stuck at the bench stays', async ({ page, hobnail, complaints }) => {
+test('a color of the week is changed, places are kept for what is written in later, and what is stuck at the bench stays', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Rockpool' });
   await arrangeWeek(page);
   await page.getByRole('button', { name: /^Finish/ }).click();
   await page.getByTestId('week-colors').getByRole('button').first().click();
-  await page.getByRole('menuitem', { name: /of \d+ pieces/ }).first().click();
-  await expect(page.getByRole('alert').filter({ hasText: /^Change .* to .*: \d+ pieces? changed, nothing moved/ })).toBeVisible();
+  await page
+    .getByRole('menuitem', { name: /of \d+ pieces/ })
+    .first()
+    .click();
+  await expect(
+    page.getByRole('alert').filter({ hasText: /^Change .* to .*: \d+ pieces? changed, nothing moved/ }),
+  ).toBeVisible();
   await saved(page);
   await expect(page.getByTestId('fresh').first()).toBeVisible();
 
@@ -111,16 +143,26 @@ test('a color of the week is changed, places are kept for what is written in lat
   await expect(tape).toHaveCount(0);
 
   await page.goto(`${page.url()}/bench`);
-  await page.getByTestId('say').filter({ hasText: /White out|Cut|place|lay/ }).waitFor();
-  const cover = await page.getByRole('button', { name: /: place date cover/ }).first().innerText();
+  await page
+    .getByTestId('say')
+    .filter({ hasText: /White out|Cut|place|lay/ })
+    .waitFor();
+  const cover = await page
+    .getByRole('button', { name: /: place date cover/ })
+    .first()
+    .innerText();
   const tick = page.getByRole('checkbox', { name: `Step ${Number.parseInt(cover, 10)} done` });
-  await expect(async () => { // the page may not be alive yet
+  await expect(async () => {
+    // the page may not be alive yet
     await tick.setChecked(true);
     await expect(tick).toBeChecked();
   }).toPass();
   await page.getByRole('link', { name: 'Back to the spread' }).click();
   await page.getByTestId('piece').nth(20).waitFor();
-  const stuck = page.getByTestId('piece').and(page.getByLabel(/^date cover.*, locked/)).first();
+  const stuck = page
+    .getByTestId('piece')
+    .and(page.getByLabel(/^date cover.*, locked/))
+    .first();
   await stuck.focus();
   const place = await stuck.getAttribute('transform');
   await page.keyboard.press('ArrowDown');
@@ -138,7 +180,10 @@ test('a color of the week is changed, places are kept for what is written in lat
   await expect.poll(() => page.locator('.open-place').count()).toBeGreaterThan(5); // it is still being arranged
   await expect(page.getByLabel(/^circle “\d/).first()).toBeAttached();
   await saved(page);
-  await later.getByRole('button', { name: /^Let it in: / }).first().click();
+  await later
+    .getByRole('button', { name: /^Let it in: / })
+    .first()
+    .click();
   await expect(page.getByRole('alert').filter({ hasText: /^Let in/ })).toBeVisible();
   await saved(page);
   await giveUp(page);

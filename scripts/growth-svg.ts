@@ -9,11 +9,17 @@ const COLORS = ['#17443F', '#B8691B', '#2C4A86', '#9B2743'];
 
 /** A plain chart: items across, milliseconds up. */
 export function growthSvg(lines: readonly GrowthLine[]): string {
-  const most = { items: Math.max(...lines.flatMap((l) => l.points.map((p) => p.items))), ms: niceTop(Math.max(...lines.flatMap((l) => l.points.map((p) => p.ms)))) };
+  const most = {
+    items: Math.max(...lines.flatMap((l) => l.points.map((p) => p.items))),
+    ms: niceTop(Math.max(...lines.flatMap((l) => l.points.map((p) => p.ms)))),
+  };
   const x = (items: number): number => LEFT + (items / most.items) * (W - LEFT - RIGHT);
   const y = (ms: number): number => H - FOOT - (ms / most.ms) * (H - TOP - FOOT);
   const ticks = [0, 0.25, 0.5, 0.75, 1];
-  const grid = ticks.map((t) => `<line x1="${LEFT}" x2="${W - RIGHT}" y1="${y(t * most.ms)}" y2="${y(t * most.ms)}" stroke="#d8d2c4"/><text x="${LEFT - 8}" y="${y(t * most.ms) + 4}" text-anchor="end">${Math.round(t * most.ms)}</text><text x="${x(t * most.items)}" y="${H - FOOT + 18}" text-anchor="middle">${Math.round(t * most.items)}</text>`);
+  const grid = ticks.map(
+    (t) =>
+      `<line x1="${LEFT}" x2="${W - RIGHT}" y1="${y(t * most.ms)}" y2="${y(t * most.ms)}" stroke="#d8d2c4"/><text x="${LEFT - 8}" y="${y(t * most.ms) + 4}" text-anchor="end">${Math.round(t * most.ms)}</text><text x="${x(t * most.items)}" y="${H - FOOT + 18}" text-anchor="middle">${Math.round(t * most.items)}</text>`,
+  );
   const drawn = lines.map(({ name, points }, i) => {
     const last = points.at(-1) ?? { items: 0, ms: 0 };
     const color = COLORS[i % COLORS.length];

@@ -1,4 +1,5 @@
-// Writes src/core/art/letter-widths.ts: advance widths of the shipped fonts, so that the core can fit lettering without a browser.
+// Writes src/core/art/letter-widths.ts: advance widths of the shipped fonts, so that the core can fit lettering
+// without a browser.
 import { readFileSync, writeFileSync } from 'node:fs';
 import fontkit from '@pdf-lib/fontkit';
 
@@ -11,7 +12,9 @@ const FONTS = {
 };
 const lines = Object.entries(FONTS).map(([name, file]) => {
   const font = fontkit.create(readFileSync(new URL(`../node_modules/@fontsource/${file}`, import.meta.url)));
-  const widths = Array.from({ length: 95 }, (_, i) => Math.round((font.glyphForCodePoint(32 + i).advanceWidth / font.unitsPerEm) * 1000));
+  const widths = Array.from({ length: 95 }, (_, i) =>
+    Math.round((font.glyphForCodePoint(32 + i).advanceWidth / font.unitsPerEm) * 1000),
+  );
   return `  ${name}: [${widths.join(', ')}],`;
 });
 writeFileSync(

@@ -13,7 +13,18 @@ const PORT = 4391;
 const URL = `http://127.0.0.1:${PORT}`;
 const FOLDER = join(ROOT, 'docs', 'screenshots');
 mkdirSync(FOLDER, { recursive: true });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shoot = async (name) => {
   await page.evaluate(() => document.fonts.ready);
@@ -34,14 +45,20 @@ const open = async (region, book) => {
 const arrange = async () => {
   await page.getByRole('button', { name: 'Arrange the week' }).click();
   await page.getByTestId('piece').nth(20).waitFor();
-  await page.getByTestId('saved').filter({ hasText: /^saved$/ }).waitFor();
+  await page
+    .getByTestId('saved')
+    .filter({ hasText: /^saved$/ })
+    .waitFor();
 };
 
 let server = await serve();
 await open(/^Next week/, 'Three-box');
 await shoot('spread-empty');
 await arrange();
-await page.getByTestId('piece').and(page.getByLabel(/vet, Juniper/)).click();
+await page
+  .getByTestId('piece')
+  .and(page.getByLabel(/vet, Juniper/))
+  .click();
 await shoot('spread');
 await page.keyboard.press('Escape');
 await page.getByRole('tab', { name: /Findings/ }).click();
@@ -83,7 +100,8 @@ await page.getByRole('group', { name: 'date covers' }).waitFor();
 await shoot('kits-weeks');
 const pdf = join(tmpdir(), 'hobnail-print.pdf');
 writeFileSync(pdf, await (await page.request.get(`${URL}/spreads/2/print`)).body());
-if (process.argv.includes('--print')) run('pdftoppm', ['-r', '70', '-png', '-f', '1', '-l', '1', '-singlefile', pdf, join(FOLDER, 'print')]);
+if (process.argv.includes('--print'))
+  run('pdftoppm', ['-r', '70', '-png', '-f', '1', '-l', '1', '-singlefile', pdf, join(FOLDER, 'print')]);
 await stop(server);
 
 server = await serve();
@@ -106,7 +124,10 @@ await page.getByRole('combobox', { name: 'Planned ahead' }).click();
 await page.getByRole('option', { name: 'work', exact: true }).click();
 await page.getByRole('button', { name: /Use it and arrange/ }).click();
 await page.getByTestId('written-later').waitFor();
-await page.getByTestId('saved').filter({ hasText: /^saved$/ }).waitFor();
+await page
+  .getByTestId('saved')
+  .filter({ hasText: /^saved$/ })
+  .waitFor();
 await page.getByRole('button', { name: 'All right' }).click();
 await page.getByRole('button', { name: /^Finish/ }).click();
 await page.getByTestId('week-colors').waitFor();
@@ -124,9 +145,17 @@ function stop(running) {
 
 /** A server with the demo scenario, fresh. */
 async function serve() {
-  const env = { HOBNAIL_DATA: join(mkdtempSync(join(tmpdir(), 'hobnail-shots-')), 'hobnail.sqlite'), HOBNAIL_TODAY: '2027-02-03' };
+  const env = {
+    HOBNAIL_DATA: join(mkdtempSync(join(tmpdir(), 'hobnail-shots-')), 'hobnail.sqlite'),
+    HOBNAIL_TODAY: '2027-02-03',
+  };
   seed(env);
-  const started = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], { cwd: ROOT, stdio: 'ignore', env: { ...process.env, ...env } });
-  for (let i = 0; i < 100 && !(await fetch(URL).catch(() => null))?.ok; i++) await new Promise((done) => setTimeout(done, 300));
+  const started = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],
+    { cwd: ROOT, stdio: 'ignore', env: { ...process.env, ...env } },
+  );
+  for (let i = 0; i < 100 && !(await fetch(URL).catch(() => null))?.ok; i++)
+    await new Promise((done) => setTimeout(done, 300));
   return started;
 }

@@ -1,4 +1,5 @@
-// Lays the demo scenario into the database named by HOBNAIL_DATA, unless it holds one already; HOBNAIL_FEED is the address of its household's feed.
+// Lays the demo scenario into the database named by HOBNAIL_DATA, unless it holds one already; HOBNAIL_FEED is the
+// address of its household's feed.
 import { DateTime } from 'luxon';
 import { seedDemo } from '../demo/seed';
 import { openDatabase } from '../src/db/database';
@@ -6,7 +7,12 @@ import { listBooks } from '../src/db/books';
 
 async function main(): Promise<void> {
   const db = await openDatabase(process.env.HOBNAIL_DATA as string);
-  if ((await listBooks(db)).length === 0) await seedDemo(db, process.env.HOBNAIL_TODAY ?? (DateTime.local().toISODate() as string), process.env.HOBNAIL_FEED ?? null);
+  if ((await listBooks(db)).length === 0)
+    await seedDemo(
+      db,
+      process.env.HOBNAIL_TODAY ?? (DateTime.local().toISODate() as string),
+      process.env.HOBNAIL_FEED ?? null,
+    );
   await db.destroy();
 }
 

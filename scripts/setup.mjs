@@ -1,4 +1,5 @@
-// What a fresh machine lacks, installed by Node alone: the packages, the tools they are built with, the browser for the tests, the built application.
+// What a fresh machine lacks, installed by Node alone: the packages, the tools they are built with, the browser for
+// the tests, the built application.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
@@ -11,7 +12,12 @@ const BUILD_STAMP = join(ROOT, '.next', 'hobnail-sources');
 
 /** Runs a command and ends the whole script when it fails. */
 export function run(command, args, options = {}) {
-  const done = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options, env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...options.env } });
+  const done = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    ...options,
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...options.env },
+  });
   if (done.status !== 0) {
     console.error(`${command} ${args.join(' ')} did not succeed${done.error ? `: ${done.error.message}` : ''}`);
     process.exit(done.status ?? 1);
@@ -33,18 +39,30 @@ function apt(...packages) {
 export function installPackages() {
   const wanted = hash(readFileSync(join(ROOT, 'package-lock.json')));
   if (existsSync(LOCK_STAMP) && readFileSync(LOCK_STAMP, 'utf8') === wanted) return;
-  const missing = [['make', 'build-essential'], ['g++', 'build-essential'], ['python3', 'python3']].filter(([tool]) => !has(tool)).map(([, name]) => name);
+  const missing = [
+    ['make', 'build-essential'],
+    ['g++', 'build-essential'],
+    ['python3', 'python3'],
+  ]
+    .filter(([tool]) => !has(tool))
+    .map(([, name]) => name);
   if (missing.length) apt(...new Set(missing));
   console.log('Installing packages (SQLite is built from source, about two minutes)…');
   const prefix = dirname(dirname(process.execPath));
   const headers = existsSync(join(prefix, 'include', 'node', 'node.h')) ? { npm_config_nodedir: prefix } : {};
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { env: { npm_config_build_from_source: 'true', ...headers } });
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    env: { npm_config_build_from_source: 'true', ...headers },
+  });
   writeFileSync(LOCK_STAMP, wanted);
 }
 
 /** Builds the application when its sources are others than those it was built from. */
 export function buildApplication() {
-  const wanted = hash(sources().map((file) => `${file}:${hash(readFileSync(join(ROOT, file)))}`).join('\n'));
+  const wanted = hash(
+    sources()
+      .map((file) => `${file}:${hash(readFileSync(join(ROOT, file)))}`)
+      .join('\n'),
+  );
   if (existsSync(BUILD_STAMP) && readFileSync(BUILD_STAMP, 'utf8') === wanted) return;
   console.log('Building the application (about a minute)…');
   rmSync(BUILD_STAMP, { force: true });
@@ -54,10 +72,13 @@ export function buildApplication() {
 }
 
 function sources() {
-  const walk = (folder) => readdirSync(join(ROOT, folder)).sort().flatMap((name) => {
-    const path = join(folder, name);
-    return statSync(join(ROOT, path)).isDirectory() ? walk(path) : /\.test\.tsx?$/.test(name) ? [] : [path];
-  });
+  const walk = (folder) =>
+    readdirSync(join(ROOT, folder))
+      .sort()
+      .flatMap((name) => {
+        const path = join(folder, name);
+        return statSync(join(ROOT, path)).isDirectory() ? walk(path) : /\.test\.tsx?$/.test(name) ? [] : [path];
+      });
   return ['package-lock.json', 'next.config.ts', 'tsconfig.json', ...walk('src'), ...walk(join('docs', 'formats'))];
 }
 

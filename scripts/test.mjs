@@ -1,4 +1,5 @@
-// `npm test`: installs what is missing, then lint, types, import rules, unit tests, browser tests. The last line adds the tests up.
+// `npm test`: installs what is missing, then lint, types, import rules, unit tests, browser tests. The last line adds
+// the tests up.
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -13,12 +14,19 @@ const failed = [];
 function step(name, command, args, env = {}) {
   console.log(`\n— ${name}`);
   const started = Date.now();
-  const { status } = spawnSync(join('node_modules', '.bin', command), args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env } });
+  const { status } = spawnSync(join('node_modules', '.bin', command), args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+  });
   console.log(`  ${status === 0 ? 'ok' : 'FAILED'} in ${Math.round((Date.now() - started) / 1000)} s`);
   if (status !== 0) failed.push(name);
 }
 
-/** A check that only reads the sources: several run at once, each on a core of its own. What it says is shown when it ends. */
+/**
+ * A check that only reads the sources: several run at once, each on a core of its own. What it says is shown when it
+ * ends.
+ */
 function check(name, command, args) {
   const started = Date.now();
   return new Promise((done) => {
@@ -38,6 +46,7 @@ function check(name, command, args) {
 
 await Promise.all([
   check('lint', 'eslint', ['.', '--max-warnings', '0']),
+  check('format', 'prettier', ['--check', '--log-level', 'warn', '.']),
   check('types', 'tsc', ['--noEmit']),
   check('import rules', 'depcruise', ['src', 'demo', '--config', '.dependency-cruiser.cjs']),
 ]);
@@ -54,7 +63,11 @@ const read = (name) => {
 };
 const [unit, browser] = [read('unit.json'), read('browser.json')];
 const passed = (unit?.numPassedTests ?? 0) + (browser?.stats?.expected ?? 0);
-const broken = (unit?.numFailedTests ?? 0) + (unit?.numRuntimeErrorTestSuites ?? 0) + (browser?.stats?.unexpected ?? 0) + (browser?.stats?.flaky ?? 0);
+const broken =
+  (unit?.numFailedTests ?? 0) +
+  (unit?.numRuntimeErrorTestSuites ?? 0) +
+  (browser?.stats?.unexpected ?? 0) +
+  (browser?.stats?.flaky ?? 0);
 if (!unit || !browser) failed.push('a report that is missing');
 if (failed.length) console.error(`\nFailed: ${failed.join(', ')}`);
 console.log(`${passed} passed, ${broken} failed`);

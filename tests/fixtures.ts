@@ -18,30 +18,101 @@ import { demoAgenda } from '../demo/agenda';
 export const WEEK = '2027-W06';
 
 export const piece = (over: Partial<Piece> = {}): Piece => ({
-  kit: 'test', code: 'Q-1', kind: 'quarter-box', count: 1, width: 38.1, height: 12, sheet: 1, shape: 'rect', color: '#e4f3ef', accent: '#1f6f78', motif: '', words: '', icon: '',
-  writable: 'yes', opacity: 1, finish: 'matte-removable', foil: 'none', rows: 0, faces: 'none', ...over,
+  kit: 'test',
+  code: 'Q-1',
+  kind: 'quarter-box',
+  count: 1,
+  width: 38.1,
+  height: 12,
+  sheet: 1,
+  shape: 'rect',
+  color: '#e4f3ef',
+  accent: '#1f6f78',
+  motif: '',
+  words: '',
+  icon: '',
+  writable: 'yes',
+  opacity: 1,
+  finish: 'matte-removable',
+  foil: 'none',
+  rows: 0,
+  faces: 'none',
+  ...over,
 });
 
 export const kitOf = (...pieces: readonly Piece[]): Kit => ({ name: 'test', pieces });
 
 export const demand = (over: Partial<Demand> = {}): Demand => {
   const day = over.day ?? 0;
-  return { key: over.uid ?? 'a', uid: 'a', title: 'swim', kind: 'chore', day, lastDay: day, start: null, end: null, part: 'day', tentative: false, list: null, room: null, categories: [], aspect: 'item', repeated: false, on: '2027-02-08', from: null, ...over };
+  return {
+    key: over.uid ?? 'a',
+    uid: 'a',
+    title: 'swim',
+    kind: 'chore',
+    day,
+    lastDay: day,
+    start: null,
+    end: null,
+    part: 'day',
+    tentative: false,
+    list: null,
+    room: null,
+    categories: [],
+    aspect: 'item',
+    repeated: false,
+    on: '2027-02-08',
+    from: null,
+    ...over,
+  };
 };
 
-export const weekWith = (...demands: readonly Demand[]): WeekDemands => ({ week: WEEK, days: daysOfWeek(WEEK), demands });
+export const weekWith = (...demands: readonly Demand[]): WeekDemands => ({
+  week: WEEK,
+  days: daysOfWeek(WEEK),
+  demands,
+});
 
 export const context = (over: Partial<ContextData> = {}): Context =>
-  contextFrom({ book: threeBox, kit: kitOf(piece()), stash: [], week: weekWith(), manner: 'scattered', options: {}, seed: 1, usedElsewhere: [], ...over });
+  contextFrom({
+    book: threeBox,
+    kit: kitOf(piece()),
+    stash: [],
+    week: weekWith(),
+    manner: 'scattered',
+    options: {},
+    seed: 1,
+    usedElsewhere: [],
+    ...over,
+  });
 
 export const placement = (over: Partial<Placement> = {}): Placement => ({
-  id: 'p1', kit: 'test', code: 'Q-1', copy: 1, page: 0, x: 46.1, y: 60, w: 38.1, h: 12, turn: 0, layer: 0, role: 'day', day: 0, cut: null, items: [], text: null, ink: null, locked: false, ...over,
+  id: 'p1',
+  kit: 'test',
+  code: 'Q-1',
+  copy: 1,
+  page: 0,
+  x: 46.1,
+  y: 60,
+  w: 38.1,
+  h: 12,
+  turn: 0,
+  layer: 0,
+  role: 'day',
+  day: 0,
+  cut: null,
+  items: [],
+  text: null,
+  ink: null,
+  locked: false,
+  ...over,
 });
 
 /** What one rule finds on some placements. */
-export const found = (rule: string, c: Context, placements: readonly Placement[]): Finding[] => review(viewOf(c, placements)).filter((f) => f.rule === rule);
+export const found = (rule: string, c: Context, placements: readonly Placement[]): Finding[] =>
+  review(viewOf(c, placements)).filter((f) => f.rule === rule);
 
-export const demoKit = (name: string): Kit => readKit(readFileSync(join(__dirname, '..', 'demo', 'kits', `${name}.kit.csv`), 'utf8'), `${name}.kit.csv`, name);
+export const demoKit = (name: string): Kit =>
+  readKit(readFileSync(join(__dirname, '..', 'demo', 'kits', `${name}.kit.csv`), 'utf8'), `${name}.kit.csv`, name);
 
 /** The demo scenario's week, with a kit and the stash. */
 export function demoContext(over: Partial<ContextData> = {}, kit = 'rockpool'): Context {
@@ -49,7 +120,10 @@ export function demoContext(over: Partial<ContextData> = {}, kit = 'rockpool'): 
   return context({ kit: demoKit(kit), stash: [demoKit('stash')], week: demandsOfWeek([calendar], WEEK), ...over });
 }
 
-export function demoSpread(over: Partial<ContextData> = {}, kit = 'rockpool'): { context: Context; placements: readonly Placement[] } {
+export function demoSpread(
+  over: Partial<ContextData> = {},
+  kit = 'rockpool',
+): { context: Context; placements: readonly Placement[] } {
   const c = demoContext(over, kit);
   return { context: c, placements: arrange(c) };
 }

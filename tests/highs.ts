@@ -9,12 +9,26 @@ export interface Program {
   readonly binaries: readonly string[];
 }
 
-const written = (sum: Sum): string => Object.entries(sum).map(([name, c]) => `${c < 0 ? '-' : '+'} ${Math.abs(c)} ${name}`).join(' ') || '0 zero';
+const written = (sum: Sum): string =>
+  Object.entries(sum)
+    .map(([name, c]) => `${c < 0 ? '-' : '+'} ${Math.abs(c)} ${name}`)
+    .join(' ') || '0 zero';
 
-/** The optimum of a program in zeros and ones by HiGHS (Huangfu and Hall, 2018), the outside reference; null when it has none. */
+/**
+ * The optimum of a program in zeros and ones by HiGHS (Huangfu and Hall, 2018), the outside reference; null when it
+ * has none.
+ */
 export async function optimum({ minimize, rows, binaries }: Program): Promise<number | null> {
   const highs = await loader();
-  const text = ['Minimize', ` cost: ${written(minimize)}`, 'Subject To', ...rows.map((r, i) => ` r${i}: ${written(r.sum)} ${r.is} ${r.to}`), 'Binary', ` ${binaries.join(' ')}`, 'End'].join('\n');
+  const text = [
+    'Minimize',
+    ` cost: ${written(minimize)}`,
+    'Subject To',
+    ...rows.map((r, i) => ` r${i}: ${written(r.sum)} ${r.is} ${r.to}`),
+    'Binary',
+    ` ${binaries.join(' ')}`,
+    'End',
+  ].join('\n');
   const solved = highs.solve(text, { mip_rel_gap: 0, mip_abs_gap: 1e-9 });
   return solved.Status === 'Optimal' ? solved.ObjectiveValue : null;
 }

@@ -29,7 +29,10 @@ afterEach(async () => {
 const head = async () => (await listCalendars(db))[0]!;
 const ask = async () => askFeed(db, await head());
 const post = (path: string) => fetch(`${origin}${path}`, { method: 'POST', redirect: 'manual' });
-const titles = async () => demandsOfWeek([readCalendar((await calendarText(db, 'shared')) as string, 's')], '2027-W06').demands.map((d) => d.title);
+const titles = async () =>
+  demandsOfWeek([readCalendar((await calendarText(db, 'shared')) as string, 's')], '2027-W06').demands.map(
+    (d) => d.title,
+  );
 
 it('is read once, then asked by its ETag, and what changed since is told', async () => {
   expect((await ask()).changes?.added).toEqual(['milk money', 'house meeting', 'Odile away', 'plumber']);
@@ -38,14 +41,20 @@ it('is read once, then asked by its ETag, and what changed since is told', async
   expect(await ask()).toEqual({ name: 'shared', changes: null, trouble: null });
   expect((await head()).revision).toBe(revision);
   await post('/change');
-  expect(await ask()).toEqual({ name: 'shared', changes: { added: ['chimney sweep'], changed: ['plumber'], removed: [] }, trouble: null });
+  expect(await ask()).toEqual({
+    name: 'shared',
+    changes: { added: ['chimney sweep'], changed: ['plumber'], removed: [] },
+    trouble: null,
+  });
   expect(await titles()).toContain('chimney sweep');
   await post('/change');
   expect((await ask()).changes).toEqual({ added: ['guests for supper'], changed: [], removed: ['plumber'] });
 });
 
 it.each([
-  ['fail', 'it answered 500'], ['rubbish', 'expected BEGIN:VCALENDAR'], ['cut off', 'the file seems cut off'],
+  ['fail', 'it answered 500'],
+  ['rubbish', 'expected BEGIN:VCALENDAR'],
+  ['cut off', 'the file seems cut off'],
 ])('keeps the last good copy when the service is made to %s, and says why', async (mood, why) => {
   await ask();
   const before = [await calendarText(db, 'shared'), (await head()).read_at];
@@ -64,8 +73,16 @@ it('says that nothing answers', async () => {
   expect((await askFeed(db, gone!)).trouble).toMatch(/nothing answers|could not be reached/);
 });
 
-it.each(['https://calendar.example/a.ics', 'http://10.0.0.7/a.ics', 'http://127.0.0.1.example/a.ics', 'file:///etc/passwd', 'household', 'http://2130706433.example/'])('asks no other machine: %s', (address) =>
-  expect(() => feedAddress(address)).toThrow(/feed, address: found/));
+it.each([
+  'https://calendar.example/a.ics',
+  'http://10.0.0.7/a.ics',
+  'http://127.0.0.1.example/a.ics',
+  'file:///etc/passwd',
+  'household',
+  'http://2130706433.example/',
+])('asks no other machine: %s', (address) => expect(() => feedAddress(address)).toThrow(/feed, address: found/));
 
 it('takes an address on this machine, in any way it is written', () =>
-  expect(['webcal://localhost:4390/h.ics', ' http://127.0.0.1:4390/h.ics ', 'http://[::1]:4390/h.ics'].map(feedAddress)).toEqual(['http://localhost:4390/h.ics', 'http://127.0.0.1:4390/h.ics', 'http://[::1]:4390/h.ics']));
+  expect(
+    ['webcal://localhost:4390/h.ics', ' http://127.0.0.1:4390/h.ics ', 'http://[::1]:4390/h.ics'].map(feedAddress),
+  ).toEqual(['http://localhost:4390/h.ics', 'http://127.0.0.1:4390/h.ics', 'http://[::1]:4390/h.ics']));

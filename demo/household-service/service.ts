@@ -9,7 +9,8 @@ export type Mood = (typeof MOODS)[number];
 const SLOW_MS = 30_000;
 
 /**
- * A stand-in for a household's shared calendar: GET /household.ics with an ETag, POST /change makes its household change
+ * A stand-in for a household's shared calendar: GET /household.ics with an ETag, POST /change makes its household
+ * change
  * something, POST /mood/NAME makes it fail, delay, or serve rubbish. Its page at / has a button for each.
  */
 export function householdService(today: string): Server {
@@ -25,7 +26,8 @@ export function householdService(today: string): Server {
       response.writeHead(303, { location: '/' }).end();
       return;
     }
-    if (path === '/household.ics') return serveFeed(request, response, mood, householdFeed(today, revision), `"${revision}"`);
+    if (path === '/household.ics')
+      return serveFeed(request, response, mood, householdFeed(today, revision), `"${revision}"`);
     if (path === '/') return answer(response, 200, page(mood, revision), 'text/html; charset=utf-8');
     answer(response, 404, 'only /household.ics is here');
   });
@@ -58,9 +60,13 @@ function answer(response: ServerResponse, status: number, body: string, type = '
   response.writeHead(status, { 'content-type': type }).end(body);
 }
 
-const button = (action: string, label: string): string => `<form method="post" action="${encodeURI(action)}"><button>${label}</button></form>`;
+const button = (action: string, label: string): string =>
+  `<form method="post" action="${encodeURI(action)}"><button>${label}</button></form>`;
 
-const page = (mood: Mood, revision: number): string => `<!doctype html><html lang="en"><meta charset="utf-8"><title>Household stand-in</title>
+const page = (
+  mood: Mood,
+  revision: number,
+): string => `<!doctype html><html lang="en"><meta charset="utf-8"><title>Household stand-in</title>
 <style>body{font:16px sans-serif;margin:3rem;max-width:32rem;color:#1f2423;background:#f7f5f0}button{font:inherit;padding:.4rem 1rem;margin:.2rem 0}</style>
 <h1>Household stand-in</h1><p>It plays the shared calendar that Hobnail reads: <code>/household.ics</code>. It has changed ${revision} times; it is now: <b>${mood}</b>.</p>
 ${button('/change', 'Let the household change something')}${MOODS.map((m) => button(`/mood/${m}`, `Be: ${m}`)).join('')}</html>`;

@@ -8,7 +8,10 @@ export default function ErrorPage({ error, reset }: { error: Error; reset: () =>
     <main style={{ padding: 48 }}>
       <Typography variant="h1">Something gave way</Typography>
       <Typography sx={{ my: 2 }}>What you saved is safe. The page says: {error.message}</Typography>
-      <Button variant="contained" onClick={reset}>Try again</Button> <Button href="/">Back to the shelf</Button>
+      <Button variant="contained" onClick={reset}>
+        Try again
+      </Button>{' '}
+      <Button href="/">Back to the shelf</Button>
     </main>
   );
 }

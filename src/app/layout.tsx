@@ -12,7 +12,10 @@ import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 import { theme } from '../ui/theme';
 
-export const metadata: Metadata = { title: 'Hobnail', description: 'Plans a decorated planner week before a single sticker is peeled.' };
+export const metadata: Metadata = {
+  title: 'Hobnail',
+  description: 'Plans a decorated planner week before a single sticker is peeled.',
+};
 
 export default function RootLayout({ children }: { children: ReactNode }) {
   return (

@@ -36,7 +36,10 @@ export interface Inputs {
  * @param note is told what its user should know of how the inputs were read
  * @throws BadInput with every fault of every file
  */
-export async function outputs(inputs: Inputs, note: (said: string) => void = () => {}): Promise<Record<string, string | Uint8Array>> {
+export async function outputs(
+  inputs: Inputs,
+  note: (said: string) => void = () => {},
+): Promise<Record<string, string | Uint8Array>> {
   const context = contextOf(inputs, note);
   const spread = completeSpread(context, arrange(context));
   return {
@@ -59,7 +62,9 @@ function contextOf(inputs: Inputs, note: (said: string) => void): Context {
       return null;
     }
   };
-  const book = attempt(() => ('shipped' in inputs.book ? inputs.book.shipped : readBook(inputs.book.text, inputs.book.file)));
+  const book = attempt(() =>
+    'shipped' in inputs.book ? inputs.book.shipped : readBook(inputs.book.text, inputs.book.file),
+  );
   const kit = attempt(() => readKit(inputs.kit.text, inputs.kit.file, inputs.kit.name));
   const stash = inputs.stash.map((s) => attempt(() => readKit(s.text, s.file, s.name)));
   const calendar = attempt(() => readCalendar(inputs.agenda.text, inputs.agenda.file));
@@ -67,10 +72,24 @@ function contextOf(inputs: Inputs, note: (said: string) => void): Context {
   const own = attempt(() => (inputs.options ? readOptions(inputs.options.text, inputs.options.file) : {}));
   const names = [inputs.kit.name, ...inputs.stash.map((s) => s.name)];
   const twice = names.find((name, i) => names.indexOf(name) !== i);
-  if (twice) faults.push(new BadInput([{ file: 'command', where: '--stash', found: `two kits named "${twice}"`, expected: 'files whose names differ, since pieces are told apart by kit and code' }]));
+  if (twice)
+    faults.push(
+      new BadInput([
+        {
+          file: 'command',
+          where: '--stash',
+          found: `two kits named "${twice}"`,
+          expected: 'files whose names differ, since pieces are told apart by kit and code',
+        },
+      ]),
+    );
   if (faults.length || !book || !kit || !calendar || !own) throw new BadInput(faults.flatMap((f) => f.faults));
   return contextFrom({
-    book, kit, stash: stash.flatMap((s) => s ?? []), manner: inputs.manner, seed: inputs.seed,
+    book,
+    kit,
+    stash: stash.flatMap((s) => s ?? []),
+    manner: inputs.manner,
+    seed: inputs.seed,
     week: demandsOfWeek([calendar], inputs.week, book.weekStart),
     options: own,
     usedElsewhere: [],

@@ -12,18 +12,24 @@ import { SHIPPED_KITS, shippedKit } from './shipped-kits';
 const USAGE = `npm run plan -- --book FILE.book.json --kit FILE.kit.csv [--stash FILE.kit.csv]… --agenda FILE.ics
                 --week 2027-W06 [--manner scattered] [--options FILE.json] [--seed 1] --out DIR`;
 
-const wrong = (where: string, found: string, expected: string): BadInput => new BadInput([{ file: 'command', where, found, expected }]);
+const wrong = (where: string, found: string, expected: string): BadInput =>
+  new BadInput([{ file: 'command', where, found, expected }]);
 
 async function main(): Promise<void> {
   const given = readArguments();
   const texts = {
-    book: given.book in BOOKS ? { shipped: BOOKS[given.book]! } : { file: given.book, text: read(given.book, '--book', `a file, or one of ${Object.keys(BOOKS).join(', ')}`) },
+    book:
+      given.book in BOOKS
+        ? { shipped: BOOKS[given.book]! }
+        : { file: given.book, text: read(given.book, '--book', `a file, or one of ${Object.keys(BOOKS).join(', ')}`) },
     kit: kitText(given.kit, '--kit'),
     stash: given.stash.map((file) => kitText(file, '--stash')),
     agenda: { file: given.agenda, text: read(given.agenda, '--agenda', 'an iCalendar file') },
     options: given.options ? { file: given.options, text: read(given.options, '--options', 'a JSON file') } : null,
   };
-  const files = await outputs({ ...texts, week: given.week, manner: given.manner, seed: given.seed }, (said) => process.stderr.write(`${given.agenda}: ${said}\n`));
+  const files = await outputs({ ...texts, week: given.week, manner: given.manner, seed: given.seed }, (said) =>
+    process.stderr.write(`${given.agenda}: ${said}\n`),
+  );
   writeAll(given.out, files);
   process.stdout.write(`Planned ${given.week} into ${given.out}: ${Object.keys(files).join(', ')}\n`);
 }
@@ -33,8 +39,15 @@ function readArguments() {
     try {
       return parseArgs({
         options: {
-          book: { type: 'string' }, kit: { type: 'string' }, stash: { type: 'string', multiple: true }, agenda: { type: 'string' },
-          week: { type: 'string' }, manner: { type: 'string' }, options: { type: 'string' }, seed: { type: 'string' }, out: { type: 'string' },
+          book: { type: 'string' },
+          kit: { type: 'string' },
+          stash: { type: 'string', multiple: true },
+          agenda: { type: 'string' },
+          week: { type: 'string' },
+          manner: { type: 'string' },
+          options: { type: 'string' },
+          seed: { type: 'string' },
+          out: { type: 'string' },
         },
       }).values;
     } catch (error) {
@@ -52,14 +65,30 @@ function readArguments() {
   if (!(manner in MANNERS)) throw wrong('--manner', quoted(manner), `one of ${Object.keys(MANNERS).join(', ')}`);
   const seed = Number(values.seed ?? '1');
   if (!Number.isSafeInteger(seed) || seed < 0) throw wrong('--seed', quoted(values.seed), 'a whole number from 0 on');
-  return { book: needed('book'), kit: needed('kit'), stash: values.stash ?? [], agenda: needed('agenda'), week, manner, options: values.options, seed, out: needed('out') };
+  return {
+    book: needed('book'),
+    kit: needed('kit'),
+    stash: values.stash ?? [],
+    agenda: needed('agenda'),
+    week,
+    manner,
+    options: values.options,
+    seed,
+    out: needed('out'),
+  };
 }
 
 function kitText(given: string, flag: string) {
   const shipped = shippedKit(given);
   const file = shipped ?? given;
-  const name = basename(file).replace(/\.csv$/i, '').replace(/\.kit$/i, '');
-  return { file: given, name, text: read(file, flag, `a file${flag === '--kit' ? `, or one of ${SHIPPED_KITS.join(', ')}` : ''}`) };
+  const name = basename(file)
+    .replace(/\.csv$/i, '')
+    .replace(/\.kit$/i, '');
+  return {
+    file: given,
+    name,
+    text: read(file, flag, `a file${flag === '--kit' ? `, or one of ${SHIPPED_KITS.join(', ')}` : ''}`),
+  };
 }
 
 function read(file: string, flag: string, expected: string): string {

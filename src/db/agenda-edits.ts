@@ -18,22 +18,52 @@ export type AgendaStep =
 
 /** What it did, so that it can be undone: of a text only the part that differs, from the letter `at` on. */
 type Effect =
-  | { readonly on: 'calendar'; readonly name: string; readonly at: number; readonly before: string | null; readonly after: string | null; readonly sums?: { readonly before: string; readonly after: string }; readonly address?: string | null }
-  | { readonly on: 'mark'; readonly uid: string; readonly day: string; readonly before: string | null; readonly after: string | null };
+  | {
+      readonly on: 'calendar';
+      readonly name: string;
+      readonly at: number;
+      readonly before: string | null;
+      readonly after: string | null;
+      readonly sums?: { readonly before: string; readonly after: string };
+      readonly address?: string | null;
+    }
+  | {
+      readonly on: 'mark';
+      readonly uid: string;
+      readonly day: string;
+      readonly before: string | null;
+      readonly after: string | null;
+    };
 
 export async function agendaHistory(db: Database): Promise<AgendaHistory> {
   const edits = await db.selectFrom('agenda_edit').select(['label', 'undone']).orderBy('seq').execute();
-  return { undo: edits.filter((e) => !e.undone).at(-1)?.label ?? null, redo: edits.find((e) => e.undone)?.label ?? null };
+  return {
+    undo: edits.filter((e) => !e.undone).at(-1)?.label ?? null,
+    redo: edits.find((e) => e.undone)?.label ?? null,
+  };
 }
 
 /** Makes one edit of calendars and marks, in one transaction with its entry in the history. */
-export function editAgenda(db: Database, label: string, steps: (trx: Database) => Promise<readonly AgendaStep[]>): Promise<void> {
+export function editAgenda(
+  db: Database,
+  label: string,
+  steps: (trx: Database) => Promise<readonly AgendaStep[]>,
+): Promise<void> {
   return db.transaction().execute(async (trx) => {
     const effects: Effect[] = [];
     for (const step of await steps(trx)) effects.push(await take(trx, step));
     await trx.deleteFrom('agenda_edit').where('undone', '=', 1).execute();
-    await trx.insertInto('agenda_edit').values({ label, effects: JSON.stringify(effects), undone: 0 }).execute();
-    const old = await trx.selectFrom('agenda_edit').select('seq').orderBy('seq', 'desc').offset(KEPT).limit(1).executeTakeFirst();
+    await trx
+      .insertInto('agenda_edit')
+      .values({ label, effects: JSON.stringify(effects), undone: 0 })
+      .execute();
+    const old = await trx
+      .selectFrom('agenda_edit')
+      .select('seq')
+      .orderBy('seq', 'desc')
+      .offset(KEPT)
+      .limit(1)
+      .executeTakeFirst();
     if (old) await trx.deleteFrom('agenda_edit').where('seq', '<=', old.seq).execute();
   });
 }
@@ -52,23 +82,39 @@ async function take(db: Database, step: AgendaStep): Promise<Effect> {
 }
 
 /** The part in which two texts differ. */
-function difference(before: string | null, after: string | null): Pick<Effect & { on: 'calendar' }, 'at' | 'before' | 'after' | 'sums'> {
+function difference(
+  before: string | null,
+  after: string | null,
+): Pick<Effect & { on: 'calendar' }, 'at' | 'before' | 'after' | 'sums'> {
   if (before === null || after === null) return { at: 0, before, after };
   const most = Math.min(before.length, after.length);
   let at = 0;
   while (at < most && before[at] === after[at]) at++;
   let same = 0;
   while (same < most - at && before[before.length - 1 - same] === after[after.length - 1 - same]) same++;
-  return { at, before: before.slice(at, before.length - same), after: after.slice(at, after.length - same), sums: { before: sumOf(before), after: sumOf(after) } };
+  return {
+    at,
+    before: before.slice(at, before.length - same),
+    after: after.slice(at, after.length - same),
+    sums: { before: sumOf(before), after: sumOf(after) },
+  };
 }
 
 /** Tells a text from any other, so that nothing is spliced into a calendar that was read anew meanwhile. */
 const sumOf = (text: string): string => createHash('sha1').update(text).digest('base64');
 
-/** Takes the last edit back, or makes it again. @returns false when there is none, or what it touched was changed otherwise since */
+/**
+ * Takes the last edit back, or makes it again. @returns false when there is none, or what it touched was changed
+ * otherwise since
+ */
 export function stepAgenda(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
   return db.transaction().execute(async (trx) => {
-    const edit = await trx.selectFrom('agenda_edit').selectAll().where('undone', '=', way === 'undo' ? 0 : 1).orderBy('seq', way === 'undo' ? 'desc' : 'asc').executeTakeFirst();
+    const edit = await trx
+      .selectFrom('agenda_edit')
+      .selectAll()
+      .where('undone', '=', way === 'undo' ? 0 : 1)
+      .orderBy('seq', way === 'undo' ? 'desc' : 'asc')
+      .executeTakeFirst();
     if (!edit) return false;
     const effects = JSON.parse(edit.effects) as readonly Effect[];
     const steps: AgendaStep[] = [];
@@ -78,13 +124,30 @@ export function stepAgenda(db: Database, way: 'undo' | 'redo'): Promise<boolean>
         steps.push({ on: 'mark', uid: effect.uid, day: effect.day, mark: wanted });
         continue;
       }
-      const text = steps.reduce<string | null>((t, s) => (s.on === 'calendar' && s.name === effect.name ? s.text : t), await calendarText(trx, effect.name));
+      const text = steps.reduce<string | null>(
+        (t, s) => (s.on === 'calendar' && s.name === effect.name ? s.text : t),
+        await calendarText(trx, effect.name),
+      );
       const sum = way === 'undo' ? effect.sums?.after : effect.sums?.before;
       if (sum ? text === null || sumOf(text) !== sum : text !== now) return false;
-      steps.push({ on: 'calendar', name: effect.name, address: effect.address ?? null, text: wanted === null ? null : now === null ? wanted : `${(text as string).slice(0, effect.at)}${wanted}${(text as string).slice(effect.at + now.length)}` });
+      steps.push({
+        on: 'calendar',
+        name: effect.name,
+        address: effect.address ?? null,
+        text:
+          wanted === null
+            ? null
+            : now === null
+              ? wanted
+              : `${(text as string).slice(0, effect.at)}${wanted}${(text as string).slice(effect.at + now.length)}`,
+      });
     }
     for (const step of steps) await take(trx, step);
-    await trx.updateTable('agenda_edit').set({ undone: way === 'undo' ? 1 : 0 }).where('seq', '=', edit.seq).execute();
+    await trx
+      .updateTable('agenda_edit')
+      .set({ undone: way === 'undo' ? 1 : 0 })
+      .where('seq', '=', edit.seq)
+      .execute();
     return true;
   });
 }

@@ -9,7 +9,9 @@ export async function findBook(db: Database, id: string): Promise<Book | null> {
 export const listBooks = (db: Database): Promise<{ id: string; name: string }[]> =>
   db.selectFrom('book').select(['id', 'name']).orderBy('name').execute();
 
-/** The book that a week not begun yet would most likely be laid out in: the newest spread's, else the first there is. */
+/**
+ * The book that a week not begun yet would most likely be laid out in: the newest spread's, else the first there is.
+ */
 export async function usualBook(db: Database): Promise<string | null> {
   const newest = await db.selectFrom('spread').select('book_id').orderBy('id', 'desc').limit(1).executeTakeFirst();
   return newest?.book_id ?? (await listBooks(db))[0]?.id ?? null;
@@ -17,19 +19,30 @@ export async function usualBook(db: Database): Promise<string | null> {
 
 /** @returns false when a book of that id is there already; then nothing is stored */
 export async function addBook(db: Database, id: string, book: Book): Promise<boolean> {
-  const done = await db.insertInto('book').values({ id, name: book.name, json: JSON.stringify(book) }).onConflict((c) => c.doNothing()).executeTakeFirst();
+  const done = await db
+    .insertInto('book')
+    .values({ id, name: book.name, json: JSON.stringify(book) })
+    .onConflict((c) => c.doNothing())
+    .executeTakeFirst();
   return Number(done.numInsertedOrUpdatedRows ?? 0) > 0;
 }
 
 /** Keeps a book as it is now; weeks laid out in it see the change. */
 export async function saveBook(db: Database, id: string, book: Book): Promise<void> {
-  await db.updateTable('book').set({ name: book.name, json: JSON.stringify(book) }).where('id', '=', id).execute();
+  await db
+    .updateTable('book')
+    .set({ name: book.name, json: JSON.stringify(book) })
+    .where('id', '=', id)
+    .execute();
 }
 
 /** Weeks that are laid out in each book. */
 export async function weeksByBook(db: Database): Promise<Map<string, string[]>> {
   const rows = await db.selectFrom('spread').select(['book_id', 'week']).orderBy('week').execute();
-  return rows.reduce((map, r) => map.set(r.book_id, [...(map.get(r.book_id) ?? []), r.week]), new Map<string, string[]>());
+  return rows.reduce(
+    (map, r) => map.set(r.book_id, [...(map.get(r.book_id) ?? []), r.week]),
+    new Map<string, string[]>(),
+  );
 }
 
 export async function deleteBook(db: Database, id: string): Promise<void> {
@@ -37,8 +50,17 @@ export async function deleteBook(db: Database, id: string): Promise<void> {
 }
 
 /** The picture a page was measured from. */
-export async function findScan(db: Database, id: string, page: number): Promise<{ type: string; data: Uint8Array } | undefined> {
-  return db.selectFrom('book_scan').select(['type', 'data']).where('book_id', '=', id).where('page', '=', page).executeTakeFirst();
+export async function findScan(
+  db: Database,
+  id: string,
+  page: number,
+): Promise<{ type: string; data: Uint8Array } | undefined> {
+  return db
+    .selectFrom('book_scan')
+    .select(['type', 'data'])
+    .where('book_id', '=', id)
+    .where('page', '=', page)
+    .executeTakeFirst();
 }
 
 export async function scannedPages(db: Database, id: string): Promise<number[]> {
@@ -46,7 +68,11 @@ export async function scannedPages(db: Database, id: string): Promise<number[]> 
 }
 
 export async function putScan(db: Database, id: string, page: number, type: string, data: Uint8Array): Promise<void> {
-  await db.insertInto('book_scan').values({ book_id: id, page, type, data }).onConflict((c) => c.columns(['book_id', 'page']).doUpdateSet({ type, data })).execute();
+  await db
+    .insertInto('book_scan')
+    .values({ book_id: id, page, type, data })
+    .onConflict((c) => c.columns(['book_id', 'page']).doUpdateSet({ type, data }))
+    .execute();
 }
 
 export async function dropScan(db: Database, id: string, page: number): Promise<void> {

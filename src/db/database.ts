@@ -14,7 +14,15 @@ import type { Tables } from './schema';
 export type Database = Kysely<Tables>;
 
 /** In order. One line a migration. */
-const MIGRATIONS = { '0001-first': first, '0002-agenda-edits': agendaEdits, '0003-look-ahead': lookAhead, '0004-stock': stock, '0005-manners': manners, '0006-waved': waved, '0007-likes': likes };
+const MIGRATIONS = {
+  '0001-first': first,
+  '0002-agenda-edits': agendaEdits,
+  '0003-look-ahead': lookAhead,
+  '0004-stock': stock,
+  '0005-manners': manners,
+  '0006-waved': waved,
+  '0007-likes': likes,
+};
 
 /**
  * Opens the database and brings it up to date. An edit that was reported as saved is on the disk:

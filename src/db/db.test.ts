@@ -23,15 +23,29 @@ let id: number;
 const { context, placements } = demoSpread();
 const laidOut: Change = { label: 'Arrange the week', before: [], after: placements };
 
-/** SQLite's own errors may come from another test file's world, where `instanceof Error` does not hold; their code does. */
-const sqliteSays = (work: Promise<unknown>): Promise<unknown> => work.then(() => 'nothing', (error: { code?: string }) => error.code);
+/**
+ * SQLite's own errors may come from another test file's world, where `instanceof Error` does not hold; their code
+ * does.
+ */
+const sqliteSays = (work: Promise<unknown>): Promise<unknown> =>
+  work.then(
+    () => 'nothing',
+    (error: { code?: string }) => error.code,
+  );
 
 beforeEach(async () => {
   db = await openDatabase(':memory:');
   await addBook(db, 'three-box', threeBox);
   await addKit(db, demoKit('rockpool'), 'kit');
   await addKit(db, demoKit('stash'), 'stash');
-  id = await addSpread(db, { week: '2027-W06', book_id: 'three-box', kit_id: 'rockpool', manner: 'scattered', seed: 1, options: '{}' });
+  id = await addSpread(db, {
+    week: '2027-W06',
+    book_id: 'three-box',
+    kit_id: 'rockpool',
+    manner: 'scattered',
+    seed: 1,
+    options: '{}',
+  });
 });
 afterEach(() => db.destroy());
 
@@ -60,12 +74,18 @@ it('undoes, redoes, and forgets what was undone when a new edit comes', async ()
 
 it('refuses an edit made for another state, and keeps nothing of it', async () => {
   await makeEdit(db, id, laidOut);
-  await expect(makeEdit(db, id, { label: 'late', before: [{ ...placements[0]!, y: 1 }], after: [] })).rejects.toThrow(StaleEdit);
+  await expect(makeEdit(db, id, { label: 'late', before: [{ ...placements[0]!, y: 1 }], after: [] })).rejects.toThrow(
+    StaleEdit,
+  );
   expect(await placementsOf(db, id)).toEqual(placements);
 });
 
 it('refuses a sticker that is in no kit (foreign key), whole edit and all', async () => {
-  expect(await sqliteSays(makeEdit(db, id, { label: 'x', before: [], after: [placements[0]!, { ...placements[1]!, code: 'none' }] }))).toBe('SQLITE_CONSTRAINT_FOREIGNKEY');
+  expect(
+    await sqliteSays(
+      makeEdit(db, id, { label: 'x', before: [], after: [placements[0]!, { ...placements[1]!, code: 'none' }] }),
+    ),
+  ).toBe('SQLITE_CONSTRAINT_FOREIGNKEY');
   expect(await placementsOf(db, id)).toEqual([]);
   expect((await historyOf(db, id)).undo).toBeNull();
 });
@@ -90,36 +110,61 @@ it('tells one week what another has used, and remembers ticks', async () => {
 
 describe('edits of the agenda', () => {
   const ics = () => calendarText(db, 'household');
-  const edit = (label: string, change: (before: string | null) => string) => editAgenda(db, label, async (trx) => [{ on: 'calendar', name: 'household', text: change(await calendarText(trx, 'household')) }]);
+  const edit = (label: string, change: (before: string | null) => string) =>
+    editAgenda(db, label, async (trx) => [
+      { on: 'calendar', name: 'household', text: change(await calendarText(trx, 'household')) },
+    ]);
 
   it('are undone and redone, not over a calendar that was read anew', async () => {
     await edit('Add “vet”', (before) => `${before ?? ''}vet`);
     await edit('Add “choir”', (before) => `${before}, choir`);
     expect(await ics()).toBe('vet, choir');
-    expect([await stepAgenda(db, 'undo'), await ics(), await agendaHistory(db)]).toEqual([true, 'vet', { undo: 'Add “vet”', redo: 'Add “choir”' }]);
+    expect([await stepAgenda(db, 'undo'), await ics(), await agendaHistory(db)]).toEqual([
+      true,
+      'vet',
+      { undo: 'Add “vet”', redo: 'Add “choir”' },
+    ]);
     expect([await stepAgenda(db, 'undo'), await ics(), await stepAgenda(db, 'undo')]).toEqual([true, null, false]);
-    expect([await stepAgenda(db, 'redo'), await stepAgenda(db, 'redo'), await ics()]).toEqual([true, true, 'vet, choir']);
+    expect([await stepAgenda(db, 'redo'), await stepAgenda(db, 'redo'), await ics()]).toEqual([
+      true,
+      true,
+      'vet, choir',
+    ]);
     await putCalendar(db, 'household', 'another file, of vet, choir');
     expect([await stepAgenda(db, 'undo'), await ics()]).toEqual([false, 'another file, of vet, choir']);
-    await expect(edit('x', () => { throw new Error('no'); })).rejects.toThrow('no');
+    await expect(
+      edit('x', () => {
+        throw new Error('no');
+      }),
+    ).rejects.toThrow('no');
     expect(await ics()).toBe('another file, of vet, choir');
   });
 
   it('touch calendars and marks as one', async () => {
     await editAgenda(db, 'Bring “form” over', async () => [
-      { on: 'calendar', name: 'household', text: 'form' }, { on: 'calendar', name: 'house', text: 'feed', address: 'http://127.0.0.1/a.ics' }, { on: 'mark', uid: 'f', day: '2027-02-05', mark: 'brought' },
+      { on: 'calendar', name: 'household', text: 'form' },
+      { on: 'calendar', name: 'house', text: 'feed', address: 'http://127.0.0.1/a.ics' },
+      { on: 'mark', uid: 'f', day: '2027-02-05', mark: 'brought' },
     ]);
-    expect(await marksBetween(db, '2027-02-01', '2027-02-07')).toEqual([{ uid: 'f', day: '2027-02-05', mark: 'brought' }]);
+    expect(await marksBetween(db, '2027-02-01', '2027-02-07')).toEqual([
+      { uid: 'f', day: '2027-02-05', mark: 'brought' },
+    ]);
     await stepAgenda(db, 'undo');
     expect([await listCalendars(db), await marksBetween(db, '2027-02-01', '2027-02-07')]).toEqual([[], []]);
     await stepAgenda(db, 'redo');
-    expect((await listCalendars(db)).map((c) => [c.name, c.address])).toEqual([['household', null], ['house', 'http://127.0.0.1/a.ics']]);
+    expect((await listCalendars(db)).map((c) => [c.name, c.address])).toEqual([
+      ['household', null],
+      ['house', 'http://127.0.0.1/a.ics'],
+    ]);
   });
 
   it('keep only the part of a text that differs, and no more than fifty of them', async () => {
     const long = 'x'.repeat(50_000);
     for (let i = 0; i < 60; i++) await edit(`edit ${i}`, () => `${long}${i}${long}`);
-    const { size } = await db.selectFrom('agenda_edit').select(({ fn }) => fn.sum<number>(fn<number>('length', ['effects'])).as('size')).executeTakeFirstOrThrow();
+    const { size } = await db
+      .selectFrom('agenda_edit')
+      .select(({ fn }) => fn.sum<number>(fn<number>('length', ['effects'])).as('size'))
+      .executeTakeFirstOrThrow();
     expect(size).toBeLessThan(200_000);
     for (let i = 0; i < 10; i++) await stepAgenda(db, 'undo');
     expect(await ics()).toBe(`${long}49${long}`);
@@ -138,40 +183,87 @@ it('keeps settings', async () => {
 it('counts the stock as the core does, whatever happened', async () => {
   await makeEdit(db, id, laidOut);
   const kit = (await findKit(db, 'rockpool'))!;
-  const step = fc.record({ what: fc.constantFrom<('spoiled' | 'used' | 'found' | 'undo' | 'redo')[]>('spoiled', 'used', 'found', 'undo', 'undo', 'redo'), piece: fc.nat(kit.pieces.length - 1), copy: fc.integer({ min: 1, max: 8 }) });
-  await fc.assert(fc.asyncProperty(fc.array(step, { maxLength: 25 }), async (steps) => {
-    await db.deleteFrom('stock_event').execute();
-    await db.deleteFrom('kit_edit').execute();
-    for (const { what, piece: at, copy } of steps) {
-      if (what === 'undo' || what === 'redo') await stepKits(db, what);
-      else {
-        const { code, count } = kit.pieces[at]!;
-        const found = (await stockEvents(db, 'rockpool')).filter((e) => e.what === 'found' && e.code === code).length;
-        await editKits(db, 'so it was', [{ table: 'stock_event', key: null, row: { what, kit_id: 'rockpool', code, copy: what === 'found' ? count + found + 1 : Math.min(copy, count + found), reason: 'so it was' } }]);
+  const step = fc.record({
+    what: fc.constantFrom<('spoiled' | 'used' | 'found' | 'undo' | 'redo')[]>(
+      'spoiled',
+      'used',
+      'found',
+      'undo',
+      'undo',
+      'redo',
+    ),
+    piece: fc.nat(kit.pieces.length - 1),
+    copy: fc.integer({ min: 1, max: 8 }),
+  });
+  await fc.assert(
+    fc.asyncProperty(fc.array(step, { maxLength: 25 }), async (steps) => {
+      await db.deleteFrom('stock_event').execute();
+      await db.deleteFrom('kit_edit').execute();
+      for (const { what, piece: at, copy } of steps) {
+        if (what === 'undo' || what === 'redo') await stepKits(db, what);
+        else {
+          const { code, count } = kit.pieces[at]!;
+          const found = (await stockEvents(db, 'rockpool')).filter((e) => e.what === 'found' && e.code === code).length;
+          await editKits(db, 'so it was', [
+            {
+              table: 'stock_event',
+              key: null,
+              row: {
+                what,
+                kit_id: 'rockpool',
+                code,
+                copy: what === 'found' ? count + found + 1 : Math.min(copy, count + found),
+                reason: 'so it was',
+              },
+            },
+          ]);
+        }
       }
-    }
-    const sums = sumsOf(stockOfKit(kit, await usesOf(db, 'rockpool'), await stockEvents(db)));
-    const counted = (await kitSums(db)).find((k) => k.kit === 'rockpool')!;
-    expect([counted.spoiled, counted.touched, counted.total]).toEqual([sums.spoiled, sums.used + sums.cut, sums.whole + sums.used + sums.cut + sums.spoiled]);
-  }), { numRuns: 60 });
+      const sums = sumsOf(stockOfKit(kit, await usesOf(db, 'rockpool'), await stockEvents(db)));
+      const counted = (await kitSums(db)).find((k) => k.kit === 'rockpool')!;
+      expect([counted.spoiled, counted.touched, counted.total]).toEqual([
+        sums.spoiled,
+        sums.used + sums.cut,
+        sums.whole + sums.used + sums.cut + sums.spoiled,
+      ]);
+    }),
+    { numRuns: 60 },
+  );
 });
 
 it('undoes and redoes every change of kits, plans, orders and supplies, row by row', async () => {
   const order = { what: 'headers', count: 2, shop: '', days: 3, needed_by: '2027-02-15', state: 'to order' };
-  const state = async () => JSON.stringify([[...(await plannedKits(db))], await listOrders(db), await listSupplies(db), (await listKits(db)).map((k) => k.facts)]);
+  const state = async () =>
+    JSON.stringify([
+      [...(await plannedKits(db))],
+      await listOrders(db),
+      await listSupplies(db),
+      (await listKits(db)).map((k) => k.facts),
+    ]);
   const states = [await state()];
   for (const steps of [
-    [{ table: 'kit_week' as const, key: '2027-W07', row: { kit_id: 'rockpool' } }], [{ table: 'order_item' as const, key: null, row: order }, { table: 'order_item' as const, key: null, row: { ...order, what: 'dots' } }],
-    [{ table: 'order_item' as const, key: 1, row: { state: 'here' } }], [{ table: 'supply' as const, key: 'tape', row: { unit: 'm', amount: 5, warn_at: 1 } }], [{ table: 'supply' as const, key: 'tape', row: { unit: 'm', amount: 2, warn_at: 1 } }],
-    [{ table: 'kit' as const, key: 'rockpool', row: { facts: '{"moods":"sea"}' } }], [{ table: 'kit_week' as const, key: '2027-W07', row: null }], [{ table: 'order_item' as const, key: 2, row: null }],
+    [{ table: 'kit_week' as const, key: '2027-W07', row: { kit_id: 'rockpool' } }],
+    [
+      { table: 'order_item' as const, key: null, row: order },
+      { table: 'order_item' as const, key: null, row: { ...order, what: 'dots' } },
+    ],
+    [{ table: 'order_item' as const, key: 1, row: { state: 'here' } }],
+    [{ table: 'supply' as const, key: 'tape', row: { unit: 'm', amount: 5, warn_at: 1 } }],
+    [{ table: 'supply' as const, key: 'tape', row: { unit: 'm', amount: 2, warn_at: 1 } }],
+    [{ table: 'kit' as const, key: 'rockpool', row: { facts: '{"moods":"sea"}' } }],
+    [{ table: 'kit_week' as const, key: '2027-W07', row: null }],
+    [{ table: 'order_item' as const, key: 2, row: null }],
   ]) {
     await editKits(db, 'an edit', steps);
     states.push(await state());
   }
   expect(new Set(states).size).toBe(states.length);
-  for (const before of [...states].reverse().slice(1)) expect([await stepKits(db, 'undo'), await state()]).toEqual([true, before]);
+  for (const before of [...states].reverse().slice(1))
+    expect([await stepKits(db, 'undo'), await state()]).toEqual([true, before]);
   expect([await stepKits(db, 'undo'), await kitHistory(db)]).toEqual([false, { undo: null, redo: 'an edit' }]);
   for (const after of states.slice(1)) expect([await stepKits(db, 'redo'), await state()]).toEqual([true, after]);
-  await expect(editKits(db, 'none', [{ table: 'kit_week', key: '2027-W08', row: { kit_id: 'no such kit' } }])).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });
+  await expect(
+    editKits(db, 'none', [{ table: 'kit_week', key: '2027-W08', row: { kit_id: 'no such kit' } }]),
+  ).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });
   expect(await state()).toBe(states.at(-1));
 });

@@ -4,7 +4,14 @@ import type { Database } from './database';
 const KEPT = 200;
 
 /** The tables that the Kits screen changes, and what names a row of each. */
-const KEYS = { stock_event: 'seq', kit: 'id', kit_week: 'week', order_item: 'id', supply: 'name', favorite: 'piece' } as const;
+const KEYS = {
+  stock_event: 'seq',
+  kit: 'id',
+  kit_week: 'week',
+  order_item: 'id',
+  supply: 'name',
+  favorite: 'piece',
+} as const;
 type Table = keyof typeof KEYS;
 type Row = Readonly<Record<string, string | number | null>>;
 
@@ -30,7 +37,10 @@ export interface KitHistory {
 
 export async function kitHistory(db: Database): Promise<KitHistory> {
   const edits = await db.selectFrom('kit_edit').select(['label', 'undone']).orderBy('seq').execute();
-  return { undo: edits.filter((e) => !e.undone).at(-1)?.label ?? null, redo: edits.find((e) => e.undone)?.label ?? null };
+  return {
+    undo: edits.filter((e) => !e.undone).at(-1)?.label ?? null,
+    redo: edits.find((e) => e.undone)?.label ?? null,
+  };
 }
 
 /** Makes one edit of kits, stock, plans, orders or supplies, in one transaction with its entry in the history. */
@@ -39,8 +49,17 @@ export function editKits(db: Database, label: string, steps: readonly KitStep[])
     const effects: Effect[] = [];
     for (const step of steps) effects.push(await take(trx, step));
     await trx.deleteFrom('kit_edit').where('undone', '=', 1).execute();
-    await trx.insertInto('kit_edit').values({ label, effects: JSON.stringify(effects), undone: 0 }).execute();
-    const old = await trx.selectFrom('kit_edit').select('seq').orderBy('seq', 'desc').offset(KEPT).limit(1).executeTakeFirst();
+    await trx
+      .insertInto('kit_edit')
+      .values({ label, effects: JSON.stringify(effects), undone: 0 })
+      .execute();
+    const old = await trx
+      .selectFrom('kit_edit')
+      .select('seq')
+      .orderBy('seq', 'desc')
+      .offset(KEPT)
+      .limit(1)
+      .executeTakeFirst();
     if (old) await trx.deleteFrom('kit_edit').where('seq', '<=', old.seq).execute();
   });
 }
@@ -48,11 +67,21 @@ export function editKits(db: Database, label: string, steps: readonly KitStep[])
 /** Takes the last edit back, or makes it again. @returns false when there is none */
 export function stepKits(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
   return db.transaction().execute(async (trx) => {
-    const edit = await trx.selectFrom('kit_edit').selectAll().where('undone', '=', way === 'undo' ? 0 : 1).orderBy('seq', way === 'undo' ? 'desc' : 'asc').executeTakeFirst();
+    const edit = await trx
+      .selectFrom('kit_edit')
+      .selectAll()
+      .where('undone', '=', way === 'undo' ? 0 : 1)
+      .orderBy('seq', way === 'undo' ? 'desc' : 'asc')
+      .executeTakeFirst();
     if (!edit) return false;
     const effects = JSON.parse(edit.effects) as readonly Effect[];
-    for (const e of way === 'undo' ? [...effects].reverse() : effects) await put(trx, e.table, e.key, way === 'undo' ? e.before : e.after);
-    await trx.updateTable('kit_edit').set({ undone: way === 'undo' ? 1 : 0 }).where('seq', '=', edit.seq).execute();
+    for (const e of way === 'undo' ? [...effects].reverse() : effects)
+      await put(trx, e.table, e.key, way === 'undo' ? e.before : e.after);
+    await trx
+      .updateTable('kit_edit')
+      .set({ undone: way === 'undo' ? 1 : 0 })
+      .where('seq', '=', edit.seq)
+      .execute();
     return true;
   });
 }
@@ -64,20 +93,38 @@ async function take(db: Database, { table, key, row }: KitStep): Promise<Effect>
 }
 
 async function rowOf(db: Database, table: Table, key: string | number): Promise<Row | null> {
-  return ((await db.selectFrom(table).selectAll().where(KEYS[table] as never, '=', key as never).executeTakeFirst()) as Row | undefined) ?? null;
+  return (
+    ((await db
+      .selectFrom(table)
+      .selectAll()
+      .where(KEYS[table] as never, '=', key as never)
+      .executeTakeFirst()) as Row | undefined) ?? null
+  );
 }
 
 /** @returns the row's key */
 async function put(db: Database, table: Table, key: string | number | null, row: Row | null): Promise<string | number> {
   const column = KEYS[table];
   if (row === null) {
-    await db.deleteFrom(table).where(column as never, '=', key as never).execute();
+    await db
+      .deleteFrom(table)
+      .where(column as never, '=', key as never)
+      .execute();
     return key as string | number;
   }
   const values = (key === null ? row : { ...row, [column]: key }) as never;
-  if (key !== null && (await rowOf(db, table, key))) await db.updateTable(table).set(values).where(column as never, '=', key as never).execute();
+  if (key !== null && (await rowOf(db, table, key)))
+    await db
+      .updateTable(table)
+      .set(values)
+      .where(column as never, '=', key as never)
+      .execute();
   else {
-    const made = (await db.insertInto(table).values(values).returning(column as never).executeTakeFirstOrThrow()) as Row;
+    const made = (await db
+      .insertInto(table)
+      .values(values)
+      .returning(column as never)
+      .executeTakeFirstOrThrow()) as Row;
     return made[column] as string | number;
   }
   return key;

@@ -25,7 +25,10 @@ const read = new WeakMap<Database, { stamp: string; kits: Promise<Kit[]> }>();
 
 /** All kits and stashes, read once until a piece is added: a search goes through all of them at every letter. */
 export async function allKits(db: Database): Promise<Kit[]> {
-  const { pieces, last } = await db.selectFrom('piece').select((e) => [e.fn.countAll<number>().as('pieces'), sql<number>`max(rowid)`.as('last')]).executeTakeFirstOrThrow();
+  const { pieces, last } = await db
+    .selectFrom('piece')
+    .select((e) => [e.fn.countAll<number>().as('pieces'), sql<number>`max(rowid)`.as('last')])
+    .executeTakeFirstOrThrow();
   const stamp = `${pieces} ${last}`;
   let known = read.get(db);
   if (known?.stamp !== stamp) {
@@ -42,7 +45,10 @@ export async function findKit(db: Database, id: string): Promise<Kit | null> {
 
 async function kitOf(db: Database, id: string): Promise<Kit> {
   const rows = await db.selectFrom('piece').selectAll().where('kit_id', '=', id).orderBy('position').execute();
-  return { name: id, pieces: rows.map(({ kit_id, position: _position, ...rest }) => ({ ...rest, kit: kit_id }) as Piece) };
+  return {
+    name: id,
+    pieces: rows.map(({ kit_id, position: _position, ...rest }) => ({ ...rest, kit: kit_id }) as Piece),
+  };
 }
 
 /** Stores a kit with all its pieces, or nothing. @returns false when one of that name is there already */
@@ -52,7 +58,11 @@ export function addKit(db: Database, kit: Kit, role: KitTable['role']): Promise<
     if (there) return false;
     await trx.insertInto('kit').values({ id: kit.name, role }).execute();
     const rows = kit.pieces.map(({ kit: kit_id, ...rest }, position): PieceTable => ({ ...rest, kit_id, position }));
-    for (let i = 0; i < rows.length; i += 500) await trx.insertInto('piece').values(rows.slice(i, i + 500)).execute();
+    for (let i = 0; i < rows.length; i += 500)
+      await trx
+        .insertInto('piece')
+        .values(rows.slice(i, i + 500))
+        .execute();
     return true;
   });
 }

@@ -13,7 +13,13 @@ export interface Like {
 const MOST = 5;
 
 export async function listLikes(db: Database): Promise<Like[]> {
-  const rows = await db.selectFrom('learned_like').selectAll().where('weight', '!=', 0).orderBy('weight', 'desc').orderBy('piece').execute();
+  const rows = await db
+    .selectFrom('learned_like')
+    .selectAll()
+    .where('weight', '!=', 0)
+    .orderBy('weight', 'desc')
+    .orderBy('piece')
+    .execute();
   return rows.map((r) => ({ piece: r.piece, weight: r.weight, off: r.off === 1 }));
 }
 
@@ -21,12 +27,20 @@ export async function learn(db: Database, tastes: readonly Taste[]): Promise<voi
   for (const { piece, by } of tastes) {
     const known = await db.selectFrom('learned_like').select('weight').where('piece', '=', piece).executeTakeFirst();
     const weight = Math.max(-MOST, Math.min(MOST, (known?.weight ?? 0) + by));
-    await db.insertInto('learned_like').values({ piece, weight, off: 0 }).onConflict((c) => c.column('piece').doUpdateSet({ weight })).execute();
+    await db
+      .insertInto('learned_like')
+      .values({ piece, weight, off: 0 })
+      .onConflict((c) => c.column('piece').doUpdateSet({ weight }))
+      .execute();
   }
 }
 
 export async function switchLike(db: Database, piece: string, off: boolean): Promise<void> {
-  await db.updateTable('learned_like').set({ off: off ? 1 : 0 }).where('piece', '=', piece).execute();
+  await db
+    .updateTable('learned_like')
+    .set({ off: off ? 1 : 0 })
+    .where('piece', '=', piece)
+    .execute();
 }
 
 export async function forgetLikes(db: Database): Promise<void> {

@@ -12,12 +12,21 @@ export interface OwnManner {
 
 export async function listManners(db: Database): Promise<OwnManner[]> {
   const rows = await db.selectFrom('own_manner').selectAll().orderBy('name').execute();
-  return rows.map((r) => ({ name: r.name, school: r.school, options: JSON.parse(r.options) as Partial<Options>, ways: JSON.parse(r.ways) as Partial<Ways> }));
+  return rows.map((r) => ({
+    name: r.name,
+    school: r.school,
+    options: JSON.parse(r.options) as Partial<Options>,
+    ways: JSON.parse(r.ways) as Partial<Ways>,
+  }));
 }
 
 export async function keepManner(db: Database, { name, school, options, ways }: OwnManner): Promise<void> {
   const row = { school, options: JSON.stringify(options), ways: JSON.stringify(ways) };
-  await db.insertInto('own_manner').values({ name, ...row }).onConflict((c) => c.column('name').doUpdateSet(row)).execute();
+  await db
+    .insertInto('own_manner')
+    .values({ name, ...row })
+    .onConflict((c) => c.column('name').doUpdateSet(row))
+    .execute();
 }
 
 export async function forgetManner(db: Database, name: string): Promise<void> {

@@ -8,5 +8,9 @@ export async function readSetting<T>(db: Database, name: string): Promise<T | nu
 
 export async function writeSetting(db: Database, name: string, value: unknown): Promise<void> {
   const json = JSON.stringify(value);
-  await db.insertInto('setting').values({ name, json }).onConflict((c) => c.column('name').doUpdateSet({ json })).execute();
+  await db
+    .insertInto('setting')
+    .values({ name, json })
+    .onConflict((c) => c.column('name').doUpdateSet({ json }))
+    .execute();
 }

@@ -11,8 +11,19 @@ export async function stockEvents(db: Database, kit?: string): Promise<StockEven
 
 /** Where the stickers of a kit lie on spreads. */
 export async function usesOf(db: Database, kit: string): Promise<Use[]> {
-  const rows = await db.selectFrom('placement').innerJoin('spread', 'spread.id', 'placement.spread_id').select(['placement.kit_id', 'code', 'copy', 'cut', 'week']).where('placement.kit_id', '=', kit).execute();
-  return rows.map((r) => ({ kit: r.kit_id, code: r.code, copy: r.copy, cut: r.cut ? (JSON.parse(r.cut) as Use['cut']) : null, where: r.week }));
+  const rows = await db
+    .selectFrom('placement')
+    .innerJoin('spread', 'spread.id', 'placement.spread_id')
+    .select(['placement.kit_id', 'code', 'copy', 'cut', 'week'])
+    .where('placement.kit_id', '=', kit)
+    .execute();
+  return rows.map((r) => ({
+    kit: r.kit_id,
+    code: r.code,
+    copy: r.copy,
+    cut: r.cut ? (JSON.parse(r.cut) as Use['cut']) : null,
+    where: r.week,
+  }));
 }
 
 export interface KitSums {
@@ -23,7 +34,9 @@ export interface KitSums {
   readonly spoiled: number;
 }
 
-/** Copies of every kit, counted by SQLite: all there were, those begun, those spoiled. What is not of these is whole. */
+/**
+ * Copies of every kit, counted by SQLite: all there were, those begun, those spoiled. What is not of these is whole.
+ */
 export async function kitSums(db: Database): Promise<KitSums[]> {
   const { rows } = await sql<KitSums>`
     with event as (select what, kit_id, code, copy from stock_event),

@@ -33,14 +33,33 @@ export async function startSpread(input: unknown): Promise<Outcome<{ id: number 
   return outcome(async () => {
     const { week, bookId, kitId, manner } = check(StartSpreadDto, input, 'new week');
     const db = await store();
-    if (!isWeekName(week)) throw new BadInput([{ file: 'new week', where: 'week', found: quoted(week), expected: 'a week of that year' }]);
+    if (!isWeekName(week))
+      throw new BadInput([{ file: 'new week', where: 'week', found: quoted(week), expected: 'a week of that year' }]);
     const there = await findSpreadOfWeek(db, week);
     if (there) return { id: there.id };
-    if (!(await findBook(db, bookId))) throw new BadInput([{ file: 'new week', where: 'book', found: quoted(bookId), expected: 'one of your books' }]);
-    if (!(await findKit(db, kitId))) throw new BadInput([{ file: 'new week', where: 'kit', found: quoted(kitId), expected: 'one of your kits' }]);
+    if (!(await findBook(db, bookId)))
+      throw new BadInput([{ file: 'new week', where: 'book', found: quoted(bookId), expected: 'one of your books' }]);
+    if (!(await findKit(db, kitId)))
+      throw new BadInput([{ file: 'new week', where: 'kit', found: quoted(kitId), expected: 'one of your kits' }]);
     const own = (await listManners(db)).find((m) => m.name === manner);
-    if (!own && !Object.hasOwn(MANNERS, manner)) throw new BadInput([{ file: 'new week', where: 'manner', found: quoted(manner), expected: `a manner of your own, or one of ${Object.keys(MANNERS).join(', ')}` }]);
-    const id = await addSpread(db, { week, book_id: bookId, kit_id: kitId, manner: own?.school ?? manner, seed: 1, options: JSON.stringify(own?.options ?? {}), ways: JSON.stringify(own?.ways ?? {}) });
+    if (!own && !Object.hasOwn(MANNERS, manner))
+      throw new BadInput([
+        {
+          file: 'new week',
+          where: 'manner',
+          found: quoted(manner),
+          expected: `a manner of your own, or one of ${Object.keys(MANNERS).join(', ')}`,
+        },
+      ]);
+    const id = await addSpread(db, {
+      week,
+      book_id: bookId,
+      kit_id: kitId,
+      manner: own?.school ?? manner,
+      seed: 1,
+      options: JSON.stringify(own?.options ?? {}),
+      ways: JSON.stringify(own?.ways ?? {}),
+    });
     revalidatePath('/');
     return { id };
   });
@@ -65,7 +84,15 @@ export async function saveEdit(input: unknown): Promise<Outcome<History>> {
     if (!spread || !applies(spread.placements, edit)) throw new StaleEdit(edit.label);
     const after = apply(spread.placements, edit);
     const [over] = overdrawnPlacements(contextFrom(spread.context), after);
-    if (over) throw new BadInput([{ file: 'edit', where: over.id, found: `${over.kit}/${over.code}, copy ${over.copy}`, expected: 'a sticker that is still there' }]);
+    if (over)
+      throw new BadInput([
+        {
+          file: 'edit',
+          where: over.id,
+          found: `${over.kit}/${over.code}, copy ${over.copy}`,
+          expected: 'a sticker that is still there',
+        },
+      ]);
     const db = await store();
     const history = await makeEdit(db, spreadId, edit);
     await learn(db, tasteOf(spread.context, edit));
@@ -89,7 +116,10 @@ export async function readSpread(input: unknown): Promise<Outcome<Pick<SpreadDat
   return outcome(async () => {
     const { spreadId } = check(SpreadIdDto, input, 'spread');
     const spread = await loadSpread(spreadId);
-    if (!spread) throw new BadInput([{ file: 'spread', where: 'id', found: String(spreadId), expected: 'a spread that was not given up' }]);
+    if (!spread)
+      throw new BadInput([
+        { file: 'spread', where: 'id', found: String(spreadId), expected: 'a spread that was not given up' },
+      ]);
     return { placements: spread.placements, history: spread.history };
   });
 }
@@ -117,10 +147,17 @@ export async function tickStep(input: unknown): Promise<Outcome<null>> {
 }
 
 /** Ids of the pieces that an edit lifts after they were stuck down. */
-const liftedBy = ({ before, after }: Change): ReadonlySet<string> => new Set(before.filter((p) => p.locked && !after.some((q) => q.id === p.id && q.locked)).map((p) => p.id));
+const liftedBy = ({ before, after }: Change): ReadonlySet<string> =>
+  new Set(before.filter((p) => p.locked && !after.some((q) => q.id === p.id && q.locked)).map((p) => p.id));
 
 /** Plain objects again, with every key there is. */
 const plain = (change: { label: string; before: readonly Placement[]; after: readonly Placement[] }): Change =>
   JSON.parse(JSON.stringify({ ...change, before: change.before.map(whole), after: change.after.map(whole) })) as Change;
 
-const whole = (p: Placement): Placement => ({ ...p, day: p.day ?? null, cut: p.cut ?? null, text: p.text ?? null, ink: p.ink ?? null });
+const whole = (p: Placement): Placement => ({
+  ...p,
+  day: p.day ?? null,
+  cut: p.cut ?? null,
+  text: p.text ?? null,
+  ink: p.ink ?? null,
+});

@@ -13,7 +13,18 @@ import { agendaHistory, editAgenda, stepAgenda } from '../db/agenda-edits';
 import { calendarText } from '../db/calendars';
 import type { Database } from '../db/database';
 import { calendarsOf, editableCalendarOf, ownerZone } from './calendars';
-import { AgendaHistoryDto, BothMeantDto, BringOverDto, GatherDto, MarkDto, MoveDto, NameDto, PutEntryDto, PutRoundDto, RemoveEntryDto } from './dto/agenda.dto';
+import {
+  AgendaHistoryDto,
+  BothMeantDto,
+  BringOverDto,
+  GatherDto,
+  MarkDto,
+  MoveDto,
+  NameDto,
+  PutEntryDto,
+  PutRoundDto,
+  RemoveEntryDto,
+} from './dto/agenda.dto';
 import { check } from './dto/check';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
@@ -26,7 +37,8 @@ const stamp = (): string => `${new Date().toISOString().slice(0, 19)}Z`;
 const newUid = (): string => `${randomUUID()}@hobnail`;
 
 /** The calendar that takes what is added: the first one that is no feed. */
-const ownCalendar = async (db: Database): Promise<string> => (await calendarsOf(db)).find((c) => !c.address)?.name ?? OWN;
+const ownCalendar = async (db: Database): Promise<string> =>
+  (await calendarsOf(db)).find((c) => !c.address)?.name ?? OWN;
 
 /** Adds an item, or changes the one with its uid. */
 export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>> {
@@ -35,7 +47,9 @@ export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>>
     const name = entry.uid ? await editableCalendarOf(db, entry.uid) : await ownCalendar(db);
     const zone = await ownerZone(db);
     const full = { ...entry, uid: entry.uid || newUid() };
-    await editAgenda(db, `${entry.uid ? 'Change' : 'Add'} “${entry.title}”`, async (trx) => [text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), full, zone, stamp()))]);
+    await editAgenda(db, `${entry.uid ? 'Change' : 'Add'} “${entry.title}”`, async (trx) => [
+      text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), full, zone, stamp())),
+    ]);
   });
 }
 
@@ -68,14 +82,22 @@ export async function gatherItems(input: unknown): Promise<Outcome<AgendaHistory
   });
 }
 
-async function changeEach(db: Database, label: string, items: readonly { uid: string; on: string }[], change: { day?: string; list?: string }): Promise<void> {
+async function changeEach(
+  db: Database,
+  label: string,
+  items: readonly { uid: string; on: string }[],
+  change: { day?: string; list?: string },
+): Promise<void> {
   const zone = await ownerZone(db);
   const names = await Promise.all(items.map((i) => editableCalendarOf(db, i.uid)));
   await editAgenda(db, label, async (trx) => {
     const texts = new Map<string, string>();
     for (const [i, { uid, on }] of items.entries()) {
       const name = names[i] as string;
-      texts.set(name, changeOccurrence(texts.get(name) ?? (await calendarText(trx, name)) ?? '', uid, on, change, zone));
+      texts.set(
+        name,
+        changeOccurrence(texts.get(name) ?? (await calendarText(trx, name)) ?? '', uid, on, change, zone),
+      );
     }
     return [...texts].map(([name, ics]) => text(name, ics));
   });
@@ -85,7 +107,9 @@ async function changeEach(db: Database, label: string, items: readonly { uid: st
 export async function markItem(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { uid, on, mark } = check(MarkDto, input, 'mark');
-    await editAgenda(db, mark === 'done' ? 'Tick an item' : mark ? 'Let an item go' : 'Take a tick away', async () => [{ on: 'mark', uid, day: on, mark }]);
+    await editAgenda(db, mark === 'done' ? 'Tick an item' : mark ? 'Let an item go' : 'Take a tick away', async () => [
+      { on: 'mark', uid, day: on, mark },
+    ]);
   });
 }
 
@@ -95,9 +119,20 @@ export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>>
     const { uid, on, to } = check(BringOverDto, input, 'item');
     const zone = await ownerZone(db);
     const entry = (await calendarsOf(db)).map((c) => entryOf(c.calendar, uid)).find((e) => e !== null);
-    if (!entry) throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
+    if (!entry)
+      throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
     const { title, kind, part, room, list } = entry;
-    const brought = { ...blankEntry(to), uid: newUid(), title, kind, part, room, list, task: entry.task, from: entry.from ?? on };
+    const brought = {
+      ...blankEntry(to),
+      uid: newUid(),
+      title,
+      kind,
+      part,
+      room,
+      list,
+      task: entry.task,
+      from: entry.from ?? on,
+    };
     const name = await ownCalendar(db);
     await editAgenda(db, `Bring “${title}” over`, async (trx) => [
       text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), brought, zone, stamp())),
@@ -110,20 +145,38 @@ export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>>
 export async function keepBoth(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { pairs } = check(BothMeantDto, input, 'pairs');
-    await editAgenda(db, 'Keep both', async () => pairs.map(({ one, other }) => ({ on: 'mark', uid: pairKey(one, other), day: '', mark: 'both meant' })));
+    await editAgenda(db, 'Keep both', async () =>
+      pairs.map(({ one, other }) => ({ on: 'mark', uid: pairKey(one, other), day: '', mark: 'both meant' })),
+    );
   });
 }
 
 /** Adds a rota or turns, or changes the one it had the name of. */
 export async function saveRound(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
-    const { round: { slots, ...given }, instead } = check(PutRoundDto, input, 'round');
+    const {
+      round: { slots, ...given },
+      instead,
+    } = check(PutRoundDto, input, 'round');
     const round = { ...given, turns: slots.map((s) => s.turn) };
-    if (!round.turns.some(Boolean)) throw new BadInput([{ file: 'round', where: 'turns', found: 'only free ones', expected: 'at least one turn with a text' }]);
+    if (!round.turns.some(Boolean))
+      throw new BadInput([
+        { file: 'round', where: 'turns', found: 'only free ones', expected: 'at least one turn with a text' },
+      ]);
     const name = await calendarOfRound(db, instead || round.name);
     const zone = await ownerZone(db);
     await editAgenda(db, `${instead ? 'Change' : 'Add'} the round “${round.name}”`, async (trx) => [
-      text(name, putRound((await calendarText(trx, name)) ?? emptyCalendar(zone), round, zone, stamp(), newUid, instead || round.name)),
+      text(
+        name,
+        putRound(
+          (await calendarText(trx, name)) ?? emptyCalendar(zone),
+          round,
+          zone,
+          stamp(),
+          newUid,
+          instead || round.name,
+        ),
+      ),
     ]);
   });
 }
@@ -132,13 +185,23 @@ export async function dropRound(input: unknown): Promise<Outcome<AgendaHistory>>
   return changed(async (db) => {
     const { name: round } = check(NameDto, input, 'round');
     const name = await calendarOfRound(db, round);
-    await editAgenda(db, `Take the round “${round}” out`, async (trx) => [text(name, removeRound((await calendarText(trx, name)) ?? '', round))]);
+    await editAgenda(db, `Take the round “${round}” out`, async (trx) => [
+      text(name, removeRound((await calendarText(trx, name)) ?? '', round)),
+    ]);
   });
 }
 
 async function calendarOfRound(db: Database, round: string): Promise<string> {
   const holding = (await calendarsOf(db)).find((c) => roundsOf(c.calendar).some((r) => r.name === round));
-  if (holding?.address) throw new BadInput([{ file: 'round', where: `calendar ${quoted(holding.name)}`, found: 'a feed, which is only read here', expected: 'a change made where the feed comes from' }]);
+  if (holding?.address)
+    throw new BadInput([
+      {
+        file: 'round',
+        where: `calendar ${quoted(holding.name)}`,
+        found: 'a feed, which is only read here',
+        expected: 'a change made where the feed comes from',
+      },
+    ]);
   return holding?.name ?? ownCalendar(db);
 }
 
@@ -153,7 +216,15 @@ export async function dropCalendar(input: unknown): Promise<Outcome<AgendaHistor
 export async function undoAgenda(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { way } = check(AgendaHistoryDto, input, 'history');
-    if (!(await stepAgenda(db, way))) throw new BadInput([{ file: 'agenda', where: way, found: 'nothing that fits', expected: 'an edit made here, and the calendar not read anew since' }]);
+    if (!(await stepAgenda(db, way)))
+      throw new BadInput([
+        {
+          file: 'agenda',
+          where: way,
+          found: 'nothing that fits',
+          expected: 'an edit made here, and the calendar not read anew since',
+        },
+      ]);
   });
 }
 

@@ -87,15 +87,36 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
   const bookId = spread?.book_id ?? (await usualBook(db));
   const book = bookId ? await findBook(db, bookId) : null;
   const weekStart = book?.weekStart ?? 'monday';
-  const [week, lastWeek, hand, calendars] = await Promise.all([weekDemands(db, name, weekStart), weekDemands(db, weekAfter(name, -1), weekStart), ownerHand(db), calendarsOf(db)]);
+  const [week, lastWeek, hand, calendars] = await Promise.all([
+    weekDemands(db, name, weekStart),
+    weekDemands(db, weekAfter(name, -1), weekStart),
+    ownerHand(db),
+    calendarsOf(db),
+  ]);
   const marks = await marksBetween(db, lastWeek.days[0] as IsoDay, week.days[6] as IsoDay);
   const dayMarks = new Map(marks.filter((m) => m.day).map((m) => [markKey(m.uid, m.day), m.mark as Mark]));
-  const context = book && contextFrom({ book, kit: usualSizes, stash: [], week, manner: 'scattered', options: { hand }, seed: 1, usedElsewhere: [] });
+  const context =
+    book &&
+    contextFrom({
+      book,
+      kit: usualSizes,
+      stash: [],
+      week,
+      manner: 'scattered',
+      options: { hand },
+      seed: 1,
+      usedElsewhere: [],
+    });
   const fills = context ? fillOfDays(context) : week.days.map(() => ({ wanted: 0, there: 0 }));
   const left = undone(lastWeek, week, dayMarks, today());
   const uids = [...new Set([...week.demands, ...left].map((d) => d.uid))];
   return {
-    today: today(), week, spreadId: spread?.id ?? null, hand, fills, undone: left,
+    today: today(),
+    week,
+    spreadId: spread?.id ?? null,
+    hand,
+    fills,
+    undone: left,
     relief: week.days.map((_, day) => (context ? reliefOf(context, day, fills) : [])),
     twice: lookAlikes(week.demands).filter(({ one, other }) => !week.bothMeant?.includes(pairKey(one.uid, other.uid))),
     done: [...dayMarks].filter(([, mark]) => mark === 'done').map(([key]) => key),
@@ -103,7 +124,9 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
     ...entriesOf(calendars, uids),
     calendars: calendars.map(lineOf),
     rounds: calendars.filter((c) => !c.address).flatMap((c) => roundsOf(c.calendar)),
-    routines: [...new Set(calendars.flatMap((c) => routinesOf(c.calendar)).map((r) => r.title))].sort().slice(0, MOST_ROUTINES),
+    routines: [...new Set(calendars.flatMap((c) => routinesOf(c.calendar)).map((r) => r.title))]
+      .sort()
+      .slice(0, MOST_ROUTINES),
     columnWidth: (book && dayColumn(book, 0)?.w) ?? null,
     history: await agendaHistory(db),
   };
@@ -113,8 +136,16 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
 async function monthOf(week: string): Promise<MonthDay[]> {
   const db = await store();
   const first = weekOf(`${(daysOfWeek(week)[3] as IsoDay).slice(0, 7)}-01`);
-  const weeks = await Promise.all(Array.from({ length: WEEKS_SHOWN }, (_, i) => weekDemands(db, weekAfter(first, i), 'monday')));
-  return weeks.flatMap((w) => w.days.map((day, d): MonthDay => ({ day, week: w.week, items: w.demands.filter((x) => x.day <= d && x.lastDay >= d).length })));
+  const weeks = await Promise.all(
+    Array.from({ length: WEEKS_SHOWN }, (_, i) => weekDemands(db, weekAfter(first, i), 'monday')),
+  );
+  return weeks.flatMap((w) =>
+    w.days.map((day, d): MonthDay => ({
+      day,
+      week: w.week,
+      items: w.demands.filter((x) => x.day <= d && x.lastDay >= d).length,
+    })),
+  );
 }
 
 function entriesOf(calendars: readonly KeptCalendar[], uids: readonly string[]): Pick<Agenda, 'entries' | 'fromFeed'> {
@@ -132,7 +163,13 @@ function entriesOf(calendars: readonly KeptCalendar[], uids: readonly string[]):
 function lineOf(c: KeptCalendar): CalendarLine {
   const { root, notes } = c.calendar;
   return {
-    name: c.name, items: root.getAllSubcomponents('vevent').length + root.getAllSubcomponents('vtodo').length, address: c.address,
-    checkedAt: c.checked_at, readAt: c.read_at, trouble: c.trouble, changes: c.changes ? (JSON.parse(c.changes) as CalendarChanges) : null, notes,
+    name: c.name,
+    items: root.getAllSubcomponents('vevent').length + root.getAllSubcomponents('vtodo').length,
+    address: c.address,
+    checkedAt: c.checked_at,
+    readAt: c.read_at,
+    trouble: c.trouble,
+    changes: c.changes ? (JSON.parse(c.changes) as CalendarChanges) : null,
+    notes,
   };
 }

@@ -21,7 +21,10 @@ export async function measureBook(input: unknown): Promise<Outcome<{ id: string 
   return changed(async (db) => {
     const { measures } = check(MeasureBookDto, input, 'book');
     const faults = faultsOfMeasures(measures);
-    if (faults.length) throw new BadInput(faults.map((f) => ({ file: 'book', where: 'measures', found: f, expected: 'measures that fit the page' })));
+    if (faults.length)
+      throw new BadInput(
+        faults.map((f) => ({ file: 'book', where: 'measures', found: f, expected: 'measures that fit the page' })),
+      );
     return add(db, bookFromMeasures(measures));
   });
 }
@@ -35,7 +38,8 @@ export async function copyBook(input: unknown): Promise<Outcome<{ id: string }>>
 }
 
 /**
- * Keeps a book as it is being measured. What is not whole yet is kept as a draft, and weeks go on with the last version that was.
+ * Keeps a book as it is being measured. What is not whole yet is kept as a draft, and weeks go on with the last
+ * version that was.
  * @returns what is lacking, in sentences; empty when weeks use it from now on
  */
 export async function keepBook(input: unknown): Promise<Outcome<{ lacking: string[] }>> {
@@ -44,7 +48,10 @@ export async function keepBook(input: unknown): Promise<Outcome<{ lacking: strin
     own(id);
     await known(db, id);
     const text = JSON.stringify(book);
-    if (text.length > LARGEST) throw new BadInput([{ file: 'book', where: 'the whole book', found: `${text.length} letters`, expected: `at most ${LARGEST}` }]);
+    if (text.length > LARGEST)
+      throw new BadInput([
+        { file: 'book', where: 'the whole book', found: `${text.length} letters`, expected: `at most ${LARGEST}` },
+      ]);
     await writeSetting(db, draftOf(id), book);
     const lacking = faultsOfBook(book);
     if (!lacking.length) {
@@ -61,7 +68,10 @@ export async function dropBook(input: unknown): Promise<Outcome<null>> {
     const { id } = check(BookIdDto, input, 'book');
     own(id);
     const weeks = (await weeksByBook(db)).get(id) ?? [];
-    if (weeks.length) throw new BadInput([{ file: 'book', where: 'weeks', found: weeks.join(', '), expected: 'a book that no week is laid out in' }]);
+    if (weeks.length)
+      throw new BadInput([
+        { file: 'book', where: 'weeks', found: weeks.join(', '), expected: 'a book that no week is laid out in' },
+      ]);
     await deleteBook(db, id);
     await writeSetting(db, draftOf(id), null);
     return null;
@@ -72,17 +82,32 @@ const LARGEST = 400_000;
 
 async function add(db: Database, book: Book): Promise<{ id: string }> {
   const whole = readBook(writeBook(book), 'book');
-  const base = whole.name.toLowerCase().normalize('NFKD').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'book';
+  const base =
+    whole.name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-|-$/g, '') || 'book';
   for (let n = 1; n < 1000; n++) {
     const id = n === 1 ? base : `${base}-${n}`;
     if (await addBook(db, id, whole)) return { id };
   }
-  throw new BadInput([{ file: 'book', where: 'name', found: quoted(book.name), expected: 'a name that no book has yet' }]);
+  throw new BadInput([
+    { file: 'book', where: 'name', found: quoted(book.name), expected: 'a name that no book has yet' },
+  ]);
 }
 
 /** Books that ship stay as they are. */
 function own(id: string): void {
-  if (Object.hasOwn(BOOKS, id)) throw new BadInput([{ file: 'book', where: 'id', found: quoted(id), expected: 'a book of your own; make a copy of this one and change that' }]);
+  if (Object.hasOwn(BOOKS, id))
+    throw new BadInput([
+      {
+        file: 'book',
+        where: 'id',
+        found: quoted(id),
+        expected: 'a book of your own; make a copy of this one and change that',
+      },
+    ]);
 }
 
 async function known(db: Database, id: string): Promise<Book> {

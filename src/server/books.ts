@@ -34,11 +34,21 @@ export const draftOf = (id: string): string => `draft of the book ${id}`;
 export async function loadBooks(id: string | undefined): Promise<BooksPage> {
   const db = await store();
   const [rows, weeks] = await Promise.all([listBooks(db), weeksByBook(db)]);
-  const books = rows.map((r): BookLine => ({ ...r, shipped: Object.hasOwn(BOOKS, r.id), weeks: weeks.get(r.id) ?? [] }));
+  const books = rows.map((r): BookLine => ({
+    ...r,
+    shipped: Object.hasOwn(BOOKS, r.id),
+    weeks: weeks.get(r.id) ?? [],
+  }));
   const line = books.find((b) => b.id === id) ?? [...books].sort((a, b) => b.weeks.length - a.weeks.length)[0];
   const draft = line && (await readSetting<Book | null>(db, draftOf(line.id)));
   const book = draft ?? (line && (await findBook(db, line.id)));
-  return { books, chosen: line && book ? { line, book, lacking: draft ? faultsOfBook(draft) : [], scans: await scannedPages(db, line.id) } : null };
+  return {
+    books,
+    chosen:
+      line && book
+        ? { line, book, lacking: draft ? faultsOfBook(draft) : [], scans: await scannedPages(db, line.id) }
+        : null,
+  };
 }
 
 /** Why a book cannot be planned in yet, a sentence a fault. */

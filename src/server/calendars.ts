@@ -30,7 +30,10 @@ export async function calendarsOf(db: Database): Promise<KeptCalendar[]> {
   for (const head of await listCalendars(db)) {
     let read = known.get(head.name);
     if (read?.revision !== head.revision) {
-      read = { revision: head.revision, calendar: calendarText(db, head.name).then((text) => inSteps(readingCalendar(text ?? '', head.name))) };
+      read = {
+        revision: head.revision,
+        calendar: calendarText(db, head.name).then((text) => inSteps(readingCalendar(text ?? '', head.name))),
+      };
       known.set(head.name, read);
       read.calendar.catch(() => known.delete(head.name));
     }
@@ -46,10 +49,22 @@ export async function ownerZone(db: Database): Promise<string> {
   return said ?? DateTime.local().zoneName;
 }
 
-/** The calendar that an item is in. @throws BadInput where it is in none, or in a feed, which is changed only where it comes from */
+/**
+ * The calendar that an item is in. @throws BadInput where it is in none, or in a feed, which is changed only where it
+ * comes from
+ */
 export async function editableCalendarOf(db: Database, uid: string): Promise<string> {
   const found = (await calendarsOf(db)).find((c) => hasItem(c.calendar, uid));
-  if (!found) throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
-  if (found.address) throw new BadInput([{ file: 'item', where: `calendar ${quoted(found.name)}`, found: 'a feed, which is only read here', expected: 'a change made where the feed comes from' }]);
+  if (!found)
+    throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
+  if (found.address)
+    throw new BadInput([
+      {
+        file: 'item',
+        where: `calendar ${quoted(found.name)}`,
+        found: 'a feed, which is only read here',
+        expected: 'a change made where the feed comes from',
+      },
+    ]);
   return found.name;
 }

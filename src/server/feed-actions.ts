@@ -30,14 +30,36 @@ export async function subscribe(input: unknown): Promise<Outcome<{ name: string;
     const { name, address } = check(SubscribeDto, input, 'feed');
     const db = await store();
     const url = feedAddress(address);
-    if ((await listCalendars(db)).some((c) => c.name === name)) throw new BadInput([{ file: 'feed', where: 'name', found: quoted(name), expected: 'a name that no calendar has yet' }]);
+    if ((await listCalendars(db)).some((c) => c.name === name))
+      throw new BadInput([
+        { file: 'feed', where: 'name', found: quoted(name), expected: 'a name that no calendar has yet' },
+      ]);
     const answer = await fetchFeed(url, null).catch((error: unknown) => {
-      throw error instanceof BadInput ? error : new BadInput([{ file: 'feed', where: url, found: error instanceof Error ? error.message : String(error), expected: 'a calendar file (.ics)' }]);
+      throw error instanceof BadInput
+        ? error
+        : new BadInput([
+            {
+              file: 'feed',
+              where: url,
+              found: error instanceof Error ? error.message : String(error),
+              expected: 'a calendar file (.ics)',
+            },
+          ]);
     });
     const { root } = readCalendar(answer?.text ?? '', name);
-    await editAgenda(db, `Take in the feed “${name}”`, async () => [{ on: 'calendar', name, text: answer?.text ?? '', address: url }]);
+    await editAgenda(db, `Take in the feed “${name}”`, async () => [
+      { on: 'calendar', name, text: answer?.text ?? '', address: url },
+    ]);
     const at = new Date().toISOString();
-    await noteAsked(db, name, { at, trouble: null, read: { ics: answer?.text ?? '', etag: answer?.etag ?? null, changes: JSON.stringify({ added: [], changed: [], removed: [] }) } });
+    await noteAsked(db, name, {
+      at,
+      trouble: null,
+      read: {
+        ics: answer?.text ?? '',
+        etag: answer?.etag ?? null,
+        changes: JSON.stringify({ added: [], changed: [], removed: [] }),
+      },
+    });
     revalidatePath('/', 'layout');
     return { name, items: root.getAllSubcomponents('vevent').length + root.getAllSubcomponents('vtodo').length };
   });

@@ -24,11 +24,14 @@ export interface Asked {
  * @throws BadInput saying what is wrong with it
  */
 export function feedAddress(given: string): string {
-  const wrong = (found: string, expected: string): BadInput => new BadInput([{ file: 'feed', where: 'address', found, expected }]);
+  const wrong = (found: string, expected: string): BadInput =>
+    new BadInput([{ file: 'feed', where: 'address', found, expected }]);
   const text = given.trim().replace(/^webcal:/i, 'http:');
   const url = URL.canParse(text) ? new URL(text) : null;
-  if (!url || !/^https?:$/.test(url.protocol)) throw wrong(quoted(given), 'an address such as http://127.0.0.1:4390/household.ics');
-  if (!LOOPBACK.test(url.hostname)) throw wrong(quoted(url.hostname), 'an address on this machine (127.0.0.1 or localhost); Hobnail asks no other');
+  if (!url || !/^https?:$/.test(url.protocol))
+    throw wrong(quoted(given), 'an address such as http://127.0.0.1:4390/household.ics');
+  if (!LOOPBACK.test(url.hostname))
+    throw wrong(quoted(url.hostname), 'an address on this machine (127.0.0.1 or localhost); Hobnail asks no other');
   return url.href;
 }
 
@@ -44,7 +47,11 @@ export async function askFeed(db: Database, feed: CalendarHead, now: () => Date 
     const newer = await inSteps(readingCalendar(answer.text, feed.name));
     const changes = calendarChanges(await lastCopy(db, feed.name), newer);
     // a service that says nothing of versions sends the same again and again: that is no change
-    await noteAsked(db, feed.name, { at, trouble: null, read: noChanges(changes) ? undefined : { ics: answer.text, etag: answer.etag, changes: JSON.stringify(changes) } });
+    await noteAsked(db, feed.name, {
+      at,
+      trouble: null,
+      read: noChanges(changes) ? undefined : { ics: answer.text, etag: answer.etag, changes: JSON.stringify(changes) },
+    });
     return { name: feed.name, changes: noChanges(changes) ? null : changes, trouble: null };
   } catch (error) {
     const trouble = error instanceof BadInput ? error.faults.slice(0, 3).map(faultLine).join(' ') : reason(error);
@@ -59,8 +66,16 @@ async function lastCopy(db: Database, name: string): Promise<Calendar> {
 }
 
 /** @returns null when it has not changed since */
-export async function fetchFeed(address: string, etag: string | null): Promise<{ text: string; etag: string | null } | null> {
-  const response = await fetch(address, { headers: { accept: 'text/calendar', ...(etag ? { 'if-none-match': etag } : {}) }, redirect: 'error', signal: AbortSignal.timeout(PATIENCE), cache: 'no-store' });
+export async function fetchFeed(
+  address: string,
+  etag: string | null,
+): Promise<{ text: string; etag: string | null } | null> {
+  const response = await fetch(address, {
+    headers: { accept: 'text/calendar', ...(etag ? { 'if-none-match': etag } : {}) },
+    redirect: 'error',
+    signal: AbortSignal.timeout(PATIENCE),
+    cache: 'no-store',
+  });
   if (response.status === 304) return null;
   if (!response.ok) throw new Error(`it answered ${response.status} ${response.statusText}`.trim());
   const chunks: Uint8Array[] = [];
@@ -74,8 +89,14 @@ export async function fetchFeed(address: string, etag: string | null): Promise<{
 }
 
 function reason(error: unknown): string {
-  const { name, message, cause } = error as { name?: string; message?: string; cause?: { code?: string; message?: string } };
+  const { name, message, cause } = error as {
+    name?: string;
+    message?: string;
+    cause?: { code?: string; message?: string };
+  };
   if (name === 'TimeoutError') return `it did not answer within ${PATIENCE / 1000} s`;
   if (cause?.code === 'ECONNREFUSED') return 'nothing answers at its address';
-  return message === 'fetch failed' ? `it could not be reached (${cause?.code ?? cause?.message ?? 'no reason given'})` : (message ?? String(error));
+  return message === 'fetch failed'
+    ? `it could not be reached (${cause?.code ?? cause?.message ?? 'no reason given'})`
+    : (message ?? String(error));
 }

@@ -23,7 +23,10 @@ const WEEKS_BACK = 26;
 const WEEKS_AHEAD = 53;
 const MOST = 40;
 
-/** Where words are found, half a year back and a year ahead: of a series the next day, else the last; the coming ones first. */
+/**
+ * Where words are found, half a year back and a year ahead: of a series the next day, else the last; the coming ones
+ * first.
+ */
 export async function findItems(input: unknown): Promise<Outcome<Found[]>> {
   return outcome(async () => {
     const words = check(FindDto, input, 'search').words.trim().toLowerCase();
@@ -33,17 +36,25 @@ export async function findItems(input: unknown): Promise<Outcome<Found[]>> {
     const zone = await ownerZone(db);
     const first = daysOfWeek(weekAfter(weekOf(now), -WEEKS_BACK))[0] as IsoDay;
     const last = daysOfWeek(weekAfter(weekOf(now), WEEKS_AHEAD))[6] as IsoDay;
-    const found = (await calendarsOf(db)).flatMap(({ name, calendar }) => occurrencesBetween(calendar, first, last, zone).flatMap((o): (Found & { uid: string })[] => {
-      const { title, list, categories } = factsOf(o.component);
-      if (![title, list ?? '', ...categories].join(' ').toLowerCase().includes(words)) return [];
-      const day = isoDay(o.start);
-      return [{ title, day, week: weekOf(day), calendar: name, uid: o.uid }];
-    }));
+    const found = (await calendarsOf(db)).flatMap(({ name, calendar }) =>
+      occurrencesBetween(calendar, first, last, zone).flatMap((o): (Found & { uid: string })[] => {
+        const { title, list, categories } = factsOf(o.component);
+        if (![title, list ?? '', ...categories].join(' ').toLowerCase().includes(words)) return [];
+        const day = isoDay(o.start);
+        return [{ title, day, week: weekOf(day), calendar: name, uid: o.uid }];
+      }),
+    );
     const byUid = new Map<string, Found>();
     for (const { uid, ...f } of found.sort((a, b) => (a.day < b.day ? -1 : 1))) {
       const known = byUid.get(uid);
       if (!known || known.day < now) byUid.set(uid, f);
     }
-    return [...byUid.values()].sort((a, b) => Number(a.day < now) - Number(b.day < now) || (a.day < now ? (a.day < b.day ? 1 : -1) : a.day < b.day ? -1 : 1)).slice(0, MOST);
+    return [...byUid.values()]
+      .sort(
+        (a, b) =>
+          Number(a.day < now) - Number(b.day < now) ||
+          (a.day < now ? (a.day < b.day ? 1 : -1) : a.day < b.day ? -1 : 1),
+      )
+      .slice(0, MOST);
   });
 }

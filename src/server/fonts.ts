@@ -14,10 +14,14 @@ const FILES = {
 /** Where the installed font packages are; the application and the command both run from the project's folder. */
 const FOLDER = join(process.cwd(), 'node_modules', '@fontsource');
 
-const fontBytes = (name: keyof typeof FILES, ending: 'woff' | 'woff2'): Buffer => readFileSync(join(FOLDER, `${FILES[name]}.${ending}`));
+const fontBytes = (name: keyof typeof FILES, ending: 'woff' | 'woff2'): Buffer =>
+  readFileSync(join(FOLDER, `${FILES[name]}.${ending}`));
 
 /** The fonts of the print, unpacked; reading packed ones costs seconds. */
-export const printFonts = () => ({ plain: unpacked(fontBytes('Figtree', 'woff')), heading: unpacked(fontBytes('Fraunces', 'woff')) });
+export const printFonts = () => ({
+  plain: unpacked(fontBytes('Figtree', 'woff')),
+  heading: unpacked(fontBytes('Fraunces', 'woff')),
+});
 
 /** A WOFF file as the plain font it holds. Source: W3C, WOFF File Format 1.0, sections 4 and 5. */
 function unpacked(woff: Buffer): Uint8Array {
@@ -26,13 +30,20 @@ function unpacked(woff: Buffer): Uint8Array {
     const at = 44 + i * 20;
     const [offset, packed, length] = [woff.readUInt32BE(at + 4), woff.readUInt32BE(at + 8), woff.readUInt32BE(at + 12)];
     const data = woff.subarray(offset, offset + packed);
-    return { tag: woff.subarray(at, at + 4), checksum: woff.subarray(at + 16, at + 20), length, data: packed < length ? inflateSync(data) : data };
+    return {
+      tag: woff.subarray(at, at + 4),
+      checksum: woff.subarray(at + 16, at + 20),
+      length,
+      data: packed < length ? inflateSync(data) : data,
+    };
   });
   const directory = 12 + count * 16;
   const font = Buffer.alloc(directory + tables.reduce((sum, t) => sum + Math.ceil(t.length / 4) * 4, 0));
   const power = Math.floor(Math.log2(count));
   woff.copy(font, 0, 4, 8);
-  [count, 2 ** power * 16, power, count * 16 - 2 ** power * 16].forEach((value, i) => font.writeUInt16BE(value, 4 + i * 2));
+  [count, 2 ** power * 16, power, count * 16 - 2 ** power * 16].forEach((value, i) =>
+    font.writeUInt16BE(value, 4 + i * 2),
+  );
   let at = directory;
   tables.forEach((t, i) => {
     t.tag.copy(font, 12 + i * 16);
@@ -47,5 +58,10 @@ function unpacked(woff: Buffer): Uint8Array {
 
 /** All fonts that a spread's drawing uses. */
 export function embeddedFonts(): EmbeddedFonts {
-  return Object.fromEntries((Object.keys(FILES) as (keyof typeof FILES)[]).map((name) => [name, Buffer.from(fontBytes(name, 'woff2')).toString('base64')]));
+  return Object.fromEntries(
+    (Object.keys(FILES) as (keyof typeof FILES)[]).map((name) => [
+      name,
+      Buffer.from(fontBytes(name, 'woff2')).toString('base64'),
+    ]),
+  );
 }

@@ -16,7 +16,18 @@ import { stockEvents, usesOf } from '../db/stock';
 import { NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import { FindDto } from './dto/find.dto';
-import { FavoriteDto, KitFactsDto, KitTextDto, OrderIdDto, OrdersTextDto, PlanKitDto, PutOrderDto, StockChangeDto, StockStepDto, SupplyChangeDto } from './dto/kits.dto';
+import {
+  FavoriteDto,
+  KitFactsDto,
+  KitTextDto,
+  OrderIdDto,
+  OrdersTextDto,
+  PlanKitDto,
+  PutOrderDto,
+  StockChangeDto,
+  StockStepDto,
+  SupplyChangeDto,
+} from './dto/kits.dto';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -26,7 +37,8 @@ export async function addCheckedKit(input: unknown): Promise<Outcome<{ name: str
   return changed(async (db) => {
     const { name, role, csv } = check(KitTextDto, input, 'kit');
     const kit = readKit(csv, `${name}.kit.csv`, name);
-    if (!(await addKit(db, kit, role))) throw new BadInput([{ file: 'kit', where: 'name', found: quoted(name), expected: 'a name that no kit has yet' }]);
+    if (!(await addKit(db, kit, role)))
+      throw new BadInput([{ file: 'kit', where: 'name', found: quoted(name), expected: 'a name that no kit has yet' }]);
     return { name, designs: kit.pieces.length };
   });
 }
@@ -35,7 +47,9 @@ export async function saveFacts(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { kit, facts } = check(KitFactsDto, input, 'kit');
     await known(db, kit);
-    await editKits(db, `Change the card of ${spokenName(kit)}`, [{ table: 'kit', key: kit, row: { facts: JSON.stringify(facts) } }]);
+    await editKits(db, `Change the card of ${spokenName(kit)}`, [
+      { table: 'kit', key: kit, row: { facts: JSON.stringify(facts) } },
+    ]);
     return null;
   });
 }
@@ -46,8 +60,11 @@ export async function setFavorite(input: unknown): Promise<Outcome<null>> {
     const { kit: name, code, liked } = check(FavoriteDto, input, 'favorite');
     const kit = await known(db, name);
     const piece = kit.pieces.find((p) => p.code === code);
-    if (!piece) throw new BadInput([{ file: 'favorite', where: 'code', found: quoted(code), expected: `a piece of ${name}` }]);
-    await editKits(db, liked ? `Like ${code} best` : `Like ${code} no more than others`, [{ table: 'favorite', key: pieceKey(piece), row: liked ? { liked: 1 } : null }]);
+    if (!piece)
+      throw new BadInput([{ file: 'favorite', where: 'code', found: quoted(code), expected: `a piece of ${name}` }]);
+    await editKits(db, liked ? `Like ${code} best` : `Like ${code} no more than others`, [
+      { table: 'favorite', key: pieceKey(piece), row: liked ? { liked: 1 } : null },
+    ]);
     return null;
   });
 }
@@ -59,13 +76,26 @@ export async function changeStock(input: unknown): Promise<Outcome<null>> {
     const kit = await known(db, name);
     const lines = stockOfKit(kit, await usesOf(db, name), await stockEvents(db, name));
     const line = lines.find((l) => l.piece.code === code);
-    if (!line) throw new BadInput([{ file: 'stock', where: 'code', found: quoted(code), expected: `a piece of ${name}` }]);
-    const free = what === 'found' ? line.copies.length + 1 : line.copies.find((c) => (copy === null ? c.state === 'whole' : c.copy === copy))?.copy;
+    if (!line)
+      throw new BadInput([{ file: 'stock', where: 'code', found: quoted(code), expected: `a piece of ${name}` }]);
+    const free =
+      what === 'found'
+        ? line.copies.length + 1
+        : line.copies.find((c) => (copy === null ? c.state === 'whole' : c.copy === copy))?.copy;
     const state = line.copies.find((c) => c.copy === free)?.state;
     if (free === undefined || (what !== 'found' && state !== 'whole')) {
-      throw new BadInput([{ file: 'stock', where: code, found: copy === null ? 'no copy that is whole' : `copy ${copy}, ${state ?? 'which is not there'}`, expected: 'a whole sticker; one that lies on a spread is taken off there first' }]);
+      throw new BadInput([
+        {
+          file: 'stock',
+          where: code,
+          found: copy === null ? 'no copy that is whole' : `copy ${copy}, ${state ?? 'which is not there'}`,
+          expected: 'a whole sticker; one that lies on a spread is taken off there first',
+        },
+      ]);
     }
-    await editKits(db, `${code} ${what}: ${reason}`, [{ table: 'stock_event', key: null, row: { what, kit_id: name, code, copy: free, reason } }]);
+    await editKits(db, `${code} ${what}: ${reason}`, [
+      { table: 'stock_event', key: null, row: { what, kit_id: name, code, copy: free, reason } },
+    ]);
     return null;
   });
 }
@@ -75,9 +105,21 @@ export async function undoKits(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { way } = check(StockStepDto, input, 'stock');
     const last = (await stockEvents(db)).at(-1);
-    const lying = way === 'undo' && last?.what === 'found' && (await usesOf(db, last.kit)).some((u) => u.code === last.code && u.copy === last.copy);
-    if (lying) throw new BadInput([{ file: 'stock', where: way, found: `${last.code}, found and by now on a spread`, expected: 'that it is taken off there first' }]);
-    if (!(await stepKits(db, way))) throw new BadInput([{ file: 'kits', where: way, found: 'nothing', expected: 'a change made here' }]);
+    const lying =
+      way === 'undo' &&
+      last?.what === 'found' &&
+      (await usesOf(db, last.kit)).some((u) => u.code === last.code && u.copy === last.copy);
+    if (lying)
+      throw new BadInput([
+        {
+          file: 'stock',
+          where: way,
+          found: `${last.code}, found and by now on a spread`,
+          expected: 'that it is taken off there first',
+        },
+      ]);
+    if (!(await stepKits(db, way)))
+      throw new BadInput([{ file: 'kits', where: way, found: 'nothing', expected: 'a change made here' }]);
     return null;
   });
 }
@@ -86,7 +128,9 @@ export async function choosePlanned(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { week, kit } = check(PlanKitDto, input, 'week');
     if (kit !== null) await known(db, kit);
-    await editKits(db, kit ? `Plan ${spokenName(kit)} for ${week}` : `Plan no kit for ${week}`, [{ table: 'kit_week', key: week, row: kit === null ? null : { kit_id: kit } }]);
+    await editKits(db, kit ? `Plan ${spokenName(kit)} for ${week}` : `Plan no kit for ${week}`, [
+      { table: 'kit_week', key: week, row: kit === null ? null : { kit_id: kit } },
+    ]);
     return null;
   });
 }
@@ -104,14 +148,20 @@ export async function takeOrders(input: unknown): Promise<Outcome<{ count: numbe
   return changed(async (db) => {
     const { file, csv } = check(OrdersTextDto, input, 'orders');
     const orders = readOrders(csv, file);
-    await editKits(db, `Read ${file}`, orders.map((o) => ({ table: 'order_item' as const, key: null, row: orderRow(o) })));
+    await editKits(
+      db,
+      `Read ${file}`,
+      orders.map((o) => ({ table: 'order_item' as const, key: null, row: orderRow(o) })),
+    );
     return { count: orders.length };
   });
 }
 
 export async function removeOrder(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    await editKits(db, 'Take an order off the list', [{ table: 'order_item', key: check(OrderIdDto, input, 'order').id, row: null }]);
+    await editKits(db, 'Take an order off the list', [
+      { table: 'order_item', key: check(OrderIdDto, input, 'order').id, row: null },
+    ]);
     return null;
   });
 }
@@ -119,14 +169,18 @@ export async function removeOrder(input: unknown): Promise<Outcome<null>> {
 export async function saveSupply(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { name, unit, amount, warnAt, reason } = check(SupplyChangeDto, input, 'supply');
-    await editKits(db, `${name}, ${amount} ${unit}: ${reason}`, [{ table: 'supply', key: name, row: { unit, amount, warn_at: warnAt } }]);
+    await editKits(db, `${name}, ${amount} ${unit}: ${reason}`, [
+      { table: 'supply', key: name, row: { unit, amount, warn_at: warnAt } },
+    ]);
     return null;
   });
 }
 
 export async function removeSupply(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    await editKits(db, 'Take a supply off', [{ table: 'supply', key: check(NameDto, input, 'supply').name, row: null }]);
+    await editKits(db, 'Take a supply off', [
+      { table: 'supply', key: check(NameDto, input, 'supply').name, row: null },
+    ]);
     return null;
   });
 }
@@ -143,7 +197,14 @@ export async function searchPieces(input: unknown): Promise<Outcome<{ pieces: Pi
   });
 }
 
-const orderRow = ({ neededBy, what, count, shop, days, state }: OrderLine) => ({ what, count, shop, days, needed_by: neededBy, state });
+const orderRow = ({ neededBy, what, count, shop, days, state }: OrderLine) => ({
+  what,
+  count,
+  shop,
+  days,
+  needed_by: neededBy,
+  state,
+});
 
 async function known(db: Database, name: string) {
   const kit = await findKit(db, name);

@@ -57,7 +57,12 @@ export interface KitWeek {
 export interface KitsPage {
   readonly today: string;
   readonly kits: readonly KitLine[];
-  readonly chosen: { readonly kit: Kit; readonly stock: readonly PieceStock[]; readonly facts: KitFacts; readonly favorites: readonly string[] } | null;
+  readonly chosen: {
+    readonly kit: Kit;
+    readonly stock: readonly PieceStock[];
+    readonly facts: KitFacts;
+    readonly favorites: readonly string[];
+  } | null;
   readonly weeks: readonly KitWeek[];
   readonly pairs: readonly { one: string; other: string; apart: number }[];
   readonly orders: readonly OrderRow[];
@@ -74,25 +79,52 @@ export async function loadKits(name: string | undefined): Promise<KitsPage> {
   const db = await store();
   const [rows, sums, events, bookId] = await Promise.all([listKits(db), kitSums(db), stockEvents(db), usualBook(db)]);
   const book = bookId ? await findBook(db, bookId) : null;
-  const kits = new Map(await Promise.all(rows.map(async (r) => [r.id, countedKit((await findKit(db, r.id)) as Kit, events)] as const)));
+  const kits = new Map(
+    await Promise.all(rows.map(async (r) => [r.id, countedKit((await findKit(db, r.id)) as Kit, events)] as const)),
+  );
   const lines = rows.map((r): KitLine => {
     const { kit: _kit, ...counted } = sums.find((s) => s.kit === r.id) as KitSums;
     return { name: r.id, role: r.role, facts: r.facts, swatches: palette(kits.get(r.id) as Kit, 6), ...counted };
   });
   const chosenRow = rows.find((r) => r.id === name) ?? rows.find((r) => r.role === 'kit') ?? rows[0];
   const plain = chosenRow && (await findKit(db, chosenRow.id));
-  const candidates = lines.filter((l) => l.role === 'kit').map((l): Candidate => ({ kit: kits.get(l.name) as Kit, facts: l.facts, left: l.total ? (l.total - l.touched - l.spoiled) / l.total : 0 }));
+  const candidates = lines
+    .filter((l) => l.role === 'kit')
+    .map((l): Candidate => ({
+      kit: kits.get(l.name) as Kit,
+      facts: l.facts,
+      left: l.total ? (l.total - l.touched - l.spoiled) / l.total : 0,
+    }));
   return {
-    today: today(), kits: lines,
-    chosen: chosenRow && plain ? { kit: kits.get(chosenRow.id) as Kit, stock: stockOfKit(plain, await usesOf(db, chosenRow.id), events), facts: chosenRow.facts, favorites: await favoritesOf(db) } : null,
+    today: today(),
+    kits: lines,
+    chosen:
+      chosenRow && plain
+        ? {
+            kit: kits.get(chosenRow.id) as Kit,
+            stock: stockOfKit(plain, await usesOf(db, chosenRow.id), events),
+            facts: chosenRow.facts,
+            favorites: await favoritesOf(db),
+          }
+        : null,
     weeks: book ? await weeksAhead(db, book, rows, kits, events, candidates) : [],
     pairs: pairsThatGo(candidates),
-    orders: await listOrders(db), supplies: await listSupplies(db), history: await kitHistory(db), unit: book?.unit ?? 'in',
+    orders: await listOrders(db),
+    supplies: await listSupplies(db),
+    history: await kitHistory(db),
+    unit: book?.unit ?? 'in',
   };
 }
 
 /** The coming weeks in order: what an earlier one will take of a kit is not there for a later one. */
-async function weeksAhead(db: Database, usual: Book, rows: readonly KitRow[], kits: ReadonlyMap<string, Kit>, events: readonly StockEvent[], candidates: readonly Candidate[]): Promise<KitWeek[]> {
+async function weeksAhead(
+  db: Database,
+  usual: Book,
+  rows: readonly KitRow[],
+  kits: ReadonlyMap<string, Kit>,
+  events: readonly StockEvent[],
+  candidates: readonly Candidate[],
+): Promise<KitWeek[]> {
   const [planned, hand] = await Promise.all([plannedKits(db), ownerHand(db)]);
   const spent = new Map<string, Map<string, number>>();
   const weeks: KitWeek[] = [];
@@ -106,12 +138,41 @@ async function weeksAhead(db: Database, usual: Book, rows: readonly KitRow[], ki
     const used = kit && spread ? await usedOf(db, spread, kit) : 0;
     const price = rows.find((r) => r.id === name)?.facts.price ?? null;
     const stash = kit ? await stashFor(db, { week, kit_id: kit.name }) : [];
-    const enough = kit && !used ? isItEnough(contextFrom({ book, kit, stash: stash.map((s) => countedKit(s, events)), week: demands, manner: spread?.manner ?? 'scattered', ways: spread ? (JSON.parse(spread.ways) as Partial<Ways>) : {}, options: { hand, ...(spread ? (JSON.parse(spread.options) as Partial<Options>) : {}) }, seed: 1, usedElsewhere: [...(await usedElsewhere(db, spread?.id ?? -1)), ...goneBy(events)] }), spent.get(kit.name), new Set(rows.filter((r) => isSoon(r.facts.useBy, demands.days[0] as string)).map((r) => r.id))) : [];
+    const enough =
+      kit && !used
+        ? isItEnough(
+            contextFrom({
+              book,
+              kit,
+              stash: stash.map((s) => countedKit(s, events)),
+              week: demands,
+              manner: spread?.manner ?? 'scattered',
+              ways: spread ? (JSON.parse(spread.ways) as Partial<Ways>) : {},
+              options: { hand, ...(spread ? (JSON.parse(spread.options) as Partial<Options>) : {}) },
+              seed: 1,
+              usedElsewhere: [...(await usedElsewhere(db, spread?.id ?? -1)), ...goneBy(events)],
+            }),
+            spent.get(kit.name),
+            new Set(rows.filter((r) => isSoon(r.facts.useBy, demands.days[0] as string)).map((r) => r.id)),
+          )
+        : [];
     if (kit) spent.set(kit.name, plus(spent.get(kit.name), enough));
     weeks.push({
-      week, title: spokenWeek(demands.days), days: demands.days, kit: name, spreadId: spread?.id ?? null, items: demands.demands.length, enough,
-      suggestions: name ? [] : suggestKits(demands, candidates.map((c) => ({ ...c, left: Math.max(0, c.left - shareOf(c.kit, spent.get(c.kit.name))) }))).slice(0, MOST_SUGGESTED),
-      share: used, cost: price === null || !used ? null : Math.round(price * used * 100) / 100,
+      week,
+      title: spokenWeek(demands.days),
+      days: demands.days,
+      kit: name,
+      spreadId: spread?.id ?? null,
+      items: demands.demands.length,
+      enough,
+      suggestions: name
+        ? []
+        : suggestKits(
+            demands,
+            candidates.map((c) => ({ ...c, left: Math.max(0, c.left - shareOf(c.kit, spent.get(c.kit.name))) })),
+          ).slice(0, MOST_SUGGESTED),
+      share: used,
+      cost: price === null || !used ? null : Math.round(price * used * 100) / 100,
     });
   }
   return weeks;
@@ -119,7 +180,9 @@ async function weeksAhead(db: Database, usual: Book, rows: readonly KitRow[], ki
 
 /** The share of a kit's copies that a spread has. */
 async function usedOf(db: Database, spread: SpreadRow, kit: Kit): Promise<number> {
-  const copies = new Set((await usesOf(db, kit.name)).filter((u) => u.where === spread.week).map((u) => `${u.code}#${u.copy}`));
+  const copies = new Set(
+    (await usesOf(db, kit.name)).filter((u) => u.where === spread.week).map((u) => `${u.code}#${u.copy}`),
+  );
   const total = kit.pieces.reduce((n, p) => n + p.count, 0);
   return total ? copies.size / total : 0;
 }

@@ -24,7 +24,19 @@ export interface Settings {
 export async function loadSettings(): Promise<Settings> {
   const db = await store();
   const [hand, set, zone] = await Promise.all([ownerHand(db), readSetting(db, 'hand'), ownerZone(db)]);
-  const [likes, taught, kits] = await Promise.all([listLikes(db), readSetting<TaughtWord[]>(db, 'taught words'), allKits(db)]);
+  const [likes, taught, kits] = await Promise.all([
+    listLikes(db),
+    readSetting<TaughtWord[]>(db, 'taught words'),
+    allKits(db),
+  ]);
   const meanings = [...new Set(kits.flatMap((k) => k.pieces.flatMap((p) => (p.icon ? [p.icon] : []))))].sort();
-  return { likes, taught: taught ?? [], meanings, hand, measured: set !== null, zone, zones: Intl.supportedValuesOf('timeZone') };
+  return {
+    likes,
+    taught: taught ?? [],
+    meanings,
+    hand,
+    measured: set !== null,
+    zone,
+    zones: Intl.supportedValuesOf('timeZone'),
+  };
 }

@@ -22,9 +22,16 @@ export async function setMannerOf(input: unknown): Promise<Outcome<Pick<SpreadDa
   return outcome(async () => {
     const { spreadId, manner } = check(SetMannerDto, input, 'manner');
     const { school, options, ways } = checked(manner);
-    await setManner(await store(), spreadId, { manner: school, options: JSON.stringify(options), ways: JSON.stringify(ways) });
+    await setManner(await store(), spreadId, {
+      manner: school,
+      options: JSON.stringify(options),
+      ways: JSON.stringify(ways),
+    });
     const spread = await loadSpread(spreadId);
-    if (!spread) throw new BadInput([{ file: 'manner', where: 'spread', found: String(spreadId), expected: 'a spread that was not given up' }]);
+    if (!spread)
+      throw new BadInput([
+        { file: 'manner', where: 'spread', found: String(spreadId), expected: 'a spread that was not given up' },
+      ]);
     revalidatePath('/');
     return { context: spread.context, own: spread.own };
   });
@@ -53,5 +60,7 @@ export async function ownManners(): Promise<Outcome<OwnManner[]>> {
 }
 
 const checked = ({ school, options, ways }: MannerDto): Omit<OwnManner, 'name'> => ({
-  school, options: readOptions(JSON.stringify(options), 'manner'), ways: JSON.parse(JSON.stringify(ways)) as Partial<Ways>,
+  school,
+  options: readOptions(JSON.stringify(options), 'manner'),
+  ways: JSON.parse(JSON.stringify(ways)) as Partial<Ways>,
 });

@@ -27,7 +27,8 @@ export interface Mended {
 }
 
 /**
- * A sticker was spoiled, or none of its design is left: another takes its place with the fewest moves, what is locked stays, and the
+ * A sticker was spoiled, or none of its design is left: another takes its place with the fewest moves, what is locked
+ * stays, and the
  * stock knows of it.
  */
 export async function mend(input: unknown): Promise<Outcome<Mended>> {
@@ -36,10 +37,22 @@ export async function mend(input: unknown): Promise<Outcome<Mended>> {
     const db = await store();
     const before = await loadSpread(spreadId);
     const gone = before?.placements.find((p) => p.id === id);
-    if (!before || !gone) throw new BadInput([{ file: 'sticker', where: 'placement', found: id, expected: 'a piece of this spread' }]);
+    if (!before || !gone)
+      throw new BadInput([{ file: 'sticker', where: 'placement', found: id, expected: 'a piece of this spread' }]);
     const context = contextFrom(before.context);
-    const repair = what === 'spoiled' ? replaceSpoiled(context, before.placements, id) : replaceAll(context, before.placements, gone.kit, gone.code);
-    if (!repair) throw new BadInput([{ file: 'sticker', where: gone.code, found: 'no other sticker that fits there', expected: 'that it is taken off; its items then wait for a place' }]);
+    const repair =
+      what === 'spoiled'
+        ? replaceSpoiled(context, before.placements, id)
+        : replaceAll(context, before.placements, gone.kit, gone.code);
+    if (!repair)
+      throw new BadInput([
+        {
+          file: 'sticker',
+          where: gone.code,
+          found: 'no other sticker that fits there',
+          expected: 'that it is taken off; its items then wait for a place',
+        },
+      ]);
     await makeEdit(db, spreadId, repair.change);
     await noteStock(db, gone.kit, gone.code, what, gone.copy);
     revalidatePath('/', 'layout');
@@ -54,11 +67,28 @@ function sentence({ change, moved }: Repair): string {
 }
 
 /** A copy that was spoiled; or all that are whole, when there is none. */
-async function noteStock(db: Database, kitName: string, code: string, what: 'spoiled' | 'out', copy: number): Promise<void> {
+async function noteStock(
+  db: Database,
+  kitName: string,
+  code: string,
+  what: 'spoiled' | 'out',
+  copy: number,
+): Promise<void> {
   const kit = await findKit(db, kitName);
-  const line = kit && stockOfKit(kit, await usesOf(db, kitName), await stockEvents(db, kitName)).find((l) => l.piece.code === code);
+  const line =
+    kit &&
+    stockOfKit(kit, await usesOf(db, kitName), await stockEvents(db, kitName)).find((l) => l.piece.code === code);
   if (!line) return;
   const copies = line.copies.filter((c) => c.state === 'whole' && (what === 'out' || c.copy === copy));
   const reason = what === 'spoiled' ? 'spoiled while sticking' : 'none was left';
-  if (copies.length) await editKits(db, `${code} ${reason}`, copies.map((c) => ({ table: 'stock_event' as const, key: null, row: { what: what === 'spoiled' ? 'spoiled' : 'used', kit_id: kitName, code, copy: c.copy, reason } })));
+  if (copies.length)
+    await editKits(
+      db,
+      `${code} ${reason}`,
+      copies.map((c) => ({
+        table: 'stock_event' as const,
+        key: null,
+        row: { what: what === 'spoiled' ? 'spoiled' : 'used', kit_id: kitName, code, copy: c.copy, reason },
+      })),
+    );
 }

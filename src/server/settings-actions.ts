@@ -19,14 +19,19 @@ export async function saveHand(input: unknown): Promise<Outcome<null>> {
 export async function saveZone(input: unknown): Promise<Outcome<null>> {
   return kept('zone', () => {
     const { zone } = check(ZoneDto, input, 'settings');
-    if (!IANAZone.isValidZone(zone)) throw new BadInput([{ file: 'settings', where: 'time zone', found: quoted(zone), expected: 'a zone such as America/Halifax' }]);
+    if (!IANAZone.isValidZone(zone))
+      throw new BadInput([
+        { file: 'settings', where: 'time zone', found: quoted(zone), expected: 'a zone such as America/Halifax' },
+      ]);
     return zone;
   });
 }
 
 /** Keeps the owner's words and the icons they mean. */
 export async function saveTaught(input: unknown): Promise<Outcome<null>> {
-  return kept('taught words', () => check(TaughtDto, input, 'words').words.map(({ word, means }) => ({ word: word.trim(), means })));
+  return kept('taught words', () =>
+    check(TaughtDto, input, 'words').words.map(({ word, means }) => ({ word: word.trim(), means })),
+  );
 }
 
 /** Heeds something that was learned, or not any more. */

@@ -72,7 +72,12 @@ export async function loadShelf(): Promise<Shelf> {
   const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual)));
   const own = (await listManners(db)).map((m) => ({ name: m.name, says: `your own, after ${m.school}` }));
   const manners = [...own, ...Object.values(MANNERS).map(({ name, says }) => ({ name, says }))];
-  return { weeks, books, manners, kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })) };
+  return {
+    weeks,
+    books,
+    manners,
+    kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })),
+  };
 }
 
 async function shelfWeek(week: string, away: number, likelyBook: string | null): Promise<ShelfWeek> {
@@ -80,26 +85,55 @@ async function shelfWeek(week: string, away: number, likelyBook: string | null):
   const row = await findSpreadOfWeek(db, week);
   const spread = row ? await loadSpread(row.id) : null;
   const book = spread?.context.book ?? (likelyBook ? await findBook(db, likelyBook) : null);
-  const demands = spread?.context.week ?? (book ? await weekDemands(db, week, book.weekStart) : { week, days: daysOfWeek(week), demands: [] });
-  const context = book && contextFrom(spread?.context ?? { book, kit: usualSizes, stash: [], week: demands, manner: 'scattered', options: { hand: await ownerHand(db) }, seed: 1, usedElsewhere: [] });
+  const demands =
+    spread?.context.week ??
+    (book ? await weekDemands(db, week, book.weekStart) : { week, days: daysOfWeek(week), demands: [] });
+  const context =
+    book &&
+    contextFrom(
+      spread?.context ?? {
+        book,
+        kit: usualSizes,
+        stash: [],
+        week: demands,
+        manner: 'scattered',
+        options: { hand: await ownerHand(db) },
+        seed: 1,
+        usedElsewhere: [],
+      },
+    );
   const placements = spread?.placements ?? [];
   const fills = context && placements.length === 0 ? fillOfDays(context) : null;
   const days = demands.days.map((iso, day): ShelfDay => {
     const column = book && dayColumn(book, day);
     const items = demands.demands.filter((d) => d.day <= day && d.lastDay >= day).length;
-    const laid = column ? unionArea(placements.flatMap((p) => (p.page === column.page ? (intersect(footprint(p), column) ?? []) : []))) / (column.w * column.h) : 0;
+    const laid = column
+      ? unionArea(placements.flatMap((p) => (p.page === column.page ? (intersect(footprint(p), column) ?? []) : []))) /
+        (column.w * column.h)
+      : 0;
     const wanted = column && fills ? (fills[day]?.wanted ?? 0) / column.h : 0;
     return { name: iso, number: Number(iso.slice(8)), items, full: Math.max(laid, wanted) };
   });
   return {
-    week, title: spokenWeek(demands.days), away, spreadId: spread?.id ?? null, revision: spread?.history.revision ?? 0,
+    week,
+    title: spokenWeek(demands.days),
+    away,
+    spreadId: spread?.id ?? null,
+    revision: spread?.history.revision ?? 0,
     state: spread && context ? await stateOf(spread.id, context, placements) : 'to plan',
-    kit: spread?.context.kit.name ?? null, planned: (await plannedKits(db)).get(week) ?? null, swatches: spread ? palette(spread.context.kit, 6) : [],
-    items: demands.demands.length, days,
+    kit: spread?.context.kit.name ?? null,
+    planned: (await plannedKits(db)).get(week) ?? null,
+    swatches: spread ? palette(spread.context.kit, 6) : [],
+    items: demands.demands.length,
+    days,
   };
 }
 
-async function stateOf(id: number, context: ReturnType<typeof contextFrom>, placements: Parameters<typeof cutsOf>[1]): Promise<WeekState> {
+async function stateOf(
+  id: number,
+  context: ReturnType<typeof contextFrom>,
+  placements: Parameters<typeof cutsOf>[1],
+): Promise<WeekState> {
   if (!placements.length) return 'to plan';
   const ticks = new Set(await ticksOf(await store(), id));
   if (!ticks.size) return 'laid out';

@@ -43,16 +43,40 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
   const db = await store();
   const row = Number.isSafeInteger(id) ? await findSpread(db, id) : undefined;
   if (!row) return null;
-  const [book, kit, stash, placements, history, elsewhere, events, favorites, likes, ticked, stuck, kits] = await Promise.all([
-    findBook(db, row.book_id), findKit(db, row.kit_id), stashFor(db, row), placementsOf(db, id), historyOf(db, id), usedElsewhere(db, id), stockEvents(db), favoritesOf(db), listLikes(db), ticksOf(db, id), changesLabeled(db, id, STUCK, 'Unlock ', 'Not stuck'), listKits(db),
-  ]);
+  const [book, kit, stash, placements, history, elsewhere, events, favorites, likes, ticked, stuck, kits] =
+    await Promise.all([
+      findBook(db, row.book_id),
+      findKit(db, row.kit_id),
+      stashFor(db, row),
+      placementsOf(db, id),
+      historyOf(db, id),
+      usedElsewhere(db, id),
+      stockEvents(db),
+      favoritesOf(db),
+      listLikes(db),
+      ticksOf(db, id),
+      changesLabeled(db, id, STUCK, 'Unlock ', 'Not stuck'),
+      listKits(db),
+    ]);
   if (!book || !kit) return null;
   const [week, house] = await Promise.all([weekDemands(db, row.week, book.weekStart), houseOptions(db)]);
   return {
     id,
     context: {
-      peeled: peelsOf(stuck), ticked, useBy: Object.fromEntries(kits.flatMap((k) => (k.facts.useBy ? [[k.id, k.facts.useBy]] : []))),
-      book, kit: countedKit(kit, events), stash: stash.map((s) => countedKit(s, events)), week, manner: row.manner, ways: JSON.parse(row.ways) as ContextData['ways'], favorites, likes: Object.fromEntries(likes.filter((l) => !l.off).map((l) => [l.piece, l.weight])), options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) }, seed: row.seed, usedElsewhere: [...elsewhere, ...goneBy(events)],
+      peeled: peelsOf(stuck),
+      ticked,
+      useBy: Object.fromEntries(kits.flatMap((k) => (k.facts.useBy ? [[k.id, k.facts.useBy]] : []))),
+      book,
+      kit: countedKit(kit, events),
+      stash: stash.map((s) => countedKit(s, events)),
+      week,
+      manner: row.manner,
+      ways: JSON.parse(row.ways) as ContextData['ways'],
+      favorites,
+      likes: Object.fromEntries(likes.filter((l) => !l.off).map((l) => [l.piece, l.weight])),
+      options: { ...house, ...(JSON.parse(row.options) as ContextData['options']) },
+      seed: row.seed,
+      usedElsewhere: [...elsewhere, ...goneBy(events)],
     },
     placements,
     history,
@@ -61,17 +85,36 @@ export async function loadSpread(id: number): Promise<SpreadData | null> {
   };
 }
 
-/** The stash, and what is left of the kits of earlier weeks; not the week's own kit, nor one that is kept for another week. */
-export async function stashFor(db: Database, { week, kit_id }: { readonly week: string; readonly kit_id: string }): Promise<Kit[]> {
+/**
+ * The stash, and what is left of the kits of earlier weeks; not the week's own kit, nor one that is kept for another
+ * week.
+ */
+export async function stashFor(
+  db: Database,
+  { week, kit_id }: { readonly week: string; readonly kit_id: string },
+): Promise<Kit[]> {
   const begun = await kitsBegunBefore(db, week);
-  const rows = (await listKits(db)).filter((k) => k.id !== kit_id && (k.role === 'stash' || (begun.has(k.id) && (k.facts.keptFor === null || k.facts.keptFor === week))));
+  const rows = (await listKits(db)).filter(
+    (k) =>
+      k.id !== kit_id &&
+      (k.role === 'stash' || (begun.has(k.id) && (k.facts.keptFor === null || k.facts.keptFor === week))),
+  );
   return (await Promise.all(rows.map((k) => findKit(db, k.id)))).flatMap((k) => k ?? []);
 }
 
 /** What a week must hold, on its owner's clock. */
 export async function weekDemands(db: Database, week: string, weekStart: 'monday' | 'sunday'): Promise<WeekDemands> {
   const [calendars, zone, marks] = await Promise.all([calendarsOf(db), ownerZone(db), marksBetween(db, '', '')]);
-  const found = demandsOfWeek(calendars.map((c) => c.calendar), week, weekStart, zone);
+  const found = demandsOfWeek(
+    calendars.map((c) => c.calendar),
+    week,
+    weekStart,
+    zone,
+  );
   const taught = (await readSetting<TaughtWord[]>(db, 'taught words')) ?? [];
-  return { ...found, demands: withTaughtWords(found.demands, taught), bothMeant: marks.filter((m) => m.mark === 'both meant').map((m) => m.uid) };
+  return {
+    ...found,
+    demands: withTaughtWords(found.demands, taught),
+    bothMeant: marks.filter((m) => m.mark === 'both meant').map((m) => m.uid),
+  };
 }

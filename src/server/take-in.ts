@@ -19,21 +19,32 @@ export type TakeInNews = { readonly file: string; readonly share: number } | Tak
 
 const LARGEST = 20;
 
-/** Takes a file in: a calendar (.ics), a book (.json); whole or not at all. Kits are looked over in a table first (kit-actions.ts). */
+/**
+ * Takes a file in: a calendar (.ics), a book (.json); whole or not at all. Kits are looked over in a table first
+ * (kit-actions.ts).
+ */
 export async function takeIn(file: File, onProgress: (share: number) => void): Promise<TakenIn> {
   try {
     const [said, notes] = await takeOne(file, onProgress);
     return { file: file.name, said, messages: notes };
   } catch (error) {
-    const messages = error instanceof BadInput ? error.faults.map(faultLine) : [`${file.name} could not be taken in: ${error instanceof Error ? error.message : String(error)}`];
+    const messages =
+      error instanceof BadInput
+        ? error.faults.map(faultLine)
+        : [`${file.name} could not be taken in: ${error instanceof Error ? error.message : String(error)}`];
     return { file: file.name, said: null, messages };
   }
 }
 
 async function takeOne(file: File, onProgress: (share: number) => void): Promise<[string, readonly string[]]> {
-  const wrong = (found: string, expected: string): BadInput => new BadInput([{ file: file.name, where: 'the whole file', found, expected }]);
+  const wrong = (found: string, expected: string): BadInput =>
+    new BadInput([{ file: file.name, where: 'the whole file', found, expected }]);
   const ending = /\.(ics|json)$/i.exec(file.name)?.[1]?.toLowerCase();
-  if (!ending) throw wrong(quoted(file.name), 'a calendar (.ics) or a book (.json); a kit (.csv) is looked over on the screen first');
+  if (!ending)
+    throw wrong(
+      quoted(file.name),
+      'a calendar (.ics) or a book (.json); a kit (.csv) is looked over on the screen first',
+    );
   const most = ending === 'ics' ? MOST_MEGABYTES : LARGEST;
   if (file.size > most * 2 ** 20) throw wrong(`${Math.round(file.size / 2 ** 20)} MB`, `at most ${most} MB`);
   const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name);
@@ -43,7 +54,10 @@ async function takeOne(file: File, onProgress: (share: number) => void): Promise
     case 'ics': {
       const { root, notes } = await inSteps(readingCalendar(text, file.name), onProgress);
       await editAgenda(db, `Take in the calendar “${base}”`, async () => [{ on: 'calendar', name: base, text }]);
-      return [`${root.getAllSubcomponents('vevent').length} events and ${root.getAllSubcomponents('vtodo').length} tasks`, notes];
+      return [
+        `${root.getAllSubcomponents('vevent').length} events and ${root.getAllSubcomponents('vtodo').length} tasks`,
+        notes,
+      ];
     }
     default: {
       const book = readBook(text, file.name);

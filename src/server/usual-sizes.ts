@@ -1,9 +1,37 @@
 import type { Kit, Piece } from '../core/kit/kit';
 
 const plain = (code: string, kind: Piece['kind'], height: number, rows = 0): Piece => ({
-  kit: 'usual sizes', code, kind, count: 200, width: 38.1, height, sheet: 1, shape: 'rect', color: '#ffffff', accent: '#999999', motif: '', words: '', icon: '',
-  writable: 'yes', opacity: 1, finish: 'matte-removable', foil: 'none', rows, faces: 'none',
+  kit: 'usual sizes',
+  code,
+  kind,
+  count: 200,
+  width: 38.1,
+  height,
+  sheet: 1,
+  shape: 'rect',
+  color: '#ffffff',
+  accent: '#999999',
+  motif: '',
+  words: '',
+  icon: '',
+  writable: 'yes',
+  opacity: 1,
+  finish: 'matte-removable',
+  foil: 'none',
+  rows,
+  faces: 'none',
 });
 
-/** Before a kit is chosen, every item is taken to want a usual box and every list usual rows (handbook 3, usual sizes). */
-export const usualSizes: Kit = { name: 'usual sizes', pieces: [plain('Q', 'quarter-box', 12), plain('T', 'third-box', 16), plain('H', 'half-box', 24.1), plain('L', 'checklist', 48.3, 6)] };
+/**
+ * Before a kit is chosen, every item is taken to want a usual box and every list usual rows (handbook 3, usual
+ * sizes).
+ */
+export const usualSizes: Kit = {
+  name: 'usual sizes',
+  pieces: [
+    plain('Q', 'quarter-box', 12),
+    plain('T', 'third-box', 16),
+    plain('H', 'half-box', 24.1),
+    plain('L', 'checklist', 48.3, 6),
+  ],
+};

@@ -46,12 +46,24 @@ export const theme = createTheme({
   components: {
     MuiButton: {
       defaultProps: { disableElevation: true },
-      styleOverrides: { root: { borderRadius: 22, paddingInline: 16 }, outlined: { borderColor: GLASS.edge, background: GLASS.paper } },
+      styleOverrides: {
+        root: { borderRadius: 22, paddingInline: 16 },
+        outlined: { borderColor: GLASS.edge, background: GLASS.paper },
+      },
     },
     MuiToggleButton: { styleOverrides: { root: { color: GLASS.ink, textTransform: 'none', paddingBlock: 1 } } },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { border: `1px solid ${GLASS.edge}` } } },
     MuiDialog: { styleOverrides: { paper: { borderRadius: 18 } } },
-    MuiTooltip: { defaultProps: { enterDelay: 400 }, styleOverrides: { tooltip: { background: GLASS.bottle, fontSize: 12, fontWeight: 500 } } },
-    MuiCssBaseline: { styleOverrides: { body: { overscrollBehavior: 'none' }, 'button, input, select, textarea': { font: 'inherit' }, '*:focus-visible': { outline: `2px solid ${GLASS.cobalt}`, outlineOffset: 2 } } },
+    MuiTooltip: {
+      defaultProps: { enterDelay: 400 },
+      styleOverrides: { tooltip: { background: GLASS.bottle, fontSize: 12, fontWeight: 500 } },
+    },
+    MuiCssBaseline: {
+      styleOverrides: {
+        body: { overscrollBehavior: 'none' },
+        'button, input, select, textarea': { font: 'inherit' },
+        '*:focus-visible': { outline: `2px solid ${GLASS.cobalt}`, outlineOffset: 2 },
+      },
+    },
   },
 });

@@ -9,7 +9,12 @@ export function useRun() {
   const [busy, setBusy] = useState(false);
   const run = async (action: Promise<Outcome<unknown>>): Promise<boolean> => {
     setBusy(true);
-    const done = await action.catch((error: unknown): Outcome<unknown> => ({ ok: false, messages: [`The server could not be reached: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
+    const done = await action.catch((error: unknown): Outcome<unknown> => ({
+      ok: false,
+      messages: [
+        `The server could not be reached: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`,
+      ],
+    }));
     setMessages(done.ok ? [] : done.messages);
     if (done.ok) router.refresh();
     setBusy(false);

@@ -10,8 +10,24 @@ const read = (): number => {
   return kept > 1 && kept < 20 ? kept : USUAL;
 };
 
-/** Pixels to a true millimeter of this screen, as checked with a bank card; kept in this browser, since each screen has its own. */
+/**
+ * Pixels to a true millimeter of this screen, as checked with a bank card; kept in this browser, since each screen
+ * has its own.
+ */
 export function useTrueSize(): [pixels: number, keep: (pixels: number) => void] {
-  const pixels = useSyncExternalStore((changed) => { listeners.add(changed); return () => listeners.delete(changed); }, read, () => USUAL);
-  return [pixels, (next) => { window.localStorage.setItem(KEY, String(next)); listeners.forEach((l) => l()); }];
+  const pixels = useSyncExternalStore(
+    (changed) => {
+      listeners.add(changed);
+      return () => listeners.delete(changed);
+    },
+    read,
+    () => USUAL,
+  );
+  return [
+    pixels,
+    (next) => {
+      window.localStorage.setItem(KEY, String(next));
+      listeners.forEach((l) => l());
+    },
+  ];
 }

@@ -6,4 +6,5 @@ import { store } from '../../server/store';
 export const dynamic = 'force-dynamic';
 
 /** The order list as a file. */
-export const GET = async (): Promise<Response> => attachment(writeOrders(await listOrders(await store())), 'orders.csv', 'text/csv');
+export const GET = async (): Promise<Response> =>
+  attachment(writeOrders(await listOrders(await store())), 'orders.csv', 'text/csv');

@@ -18,5 +18,7 @@ export async function POST(request: Request): Promise<Response> {
     },
   });
   revalidatePath('/', 'layout');
-  return new Response(news, { headers: { 'content-type': 'application/x-ndjson; charset=utf-8', 'x-content-type-options': 'nosniff' } });
+  return new Response(news, {
+    headers: { 'content-type': 'application/x-ndjson; charset=utf-8', 'x-content-type-options': 'nosniff' },
+  });
 }

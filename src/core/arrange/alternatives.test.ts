@@ -30,9 +30,20 @@ it('leave what is locked alone, in all of them', () => {
 
 it('can be mixed day by day, each sticker used once and every item placed', () => {
   const { placements } = demoSpread();
-  const after = apply(placements, mixDays(c, placements, three.map((a) => a.placements), [0, 1, 2, 0, 1, 2, 0], 'Mix'));
+  const after = apply(
+    placements,
+    mixDays(
+      c,
+      placements,
+      three.map((a) => a.placements),
+      [0, 1, 2, 0, 1, 2, 0],
+      'Mix',
+    ),
+  );
   expect(overdrawnPlacements(c, after)).toEqual([]);
   expect(matchDemands(after, c.week.demands).size).toBe(c.week.demands.length);
-  const touching = after.filter((p, i) => after.slice(0, i).some((q) => q.page === p.page && q.layer === p.layer && intersect(footprint(p), footprint(q))));
+  const touching = after.filter((p, i) =>
+    after.slice(0, i).some((q) => q.page === p.page && q.layer === p.layer && intersect(footprint(p), footprint(q))),
+  );
   expect(touching).toEqual([]);
 });

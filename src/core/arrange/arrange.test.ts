@@ -19,17 +19,27 @@ import { unplacedOf } from './unplaced';
 import { writingRoom } from './writing';
 
 const kindOf = (c: Context, p: Placement) => pieceIndex(c).get(pieceKey(p))?.kind;
-const ofKind = (c: Context, placements: readonly Placement[], kind: string) => placements.filter((p) => kindOf(c, p) === kind);
+const ofKind = (c: Context, placements: readonly Placement[], kind: string) =>
+  placements.filter((p) => kindOf(c, p) === kind);
 
 /** What must hold for any kit, book and week. */
 function sound(c: Context, placements: readonly Placement[]): void {
   expect(overdrawnPlacements(c, placements)).toEqual([]);
   const faults = placements.flatMap((p, i) => {
     const page = c.book.pages[p.page]!;
-    const inRegion = c.book.regions.some((r) => r.page === p.page && contains(r, footprint(p))) || p.day === null || kindOf(c, p) === 'washi';
+    const inRegion =
+      c.book.regions.some((r) => r.page === p.page && contains(r, footprint(p))) ||
+      p.day === null ||
+      kindOf(c, p) === 'washi';
     const onPage = contains({ x: 0, y: 0, w: page.width, h: page.height }, footprint(p));
-    const touched = placements.slice(0, i).filter((q) => q.page === p.page && q.layer === p.layer && intersect(footprint(p), footprint(q)));
-    return [...(inRegion ? [] : [`${p.code} leaves its region`]), ...(onPage ? [] : [`${p.code} leaves its page`]), ...touched.map((q) => `${p.code} touches ${q.code}`)];
+    const touched = placements
+      .slice(0, i)
+      .filter((q) => q.page === p.page && q.layer === p.layer && intersect(footprint(p), footprint(q)));
+    return [
+      ...(inRegion ? [] : [`${p.code} leaves its region`]),
+      ...(onPage ? [] : [`${p.code} leaves its page`]),
+      ...touched.map((q) => `${p.code} touches ${q.code}`),
+    ];
   });
   expect(faults).toEqual([]);
   const matched = matchDemands(placements, c.week.demands);
@@ -37,7 +47,9 @@ function sound(c: Context, placements: readonly Placement[]): void {
   expect(matched.size + missing.length).toBe(c.week.demands.length);
   expect(missing.every((u) => u.reason.length > 10 && u.waysOut.length > 0)).toBe(true);
   for (let day = 0; day < 7; day++) {
-    const timed = c.week.demands.filter((d) => d.day === day && d.start !== null && !d.list && d.kind !== 'band' && matched.has(d.key));
+    const timed = c.week.demands.filter(
+      (d) => d.day === day && d.start !== null && !d.list && d.kind !== 'band' && matched.has(d.key),
+    );
     const down = [...timed].sort((a, b) => matched.get(a.key)!.y - matched.get(b.key)!.y).map(sortMinute);
     expect(down).toEqual([...down].sort((a, b) => a - b));
   }
@@ -65,7 +77,10 @@ describe('the demo week in the scattered school', () => {
   });
 
   it('opens each day with a header, colors in turn', () => {
-    const colors = placements.filter((p) => p.role === 'base' && kindOf(c, p) === 'header').sort((a, b) => a.day! - b.day!).map((p) => pieceIndex(c).get(pieceKey(p))!.color);
+    const colors = placements
+      .filter((p) => p.role === 'base' && kindOf(c, p) === 'header')
+      .sort((a, b) => a.day! - b.day!)
+      .map((p) => pieceIndex(c).get(pieceKey(p))!.color);
     expect(colors).toHaveLength(7);
     expect(colors.slice(1).every((color, i) => color !== colors[i])).toBe(true);
   });
@@ -75,7 +90,8 @@ describe('the demo week in the scattered school', () => {
     expect(boxes.length).toBeGreaterThanOrEqual(5);
     expect(boxes.find((p) => p.day === 3)?.code).toBe('FB-1');
     const middle = (p: Placement) => p.y + p.h / 2 < dayColumn(c.book, p.day!)!.y + dayColumn(c.book, p.day!)!.h / 2;
-    for (const [i, b] of boxes.entries()) if (boxes[i - 1]?.day === b.day! - 1) expect(middle(b)).not.toBe(middle(boxes[i - 1]!));
+    for (const [i, b] of boxes.entries())
+      if (boxes[i - 1]?.day === b.day! - 1) expect(middle(b)).not.toBe(middle(boxes[i - 1]!));
   });
 
   it('cuts lists to their rows and keeps the offcut for the next', () => {
@@ -86,9 +102,13 @@ describe('the demo week in the scattered school', () => {
   });
 
   it('writes only what fits beside icon and script', () => {
-    for (const p of placements.filter((q) => q.role === 'day' && q.items.length === 1 && q.text && kindOf(c, q) !== 'checklist')) {
+    for (const p of placements.filter(
+      (q) => q.role === 'day' && q.items.length === 1 && q.text && kindOf(c, q) !== 'checklist',
+    )) {
       const own = pieceIndex(c).get(pieceKey(p))!;
-      const laid = placements.filter((q) => q.page === p.page && q.layer > p.layer && contains(footprint(p), footprint(q))).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
+      const laid = placements
+        .filter((q) => q.page === p.page && q.layer > p.layer && contains(footprint(p), footprint(q)))
+        .map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
       const room = writingRoom({ kind: own.kind, shape: own.shape, w: p.w, h: p.h }, laid);
       expect([p.text, textFits(p.text!, room.w, room.h, c.options.hand)]).toEqual([p.text, true]);
     }
@@ -97,7 +117,10 @@ describe('the demo week in the scattered school', () => {
 
   it('runs a band over its days and breaks it at the binding', () => {
     const parts = placements.filter((p) => p.items.some((uid) => uid.includes('foster-trial')));
-    expect(parts.map((p) => [p.page, p.day])).toEqual([[0, 2], [1, 3]]);
+    expect(parts.map((p) => [p.page, p.day])).toEqual([
+      [0, 2],
+      [1, 3],
+    ]);
     const strip = ofKind(c, placements, 'washi').find((p) => p.role === 'day')!;
     expect(right(strip)).toBeCloseTo(right(dayColumn(c.book, 4)!), 1);
   });
@@ -108,7 +131,11 @@ describe('the demo week in the scattered school', () => {
   });
 });
 
-it.each(Object.keys(BOOKS).flatMap((book) => Object.keys(MANNERS).flatMap((manner) => ['rockpool', 'night-almanac'].map((kit) => [kit, book, manner] as const))))('%s in %s, %s, is sound', (kit, book, manner) => {
+it.each(
+  Object.keys(BOOKS).flatMap((book) =>
+    Object.keys(MANNERS).flatMap((manner) => ['rockpool', 'night-almanac'].map((kit) => [kit, book, manner] as const)),
+  ),
+)('%s in %s, %s, is sound', (kit, book, manner) => {
   const { context: c, placements } = demoSpread({ book: BOOKS[book] as Book, manner }, kit);
   sound(c, placements);
 });
@@ -135,7 +162,9 @@ it('plans only what is wanted ahead, and says that the rest stays open on purpos
   expect(said.length).toBeGreaterThan(2);
   expect(said.every((text) => text?.includes('ferry'))).toBe(true);
   const unmarked = { ...work, ways: { ...work.ways, marksPlaces: false } };
-  expect(found('D5', unmarked, placements).every((f) => f.severity === 'look' && f.message.includes('stays open'))).toBe(true);
+  expect(
+    found('D5', unmarked, placements).every((f) => f.severity === 'look' && f.message.includes('stays open')),
+  ).toBe(true);
   expect(openPlaces(unmarked, placements)).toEqual([]);
   const skeleton = demoSpread({ options: { ahead: 'skeleton' } });
   expect(skeleton.placements.some((p) => p.items.length)).toBe(false);
@@ -149,15 +178,23 @@ it('keeps a marked empty place, in time order and clear of all else, for what is
   const held = places.flatMap((p) => p.demands);
   expect(held.length).toBeGreaterThan(later.length * 0.9);
   expect(places.some((p) => p.demands.length > 2)).toBe(true); // a list shares one place
-  expect(found('D5', work, placements)).toHaveLength(later.length - held.length + work.week.demands.filter((d) => d.kind === 'band').length);
+  expect(found('D5', work, placements)).toHaveLength(
+    later.length - held.length + work.week.demands.filter((d) => d.kind === 'band').length,
+  );
   const first = (place: (typeof places)[number]): number => Math.min(...place.demands.map(sortMinute));
   for (const place of places) {
     const column = work.book.regions.find((r) => r.kind === 'day' && r.day === place.day)!;
     expect(contains(column, place)).toBe(true);
     expect(placements.filter((p) => p.page === place.page && intersect(footprint(p), place))).toEqual([]);
-    expect(places.filter((o) => o.day === place.day && o.y > place.y).every((o) => first(o) >= first(place) && o.y >= place.y + place.h)).toBe(true);
+    expect(
+      places
+        .filter((o) => o.day === place.day && o.y > place.y)
+        .every((o) => first(o) >= first(place) && o.y >= place.y + place.h),
+    ).toBe(true);
     for (const p of placements.filter((q) => q.day === place.day && q.items.length)) {
-      const minute = Math.min(...work.week.demands.filter((d) => d.day === place.day && p.items.includes(d.uid)).map(sortMinute));
+      const minute = Math.min(
+        ...work.week.demands.filter((d) => d.day === place.day && p.items.includes(d.uid)).map(sortMinute),
+      );
       expect(minute > first(place) ? p.y >= place.y : p.y <= place.y).toBe(true);
     }
   }
@@ -187,8 +224,15 @@ it('leaves an empty week bare of items but laid out', () => {
 });
 
 it('says what a kit of three stickers cannot hold', () => {
-  const kit = kitOf(piece({ count: 1 }), piece({ code: 'B', kind: 'full-box', height: 48.3, writable: 'no' }), piece({ code: 'C', kind: 'date-cover' }));
-  const c = context({ kit, week: weekWith(...['a', 'b', 'c'].map((uid) => demand({ uid, key: uid, title: uid, day: 1 }))) });
+  const kit = kitOf(
+    piece({ count: 1 }),
+    piece({ code: 'B', kind: 'full-box', height: 48.3, writable: 'no' }),
+    piece({ code: 'C', kind: 'date-cover' }),
+  );
+  const c = context({
+    kit,
+    week: weekWith(...['a', 'b', 'c'].map((uid) => demand({ uid, key: uid, title: uid, day: 1 }))),
+  });
   const placements = arrange(c);
   sound(c, placements);
   expect(unplacedOf(c, placements)).toHaveLength(2);
@@ -201,19 +245,61 @@ it('shortens a title of two hundred letters, and says so, rather than drop it', 
   sound(c, placements);
 });
 
-const items = fc.array(fc.record({ day: fc.integer({ min: 0, max: 6 }), minute: fc.option(fc.integer({ min: 0, max: 1439 })), words: fc.constantFrom('vet', 'laundry', 'choir rehearsal', 'dig the far bed', 'early ferry', 'Wren’s birthday party'), list: fc.constantFrom(null, null, null, 'to do', 'to buy'), band: fc.boolean() }), { maxLength: 50 });
+const items = fc.array(
+  fc.record({
+    day: fc.integer({ min: 0, max: 6 }),
+    minute: fc.option(fc.integer({ min: 0, max: 1439 })),
+    words: fc.constantFrom(
+      'vet',
+      'laundry',
+      'choir rehearsal',
+      'dig the far bed',
+      'early ferry',
+      'Wren’s birthday party',
+    ),
+    list: fc.constantFrom(null, null, null, 'to do', 'to buy'),
+    band: fc.boolean(),
+  }),
+  { maxLength: 50 },
+);
 
 it('is sound for any week within limits, in any book and school, with either kit', () => {
   const kits = { rockpool: demoKit('rockpool'), 'night-almanac': demoKit('night-almanac') };
   const stash = [demoKit('stash')];
-  fc.assert(fc.property(items, fc.constantFrom(...Object.keys(BOOKS)), fc.constantFrom(...Object.keys(MANNERS)), fc.constantFrom('rockpool', 'night-almanac'), fc.integer({ min: 1, max: 99 }), (drawn, book, manner, kit, seed) => {
-    const demands = drawn.map(({ day, minute, words, list, band }, i): Demand => {
-      const isBand = band && i % 9 === 0;
-      return demand({ uid: `u${i}`, key: `u${i}`, title: words, day, lastDay: isBand ? Math.min(6, day + 2) : day, start: list || isBand ? null : minute, list: isBand ? null : list, kind: isBand ? 'band' : list ? 'to-do' : minute === null ? 'chore' : 'appointment' });
-    });
-    const c = context({ book: BOOKS[book] as Book, kit: kits[kit as 'rockpool'], stash, manner, week: weekWith(...demands), seed });
-    const placements = arrange(c);
-    sound(c, placements);
-    expect(arrange(c)).toEqual(placements);
-  }), { numRuns: 40, seed: 7 });
+  fc.assert(
+    fc.property(
+      items,
+      fc.constantFrom(...Object.keys(BOOKS)),
+      fc.constantFrom(...Object.keys(MANNERS)),
+      fc.constantFrom('rockpool', 'night-almanac'),
+      fc.integer({ min: 1, max: 99 }),
+      (drawn, book, manner, kit, seed) => {
+        const demands = drawn.map(({ day, minute, words, list, band }, i): Demand => {
+          const isBand = band && i % 9 === 0;
+          return demand({
+            uid: `u${i}`,
+            key: `u${i}`,
+            title: words,
+            day,
+            lastDay: isBand ? Math.min(6, day + 2) : day,
+            start: list || isBand ? null : minute,
+            list: isBand ? null : list,
+            kind: isBand ? 'band' : list ? 'to-do' : minute === null ? 'chore' : 'appointment',
+          });
+        });
+        const c = context({
+          book: BOOKS[book] as Book,
+          kit: kits[kit as 'rockpool'],
+          stash,
+          manner,
+          week: weekWith(...demands),
+          seed,
+        });
+        const placements = arrange(c);
+        sound(c, placements);
+        expect(arrange(c)).toEqual(placements);
+      },
+    ),
+    { numRuns: 40, seed: 7 },
+  );
 });

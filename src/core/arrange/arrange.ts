@@ -14,8 +14,23 @@ import { sidebar } from './sidebar';
 import { topBand } from './top-band';
 import type { Context, Placement } from './spread';
 
-/** The order of work (handbook 4). A stage adds placements of its own and never moves what is there. One line a stage. */
-const STAGES: readonly Stage[] = [bottomWashi, extender, topBand, dates, headers, sidebar, banner, bands, boxes, days, finish, cutting];
+/**
+ * The order of work (handbook 4). A stage adds placements of its own and never moves what is there. One line a stage.
+ */
+const STAGES: readonly Stage[] = [
+  bottomWashi,
+  extender,
+  topBand,
+  dates,
+  headers,
+  sidebar,
+  banner,
+  bands,
+  boxes,
+  days,
+  finish,
+  cutting,
+];
 
 /**
  * Lays out a whole spread. The same context and seed give the same spread.

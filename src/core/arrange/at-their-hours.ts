@@ -12,8 +12,10 @@ export interface Timed {
 }
 
 /**
- * Where items stand in a book with hour lines: as near to their hours as order and gaps allow, by least squares. Exact: with what
- * stands above taken off, tops must only never fall, which is isotonic regression (pool adjacent violators: Ayer and others, 1955).
+ * Where items stand in a book with hour lines: as near to their hours as order and gaps allow, by least squares.
+ * Exact: with what
+ * stands above taken off, tops must only never fall, which is isotonic regression (pool adjacent violators: Ayer and
+ * others, 1955).
  * @returns tops in mm down the page
  */
 export function atTheirHours(items: readonly Timed[], stretches: readonly Stretch[], gap: number): number[] {
@@ -34,10 +36,16 @@ export function atTheirHours(items: readonly Timed[], stretches: readonly Stretc
       while (blocks.length > 1 && mean(blocks.at(-2)) > mean(blocks.at(-1))) {
         const lower = blocks.pop() as (typeof blocks)[number];
         const upper = blocks.pop() as (typeof blocks)[number];
-        blocks.push({ sum: upper.sum + lower.sum, weight: upper.weight + lower.weight, count: upper.count + lower.count });
+        blocks.push({
+          sum: upper.sum + lower.sum,
+          weight: upper.weight + lower.weight,
+          count: upper.count + lower.count,
+        });
       }
     });
-    const level = blocks.flatMap((b) => new Array<number>(b.count).fill(Math.min(Math.max(mean(b), stretch.from), stretch.from + Math.max(0, free))));
+    const level = blocks.flatMap((b) =>
+      new Array<number>(b.count).fill(Math.min(Math.max(mean(b), stretch.from), stretch.from + Math.max(0, free))),
+    );
     here.forEach((i, n) => (tops[i] = (level[n] as number) + (offsets[n] as number)));
   });
   return tops;

@@ -17,13 +17,21 @@ import { matchDemands } from './spread';
 import { trimTo } from './trim';
 import { writingRoom } from './writing';
 
-/** What runs over several days is one band over them, a strip with its name on it, split where pages part (handbook D8). */
+/**
+ * What runs over several days is one band over them, a strip with its name on it, split where pages part (handbook
+ * D8).
+ */
 export const bands: Stage = (before, context) => {
   const draft = before.clone();
   const placed = matchDemands(draft.placements, context.week.demands);
-  for (const band of context.week.demands.filter((d) => d.kind === 'band' && !placed.has(d.key) && isPlannedAhead(d, context))) {
+  for (const band of context.week.demands.filter(
+    (d) => d.kind === 'band' && !placed.has(d.key) && isPlannedAhead(d, context),
+  )) {
     const days = Array.from({ length: band.lastDay - band.day + 1 }, (_, i) => band.day + i);
-    const runs = runsOfDays(context.book, days).map((run) => ({ ...run, name: nameLabel(draft, context, band, run.span.w) }));
+    const runs = runsOfDays(context.book, days).map((run) => ({
+      ...run,
+      name: nameLabel(draft, context, band, run.span.w),
+    }));
     for (const run of runs) layRun(draft, context, band, run);
   }
   return draft;
@@ -46,24 +54,52 @@ function layRun(draft: Draft, context: Context, band: Demand, run: Run): void {
   if (!label) return;
   const strip = byCost(piecesOf(context, 'washi'), (p) => {
     const strange = strangeness(p, context);
-    return p.height > h || strange > FOREIGN || draft.ledger.longest(p) < run.span.w ? Infinity : strange + Math.abs(p.height - h * 0.8);
+    return p.height > h || strange > FOREIGN || draft.ledger.longest(p) < run.span.w
+      ? Infinity
+      : strange + Math.abs(p.height - h * 0.8);
   })[0];
   const length = strip && run.days.length > 1 ? draft.ledger.takeLength(strip, run.span.w, strip.height) : null;
   if (strip && length) {
-    draft.add(strip, length, { page: run.page, x: run.span.x, y: y + (h - strip.height) / 2, role: 'day', day: run.days[0] as number });
+    draft.add(strip, length, {
+      page: run.page,
+      x: run.span.x,
+      y: y + (h - strip.height) / 2,
+      role: 'day',
+      day: run.days[0] as number,
+    });
   }
   const until = length || run.days.length === 1 ? '' : ` → ${shortDay(context.week.days[band.lastDay] as string)}`;
   draft.add(piece, label, {
-    page: run.page, x: run.span.x, y, role: 'day', day: run.days[0] as number, layer: length ? 1 : 0,
-    items: [band.uid], text: `${writtenText(band)}${until}`, ink: inkFor(piece),
+    page: run.page,
+    x: run.span.x,
+    y,
+    role: 'day',
+    day: run.days[0] as number,
+    layer: length ? 1 : 0,
+    items: [band.uid],
+    text: `${writtenText(band)}${until}`,
+    ink: inkFor(piece),
   });
 }
 
 /** The lowest label that takes the band's name; it lies at the band's beginning. */
-function nameLabel(draft: Draft, context: Context, band: Demand, width: number): { piece: Piece; cut: Rect | null } | null {
+function nameLabel(
+  draft: Draft,
+  context: Context,
+  band: Demand,
+  width: number,
+): { piece: Piece; cut: Rect | null } | null {
   const text = `${writtenText(band)} → Sun`;
   const columnWidth = dayColumn(context.book, band.day)?.w ?? width;
-  for (const piece of byCost(piecesOf(context, 'label', 'flag', 'quarter-box', 'third-box'), (p) => (traits(p.kind).carriesItem && p.writable !== 'no' && !p.words && draft.ledger.untouched(p) > 0 && strangeness(p, context) <= FOREIGN ? strangeness(p, context) + p.height : Infinity))) {
+  for (const piece of byCost(piecesOf(context, 'label', 'flag', 'quarter-box', 'third-box'), (p) =>
+    traits(p.kind).carriesItem &&
+    p.writable !== 'no' &&
+    !p.words &&
+    draft.ledger.untouched(p) > 0 &&
+    strangeness(p, context) <= FOREIGN
+      ? strangeness(p, context) + p.height
+      : Infinity,
+  )) {
     const cut = trimTo(piece, columnWidth);
     if (cut === undefined) continue;
     const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: cut?.w ?? piece.width, h: piece.height });

@@ -21,11 +21,18 @@ export const bottomWashi: Stage = (before, context) => {
 };
 
 /** Lays one strip end to end over `w` mm, from one piece where one is long enough. */
-function layLength(draft: Draft, context: Context, at: { page: number; x: number; y: number; w: number; h: number }, nth: number): void {
+function layLength(
+  draft: Draft,
+  context: Context,
+  at: { page: number; x: number; y: number; w: number; h: number },
+  nth: number,
+): void {
   let x = at.x;
   let left = at.w;
   while (left > HAIR) {
-    const usable = byCost(piecesOf(context, 'bottom-washi', 'washi', 'extender'), (p) => cost(draft, context, p, at.h, left, nth));
+    const usable = byCost(piecesOf(context, 'bottom-washi', 'washi', 'extender'), (p) =>
+      cost(draft, context, p, at.h, left, nth),
+    );
     const piece = usable[0];
     if (!piece) break;
     const length = Math.min(left, draft.ledger.longest(piece));
@@ -45,7 +52,9 @@ function cost(draft: Draft, context: Context, piece: Piece, height: number, leng
   const strange = strangeness(piece, context);
   if (strange > FOREIGN * 1.5) return Infinity;
   const kindCost = piece.kind === 'bottom-washi' ? 0 : piece.kind === 'washi' ? 20 : 40;
-  const already = draft.placements.filter((p) => p.role === 'base' && p.kit === piece.kit && p.code === piece.code).length;
+  const already = draft.placements.filter(
+    (p) => p.role === 'base' && p.kit === piece.kit && p.code === piece.code,
+  ).length;
   const sameAsOther = nth === 0 ? -already : already; // one design over both pages, another for the second floor
   return kindCost + strange + (longest < length ? 15 : 0) + Math.abs(piece.height - height) + sameAsOther * 3;
 }

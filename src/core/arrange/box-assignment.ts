@@ -1,6 +1,9 @@
 /** One box that could be placed, as the assignment sees it. */
 export interface BoxChoice {
-  /** cost of having it on a day (its first, where it takes two), beside what neighbors add; Infinity where it may not stand */
+  /**
+   * cost of having it on a day (its first, where it takes two), beside what neighbors add; Infinity where it may not
+   * stand
+   */
   readonly onDay: readonly number[];
   /** days it takes, one after the other; 1 where it is not given */
   readonly span?: 1 | 2;
@@ -57,7 +60,8 @@ export function assignBoxes(boxes: readonly BoxChoice[], days: number, rules: As
       const cost = back.cost + (rules.before?.(day, back.mask) ?? 0);
       const beside = (box: number | null): number => (day > 0 ? rules.beside(back.box, box, day) : 0);
       const none = rules.without(day);
-      if (none < Infinity) keep({ cost: cost + none + beside(null), back, box: null, second: false, mask: back.mask, boxed: back.boxed });
+      if (none < Infinity)
+        keep({ cost: cost + none + beside(null), back, box: null, second: false, mask: back.mask, boxed: back.boxed });
       boxes.forEach((box, i) => {
         const own = box.onDay[day] ?? Infinity;
         const boxed = back.boxed + (box.span ?? 1);
@@ -67,7 +71,9 @@ export function assignBoxes(boxes: readonly BoxChoice[], days: number, rules: As
     }
     layer = [...next.values()];
   }
-  const best = layer.filter((s) => !unfinished(s, boxes)).reduce<State | null>((a, b) => (a && a.cost <= b.cost ? a : b), null);
+  const best = layer
+    .filter((s) => !unfinished(s, boxes))
+    .reduce<State | null>((a, b) => (a && a.cost <= b.cost ? a : b), null);
   if (!best) return { boxes: Array.from({ length: days }, () => null), cost: Infinity };
   const chosen: (number | null)[] = [];
   for (let state: State | null = best; state?.back; state = state.back) chosen.unshift(state.box);
@@ -75,4 +81,5 @@ export function assignBoxes(boxes: readonly BoxChoice[], days: number, rules: As
 }
 
 /** True when the state's box still has its second day to come. */
-const unfinished = (s: State, boxes: readonly BoxChoice[]): boolean => s.box !== null && !s.second && boxes[s.box]?.span === 2;
+const unfinished = (s: State, boxes: readonly BoxChoice[]): boolean =>
+  s.box !== null && !s.second && boxes[s.box]?.span === 2;

@@ -39,22 +39,35 @@ export function fitBox(piece: Piece, width: number, height: number): BoxFit | nu
   const w = across?.w ?? piece.width;
   const x = across?.x ?? 0;
   const narrowed = (piece.width - w) / piece.width;
-  if (piece.height <= height + HAIR) return { w, h: piece.height, parts: [{ dx: 0, dy: 0, cut: across }], harm: narrowed * 4 };
+  if (piece.height <= height + HAIR)
+    return { w, h: piece.height, parts: [{ dx: 0, dy: 0, cut: across }], harm: narrowed * 4 };
   const share = height / piece.height;
   if (mayBeShortened(piece) && share >= SHORTEST_PATTERN) {
     const half = piece.height / 2;
     return {
-      w, h: height, harm: narrowed * 4 + 2 + (1 - share) * 8,
-      parts: [{ dx: 0, dy: 0, cut: { x, y: 0, w, h: half } }, { dx: 0, dy: height - half, cut: { x, y: half, w, h: half }, over: true }],
+      w,
+      h: height,
+      harm: narrowed * 4 + 2 + (1 - share) * 8,
+      parts: [
+        { dx: 0, dy: 0, cut: { x, y: 0, w, h: half } },
+        { dx: 0, dy: height - half, cut: { x, y: half, w, h: half }, over: true },
+      ],
     };
   }
   if (share < LOWEST_SCENE) return null;
-  return { w, h: height, harm: narrowed * 4 + 3 + (1 - share) * 40, parts: [{ dx: 0, dy: 0, cut: { x, y: (piece.height - height) / 2, w, h: height } }] };
+  return {
+    w,
+    h: height,
+    harm: narrowed * 4 + 3 + (1 - share) * 40,
+    parts: [{ dx: 0, dy: 0, cut: { x, y: (piece.height - height) / 2, w, h: height } }],
+  };
 }
 
 /**
- * A double box over two neighboring columns, cut so that its halves line up across the gap (handbook F3): where the piece
- * is wide enough for columns and gap, what would lie in the gap is cut away; else the cut edges stand on the columns' inner edges.
+ * A double box over two neighboring columns, cut so that its halves line up across the gap (handbook F3): where the
+ * piece
+ * is wide enough for columns and gap, what would lie in the gap is cut away; else the cut edges stand on the columns'
+ * inner edges.
  */
 export function fitDouble(piece: Piece, left: Region, right_: Region, height: number): BoxFit | null {
   const gap = right_.x - right(left);
@@ -65,7 +78,9 @@ export function fitDouble(piece: Piece, left: Region, right_: Region, height: nu
   if (a <= 0 || b <= 0) return null;
   const h = piece.height;
   return {
-    w: a + gap + b, h, harm: ((piece.width - a - b) / piece.width) * 4,
+    w: a + gap + b,
+    h,
+    harm: ((piece.width - a - b) / piece.width) * 4,
     parts: [
       { dx: left.w - a, dy: 0, cut: { x: middle - lost - a, y: 0, w: a, h } },
       { dx: left.w + gap, dy: 0, cut: { x: middle + lost, y: 0, w: b, h } },

@@ -60,7 +60,11 @@ export const boxes: Stage = (before, context) => {
   });
   const random = randomFrom(context.seed);
   const taste = candidates.map(() => context.week.days.map(() => random() * 0.5));
-  const solved = STANDS[context.ways.stand].map((name, r) => ({ rhythm: RHYTHMS[name] as readonly Height[], r, ...solve(draft, context, candidates, places, RHYTHMS[name], taste, most) }));
+  const solved = STANDS[context.ways.stand].map((name, r) => ({
+    rhythm: RHYTHMS[name] as readonly Height[],
+    r,
+    ...solve(draft, context, candidates, places, RHYTHMS[name], taste, most),
+  }));
   const best = solved.reduce((a, b) => (b.cost + b.r < a.cost + a.r ? b : a));
   best.boxes.forEach((index, day) => {
     if (index === null || (day > 0 && best.boxes[day - 1] === index)) return;
@@ -71,14 +75,18 @@ export const boxes: Stage = (before, context) => {
 
 function boxesThere(draft: Draft, context: Context): Box[] {
   const copies = (kind: 'full-box' | 'double-box', span: 1 | 2): Box[] =>
-    piecesOf(context, kind).filter((p) => strangeness(p, context) <= FOREIGN).flatMap((piece) => Array.from({ length: draft.ledger.untouched(piece) }, (_, nth) => ({ piece, nth, span })));
+    piecesOf(context, kind)
+      .filter((p) => strangeness(p, context) <= FOREIGN)
+      .flatMap((piece) => Array.from({ length: draft.ledger.untouched(piece) }, (_, nth) => ({ piece, nth, span })));
   const singles = withoutReserved(context, copies('full-box', 1));
   const own = singles.filter((b) => b.piece.kit === context.kit.name);
   const all = own.length >= 7 ? own : singles;
   const liked = (b: Box): number => (context.favorites.has(pieceKey(b.piece)) ? -1 : 0);
   return [
     ...[...all].sort((a, b) => liked(a) - liked(b) || a.nth - b.nth).slice(0, MOST_BOXES),
-    ...copies('double-box', 2).filter((b) => b.piece.kit === context.kit.name || liked(b) < 0).slice(0, MOST_DOUBLES),
+    ...copies('double-box', 2)
+      .filter((b) => b.piece.kit === context.kit.name || liked(b) < 0)
+      .slice(0, MOST_DOUBLES),
   ];
 }
 
@@ -102,11 +110,24 @@ function boxRoom(draft: Draft, context: Context, day: number): number {
 }
 
 /** True when a row is free but for the edge under its header. */
-const isFree = (stretches: readonly Stretch[], row: { y: number; h: number }): boolean => stretches.some((s) => s.from <= row.y + 1.5 && s.to >= row.y + row.h - 1.5);
+const isFree = (stretches: readonly Stretch[], row: { y: number; h: number }): boolean =>
+  stretches.some((s) => s.from <= row.y + 1.5 && s.to >= row.y + row.h - 1.5);
 
-function solve(draft: Draft, context: Context, candidates: readonly Box[], places: readonly (Place | null)[], rhythm: readonly Height[], taste: readonly (readonly number[])[], most: number) {
+function solve(
+  draft: Draft,
+  context: Context,
+  candidates: readonly Box[],
+  places: readonly (Place | null)[],
+  rhythm: readonly Height[],
+  taste: readonly (readonly number[])[],
+  most: number,
+) {
   const best = candidates.find((c) => c.span === 1)?.piece;
-  const headerColors = places.map((_, day) => draft.placements.filter((p) => p.day === day && draft.pieceOf(p)?.kind === 'header').map((p) => draft.pieceOf(p)?.color as string));
+  const headerColors = places.map((_, day) =>
+    draft.placements
+      .filter((p) => p.day === day && draft.pieceOf(p)?.kind === 'header')
+      .map((p) => draft.pieceOf(p)?.color as string),
+  );
   const choices = candidates.map(({ piece, span }, i) => ({
     span,
     onDay: places.map((place, day) => {
@@ -117,19 +138,41 @@ function solve(draft: Draft, context: Context, candidates: readonly Box[], place
       const liked = tasteCost(piece, context) * 2;
       const peak = piece === best ? -9 + Math.abs(day - 3) * 3 + (rhythm[day] === 'high' ? 0 : 3) : 0;
       const plain = isPattern(piece.motif) ? 2 : 0;
-      const repeats = rhythm[day] === 'high' && headerColors[day]?.some((c) => difference(c, piece.color) < ALIKE / 2) ? 2 : 0;
-      return faces + liked + peak + plain + repeats + fit.harm + strangeness(piece, context) / 4 + (taste[i]?.[day] ?? 0) - (span === 2 ? 4 : 0);
+      const repeats =
+        rhythm[day] === 'high' && headerColors[day]?.some((c) => difference(c, piece.color) < ALIKE / 2) ? 2 : 0;
+      return (
+        faces +
+        liked +
+        peak +
+        plain +
+        repeats +
+        fit.harm +
+        strangeness(piece, context) / 4 +
+        (taste[i]?.[day] ?? 0) -
+        (span === 2 ? 4 : 0)
+      );
     }),
   }));
   return assignBoxes(choices, places.length, {
     most,
     without: () => 30,
-    beside: (a, b, day) => besideCost(a === null ? null : candidates[a] as Box, b === null ? null : candidates[b] as Box, rhythm[day - 1] === rhythm[day]),
+    beside: (a, b, day) =>
+      besideCost(
+        a === null ? null : (candidates[a] as Box),
+        b === null ? null : (candidates[b] as Box),
+        rhythm[day - 1] === rhythm[day],
+      ),
     before: pageBalance(context, candidates),
   });
 }
 
-function fitOn(context: Context, piece: Piece, span: 1 | 2, places: readonly (Place | null)[], day: number): BoxFit | null {
+function fitOn(
+  context: Context,
+  piece: Piece,
+  span: 1 | 2,
+  places: readonly (Place | null)[],
+  day: number,
+): BoxFit | null {
   const [place, next] = [places[day], places[day + 1]];
   if (!place) return null;
   if (span === 1) return fitBox(piece, place.column.w, place.room);
@@ -141,7 +184,8 @@ function pageBalance(context: Context, candidates: readonly Box[]): (day: number
   const bold = candidates.map((b) => boldness(b.piece.color));
   const mean = bold.reduce((a, b) => a + b, 0) / bold.length;
   return (day, taken) => {
-    if (day === 0 || taken === 0 || dayColumn(context.book, day)?.page === dayColumn(context.book, day - 1)?.page) return 0;
+    if (day === 0 || taken === 0 || dayColumn(context.book, day)?.page === dayColumn(context.book, day - 1)?.page)
+      return 0;
     const here = bold.filter((_, i) => taken & (1 << i));
     return Math.abs(here.reduce((a, b) => a + b, 0) / here.length - mean) * 12;
   };
@@ -160,7 +204,9 @@ function layBox(draft: Draft, context: Context, day: number, { piece, span }: Bo
   const columns = Array.from({ length: span }, (_, i) => dayColumn(context.book, day + i) as Region);
   const first = columns[0] as Region;
   const frame = frameHeight(draft, context);
-  const stretches = columns.map((_, i) => standing(draft, context, day + i, height, Math.min(piece.height, LEAST_BOX) + frame));
+  const stretches = columns.map((_, i) =>
+    standing(draft, context, day + i, height, Math.min(piece.height, LEAST_BOX) + frame),
+  );
   if (stretches.some((s) => !s)) return;
   const from = Math.max(...stretches.map((s) => (s as Stretch).from));
   const to = Math.min(...stretches.map((s) => (s as Stretch).to));
@@ -169,14 +215,25 @@ function layBox(draft: Draft, context: Context, day: number, { piece, span }: Bo
   if (!fit) return;
   const x = span === 2 ? first.x : alignX(context, first, fit.w);
   const row = context.ways.keepsRows ? rowFrames(context.book, day)[0] : undefined;
-  const y = row ? row.y : height === 'high' ? from + (headerEndsAt(draft, day, from) ? 0 : frame / 2) : to - fit.h - frame / 2;
+  const y = row
+    ? row.y
+    : height === 'high'
+      ? from + (headerEndsAt(draft, day, from) ? 0 : frame / 2)
+      : to - fit.h - frame / 2;
   let copy: number | null = null;
   fit.parts.forEach((part, i) => {
     const taken = copy === null ? draft.ledger.take(piece, part.cut) : { copy, cut: part.cut };
     if (!taken) return;
     if (copy !== null) draft.ledger.note(piece, taken);
     copy = taken.copy;
-    draft.add(piece, taken, { page: first.page, x: x + part.dx, y: y + part.dy, role: 'box', day: span === 2 ? day + i : day, layer: part.over ? 1 : 0 });
+    draft.add(piece, taken, {
+      page: first.page,
+      x: x + part.dx,
+      y: y + part.dy,
+      role: 'box',
+      day: span === 2 ? day + i : day,
+      layer: part.over ? 1 : 0,
+    });
   });
   if (context.ways.framed) columns.forEach((column, i) => layFrames(draft, context, day + i, column, { y, h: fit.h }));
 }

@@ -26,15 +26,32 @@ export interface Candidate {
 }
 
 /** All that a day's items could stand on, in time order. */
-export function candidatesOf(draft: Draft, context: Context, day: number, prices: ReadonlyMap<string, number>): Candidate[] {
+export function candidatesOf(
+  draft: Draft,
+  context: Context,
+  day: number,
+  prices: ReadonlyMap<string, number>,
+): Candidate[] {
   const width = dayColumn(context.book, day)?.w ?? 0;
   const forms = formsFor(draft, context, width);
   return blocksOfDay(draft, context, day).flatMap((block): Candidate[] => {
-    if (block.open) return [{ block, choices: [{ form: null, height: placeHeight(block.demands, width, context.options.hand), cost: 0, text: '' }], leaveOut: OPEN_PLACE }];
+    if (block.open)
+      return [
+        {
+          block,
+          choices: [{ form: null, height: placeHeight(block.demands, width, context.options.hand), cost: 0, text: '' }],
+          leaveOut: OPEN_PLACE,
+        },
+      ];
     if (block.list) {
       const height = heightOfList(draft, context, block, width);
-      if (height !== null) return [{ block, choices: [{ form: null, height, cost: -1, text: '' }], leaveOut: 900 * block.demands.length }];
-      return block.demands.map((d) => ({ block: { demands: [d], list: null, minute: block.minute }, choices: choicesFor(d, forms, context, prices), leaveOut: leaveOutCost(d) }));
+      if (height !== null)
+        return [{ block, choices: [{ form: null, height, cost: -1, text: '' }], leaveOut: 900 * block.demands.length }];
+      return block.demands.map((d) => ({
+        block: { demands: [d], list: null, minute: block.minute },
+        choices: choicesFor(d, forms, context, prices),
+        leaveOut: leaveOutCost(d),
+      }));
     }
     const demand = block.demands[0] as Demand;
     return [{ block, choices: choicesFor(demand, forms, context, prices), leaveOut: leaveOutCost(demand) }];
@@ -45,14 +62,25 @@ export function candidatesOf(draft: Draft, context: Context, day: number, prices
 const OPEN_PLACE = 60;
 
 /** What it costs to leave an item out: a fixed time weighs most, what is not sure least. */
-const leaveOutCost = (d: Demand): number => (d.tentative ? 700 : d.kind === 'appointment' || d.kind === 'deadline' ? 1200 : 1000);
+const leaveOutCost = (d: Demand): number =>
+  d.tentative ? 700 : d.kind === 'appointment' || d.kind === 'deadline' ? 1200 : 1000;
 
 export const formKey = (form: Form): string => form.designs.map((p) => `${p.kit}/${p.code}`).join('+');
 
-function choicesFor(demand: Demand, forms: readonly Form[], context: Context, prices: ReadonlyMap<string, number>): Choice[] {
+function choicesFor(
+  demand: Demand,
+  forms: readonly Form[],
+  context: Context,
+  prices: ReadonlyMap<string, number>,
+): Choice[] {
   const text = writtenText(demand);
   const fitting = forms
-    .map((form) => ({ form, height: form.h, text, cost: formCost(demand, form, context, text) + (prices.get(formKey(form)) ?? 0) }))
+    .map((form) => ({
+      form,
+      height: form.h,
+      text,
+      cost: formCost(demand, form, context, text) + (prices.get(formKey(form)) ?? 0),
+    }))
     .filter((c) => c.cost < Infinity);
   return fitting.length ? fitting : shortenedChoices(demand, text, forms, context);
 }

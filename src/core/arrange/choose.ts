@@ -5,7 +5,10 @@ import { palette, pieceKey } from '../kit/kit';
 import type { Context } from './spread';
 import { kitsOf } from './spread';
 
-/** Beyond this CIEDE2000 distance from the kit's palette a pulled-in piece looks foreign (handbook C1; common practice). */
+/**
+ * Beyond this CIEDE2000 distance from the kit's palette a pulled-in piece looks foreign (handbook C1; common
+ * practice).
+ */
 export const FOREIGN = 22;
 
 /** All pieces of the given kinds that may be used, the kit's own first, in file order. */
@@ -13,13 +16,16 @@ export function piecesOf(context: Context, ...kinds: readonly Kind[]): readonly 
   const known = listed.get(context) ?? new Map<string, readonly Piece[]>();
   listed.set(context, known);
   const key = kinds.join();
-  const pieces = known.get(key) ?? kitsOf(context).flatMap((kit) => kit.pieces.filter((p) => kinds.includes(p.kind) && foilSuits(p, context)));
+  const pieces =
+    known.get(key) ??
+    kitsOf(context).flatMap((kit) => kit.pieces.filter((p) => kinds.includes(p.kind) && foilSuits(p, context)));
   known.set(key, pieces);
   return pieces;
 }
 
 /** Where foils are named, no other foil is used (handbook C6). */
-const foilSuits = (p: Piece, { options: { foils } }: Context): boolean => p.foil === 'none' || foils.length === 0 || foils.includes(p.foil);
+const foilSuits = (p: Piece, { options: { foils } }: Context): boolean =>
+  p.foil === 'none' || foils.length === 0 || foils.includes(p.foil);
 
 /** Lists are made once for a context; a context never changes. */
 const listed = new WeakMap<Context, Map<string, readonly Piece[]>>();
@@ -40,7 +46,9 @@ export function strangeness(piece: Piece, context: Context): number {
   return distance;
 }
 
-/** What a learned taste takes off a piece's cost, for each time it was shown; a favorite counts as four. From memory. */
+/**
+ * What a learned taste takes off a piece's cost, for each time it was shown; a favorite counts as four. From memory.
+ */
 const A_LIKE = 0.8;
 const FAVORITE = 4;
 

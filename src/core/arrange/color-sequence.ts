@@ -22,11 +22,17 @@ const EMPTY = 40;
  * @returns for each place the number of its color, or null where nothing is left
  */
 export function cheapestSequence(colors: readonly ColorStock[], places: number, cost: SequenceCost): (number | null)[] {
-  interface State { readonly cost: number; readonly used: number; readonly at: number | null; readonly back: State | null }
+  interface State {
+    readonly cost: number;
+    readonly used: number;
+    readonly at: number | null;
+    readonly back: State | null;
+  }
   // how many of each scarce color are used, as the digits of one number; of a plentiful one nobody need keep count
   const digits = colors.map(({ stock }) => (stock >= places ? 1 : stock + 1));
   const units = digits.map((_, c) => digits.slice(0, c).reduce((n, d) => n * d, 1));
-  const usedOf = (state: State, c: number): number => Math.floor(state.used / (units[c] as number)) % (digits[c] as number);
+  const usedOf = (state: State, c: number): number =>
+    Math.floor(state.used / (units[c] as number)) % (digits[c] as number);
   const wide = colors.length + 1;
   let layer = new Map<number, State>([[0, { cost: 0, used: 0, at: null, back: null }]]);
   for (let place = 0; place < places; place++) {
@@ -39,7 +45,13 @@ export function cheapestSequence(colors: readonly ColorStock[], places: number, 
     for (const state of layer.values()) {
       colors.forEach(({ stock }, c) => {
         const plenty = stock >= places;
-        if (plenty || usedOf(state, c) < stock) offer(state, c, plenty ? state.used : state.used + (units[c] as number), cost(c, place, place ? state.at : null, place > 1 ? (state.back?.at ?? null) : null));
+        if (plenty || usedOf(state, c) < stock)
+          offer(
+            state,
+            c,
+            plenty ? state.used : state.used + (units[c] as number),
+            cost(c, place, place ? state.at : null, place > 1 ? (state.back?.at ?? null) : null),
+          );
       });
       offer(state, null, state.used, EMPTY);
     }
@@ -52,7 +64,10 @@ export function cheapestSequence(colors: readonly ColorStock[], places: number, 
   return chosen;
 }
 
-/** What a habit wants (handbook 5 and C4): alternating, fanned from the darkest in the middle to the lightest at both ends, or one color. */
+/**
+ * What a habit wants (handbook 5 and C4): alternating, fanned from the darkest in the middle to the lightest at both
+ * ends, or one color.
+ */
 export function habitCost(habit: Sequence, colors: readonly ColorStock[], places: number): SequenceCost {
   const lights = colors.map((c) => luminance(c.color));
   const [dark, light] = [Math.min(...lights), Math.max(...lights)];
@@ -63,12 +78,16 @@ export function habitCost(habit: Sequence, colors: readonly ColorStock[], places
       const wanted = dark + (light - dark) * (middle ? Math.abs(place - middle) / middle : 0);
       return plenty + (light > dark ? (Math.abs((lights[color] as number) - wanted) / (light - dark)) * 10 : 0);
     }
-    if (habit === 'alternating') return plenty + (last === color ? 10 : 0) + (beforeLast !== null && beforeLast !== color ? 2 : 0);
+    if (habit === 'alternating')
+      return plenty + (last === color ? 10 : 0) + (beforeLast !== null && beforeLast !== color ? 2 : 0);
     return plenty + (last !== null && last !== color ? 10 : 0);
   };
 }
 
-/** The colors without one that shouts, where enough is left for all places without it (handbook 5: a third color is left out if it shouts). */
+/**
+ * The colors without one that shouts, where enough is left for all places without it (handbook 5: a third color is
+ * left out if it shouts).
+ */
 export function withoutLoud(colors: readonly ColorStock[], places: number): readonly ColorStock[] {
   if (colors.length < 3) return colors;
   const bold = colors.map((c) => boldness(c.color));

@@ -35,5 +35,17 @@ export function contextFrom(data: ContextData): Context {
   if (!manner) throw new RangeError(`no manner is called ${data.manner}`);
   const options = withHabits(manner, data.options);
   const ways = { ...manner.ways, ...data.ways };
-  return { ...data, manner, options, ways, book: fitBook(data.book, ways, options), printed: data.book, favorites: new Set(data.favorites), likes: data.likes ?? {}, peeled: data.peeled ?? {}, useBy: data.useBy ?? {}, ticked: data.ticked ?? [] };
+  return {
+    ...data,
+    manner,
+    options,
+    ways,
+    book: fitBook(data.book, ways, options),
+    printed: data.book,
+    favorites: new Set(data.favorites),
+    likes: data.likes ?? {},
+    peeled: data.peeled ?? {},
+    useBy: data.useBy ?? {},
+    ticked: data.ticked ?? [],
+  };
 }

@@ -17,8 +17,10 @@ export interface CutPlan {
 }
 
 /**
- * Which length is cut from which strip, so that the fewest whole strips are begun and offcuts go first (handbook L3, K5):
- * the one-dimensional cutting-stock problem. Exact by branch and bound on the few pieces of a spread; on large cases the better of
+ * Which length is cut from which strip, so that the fewest whole strips are begun and offcuts go first (handbook L3,
+ * K5):
+ * the one-dimensional cutting-stock problem. Exact by branch and bound on the few pieces of a spread; on large cases
+ * the better of
  * best fit and sequential value correction.
  */
 export function planCuts(lengths: readonly number[], stock: readonly CutStock[]): CutPlan {
@@ -32,7 +34,8 @@ export function planCuts(lengths: readonly number[], stock: readonly CutStock[])
 }
 
 const missing = (p: CutPlan): number => p.from.filter((s) => s === null).length;
-const better = (a: CutPlan, b: CutPlan): boolean => missing(a) < missing(b) || (missing(a) === missing(b) && a.opened < b.opened);
+const better = (a: CutPlan, b: CutPlan): boolean =>
+  missing(a) < missing(b) || (missing(a) === missing(b) && a.opened < b.opened);
 
 /** A bound from below: what does not fit on begun stock, on the longest whole ones. */
 function leastOpened(lengths: readonly number[], stock: readonly CutStock[]): number {
@@ -48,7 +51,9 @@ function bestFit(order: readonly number[], lengths: readonly number[], stock: re
   const from = new Array<number | null>(lengths.length).fill(null);
   for (const i of order) {
     const fits = stock.map((_, s) => s).filter((s) => (left[s] as number) >= (lengths[i] as number) - HAIR);
-    const s = fits.sort((a, b) => Number(open[b]) - Number(open[a]) || (left[a] as number) - (left[b] as number) || a - b)[0];
+    const s = fits.sort(
+      (a, b) => Number(open[b]) - Number(open[a]) || (left[a] as number) - (left[b] as number) || a - b,
+    )[0];
     if (s === undefined) continue;
     from[i] = s;
     open[s] = true;
@@ -64,10 +69,17 @@ const countOpened = (from: readonly (number | null)[], stock: readonly CutStock[
 type Worth = (length: number) => number;
 
 /**
- * Fills one strip after the other, begun ones first, each with the lengths that are worth most: at first their millimeters, then
- * corrected by how much was wasted where they were used, round after round (sequential value correction: Mukhacheva, 1993).
+ * Fills one strip after the other, begun ones first, each with the lengths that are worth most: at first their
+ * millimeters, then
+ * corrected by how much was wasted where they were used, round after round (sequential value correction: Mukhacheva,
+ * 1993).
  */
-function filled(order: readonly number[], lengths: readonly number[], stock: readonly CutStock[], enough: number): CutPlan {
+function filled(
+  order: readonly number[],
+  lengths: readonly number[],
+  stock: readonly CutStock[],
+  enough: number,
+): CutPlan {
   const worth = new Map<number, number>();
   const of: Worth = (l) => worth.get(l) ?? l;
   let best: CutPlan | null = null;
@@ -76,7 +88,8 @@ function filled(order: readonly number[], lengths: readonly number[], stock: rea
     if (!best || better(plan, best)) best = plan;
     if (missing(best) === 0 && best.opened <= enough) break;
     for (const { used, room, waste } of fills) {
-      for (const l of used) worth.set(l, of(l) * KEPT + (1 - KEPT) * l ** POWER * (room / Math.max(room - waste, HAIR)));
+      for (const l of used)
+        worth.set(l, of(l) * KEPT + (1 - KEPT) * l ** POWER * (room / Math.max(room - waste, HAIR)));
     }
   }
   return best as CutPlan;
@@ -92,7 +105,12 @@ interface Fill {
   readonly waste: number;
 }
 
-function fillAll(order: readonly number[], lengths: readonly number[], stock: readonly CutStock[], worth: Worth): { plan: CutPlan; fills: Fill[] } {
+function fillAll(
+  order: readonly number[],
+  lengths: readonly number[],
+  stock: readonly CutStock[],
+  worth: Worth,
+): { plan: CutPlan; fills: Fill[] } {
   const from = new Array<number | null>(lengths.length).fill(null);
   const kinds: Kind[] = [];
   for (const i of order) {
@@ -101,12 +119,18 @@ function fillAll(order: readonly number[], lengths: readonly number[], stock: re
     else kinds.push({ length: lengths[i] as number, items: [i] });
   }
   const fills: Fill[] = [];
-  const strips = stock.map((s, n) => ({ ...s, n })).sort((a, b) => Number(b.begun) - Number(a.begun) || b.length - a.length || a.n - b.n);
+  const strips = stock
+    .map((s, n) => ({ ...s, n }))
+    .sort((a, b) => Number(b.begun) - Number(a.begun) || b.length - a.length || a.n - b.n);
   for (const strip of strips) {
     const counts = fill(kinds, strip.length, worth);
     const used = counts.flatMap((n, k) => (kinds[k] as Kind).items.splice(0, n));
     for (const i of used) from[i] = strip.n;
-    fills.push({ used: used.map((i) => lengths[i] as number), room: strip.length, waste: strip.length - used.reduce((mm, i) => mm + (lengths[i] as number), 0) });
+    fills.push({
+      used: used.map((i) => lengths[i] as number),
+      room: strip.length,
+      waste: strip.length - used.reduce((mm, i) => mm + (lengths[i] as number), 0),
+    });
   }
   return { plan: { from, opened: countOpened(from, stock) }, fills: fills.filter((f) => f.used.length > 0) };
 }
@@ -121,7 +145,9 @@ interface Kind {
 function fill(kinds: readonly Kind[], room: number, worth: Worth): number[] {
   const worths = kinds.map((k) => worth(k.length));
   const best = { worth: 0, counts: [] as number[] };
-  const densest = kinds.map((_, k) => Math.max(0, ...kinds.slice(k).map((x, i) => (worths[k + i] as number) / x.length)));
+  const densest = kinds.map((_, k) =>
+    Math.max(0, ...kinds.slice(k).map((x, i) => (worths[k + i] as number) / x.length)),
+  );
   let tries = 0;
   const search = (k: number, left: number, sum: number, counts: number[]): void => {
     if (sum > best.worth + HAIR) {
@@ -140,7 +166,12 @@ function fill(kinds: readonly Kind[], room: number, worth: Worth): number[] {
   return best.counts;
 }
 
-function branch(order: readonly number[], lengths: readonly number[], stock: readonly CutStock[], start: CutPlan): CutPlan {
+function branch(
+  order: readonly number[],
+  lengths: readonly number[],
+  stock: readonly CutStock[],
+  start: CutPlan,
+): CutPlan {
   let best = start;
   let branches = 0;
   const left = stock.map((s) => s.length);
@@ -174,6 +205,11 @@ function branch(order: readonly number[], lengths: readonly number[], stock: rea
     }
     if (seen.size === 0) walk(at + 1, opened, lacking + 1, rest - length);
   };
-  walk(0, 0, 0, lengths.reduce((n, l) => n + l, 0));
+  walk(
+    0,
+    0,
+    0,
+    lengths.reduce((n, l) => n + l, 0),
+  );
   return best;
 }

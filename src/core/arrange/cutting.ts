@@ -8,7 +8,8 @@ import type { Draft, Stage } from './draft';
 import type { Placement } from './spread';
 
 /**
- * The knife's plan over the whole spread: every length of washi and every list of the fresh placements is cut anew, all of one
+ * The knife's plan over the whole spread: every length of washi and every list of the fresh placements is cut anew,
+ * all of one
  * design together, so that the fewest whole ones are begun; offcuts, also of earlier weeks, go first (handbook L3, K5).
  * What was there before keeps its copy and its cut.
  */
@@ -17,7 +18,8 @@ export const cutting: Stage = (before) => {
   const designs = new Map<string, Placement[]>();
   for (const p of draft.placements) {
     const kind = draft.pieceOf(p)?.kind;
-    if (!draft.kept.has(p.id) && (isStrip(kind) || (kind === 'checklist' && (draft.pieceOf(p)?.rows ?? 0) > 0))) designs.set(pieceKey(p), [...(designs.get(pieceKey(p)) ?? []), p]);
+    if (!draft.kept.has(p.id) && (isStrip(kind) || (kind === 'checklist' && (draft.pieceOf(p)?.rows ?? 0) > 0)))
+      designs.set(pieceKey(p), [...(designs.get(pieceKey(p)) ?? []), p]);
   }
   for (const parts of designs.values()) recut(draft, draft.pieceOf(parts[0] as Placement) as Piece, parts);
   return draft;
@@ -34,7 +36,10 @@ function recut(draft: Draft, piece: Piece, parts: readonly Placement[]): void {
     return Math.max(0, ...used);
   });
   const lengths = parts.map((p) => (along ? p.w : Math.round(p.h / unit)));
-  const plan = planCuts(lengths, begins.map((from) => ({ length: whole - from, begun: from > 0 })));
+  const plan = planCuts(
+    lengths,
+    begins.map((from) => ({ length: whole - from, begun: from > 0 })),
+  );
   const before = new Set(parts.filter((p) => begins[p.copy - 1] === 0).map((p) => p.copy)).size;
   if (plan.from.includes(null) || plan.opened >= before) return; // as it is, it is as good
   const at = [...begins];

@@ -85,7 +85,9 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
 
 /** The options that are not both as high as another and as dear; the first of equal ones. */
 function undominated(options: readonly PackOption[]): { o: number; cells: number; cost: number }[] {
-  const sorted = options.map(({ height, cost }, o) => ({ o, cells: cellsUp(height), cost })).sort((a, b) => a.cells - b.cells || a.cost - b.cost || a.o - b.o);
+  const sorted = options
+    .map(({ height, cost }, o) => ({ o, cells: cellsUp(height), cost }))
+    .sort((a, b) => a.cells - b.cells || a.cost - b.cost || a.o - b.o);
   let least = Infinity;
   return sorted.filter(({ cost }) => {
     if (cost >= least) return false;
@@ -95,7 +97,15 @@ function undominated(options: readonly PackOption[]): { o: number; cells: number
 }
 
 /** Where an item of `height` cells ends when it stands as early as it can after position `p`; -1 when nowhere. */
-function earliestEnd(p: number, height: number, starts: readonly number[], ends: readonly number[], gap: number, first = 0, last = starts.length - 1): number {
+function earliestEnd(
+  p: number,
+  height: number,
+  starts: readonly number[],
+  ends: readonly number[],
+  gap: number,
+  first = 0,
+  last = starts.length - 1,
+): number {
   for (let k = first; k <= Math.min(last, starts.length - 1); k++) {
     const start = starts[k] as number;
     const end = ends[k] as number;
@@ -106,7 +116,13 @@ function earliestEnd(p: number, height: number, starts: readonly number[], ends:
   return -1;
 }
 
-function trace(count: number, last: Float64Array, from: readonly Int32Array[], option: readonly Int16Array[], ends: readonly number[]): Packing {
+function trace(
+  count: number,
+  last: Float64Array,
+  from: readonly Int32Array[],
+  option: readonly Int16Array[],
+  ends: readonly number[],
+): Packing {
   let p = 0;
   for (let q = 1; q < last.length; q++) if ((last[q] as number) < (last[p] as number)) p = q;
   const cost = last[p] ?? 0;

@@ -19,7 +19,10 @@ import { freeStretches, keptFree, lengthOf } from './room';
 import { TIGHT, spaceOut } from './spacing';
 import type { Context } from './spread';
 
-/** Every item of the week in its day, in time order, on a base that is in stock and wide enough for its text (handbook D2, D3, D5). */
+/**
+ * Every item of the week in its day, in time order, on a base that is in stock and wide enough for its text (handbook
+ * D2, D3, D5).
+ */
 export const days: Stage = (before, context) => {
   let draft = before.clone();
   const prices = scarcityPrices(draft, context);
@@ -40,14 +43,24 @@ interface Shared {
 
 /** mm of column a day has beside what its items want; the tightest day is dressed first. */
 function slack(draft: Draft, context: Context, day: number): number {
-  return freeStretches(draft, context, day).reduce((n, s) => n + lengthOf(s), 0) - blocksOfDay(draft, context, day).length * 14;
+  return (
+    freeStretches(draft, context, day).reduce((n, s) => n + lengthOf(s), 0) -
+    blocksOfDay(draft, context, day).length * 14
+  );
 }
 
-/** The day as it should be; where that leaves something out, without its box, closer together, and without the headers of its lower rows. */
+/**
+ * The day as it should be; where that leaves something out, without its box, closer together, and without the headers
+ * of its lower rows.
+ */
 function dressDay(before: Draft, context: Context, day: number, shared: Shared): Draft {
   let best = layDay(before, context, day, shared);
   let bare = before;
-  for (const [give, how] of [[withoutBox, context], [(d: Draft) => d, shared.tight], [withoutLowerHeaders, shared.tight]] as const) {
+  for (const [give, how] of [
+    [withoutBox, context],
+    [(d: Draft) => d, shared.tight],
+    [withoutLowerHeaders, shared.tight],
+  ] as const) {
     if (best.leftOut.length === 0) break;
     bare = give(bare, day) ?? bare;
     const next = layDay(bare, how, day, shared);
@@ -58,14 +71,18 @@ function dressDay(before: Draft, context: Context, day: number, shared: Shared):
 
 /** The day without all its headers but the first, where its rows have headers of their own. */
 function withoutLowerHeaders(before: Draft, day: number): Draft | null {
-  const headers = before.placements.filter((p) => p.day === day && p.role === 'base' && before.pieceOf(p)?.kind === 'header' && !before.kept.has(p.id)).sort((a, b) => a.y - b.y);
+  const headers = before.placements
+    .filter((p) => p.day === day && p.role === 'base' && before.pieceOf(p)?.kind === 'header' && !before.kept.has(p.id))
+    .sort((a, b) => a.y - b.y);
   return headers.length > 1 ? headers.slice(1).reduce((draft, p) => draft.without(p.id), before) : null;
 }
 
 /** The day with its full box taken out again, because its items need the room more (handbook D1). */
 function withoutBox(before: Draft, day: number): Draft | null {
   const parts = before.placements.filter((p) => p.role === 'box' && p.day === day);
-  const double = before.placements.filter((p) => parts.some((q) => q.kit === p.kit && q.code === p.code && q.copy === p.copy));
+  const double = before.placements.filter((p) =>
+    parts.some((q) => q.kit === p.kit && q.code === p.code && q.copy === p.copy),
+  );
   const gone = [...new Set([...parts, ...double])];
   if (!gone.length || gone.some((p) => p.locked)) return null;
   return gone.reduce((draft, p) => draft.without(p.id), before);
@@ -81,19 +98,40 @@ function layDay(before: Draft, context: Context, day: number, shared: Shared): {
   for (let round = 0; round < 40; round++) {
     const over = overdrawn(candidates, packing.chosen);
     if (!over) break;
-    candidates = candidates.map((c, i) => (i === over.item ? { ...c, choices: c.choices.filter((x) => x.form !== over.form) } : c));
+    candidates = candidates.map((c, i) =>
+      i === over.item ? { ...c, choices: c.choices.filter((x) => x.form !== over.form) } : c,
+    );
     packing = packWithin(candidates, stretches, context, day);
   }
   const standing = candidates.flatMap((c, i) => {
     const chosen = packing.chosen[i];
-    return chosen === null || chosen === undefined ? [] : [{ block: c.block, choice: c.choices[chosen] as Choice, stretch: packing.stretch[i] as number }];
+    return chosen === null || chosen === undefined
+      ? []
+      : [{ block: c.block, choice: c.choices[chosen] as Choice, stretch: packing.stretch[i] as number }];
   });
   const hours = hoursOf(context.book, day);
-  const tops = hours ? atTheirHours(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, ...hourOf(hours, s.block) })), stretches, context.options.gap) : spaceOut(standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, evening: s.block.minute >= 17 * 60, joined: context.options.littles === 'stacked' && s.choice.form?.kind === 'little' })), stretches, context.options.gap);
+  const tops = hours
+    ? atTheirHours(
+        standing.map((s) => ({ height: s.choice.height, stretch: s.stretch, ...hourOf(hours, s.block) })),
+        stretches,
+        context.options.gap,
+      )
+    : spaceOut(
+        standing.map((s) => ({
+          height: s.choice.height,
+          stretch: s.stretch,
+          evening: s.block.minute >= 17 * 60,
+          joined: context.options.littles === 'stacked' && s.choice.form?.kind === 'little',
+        })),
+        stretches,
+        context.options.gap,
+      );
   const failed = standing.filter((s, i) => {
     if (s.block.open) return false; // nothing is laid there
     const at = { page: column.page, day, column, y: tops[i] as number };
-    return !(s.choice.form ? dressBase(draft, context, s.block.demands[0] as Demand, s.choice, at, shared.reserved) : dressList(draft, context, s.block, at));
+    return !(s.choice.form
+      ? dressBase(draft, context, s.block.demands[0] as Demand, s.choice, at, shared.reserved)
+      : dressList(draft, context, s.block, at));
   });
   const leftOut = candidates.filter((c, i) => packing.chosen[i] === null && !c.block.open).map((c) => c.block);
   return { draft, leftOut: [...leftOut, ...failed.map((s) => s.block)] };
@@ -103,8 +141,10 @@ function layDay(before: Draft, context: Context, day: number, shared: Shared): {
 const LIGHTLY = 0.03;
 
 /** Where a block's hour is printed, and how strongly it is drawn there. */
-const hourOf = (hours: Hours, block: Block): { wanted: number; pull: number } =>
-  ({ wanted: yOfMinute(hours, block.minute), pull: !block.list && typeof block.demands[0]?.start === 'number' ? 1 : LIGHTLY });
+const hourOf = (hours: Hours, block: Block): { wanted: number; pull: number } => ({
+  wanted: yOfMinute(hours, block.minute),
+  pull: !block.list && typeof block.demands[0]?.start === 'number' ? 1 : LIGHTLY,
+});
 
 /** First with room kept for what comes up; when something would be left out, with all the room there is. */
 function packWithin(candidates: readonly Candidate[], stretches: readonly Stretch[], context: Context, day: number) {
@@ -112,16 +152,25 @@ function packWithin(candidates: readonly Candidate[], stretches: readonly Stretc
   const free = keptFree(context, day);
   const items = candidates.map((c) => ({ options: c.choices, leaveOut: c.leaveOut }));
   if (context.ways.keepsRows && stretches.length > 1) {
-    const inRows = packColumn(items.map((item, i) => (candidates[i]?.block.list ? { ...item, onlyIn: stretches.length - 1 } : item)), stretches, gap);
+    const inRows = packColumn(
+      items.map((item, i) => (candidates[i]?.block.list ? { ...item, onlyIn: stretches.length - 1 } : item)),
+      stretches,
+      gap,
+    );
     if (!inRows.chosen.includes(null)) return inRows;
   }
   const hours = hoursOf(context.book, day);
   if (hours) {
-    const atHours = packColumn(items.map((item, i) => ({ ...item, notBefore: stretchOfHour(hours, candidates[i]?.block as Block, stretches) })), stretches, gap);
+    const atHours = packColumn(
+      items.map((item, i) => ({ ...item, notBefore: stretchOfHour(hours, candidates[i]?.block as Block, stretches) })),
+      stretches,
+      gap,
+    );
     if (!atHours.chosen.includes(null)) return atHours;
   }
   const last = stretches.at(-1);
-  const kept = last && lengthOf(last) > free ? [...stretches.slice(0, -1), { from: last.from, to: last.to - free }] : stretches;
+  const kept =
+    last && lengthOf(last) > free ? [...stretches.slice(0, -1), { from: last.from, to: last.to - free }] : stretches;
   const roomy = packColumn(items, kept, gap);
   return roomy.chosen.includes(null) ? packColumn(items, stretches, gap) : roomy;
 }
@@ -138,7 +187,10 @@ function stretchOfHour(hours: Hours, block: Block, stretches: readonly Stretch[]
 const LEAST_AT_HOUR = 8;
 
 /** The first form that was chosen more often than it is there, and the item that would lose least by another. */
-function overdrawn(candidates: readonly Candidate[], chosen: readonly (number | null)[]): { form: Form; item: number } | null {
+function overdrawn(
+  candidates: readonly Candidate[],
+  chosen: readonly (number | null)[],
+): { form: Form; item: number } | null {
   const users = new Map<Form, number[]>();
   chosen.forEach((o, i) => {
     const form = o === null ? null : candidates[i]?.choices[o]?.form;

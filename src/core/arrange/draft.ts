@@ -8,7 +8,8 @@ import { intersect } from '../measure/rect';
 import type { Context, Placement } from './spread';
 import { footprint, pieceIndex } from './spread';
 
-type Place = Pick<Placement, 'page' | 'x' | 'y' | 'role'> & Partial<Pick<Placement, 'day' | 'layer' | 'items' | 'text' | 'ink' | 'turn'>>;
+type Place = Pick<Placement, 'page' | 'x' | 'y' | 'role'> &
+  Partial<Pick<Placement, 'day' | 'layer' | 'items' | 'text' | 'ink' | 'turn'>>;
 
 /** A spread in the making. A stage works on a clone and hands that on, so no stage can spoil another's input. */
 export class Draft {
@@ -73,12 +74,19 @@ export class Draft {
     return placement;
   }
 
-  /** Cuts a placement from another copy, or elsewhere from the same; its place on the page stays. To be done for all parts of a design in one go. */
+  /**
+   * Cuts a placement from another copy, or elsewhere from the same; its place on the page stays. To be done for all
+   * parts of a design in one go.
+   */
   recut(id: string, piece: Piece, taken: Taken): void {
     const i = this.placements.findIndex((p) => p.id === id);
     const old = this.placements[i] as Placement;
     const cut = taken.cut && { x: tidy(taken.cut.x), y: tidy(taken.cut.y), w: tidy(taken.cut.w), h: tidy(taken.cut.h) };
-    this.placements[i] = { ...old, copy: taken.copy, cut: cut && cut.w >= piece.width - HAIR && cut.h >= piece.height - HAIR ? null : cut };
+    this.placements[i] = {
+      ...old,
+      copy: taken.copy,
+      cut: cut && cut.w >= piece.width - HAIR && cut.h >= piece.height - HAIR ? null : cut,
+    };
   }
 
   pieceOf = (p: Pick<Placement, 'kit' | 'code'>): Piece | undefined => this.pieces.get(pieceKey(p));

@@ -19,7 +19,11 @@ export function scarcityPrices(draft: Draft, context: Context): ReadonlyMap<stri
     const wanted = new Map<string, { count: number; supply: number }>();
     for (let day = 0; day < 7; day++) {
       const candidates = candidatesOf(draft, context, day, prices);
-      const packed = packColumn(candidates.map((c) => ({ options: c.choices, leaveOut: c.leaveOut })), freeStretches(draft, context, day), context.options.gap);
+      const packed = packColumn(
+        candidates.map((c) => ({ options: c.choices, leaveOut: c.leaveOut })),
+        freeStretches(draft, context, day),
+        context.options.gap,
+      );
       packed.chosen.forEach((o, i) => {
         const form = o === null ? null : candidates[i]?.choices[o]?.form;
         if (!form) return;

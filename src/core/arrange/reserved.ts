@@ -9,7 +9,15 @@ import type { Context } from './spread';
 import { matchDemands } from './spread';
 
 /** How much an icon or a script matters on an item of its kind: a fixed time must be found first. From memory. */
-const MATTERS: Readonly<Record<DemandKind, number>> = { appointment: 6, deadline: 6, occasion: 6, reminder: 4, chore: 4, 'to-do': 2.5, band: 0 };
+const MATTERS: Readonly<Record<DemandKind, number>> = {
+  appointment: 6,
+  deadline: 6,
+  occasion: 6,
+  reminder: 4,
+  chore: 4,
+  'to-do': 2.5,
+  band: 0,
+};
 
 /** How well an icon says what an item is about: 0 best; null where it says something else. */
 export function iconRank(demand: Demand, icon: Piece): number | null {
@@ -30,18 +38,35 @@ export interface Reserved {
   readonly mayTake: (draft: Draft, demand: Demand, piece: Piece) => boolean;
 }
 
-/** Icons and scripts of the whole week shared out before any day is dressed: the last one goes where it matters most, whichever day comes first. */
+/**
+ * Icons and scripts of the whole week shared out before any day is dressed: the last one goes where it matters most,
+ * whichever day comes first.
+ */
 export function reserve(before: Draft, context: Context): Reserved {
   const placed = matchDemands(before.placements, context.week.demands);
-  const takers = context.week.demands.filter((d) => d.kind !== 'band' && d.list === null && !placed.has(d.key) && isPlannedAhead(d, context));
+  const takers = context.week.demands.filter(
+    (d) => d.kind !== 'band' && d.list === null && !placed.has(d.key) && isPlannedAhead(d, context),
+  );
   const keepers = new Map<Piece, Set<string>>();
-  for (const [kind, rankOf] of [['icon', iconRank], ['script', scriptRank]] as const) {
-    const pieces = piecesOf(context, kind).filter((p) => before.ledger.untouched(p) > 0 && strangeness(p, context) <= FOREIGN);
-    const wishes = takers.map((d) => pieces.flatMap((p, thing) => {
-      const rank = rankOf(d, p);
-      return rank === null ? [] : [{ thing, value: Math.max(0.1, MATTERS[d.kind] - rank - strangeness(p, context) / FOREIGN) }];
-    }));
-    shareOut(wishes, pieces.map((p) => before.ledger.untouched(p))).forEach((thing, i) => {
+  for (const [kind, rankOf] of [
+    ['icon', iconRank],
+    ['script', scriptRank],
+  ] as const) {
+    const pieces = piecesOf(context, kind).filter(
+      (p) => before.ledger.untouched(p) > 0 && strangeness(p, context) <= FOREIGN,
+    );
+    const wishes = takers.map((d) =>
+      pieces.flatMap((p, thing) => {
+        const rank = rankOf(d, p);
+        return rank === null
+          ? []
+          : [{ thing, value: Math.max(0.1, MATTERS[d.kind] - rank - strangeness(p, context) / FOREIGN) }];
+      }),
+    );
+    shareOut(
+      wishes,
+      pieces.map((p) => before.ledger.untouched(p)),
+    ).forEach((thing, i) => {
       const piece = thing === null ? undefined : pieces[thing];
       if (piece) keepers.set(piece, (keepers.get(piece) ?? new Set()).add((takers[i] as Demand).key));
     });

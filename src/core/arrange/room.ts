@@ -17,11 +17,16 @@ export const lengthOf = (s: Stretch): number => s.to - s.from;
 /** The least share of a column kept for what comes up (handbook D3; a usual value: a centimeter in a wide book). */
 const COMES_UP = 0.06;
 
-/** Room that is left free in a day: for what comes up, or the white space wanted if that is more (handbook D3, W1). mm */
+/**
+ * Room that is left free in a day: for what comes up, or the white space wanted if that is more (handbook D3, W1). mm
+ */
 export const keptFree = (context: Context, day: number): number =>
   Math.max(COMES_UP, context.options.whiteSpace) * (dayColumn(context.book, day)?.h ?? 0);
 
-/** Room that a full box must leave free beside the day's items: the week's white space is shared by its days, and the fewer boxes a week has, the denser may be the days that have one. mm */
+/**
+ * Room that a full box must leave free beside the day's items: the week's white space is shared by its days, and the
+ * fewer boxes a week has, the denser may be the days that have one. mm
+ */
 export const keptFreeBesideBox = (context: Context, day: number): number =>
   Math.max(COMES_UP, context.options.whiteSpace * (context.ways.boxes / 7)) * (dayColumn(context.book, day)?.h ?? 0);
 
@@ -57,10 +62,19 @@ function keepOff(draft: Draft, p: Placement, gap: number): Stretch {
 export function clearOfHours(context: Context, day: number, stretches: readonly Stretch[]): Stretch[] {
   const hours = hoursOf(context.book, day);
   if (!hours) return [...stretches];
-  const busy = context.week.demands.filter((d) => d.day === day && d.start !== null && d.kind !== 'band').map((d) => yOfMinute(hours, d.start as number)).sort((a, b) => a - b);
+  const busy = context.week.demands
+    .filter((d) => d.day === day && d.start !== null && d.kind !== 'band')
+    .map((d) => yOfMinute(hours, d.start as number))
+    .sort((a, b) => a - b);
   return stretches.flatMap((s) => {
     const edges = [s.from, ...busy.filter((y) => y > s.from - LABEL && y < s.to), s.to];
-    return edges.slice(1).map((to, i) => ({ from: i ? (edges[i] as number) + LABEL : s.from, to: i === edges.length - 2 ? to : to - context.options.gap })).filter((x) => lengthOf(x) > 3);
+    return edges
+      .slice(1)
+      .map((to, i) => ({
+        from: i ? (edges[i] as number) + LABEL : s.from,
+        to: i === edges.length - 2 ? to : to - context.options.gap,
+      }))
+      .filter((x) => lengthOf(x) > 3);
   });
 }
 

@@ -39,7 +39,8 @@ const UNUSUAL = 7;
 
 /**
  * The sidebar, top to bottom: the wanted sections with a divider above each (handbook 4, step 5). Of all amounts
- * of trackers and rows the stack is taken that leaves no section out, and then the least height over beside the usual amounts.
+ * of trackers and rows the stack is taken that leaves no section out, and then the least height over beside the usual
+ * amounts.
  */
 export const sidebar: Stage = (before, context) => {
   const whole = regionsOf(context.book, 'sidebar')[0];
@@ -49,16 +50,26 @@ export const sidebar: Stage = (before, context) => {
   const floor = Math.min(bottom(whole), ...there.map((p) => p.y - context.options.gap));
   const bar = { ...whole, h: floor - whole.y };
   const stacks = amountsOf(context.options.sidebar).map((amounts) => stackUp(before, context, bar, amounts));
-  const best = stacks.reduce((a, b) => (b.missing < a.missing || (b.missing === a.missing && b.cost < a.cost - 0.5) ? b : a));
+  const best = stacks.reduce((a, b) =>
+    b.missing < a.missing || (b.missing === a.missing && b.cost < a.cost - 0.5) ? b : a,
+  );
   closeOff(best.draft, context, bar, bottom(bar) - best.left);
   return best.draft;
 };
 
 function amountsOf(sections: readonly Section[]): number[][] {
-  return sections.reduce<number[][]>((all, s) => all.flatMap((before) => SERVINGS[s].amounts.map((n) => [...before, n])), [[]]);
+  return sections.reduce<number[][]>(
+    (all, s) => all.flatMap((before) => SERVINGS[s].amounts.map((n) => [...before, n])),
+    [[]],
+  );
 }
 
-function stackUp(before: Draft, context: Context, bar: Region, amounts: readonly number[]): { draft: Draft; left: number; missing: number; cost: number } {
+function stackUp(
+  before: Draft,
+  context: Context,
+  bar: Region,
+  amounts: readonly number[],
+): { draft: Draft; left: number; missing: number; cost: number } {
   let draft = before.clone();
   let y = bar.y;
   let missing = 0;
@@ -83,7 +94,9 @@ function stackUp(before: Draft, context: Context, bar: Region, amounts: readonly
 function layDivider(draft: Draft, context: Context, bar: Region, y: number): number {
   const strip = byCost(piecesOf(context, 'washi'), (p) => {
     const strange = strangeness(p, context);
-    return p.height > Math.min(8, bottom(bar) - y) || strange > FOREIGN || draft.ledger.longest(p) < bar.w ? Infinity : strange + p.height / 2;
+    return p.height > Math.min(8, bottom(bar) - y) || strange > FOREIGN || draft.ledger.longest(p) < bar.w
+      ? Infinity
+      : strange + p.height / 2;
   })[0];
   const taken = strip && draft.ledger.takeLength(strip, bar.w, strip.height);
   if (!strip || !taken) return 0;
@@ -92,14 +105,29 @@ function layDivider(draft: Draft, context: Context, bar: Region, y: number): num
 }
 
 /** @returns the mm of height taken; 0 when the section cannot be had, and the draft is then to be dropped */
-function laySection(draft: Draft, context: Context, bar: Region, section: Section, amount: number, top: number): number {
+function laySection(
+  draft: Draft,
+  context: Context,
+  bar: Region,
+  section: Section,
+  amount: number,
+  top: number,
+): number {
   const { rows } = SERVINGS[section];
   let y = top + layHeader(draft, context, bar, section, top);
   for (let n = 0; n < (rows ? 1 : amount); n++) {
     const piece = findPiece(draft, context, bar, section, rows ? amount : 0, bottom(bar) - y);
-    const taken = piece && (rows ? draft.ledger.takeRows(piece, amount, bar.w) : draft.ledger.take(piece, trimTo(piece, bar.w) ?? null));
-    if (!piece || !taken) return n === 0 && TRACKED.includes(section) ? madeTracker(draft, context, bar, section, top) : 0;
-    const placed = draft.add(piece, taken, { page: bar.page, x: alignX(context, bar, taken.cut?.w ?? piece.width), y, role: 'sidebar' });
+    const taken =
+      piece &&
+      (rows ? draft.ledger.takeRows(piece, amount, bar.w) : draft.ledger.take(piece, trimTo(piece, bar.w) ?? null));
+    if (!piece || !taken)
+      return n === 0 && TRACKED.includes(section) ? madeTracker(draft, context, bar, section, top) : 0;
+    const placed = draft.add(piece, taken, {
+      page: bar.page,
+      x: alignX(context, bar, taken.cut?.w ?? piece.width),
+      y,
+      role: 'sidebar',
+    });
     y += placed.h + BETWEEN;
   }
   return y - BETWEEN - top;
@@ -113,20 +141,39 @@ const SHORT_WEEK = [...DAYS.slice(0, 5), 'W'];
 /** mm from line to line drawn by hand, where the owner writes smaller. From memory. */
 const LEAST_LINE = 5;
 
-/** A tracker made from a list, a row for each day; or from a named strip with room for seven lines drawn by hand. @returns the mm of height taken, 0 where neither can be had */
+/**
+ * A tracker made from a list, a row for each day; or from a named strip with room for seven lines drawn by hand.
+ * @returns the mm of height taken, 0 where neither can be had
+ */
 function madeTracker(draft: Draft, context: Context, bar: Region, section: Section, top: number): number {
   for (const days of [DAYS, SHORT_WEEK]) {
     const list = byCost(piecesOf(context, 'checklist'), (p) => {
       const strange = strangeness(p, context);
-      return strange > FOREIGN || p.words || draft.ledger.mostRows(p) < days.length || trimTo(p, bar.w) === undefined || (p.height / p.rows) * days.length > bottom(bar) - top ? Infinity : strange + colorCost(draft, context, p);
+      return strange > FOREIGN ||
+        p.words ||
+        draft.ledger.mostRows(p) < days.length ||
+        trimTo(p, bar.w) === undefined ||
+        (p.height / p.rows) * days.length > bottom(bar) - top
+        ? Infinity
+        : strange + colorCost(draft, context, p);
     })[0];
     const taken = list && draft.ledger.takeRows(list, days.length, bar.w);
     if (!list || !taken) continue;
     const text = days.map((d, i) => (i === 0 ? `${section} · ${d}` : d)).join('\n');
-    return draft.add(list, taken, { page: bar.page, x: alignX(context, bar, taken.cut?.w ?? list.width), y: top, role: 'sidebar', text, ink: inkFor(list) }).h;
+    return draft.add(list, taken, {
+      page: bar.page,
+      x: alignX(context, bar, taken.cut?.w ?? list.width),
+      y: top,
+      role: 'sidebar',
+      text,
+      ink: inkFor(list),
+    }).h;
   }
   const lines = DAYS.length * Math.max(LEAST_LINE, context.options.hand.linePitch);
-  const strip = top + lines + NAME_STRIP * 1.5 < bottom(bar) ? layStrip(draft, context, { page: bar.page, x: bar.x, w: bar.w, y: top, role: 'sidebar', day: null }, NAME_STRIP) : null;
+  const strip =
+    top + lines + NAME_STRIP * 1.5 < bottom(bar)
+      ? layStrip(draft, context, { page: bar.page, x: bar.x, w: bar.w, y: top, role: 'sidebar', day: null }, NAME_STRIP)
+      : null;
   if (!strip) return 0;
   const named = { ...strip, text: section, ink: inkFor(draft.pieceOf(strip) as Piece) };
   draft.placements[draft.placements.indexOf(strip)] = named;
@@ -138,7 +185,9 @@ const NAME_STRIP = 7;
 
 /** One family of color down the bar, or another with every section, as the manner has it (handbook 5). */
 function colorCost(draft: Draft, context: Context, piece: Piece): number {
-  const laid = draft.placements.filter((p) => p.role === 'sidebar' && p.w * p.h > 150).flatMap((p) => draft.pieceOf(p)?.color ?? []);
+  const laid = draft.placements
+    .filter((p) => p.role === 'sidebar' && p.w * p.h > 150)
+    .flatMap((p) => draft.pieceOf(p)?.color ?? []);
   if (!laid.length) return 0;
   return context.ways.sidebarColors === 'one family'
     ? difference(laid[0] as string, piece.color) / 8
@@ -150,7 +199,9 @@ function layHeader(draft: Draft, context: Context, bar: Region, section: Section
   if (SERVINGS[section].kinds[0] === 'week-tracker') return 0; // it bears its name itself
   const names = [...SERVINGS[section].words, section.replace('-', ' ')];
   const piece = byCost(piecesOf(context, 'header'), (p) =>
-    names.includes(p.words.trim().toLowerCase()) && draft.ledger.untouched(p) > 0 && trimTo(p, bar.w) !== undefined ? strangeness(p, context) : Infinity,
+    names.includes(p.words.trim().toLowerCase()) && draft.ledger.untouched(p) > 0 && trimTo(p, bar.w) !== undefined
+      ? strangeness(p, context)
+      : Infinity,
   )[0];
   const taken = piece && draft.ledger.take(piece, trimTo(piece, bar.w) ?? null);
   if (!piece || !taken) return 0;
@@ -158,7 +209,14 @@ function layHeader(draft: Draft, context: Context, bar: Region, section: Section
   return piece.height + BETWEEN;
 }
 
-function findPiece(draft: Draft, context: Context, bar: Region, section: Section, rows: number, room: number): Piece | undefined {
+function findPiece(
+  draft: Draft,
+  context: Context,
+  bar: Region,
+  section: Section,
+  rows: number,
+  room: number,
+): Piece | undefined {
   const { kinds, words } = SERVINGS[section];
   return byCost(piecesOf(context, ...kinds), (p) => {
     const strange = strangeness(p, context);
@@ -167,8 +225,19 @@ function findPiece(draft: Draft, context: Context, bar: Region, section: Section
     if (!there || h > room || strange > FOREIGN || trimTo(p, bar.w) === undefined) return Infinity;
     if (section === 'quote') return p.kind === 'quote-box' ? strange : spareBox(draft, context, p) ? 50 : Infinity;
     const printed = p.words.trim().toLowerCase();
-    const made = !printed ? 4 : words.some((w) => printed.includes(w)) ? 0 : kinds[0] === 'habit-tracker' ? 1 : Infinity;
-    return made + strange + (p.kit === context.kit.name ? 0 : 3) + (rows || kinds[0] === 'habit-tracker' ? colorCost(draft, context, p) : 0);
+    const made = !printed
+      ? 4
+      : words.some((w) => printed.includes(w))
+        ? 0
+        : kinds[0] === 'habit-tracker'
+          ? 1
+          : Infinity;
+    return (
+      made +
+      strange +
+      (p.kit === context.kit.name ? 0 : 3) +
+      (rows || kinds[0] === 'habit-tracker' ? colorCost(draft, context, p) : 0)
+    );
   })[0];
 }
 
@@ -182,8 +251,16 @@ function spareBox(draft: Draft, context: Context, piece: Piece): boolean {
 function closeOff(draft: Draft, context: Context, bar: Region, y: number): void {
   const left = bottom(bar) - y;
   const piece = byCost(piecesOf(context, 'deco'), (p) =>
-    p.height <= left - 2 && p.width <= bar.w && draft.ledger.untouched(p) > 0 && p.kit === context.kit.name ? left - p.height : Infinity,
+    p.height <= left - 2 && p.width <= bar.w && draft.ledger.untouched(p) > 0 && p.kit === context.kit.name
+      ? left - p.height
+      : Infinity,
   )[0];
   const taken = piece && draft.ledger.take(piece);
-  if (piece && taken) draft.add(piece, taken, { page: bar.page, x: bar.x + (bar.w - piece.width) / 2, y: y + (left - piece.height) / 2, role: 'finish' });
+  if (piece && taken)
+    draft.add(piece, taken, {
+      page: bar.page,
+      x: bar.x + (bar.w - piece.width) / 2,
+      y: y + (left - piece.height) / 2,
+      role: 'finish',
+    });
 }

@@ -35,12 +35,16 @@ export function spaceOut(items: readonly Standing[], stretches: readonly Stretch
     const open = slack - wanted * (here.length - 2);
     const split = evening.length > 0 && evening.length < here.length;
     const between = split && open < OPEN ? slack / (here.length - 1) : wanted;
-    const down = (order: readonly number[], from: number): number => order.reduce((y, i, n) => {
-      const next = items[order[n + 1] as number];
-      tops[i] = y;
-      return y + (items[i] as Standing).height + ((items[i] as Standing).joined && next?.joined ? JOINED : between);
-    }, from);
-    const y = down(here.filter((n) => !(items[n] as Standing).evening), stretch.from);
+    const down = (order: readonly number[], from: number): number =>
+      order.reduce((y, i, n) => {
+        const next = items[order[n + 1] as number];
+        tops[i] = y;
+        return y + (items[i] as Standing).height + ((items[i] as Standing).joined && next?.joined ? JOINED : between);
+      }, from);
+    const y = down(
+      here.filter((n) => !(items[n] as Standing).evening),
+      stretch.from,
+    );
     down(evening, Math.max(y, stretch.to - (down(evening, 0) - between)));
   });
   return tops;

@@ -11,7 +11,10 @@ import type { IsoDay } from '../week/week';
 
 export type Role = 'base' | 'sidebar' | 'box' | 'day' | 'finish';
 
-/** A sticker, or a part of one, on a page (formats.md, Spread). Lengths in mm, turn in degrees clockwise about its center. */
+/**
+ * A sticker, or a part of one, on a page (formats.md, Spread). Lengths in mm, turn in degrees clockwise about its
+ * center.
+ */
 export interface Placement extends Rect {
   readonly id: string;
   readonly kit: string;
@@ -63,7 +66,12 @@ export interface Context {
   /** steps of the bench that are done, by `stepKey` */
   readonly ticked: readonly string[];
   /** parts of stickers that other weeks' spreads have used */
-  readonly usedElsewhere: readonly { readonly kit: string; readonly code: string; readonly copy: number; readonly cut: Rect | null }[];
+  readonly usedElsewhere: readonly {
+    readonly kit: string;
+    readonly code: string;
+    readonly copy: number;
+    readonly cut: Rect | null;
+  }[];
 }
 
 /** The options that hold: the owner's, over the school's habits. */
@@ -77,7 +85,9 @@ export const kitsOf = (context: Context): readonly Kit[] =>
 export function pieceIndex(context: Pick<Context, 'kit' | 'stash'>): ReadonlyMap<string, Piece> {
   const known = indexes.get(context);
   if (known) return known;
-  const index = new Map([context.kit, ...context.stash].flatMap((kit) => kit.pieces.map((p) => [pieceKey(p), p] as const)));
+  const index = new Map(
+    [context.kit, ...context.stash].flatMap((kit) => kit.pieces.map((p) => [pieceKey(p), p] as const)),
+  );
   indexes.set(context, index);
   return index;
 }

@@ -18,19 +18,25 @@ import type { Context, Placement } from './spread';
 import { trimTo } from './trim';
 import { writingRoom } from './writing';
 
-const run = (stage: Stage, c: Context, kept: readonly Placement[] = []) => stage(Draft.begin(c, kept), c).placements.filter((p) => !kept.includes(p));
+const run = (stage: Stage, c: Context, kept: readonly Placement[] = []) =>
+  stage(Draft.begin(c, kept), c).placements.filter((p) => !kept.includes(p));
 const strip = (over: Partial<Piece>) => piece({ kind: 'bottom-washi', width: 170, height: 13.5, count: 2, ...over });
 
 describe('bottom washi', () => {
   it('joins short lengths end to end, from the stash where the kit has none', () => {
     const stash = [{ name: 'stash', pieces: [strip({ kit: 'stash', code: 'S', width: 100, count: 4 })] }];
     const laid = run(bottomWashi, context({ stash })).filter((p) => p.page === 0);
-    expect(laid.map((p) => [p.x, p.w])).toEqual([[6, 100], [106, expect.closeTo(58.4)]]);
+    expect(laid.map((p) => [p.x, p.w])).toEqual([
+      [6, 100],
+      [106, expect.closeTo(58.4)],
+    ]);
   });
   it('prefers one design over both pages, and washi of the kit to foreign colors', () => {
     const laid = run(bottomWashi, context({ kit: kitOf(strip({ code: 'A' }), strip({ code: 'B' })) }));
     expect(new Set(laid.map((p) => p.code)).size).toBe(1);
-    expect(run(bottomWashi, context({ stash: [{ name: 'stash', pieces: [strip({ kit: 'stash', color: '#ff00ff' })] }] }))).toEqual([]);
+    expect(
+      run(bottomWashi, context({ stash: [{ name: 'stash', pieces: [strip({ kit: 'stash', color: '#ff00ff' })] }] })),
+    ).toEqual([]);
   });
 });
 
@@ -48,8 +54,15 @@ describe('dates', () => {
 });
 
 describe('headers', () => {
-  const kit = kitOf(...['#111111', '#777777', '#eeeeee'].map((color, i) => piece({ code: `H${i}`, kind: 'header', height: 6.4, words: 'today', color, count: 7 })));
-  const colors = (habit: 'alternating' | 'fanned' | 'blocked' | 'same', loud = false) => run(headers, context({ kit, options: { headers: habit }, ways: { leaveOutLoud: loud } })).map((p) => p.code).join(' ');
+  const kit = kitOf(
+    ...['#111111', '#777777', '#eeeeee'].map((color, i) =>
+      piece({ code: `H${i}`, kind: 'header', height: 6.4, words: 'today', color, count: 7 }),
+    ),
+  );
+  const colors = (habit: 'alternating' | 'fanned' | 'blocked' | 'same', loud = false) =>
+    run(headers, context({ kit, options: { headers: habit }, ways: { leaveOutLoud: loud } }))
+      .map((p) => p.code)
+      .join(' ');
   it('follow the chosen habit (C4)', () => {
     expect(colors('alternating')).toBe('H0 H1 H0 H1 H0 H1 H0');
     expect(colors('fanned')).toBe('H2 H2 H1 H0 H1 H2 H2');
@@ -57,12 +70,14 @@ describe('headers', () => {
     expect(colors('same')).toBe('H0 H0 H0 H0 H0 H0 H0');
     expect(colors('alternating', true)).toBe('H1 H2 H1 H2 H1 H2 H1');
   });
-  it('leave alone a day whose top is taken', () => expect(run(headers, context({ kit }), [placement({ y: 31 })]).map((p) => p.day)).toEqual([1, 2, 3, 4, 5, 6]));
+  it('leave alone a day whose top is taken', () =>
+    expect(run(headers, context({ kit }), [placement({ y: 31 })]).map((p) => p.day)).toEqual([1, 2, 3, 4, 5, 6]));
 });
 
 describe('the banner', () => {
   const wide = (width: number) => context({ kit: kitOf(piece({ code: 'B', kind: 'banner', width, height: 20 })) });
-  it('stands over the two weekend columns, in their middle', () => expect(run(banner, wide(70))).toMatchObject([{ page: 1, x: 97.7, w: 70 }]));
+  it('stands over the two weekend columns, in their middle', () =>
+    expect(run(banner, wide(70))).toMatchObject([{ page: 1, x: 97.7, w: 70 }]));
   it('is left out when it is too wide, or the weekend is torn apart', () => {
     expect(run(banner, wide(80))).toEqual([]);
     expect(run(banner, context({ kit: wide(70).kit, book: { ...threeBox, weekStart: 'sunday' } }))).toEqual([]);
@@ -72,13 +87,23 @@ describe('the banner', () => {
 describe('bands', () => {
   const camp = demand({ title: 'camp', kind: 'band', day: 1, lastDay: 4 });
   it('break at the binding and lie at one height on each page (D8)', () => {
-    const kit = kitOf(piece({ code: 'L', kind: 'label', count: 3 }), piece({ code: 'W', kind: 'washi', width: 170, height: 9, opacity: 0.55, count: 2 }));
+    const kit = kitOf(
+      piece({ code: 'L', kind: 'label', count: 3 }),
+      piece({ code: 'W', kind: 'washi', width: 170, height: 9, opacity: 0.55, count: 2 }),
+    );
     const laid = run(bands, context({ kit, week: weekWith(camp) }));
-    expect(laid.filter((p) => p.code === 'W').map((p) => [p.page, p.w])).toEqual([[0, 78.2], [1, 78.2]]);
-    expect(laid.filter((p) => p.items.length)).toMatchObject([{ page: 0, day: 1, layer: 1, text: 'camp' }, { page: 1, day: 3, text: 'camp' }]);
+    expect(laid.filter((p) => p.code === 'W').map((p) => [p.page, p.w])).toEqual([
+      [0, 78.2],
+      [1, 78.2],
+    ]);
+    expect(laid.filter((p) => p.items.length)).toMatchObject([
+      { page: 0, day: 1, layer: 1, text: 'camp' },
+      { page: 1, day: 3, text: 'camp' },
+    ]);
     expect(new Set(laid.filter((p) => p.items.length).map((p) => p.y)).size).toBe(1);
   });
-  it('say how long they last where there is no washi', () => expect(run(bands, context({ kit: kitOf(piece({ count: 3 })), week: weekWith(camp) }))[0]?.text).toBe('camp → Fri'));
+  it('say how long they last where there is no washi', () =>
+    expect(run(bands, context({ kit: kitOf(piece({ count: 3 })), week: weekWith(camp) }))[0]?.text).toBe('camp → Fri'));
 });
 
 describe('the sidebar', () => {
@@ -99,34 +124,75 @@ describe('the sidebar', () => {
 describe('the days', () => {
   const quarter = (over: Partial<Piece>) => piece({ count: 9, ...over });
   it('meet items with their little, their icon and their script', () => {
-    const kit = kitOf(quarter({}), quarter({ code: 'T', kind: 'third-box', height: 16 }), quarter({ code: 'LT', kind: 'little', icon: 'laundry' }), piece({ code: 'I', kind: 'icon', icon: 'vet', width: 9, height: 9 }), piece({ code: 'S', kind: 'script', words: 'payday', width: 24, height: 7 }));
-    const week = weekWith(demand({ title: 'laundry' }), demand({ uid: 'b', key: 'b', title: 'vet, Fig', day: 1, start: 600 }), demand({ uid: 'c', key: 'c', title: 'payday', day: 2, kind: 'occasion' }));
+    const kit = kitOf(
+      quarter({}),
+      quarter({ code: 'T', kind: 'third-box', height: 16 }),
+      quarter({ code: 'LT', kind: 'little', icon: 'laundry' }),
+      piece({ code: 'I', kind: 'icon', icon: 'vet', width: 9, height: 9 }),
+      piece({ code: 'S', kind: 'script', words: 'payday', width: 24, height: 7 }),
+    );
+    const week = weekWith(
+      demand({ title: 'laundry' }),
+      demand({ uid: 'b', key: 'b', title: 'vet, Fig', day: 1, start: 600 }),
+      demand({ uid: 'c', key: 'c', title: 'payday', day: 2, kind: 'occasion' }),
+    );
     const laid = run(days, context({ kit, week }));
     expect(laid.find((p) => p.day === 0)?.code).toBe('LT');
     expect(laid.filter((p) => p.day === 1).map((p) => p.code)).toContain('I');
-    expect(laid.filter((p) => p.day === 2).map((p) => [p.code, p.text])).toEqual([['T', null], ['S', null]]);
+    expect(laid.filter((p) => p.day === 2).map((p) => [p.code, p.text])).toEqual([
+      ['T', null],
+      ['S', null],
+    ]);
   });
   it('never use a little whose picture says something else', () => {
     const kit = kitOf(quarter({ count: 1 }), quarter({ code: 'LT', kind: 'little', icon: 'laundry' }));
-    const laid = run(days, context({ kit, week: weekWith(demand({ title: 'vet' }), demand({ uid: 'b', key: 'b', title: 'choir' })) }));
+    const laid = run(
+      days,
+      context({ kit, week: weekWith(demand({ title: 'vet' }), demand({ uid: 'b', key: 'b', title: 'choir' })) }),
+    );
     expect(laid.map((p) => p.code)).toEqual(['Q-1']);
   });
   it('join two lists of one design for more items than rows (L2)', () => {
-    const rows = Array.from({ length: 8 }, (_, i) => demand({ uid: `r${i}`, key: `r${i}`, title: `row ${i}`, kind: 'to-do', list: 'to do' }));
+    const rows = Array.from({ length: 8 }, (_, i) =>
+      demand({ uid: `r${i}`, key: `r${i}`, title: `row ${i}`, kind: 'to-do', list: 'to do' }),
+    );
     const kit = kitOf(piece({ code: 'L', kind: 'checklist', height: 48, rows: 6, count: 2 }));
     const laid = run(days, context({ kit, week: weekWith(...rows) }));
-    expect(laid.map((p) => [p.code, p.copy, p.h, p.items.length])).toEqual([['L', 1, 48, 6], ['L', 2, 16, 2]]);
+    expect(laid.map((p) => [p.code, p.copy, p.h, p.items.length])).toEqual([
+      ['L', 1, 48, 6],
+      ['L', 2, 16, 2],
+    ]);
     expect(laid[1]!.y).toBeCloseTo(laid[0]!.y + 48);
   });
   it('give the room asked for, and the scarce base to the day that needs it', () => {
     const kit = kitOf(quarter({}), quarter({ code: 'H', kind: 'half-box', height: 24.1, count: 1 }));
-    const week = weekWith(demand({ title: 'walk' }), demand({ uid: 'b', key: 'b', title: 'concert', day: 3, room: 'half', kind: 'occasion' }));
-    expect(run(days, context({ kit, week })).map((p) => [p.day, p.code]).sort()).toEqual([[0, 'Q-1'], [3, 'H']]);
+    const week = weekWith(
+      demand({ title: 'walk' }),
+      demand({ uid: 'b', key: 'b', title: 'concert', day: 3, room: 'half', kind: 'occasion' }),
+    );
+    expect(
+      run(days, context({ kit, week }))
+        .map((p) => [p.day, p.code])
+        .sort(),
+    ).toEqual([
+      [0, 'Q-1'],
+      [3, 'H'],
+    ]);
   });
   it('pull in from the stash only what suits the kit (C1)', () => {
-    const stash = [{ name: 'stash', pieces: [quarter({ kit: 'stash', code: 'loud', color: '#ff0066' }), quarter({ kit: 'stash', code: 'kin', color: '#e0f0ec' })] }];
+    const stash = [
+      {
+        name: 'stash',
+        pieces: [
+          quarter({ kit: 'stash', code: 'loud', color: '#ff0066' }),
+          quarter({ kit: 'stash', code: 'kin', color: '#e0f0ec' }),
+        ],
+      },
+    ];
     const kit = kitOf(piece({ kind: 'full-box', height: 48.3, writable: 'no' }));
-    expect(run(days, context({ kit, stash, week: weekWith(demand({ title: 'walk' })) })).map((p) => p.code)).toEqual(['kin']);
+    expect(run(days, context({ kit, stash, week: weekWith(demand({ title: 'walk' })) })).map((p) => p.code)).toEqual([
+      'kin',
+    ]);
   });
 });
 
@@ -142,7 +208,9 @@ describe('small judgements', () => {
     const plain = writingRoom({ kind: 'quarter-box', shape: 'rect', w: 38, h: 12 });
     expect(plain.w).toBeLessThan(38);
     expect(writingRoom({ kind: 'little', shape: 'rounded', w: 38, h: 12 }).x).toBeGreaterThanOrEqual(11);
-    expect(writingRoom({ kind: 'quarter-box', shape: 'rect', w: 38, h: 12 }, [{ x: 1, y: 1, w: 10, h: 10 }]).x).toBeGreaterThanOrEqual(11);
+    expect(
+      writingRoom({ kind: 'quarter-box', shape: 'rect', w: 38, h: 12 }, [{ x: 1, y: 1, w: 10, h: 10 }]).x,
+    ).toBeGreaterThanOrEqual(11);
     const { w, h } = writingRoom({ kind: 'circle', shape: 'circle', w: 14, h: 14 });
     expect(Math.hypot(w, h)).toBeLessThan(14);
     expect(textFits('7:30p', w, h, USUAL_HAND)).toBe(true);
@@ -154,7 +222,10 @@ describe('small judgements', () => {
   });
   it('see the free stretches of a column between what lies there', () => {
     const c = context();
-    expect(freeStretches(Draft.begin(c, [placement({ y: 80 })]), c, 0)).toEqual([{ from: 31, to: 78 }, { from: 94, to: 202.4 }]);
+    expect(freeStretches(Draft.begin(c, [placement({ y: 80 })]), c, 0)).toEqual([
+      { from: 31, to: 78 },
+      { from: 94, to: 202.4 },
+    ]);
     expect(freeStretches(Draft.begin(c, []), c, 1)).toEqual([{ from: 31, to: 202.4 }]);
   });
 });

@@ -3,26 +3,40 @@ import { matchDemands } from './spread';
 import { unplacedOf } from './unplaced';
 
 const kit = kitOf(piece({ count: 5 }), piece({ code: 'B', kind: 'full-box', height: 48.3, writable: 'no' }));
-const only = (c: ReturnType<typeof context>, placements: Parameters<typeof unplacedOf>[1]) => unplacedOf(c, placements)[0]!;
+const only = (c: ReturnType<typeof context>, placements: Parameters<typeof unplacedOf>[1]) =>
+  unplacedOf(c, placements)[0]!;
 
 describe('what has no place', () => {
   const wall = [40, 88, 136].map((y, i) => placement({ id: `w${i}`, code: 'B', h: 47, y, role: 'box' }));
   it('is told with the millimeters there are and the millimeters it needs', () => {
     const c = context({ kit, week: weekWith(demand()) });
-    expect(only(c, wall).reason).toMatch(/^(Monday’s longest free place is|“swim” has no place on Monday yet;) .*\d+\/\d+ in.*1\/2 in\.$/);
+    expect(only(c, wall).reason).toMatch(
+      /^(Monday’s longest free place is|“swim” has no place on Monday yet;) .*\d+\/\d+ in.*1\/2 in\.$/,
+    );
     expect(only(c, []).reason).toBe('“swim” has no place on Monday yet; 6 3/4 in are free there and it needs 1/2 in.');
   });
   it('gets ways out that fit: the box out, a neighbor day, one list, a shorter text', () => {
-    const c = context({ kit, week: weekWith(...['a', 'b', 'c'].map((uid) => demand({ uid, key: uid, title: uid, day: 2 }))) });
+    const c = context({
+      kit,
+      week: weekWith(...['a', 'b', 'c'].map((uid) => demand({ uid, key: uid, title: uid, day: 2 }))),
+    });
     const ways = only(c, [placement({ code: 'B', day: 2, x: 126.3, h: 48.3, role: 'box' })]).waysOut;
-    expect(ways).toEqual(['Take the full box out of Wednesday: that frees 1 7/8 in', expect.stringMatching(/^Move it to (Tuesday|Thursday), where 6 3\/4 in are free in one place$/), 'Make “a”, “b”, “c” one list', 'Shorten its text, or note it on the bottom strip']);
+    expect(ways).toEqual([
+      'Take the full box out of Wednesday: that frees 1 7/8 in',
+      expect.stringMatching(/^Move it to (Tuesday|Thursday), where 6 3\/4 in are free in one place$/),
+      'Make “a”, “b”, “c” one list',
+      'Shorten its text, or note it on the bottom strip',
+    ]);
   });
   it('is not sent to a neighbor day when its time is fixed', () => {
     const c = context({ kit, week: weekWith(demand({ start: 600 })) });
     expect(only(c, []).waysOut.some((w) => w.startsWith('Move'))).toBe(false);
   });
   it('is told when no base takes its text', () => {
-    const c = context({ kit, week: weekWith(demand({ title: 'an extraordinarily long-winded matter of no importance' })) });
+    const c = context({
+      kit,
+      week: weekWith(demand({ title: 'an extraordinarily long-winded matter of no importance' })),
+    });
     expect(only(c, []).reason).toMatch(/^No base that is left takes the \d+ letters of “an extra/);
   });
 });

@@ -11,22 +11,33 @@ import type { Context, Placement, Unplaced } from './spread';
 import { matchDemands } from './spread';
 
 /** Every item of the week without a place on the spread, why, and what could be done about it (handbook D5). */
-export function unplacedOf(context: Context, placements: readonly Placement[]): (Unplaced & { readonly demand: Demand })[] {
+export function unplacedOf(
+  context: Context,
+  placements: readonly Placement[],
+): (Unplaced & { readonly demand: Demand })[] {
   const matched = matchDemands(placements, context.week.demands);
   const missing = context.week.demands.filter((d) => !matched.has(d.key));
   if (!missing.length) return [];
   const draft = Draft.begin(context, placements);
-  return missing.map((demand) => ({ uid: demand.uid, demand, reason: reason(draft, context, demand), waysOut: waysOut(draft, context, demand) }));
+  return missing.map((demand) => ({
+    uid: demand.uid,
+    demand,
+    reason: reason(draft, context, demand),
+    waysOut: waysOut(draft, context, demand),
+  }));
 }
 
 const freeOn = (draft: Draft, context: Context, day: number): number =>
   Math.max(0, ...freeStretches(draft, context, day).map(lengthOf));
 
 function reason(draft: Draft, context: Context, d: Demand): string {
-  if (!isPlannedAhead(d, context)) return `“${short(d.title)}” on ${longDay(context.week.days[d.day] as string)} stays open for writing in later, as set.`;
+  if (!isPlannedAhead(d, context))
+    return `“${short(d.title)}” on ${longDay(context.week.days[d.day] as string)} stays open for writing in later, as set.`;
   const unit = context.book.unit;
   const day = longDay(context.week.days[d.day] as string);
-  const heights = formsFor(draft, context, dayColumn(context.book, d.day)?.w ?? 0).filter((f) => formCost(d, f, context) < Infinity).map((f) => f.h);
+  const heights = formsFor(draft, context, dayColumn(context.book, d.day)?.w ?? 0)
+    .filter((f) => formCost(d, f, context) < Infinity)
+    .map((f) => f.h);
   if (!heights.length) {
     return `No base that is left takes the ${[...writtenText(d)].length} letters of “${short(d.title)}” at your hand.`;
   }
@@ -41,13 +52,29 @@ function waysOut(draft: Draft, context: Context, d: Demand): string[] {
   if (!isPlannedAhead(d, context)) return ['Plan everything ahead to place it now'];
   const ways: string[] = [];
   const box = draft.placements.find((p) => p.role === 'box' && p.day === d.day);
-  if (box) ways.push(`Take the full box out of ${longDay(context.week.days[d.day] as string)}: that frees ${ruled(box.h, context.book.unit)}`);
+  if (box)
+    ways.push(
+      `Take the full box out of ${longDay(context.week.days[d.day] as string)}: that frees ${ruled(box.h, context.book.unit)}`,
+    );
   if (d.start === null && d.kind !== 'band') {
-    const beside = [d.day - 1, d.day + 1].filter((n) => n >= 0 && n < 7).sort((a, b) => freeOn(draft, context, b) - freeOn(draft, context, a));
-    if (beside[0] !== undefined) ways.push(`Move it to ${longDay(context.week.days[beside[0]] as string)}, where ${ruled(freeOn(draft, context, beside[0]), context.book.unit)} are free in one place`);
+    const beside = [d.day - 1, d.day + 1]
+      .filter((n) => n >= 0 && n < 7)
+      .sort((a, b) => freeOn(draft, context, b) - freeOn(draft, context, a));
+    if (beside[0] !== undefined)
+      ways.push(
+        `Move it to ${longDay(context.week.days[beside[0]] as string)}, where ${ruled(freeOn(draft, context, beside[0]), context.book.unit)} are free in one place`,
+      );
   }
-  const sameDay = context.week.demands.filter((o) => o.day === d.day && !o.list && o.start === null && o.kind !== 'band');
-  if (sameDay.length >= 3) ways.push(`Make ${sameDay.slice(0, 3).map((o) => `“${short(o.title)}”`).join(', ')} one list`);
+  const sameDay = context.week.demands.filter(
+    (o) => o.day === d.day && !o.list && o.start === null && o.kind !== 'band',
+  );
+  if (sameDay.length >= 3)
+    ways.push(
+      `Make ${sameDay
+        .slice(0, 3)
+        .map((o) => `“${short(o.title)}”`)
+        .join(', ')} one list`,
+    );
   ways.push('Shorten its text, or note it on the bottom strip');
   return ways;
 }

@@ -7,18 +7,26 @@ import { footprint } from './spread';
 /** Blank left around writing, mm. From memory. */
 const MARGIN = 0.9;
 const SIDE_MARGIN = 1.7;
-/** A little's printed icon takes this much of its left end, mm; a checklist's shape this much of each row. From memory. */
+/**
+ * A little's printed icon takes this much of its left end, mm; a checklist's shape this much of each row. From
+ * memory.
+ */
 const PRINTED_ICON = 12;
 export const TICK_WIDTH = 5;
 /** A circle lower than this takes one line, across its middle, mm. From memory. */
 const ONE_LINE = 15;
-/** An overlay may stand so far over its base's edge and still lies on it, mm: the size of a tip (handbook R2). From memory. */
+/**
+ * An overlay may stand so far over its base's edge and still lies on it, mm: the size of a tip (handbook R2). From
+ * memory.
+ */
 export const TIP = 1.2;
 
 /** What lies on a placement, in its own mm. */
 export function laidOn(p: Placement, around: readonly Placement[]): Rect[] {
   const place = inset(footprint(p), -TIP);
-  return around.filter((q) => q.page === p.page && q.layer > p.layer && contains(place, footprint(q))).map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
+  return around
+    .filter((q) => q.page === p.page && q.layer > p.layer && contains(place, footprint(q)))
+    .map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
 }
 
 /**
@@ -27,7 +35,10 @@ export function laidOn(p: Placement, around: readonly Placement[]): Rect[] {
  * On a piece that is turned the writing stays level: the room is then about its center, as if it were not turned.
  * @param laid overlays on the base, in the base's own mm
  */
-export function writingRoom(base: { kind: Kind; shape: Shape; w: number; h: number; turn?: number }, laid: readonly Rect[] = []): Rect {
+export function writingRoom(
+  base: { kind: Kind; shape: Shape; w: number; h: number; turn?: number },
+  laid: readonly Rect[] = [],
+): Rect {
   if (base.turn && base.turn % 90 !== 0) return diamondRoom(base);
   let room = shapeRoom(base);
   for (const over of laid) room = besideOf(room, over);
@@ -65,7 +76,12 @@ function shapeRoom({ kind, shape, w, h }: { kind: Kind; shape: Shape; w: number;
 /** The largest part of a room that is clear of one overlay. */
 function besideOf(room: Rect, over: Rect): Rect {
   const rest = [
-    { x: Math.max(room.x, right(over) + MARGIN), y: room.y, w: right(room) - Math.max(room.x, right(over) + MARGIN), h: room.h },
+    {
+      x: Math.max(room.x, right(over) + MARGIN),
+      y: room.y,
+      w: right(room) - Math.max(room.x, right(over) + MARGIN),
+      h: room.h,
+    },
     { x: room.x, y: room.y, w: Math.min(right(room), over.x - MARGIN) - room.x, h: room.h },
     { x: room.x, y: Math.max(room.y, bottom(over)), w: room.w, h: bottom(room) - Math.max(room.y, bottom(over)) },
     { x: room.x, y: room.y, w: room.w, h: Math.min(bottom(room), over.y) - room.y },

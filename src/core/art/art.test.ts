@@ -6,7 +6,13 @@ import { fittingSize, textWidth } from './lettering';
 import { MOTIFS, isPattern } from './motifs/registry';
 
 it.each(['rockpool', 'night-almanac'])('%s pictures at least six scenes and four patterns', (name) => {
-  const motifs = [...new Set(demoKit(name).pieces.map((p) => p.motif).filter((m) => m in MOTIFS))];
+  const motifs = [
+    ...new Set(
+      demoKit(name)
+        .pieces.map((p) => p.motif)
+        .filter((m) => m in MOTIFS),
+    ),
+  ];
   expect(motifs.filter((m) => !isPattern(m)).length).toBeGreaterThanOrEqual(6);
   expect(motifs.filter(isPattern).length).toBeGreaterThanOrEqual(4);
 });
@@ -20,12 +26,16 @@ it('Rockpool is a full kit: six sheets, 160 pieces, 18 kinds', () => {
 
 it('Night Almanac is a mini kit that lacks a banner, trackers and bottom washi', () => {
   const kinds = new Set(demoKit('night-almanac').pieces.map((p) => p.kind));
-  for (const kind of ['banner', 'habit-tracker', 'week-tracker', 'bottom-washi'] as const) expect(kinds.has(kind)).toBe(false);
+  for (const kind of ['banner', 'habit-tracker', 'week-tracker', 'bottom-washi'] as const)
+    expect(kinds.has(kind)).toBe(false);
   expect(new Set(demoKit('night-almanac').pieces.map((p) => p.sheet)).size).toBe(3);
 });
 
 it.each(KIND_NAMES)('any %s can be drawn, with hostile words and an unknown motif', (kind) => {
-  const svg = drawPiece(piece({ kind, motif: 'constructor', words: '<script>"&\u0001', icon: 'none such', rows: 6 }), 'x');
+  const svg = drawPiece(
+    piece({ kind, motif: 'constructor', words: '<script>"&\u0001', icon: 'none such', rows: 6 }),
+    'x',
+  );
   expect(() => checkMarkup(`<svg>${svg}</svg>`)).not.toThrow();
   expect(svg).not.toContain('<script');
   expect(svg.length).toBeGreaterThan(40);

@@ -25,7 +25,10 @@ interface Canvas {
 /** A roll is drawn only so far, mm; its pattern goes on in the same way. */
 const DRAWN_ROLL = 400;
 
-/** The part of a piece's drawing that shows a cut: far along a roll it looks as it does near its beginning. In the drawing's own mm. */
+/**
+ * The part of a piece's drawing that shows a cut: far along a roll it looks as it does near its beginning. In the
+ * drawing's own mm.
+ */
 export function shownCut(piece: Piece, cut: Rect | null): Rect {
   if (!cut) return wholeOf(piece);
   return piece.width > DRAWN_ROLL ? { ...cut, x: cut.x % (DRAWN_ROLL / 2) } : cut;
@@ -43,7 +46,14 @@ export function drawPiece(piece: Piece, id: string): string {
     const name = `${id}-${clips++}`;
     return `<clipPath id="${name}"><path d="${outline(piece.shape, w, h, inset)}"/></clipPath><g clip-path="url(#${name})">${drawing}</g>`;
   };
-  const canvas: Canvas = { piece, w, h, t: tonesOf(piece.color, piece.accent), random: randomFrom(hash(piece.motif + piece.kind)), clip };
+  const canvas: Canvas = {
+    piece,
+    w,
+    h,
+    t: tonesOf(piece.color, piece.accent),
+    random: randomFrom(hash(piece.motif + piece.kind)),
+    clip,
+  };
   return (PAINTERS[piece.kind] ?? base)(canvas);
 }
 
@@ -58,7 +68,11 @@ type Painter = (c: Canvas) => string;
 const pictured = (c: Canvas): string => motifOf(c.piece.motif).fill(c.w, c.h, c.t, c.random);
 
 /** A box with a scene or pattern up to its edge, and a fine line inside it. */
-const scene: Painter = (c) => c.clip(pictured(c) + `<path d="${outline(c.piece.shape, c.w, c.h, 0.9)}" fill="none" stroke="#fffdf8" stroke-width=".45" stroke-opacity=".85"/>`);
+const scene: Painter = (c) =>
+  c.clip(
+    pictured(c) +
+      `<path d="${outline(c.piece.shape, c.w, c.h, 0.9)}" fill="none" stroke="#fffdf8" stroke-width=".45" stroke-opacity=".85"/>`,
+  );
 
 /** A plain ground to write on: its pattern is only a breath along the edges. */
 const base: Painter = (c) => {
@@ -71,11 +85,17 @@ const base: Painter = (c) => {
 
 const header: Painter = (c) => {
   const { w, h, t, piece } = c;
-  const ground = piece.motif ? pictured(c) : box(0, 0, w, h, t.color) + box(0, 0.55, w, 0.22, t.soft) + box(0, h - 0.77, w, 0.22, t.soft);
+  const ground = piece.motif
+    ? pictured(c)
+    : box(0, 0, w, h, t.color) + box(0, 0.55, w, 0.22, t.soft) + box(0, h - 0.77, w, 0.22, t.soft);
   if (!piece.words) return c.clip(ground);
   const size = fittingSize(piece.words, 'Pacifico', w - 12, h * 0.98);
   const ink = legible(t.color, t.accent);
-  const dots = [-1, 1].map((s) => [0, 1, 2].map((i) => colorPen.disc(w / 2 + s * (w / 2 - 2 - i * 1.5), h / 2, 0.5 - i * 0.1, ink, 0.8)).join('')).join('');
+  const dots = [-1, 1]
+    .map((s) =>
+      [0, 1, 2].map((i) => colorPen.disc(w / 2 + s * (w / 2 - 2 - i * 1.5), h / 2, 0.5 - i * 0.1, ink, 0.8)).join(''),
+    )
+    .join('');
   return c.clip(ground + dots) + lettering(piece.words, 'Pacifico', size, w / 2, h / 2, ink);
 };
 
@@ -86,15 +106,23 @@ const checklist: Painter = (c) => {
   let out = box(0, 0, w, h, mix(t.color, '#fffdf8', 0.3)) + box(0, 0, 4.8, h, t.color);
   for (let i = 0; i < rows; i++) {
     const y = i * pitch;
-    if (i % 2) out += `<rect x="4.8" y="${num(y)}" width="${num(w - 4.8)}" height="${num(pitch)}" fill="${t.color}" fill-opacity=".45"/>`;
-    out += `<path d="M6 ${num(y + pitch - 1.3)}H${num(w - 1.6)}" stroke="${t.accent}" stroke-width=".18" stroke-dasharray=".7 .5"/>` + tick(piece.motif, 2.4, y + pitch / 2, Math.min(1.35, pitch * 0.22), t.accent);
+    if (i % 2)
+      out += `<rect x="4.8" y="${num(y)}" width="${num(w - 4.8)}" height="${num(pitch)}" fill="${t.color}" fill-opacity=".45"/>`;
+    out +=
+      `<path d="M6 ${num(y + pitch - 1.3)}H${num(w - 1.6)}" stroke="${t.accent}" stroke-width=".18" stroke-dasharray=".7 .5"/>` +
+      tick(piece.motif, 2.4, y + pitch / 2, Math.min(1.35, pitch * 0.22), t.accent);
   }
   return c.clip(`${out}<path d="M4.8 0V${num(h)}" stroke="${t.accent}" stroke-width=".25"/>`);
 };
 
 /** The small shape to tick: it differs by motif. */
 function tick(motif: string, x: number, y: number, r: number, color: string): string {
-  const shapes: Record<string, string> = { bubbles: outline('circle', 2 * r, 2 * r), stars: outline('circle', 2 * r, 2 * r), shell: outline('heart', 2 * r, 2 * r), diamonds: `M${num(r)} 0L${num(2 * r)} ${num(r)} ${num(r)} ${num(2 * r)} 0 ${num(r)}z` };
+  const shapes: Record<string, string> = {
+    bubbles: outline('circle', 2 * r, 2 * r),
+    stars: outline('circle', 2 * r, 2 * r),
+    shell: outline('heart', 2 * r, 2 * r),
+    diamonds: `M${num(r)} 0L${num(2 * r)} ${num(r)} ${num(r)} ${num(2 * r)} 0 ${num(r)}z`,
+  };
   return `<path transform="translate(${num(x - r)} ${num(y - r)})" d="${shapes[motif] ?? outline('rounded', 2 * r, 2 * r)}" fill="#fffdf8" stroke="${color}" stroke-width=".4"/>`;
 }
 
@@ -103,8 +131,15 @@ const checkFlag: Painter = (c) => base(c) + tick(c.piece.motif, 3.4, c.h / 2, 1.
 const little: Painter = (c) => {
   const { w, h, t, piece } = c;
   const tile = Math.min(11, h);
-  const ground = box(0, 0, w, h, mix(t.color, '#fffdf8', 0.35)) + box(0, 0, tile, h, t.accent) + colorPen.line(`M${num(tile + 1)} ${num(h - 1.4)}H${num(w - 2)}`, t.accent, 0.2);
-  return c.clip(ground + `<path d="${outline(piece.shape, w, h, 0.5)}" fill="none" stroke="${t.accent}" stroke-width=".4"/>`) + pictogram(piece.icon, tile / 2, h / 2, tile * 0.7, legible(t.accent, '#fffdf8', t.color), 1.9);
+  const ground =
+    box(0, 0, w, h, mix(t.color, '#fffdf8', 0.35)) +
+    box(0, 0, tile, h, t.accent) +
+    colorPen.line(`M${num(tile + 1)} ${num(h - 1.4)}H${num(w - 2)}`, t.accent, 0.2);
+  return (
+    c.clip(
+      ground + `<path d="${outline(piece.shape, w, h, 0.5)}" fill="none" stroke="${t.accent}" stroke-width=".4"/>`,
+    ) + pictogram(piece.icon, tile / 2, h / 2, tile * 0.7, legible(t.accent, '#fffdf8', t.color), 1.9)
+  );
 };
 
 function pictogram(meaning: string, x: number, y: number, size: number, color: string, weight: number): string {
@@ -114,12 +149,24 @@ function pictogram(meaning: string, x: number, y: number, size: number, color: s
 
 const icon: Painter = ({ piece, w, h, t }) => {
   const r = Math.min(w, h) / 2;
-  return colorPen.disc(w / 2, h / 2, r, '#ffffff') + colorPen.disc(w / 2, h / 2, r - 0.45, t.accent) + pictogram(piece.icon, w / 2, h / 2, r * 1.36, legible(t.accent, t.color), 1.9);
+  return (
+    colorPen.disc(w / 2, h / 2, r, '#ffffff') +
+    colorPen.disc(w / 2, h / 2, r - 0.45, t.accent) +
+    pictogram(piece.icon, w / 2, h / 2, r * 1.36, legible(t.accent, t.color), 1.9)
+  );
 };
 
 const script: Painter = ({ piece, w, h, t }) => {
   const size = fittingSize(piece.words, 'Pacifico', w - 1.6, h);
-  return lettering(piece.words, 'Pacifico', size, w / 2, h / 2, t.color, ' stroke="#fffdf8" stroke-width="1.1" stroke-linejoin="round" paint-order="stroke"');
+  return lettering(
+    piece.words,
+    'Pacifico',
+    size,
+    w / 2,
+    h / 2,
+    t.color,
+    ' stroke="#fffdf8" stroke-width="1.1" stroke-linejoin="round" paint-order="stroke"',
+  );
 };
 
 const deco: Painter = ({ piece, w, h, t }) => {
@@ -127,20 +174,31 @@ const deco: Painter = ({ piece, w, h, t }) => {
   const size = Math.min(w, h);
   const draw = motif.figure ?? motifOf('').figure;
   if (!draw) return '';
-  const stretch = (figure: string): string => `<g transform="translate(${num(w / 2)} ${num(h / 2)}) scale(${num(w / size)} ${num(h / size)}) translate(${num(-w / 2)} ${num(-h / 2)})">${put(figure, w / 2, h / 2, size * 0.92)}</g>`;
+  const stretch = (figure: string): string =>
+    `<g transform="translate(${num(w / 2)} ${num(h / 2)}) scale(${num(w / size)} ${num(h / size)}) translate(${num(-w / 2)} ${num(-h / 2)})">${put(figure, w / 2, h / 2, size * 0.92)}</g>`;
   const plain = (figure: string): string => put(figure, w / 2, h / 2, Math.min(w, h * 1.25) * 0.92);
   const lay = w > h * 1.6 || h > w * 1.6 ? stretch : plain;
   return lay(draw(rimPen(4.8, '#e4ddcd'), t)) + lay(draw(rimPen(4, '#ffffff'), t)) + lay(draw(colorPen, t));
 };
 
-const washi: Painter = (c) => `<g opacity="${num(0.45 + c.piece.opacity * 0.5)}">${c.clip(pictured(c) + box(0, 0, c.w, 0.4, c.t.accent) + box(0, c.h - 0.4, c.w, 0.4, c.t.accent))}</g>`;
+const washi: Painter = (c) =>
+  `<g opacity="${num(0.45 + c.piece.opacity * 0.5)}">${c.clip(pictured(c) + box(0, 0, c.w, 0.4, c.t.accent) + box(0, c.h - 0.4, c.w, 0.4, c.t.accent))}</g>`;
 
-const dateCover: Painter = (c) => c.clip(pictured(c) + `<path d="${outline(c.piece.shape, c.w, c.h, 0.7)}" fill="none" stroke="#fffdf8" stroke-width=".4"/>` + colorPen.disc(c.w / 2, c.h / 2, Math.min(4.9, c.h / 2 - 0.6), '#fffdf8', 0.92));
+const dateCover: Painter = (c) =>
+  c.clip(
+    pictured(c) +
+      `<path d="${outline(c.piece.shape, c.w, c.h, 0.7)}" fill="none" stroke="#fffdf8" stroke-width=".4"/>` +
+      colorPen.disc(c.w / 2, c.h / 2, Math.min(4.9, c.h / 2 - 0.6), '#fffdf8', 0.92),
+  );
 
 const dateDot: Painter = ({ piece, w, h, t }) => {
   const r = Math.min(w, h) / 2;
   const size = fittingSize(piece.words, 'Fraunces', r * 1.3, r * 1.75);
-  return colorPen.disc(w / 2, h / 2, r, t.color) + `<circle cx="${num(w / 2)}" cy="${num(h / 2)}" r="${num(r - 0.5)}" fill="none" stroke="${t.accent}" stroke-width=".4"/>` + lettering(piece.words, 'Fraunces', size, w / 2, h / 2, legible(t.color, t.accent));
+  return (
+    colorPen.disc(w / 2, h / 2, r, t.color) +
+    `<circle cx="${num(w / 2)}" cy="${num(h / 2)}" r="${num(r - 0.5)}" fill="none" stroke="${t.accent}" stroke-width=".4"/>` +
+    lettering(piece.words, 'Fraunces', size, w / 2, h / 2, legible(t.color, t.accent))
+  );
 };
 
 const banner: Painter = (c) => {
@@ -148,8 +206,25 @@ const banner: Painter = (c) => {
   const tail = h * 0.42;
   const fold = `<path d="M0 ${num(h * 0.24)}H${num(tail)}V${num(h)}H0l${num(h * 0.2)} ${num(-h * 0.37)}z" fill="${t.deep}"/><path d="M${num(w)} ${num(h * 0.24)}H${num(w - tail)}V${num(h)}H${num(w)}l${num(-h * 0.2)} ${num(-h * 0.37)}z" fill="${t.deep}"/>`;
   const face = `<svg x="${num(tail * 0.55)}" y="0" width="${num(w - tail * 1.1)}" height="${num(h * 0.82)}">${box(0, 0, w, h, t.color)}<g opacity=".22">${pictured(c)}</g></svg>`;
-  const rule = [0.06, 0.76].map((y) => `<path d="M${num(tail * 0.55 + 1)} ${num(h * y)}H${num(w - tail * 0.55 - 1)}" stroke="${t.accent}" stroke-width=".4" stroke-dasharray="1.2 .8"/>`).join('');
-  return fold + face + rule + lettering(piece.words, 'Pacifico', fittingSize(piece.words, 'Pacifico', w - tail * 1.5, h * 0.86), w / 2, h * 0.41, legible(t.color, t.accent));
+  const rule = [0.06, 0.76]
+    .map(
+      (y) =>
+        `<path d="M${num(tail * 0.55 + 1)} ${num(h * y)}H${num(w - tail * 0.55 - 1)}" stroke="${t.accent}" stroke-width=".4" stroke-dasharray="1.2 .8"/>`,
+    )
+    .join('');
+  return (
+    fold +
+    face +
+    rule +
+    lettering(
+      piece.words,
+      'Pacifico',
+      fittingSize(piece.words, 'Pacifico', w - tail * 1.5, h * 0.86),
+      w / 2,
+      h * 0.41,
+      legible(t.color, t.accent),
+    )
+  );
 };
 
 const DAY_LETTERS = ['M', 'T', 'W', 'T', 'F', 'S', 'S'];
@@ -160,9 +235,21 @@ const habitTracker: Painter = (c) => {
   const shapes = DAY_LETTERS.map((letter, i) => {
     const x = (w / 7) * (i + 0.5);
     const r = Math.min(w / 17, h * 0.23);
-    return `<circle cx="${num(x)}" cy="${num(h * 0.68)}" r="${num(r)}" fill="#fffdf8" stroke="${t.accent}" stroke-width=".4"/>` + lettering(letter, 'Figtree', r * 0.95, x, h * 0.68, mix(t.accent, '#fffdf8', 0.35));
+    return (
+      `<circle cx="${num(x)}" cy="${num(h * 0.68)}" r="${num(r)}" fill="#fffdf8" stroke="${t.accent}" stroke-width=".4"/>` +
+      lettering(letter, 'Figtree', r * 0.95, x, h * 0.68, mix(t.accent, '#fffdf8', 0.35))
+    );
   }).join('');
-  const title = piece.words ? lettering(piece.words, 'Pacifico', fittingSize(piece.words, 'Pacifico', w - 6, top * 1.15), w / 2, top * 0.55, legible(t.color, t.accent)) : '';
+  const title = piece.words
+    ? lettering(
+        piece.words,
+        'Pacifico',
+        fittingSize(piece.words, 'Pacifico', w - 6, top * 1.15),
+        w / 2,
+        top * 0.55,
+        legible(t.color, t.accent),
+      )
+    : '';
   return base(c) + title + shapes;
 };
 
@@ -172,24 +259,58 @@ const weekTracker: Painter = (c) => {
   const pitch = (h - top) / 7;
   const rows = DAY_LETTERS.map((letter, i) => {
     const y = top + pitch * i;
-    return (i % 2 ? '' : `<rect x="0" y="${num(y)}" width="${num(w)}" height="${num(pitch)}" fill="${t.color}"/>`) + colorPen.disc(3.4, y + pitch / 2, Math.min(2, pitch * 0.38), t.accent) + lettering(letter, 'Figtree', 2.3, 3.4, y + pitch / 2, legible(t.accent, '#fffdf8')) + `<path d="M7 ${num(y + pitch - 1.1)}H${num(w - 2)}" stroke="${t.accent}" stroke-width=".2"/>`;
+    return (
+      (i % 2 ? '' : `<rect x="0" y="${num(y)}" width="${num(w)}" height="${num(pitch)}" fill="${t.color}"/>`) +
+      colorPen.disc(3.4, y + pitch / 2, Math.min(2, pitch * 0.38), t.accent) +
+      lettering(letter, 'Figtree', 2.3, 3.4, y + pitch / 2, legible(t.accent, '#fffdf8')) +
+      `<path d="M7 ${num(y + pitch - 1.1)}H${num(w - 2)}" stroke="${t.accent}" stroke-width=".2"/>`
+    );
   }).join('');
   const ink = legible(t.accent, t.color, '#fffdf8');
   const ground = box(0, 0, w, h, mix(t.color, '#fffdf8', 0.6)) + rows + box(0, 0, w, top, t.accent);
-  return c.clip(ground) + (piece.words ? lettering(piece.words, 'Pacifico', fittingSize(piece.words, 'Pacifico', w - 8, top * 1.05), w / 2, top / 2, ink) : '');
+  return (
+    c.clip(ground) +
+    (piece.words
+      ? lettering(piece.words, 'Pacifico', fittingSize(piece.words, 'Pacifico', w - 8, top * 1.05), w / 2, top / 2, ink)
+      : '')
+  );
 };
 
 const quoteBox: Painter = (c) => {
   const { w, h, t, piece } = c;
   const lines = broken(piece.words, 12);
-  const size = Math.min(...lines.map((l) => fittingSize(l, 'Sacramento', w * 0.74, 11)), (h * 0.62) / Math.max(1, lines.length) / 0.82);
+  const size = Math.min(
+    ...lines.map((l) => fittingSize(l, 'Sacramento', w * 0.74, 11)),
+    (h * 0.62) / Math.max(1, lines.length) / 0.82,
+  );
   const panel = `<path d="${outline('rounded', w - 6, h - 6)}" transform="translate(3 3)" fill="${t.dark ? t.deep : '#fffdf8'}" fill-opacity=".9"/><path d="${outline('rounded', w - 7.4, h - 7.4)}" transform="translate(3.7 3.7)" fill="none" stroke="${t.accent}" stroke-width=".35"/>`;
   const ink = legible(t.dark ? t.deep : '#fffdf8', t.accent, t.color);
-  return c.clip(pictured(c) + panel) + lines.map((l, i) => lettering(l, 'Sacramento', size, w / 2, h / 2 + (i - (lines.length - 1) / 2) * size * 0.86, ink)).join('');
+  return (
+    c.clip(pictured(c) + panel) +
+    lines
+      .map((l, i) => lettering(l, 'Sacramento', size, w / 2, h / 2 + (i - (lines.length - 1) / 2) * size * 0.86, ink))
+      .join('')
+  );
 };
 
 const PAINTERS: Readonly<Partial<Record<Kind, Painter>>> = {
-  'full-box': scene, 'double-box': scene, checklist, 'check-flag': checkFlag, header, little, icon, script, deco,
-  'bottom-washi': washi, washi, overlay: washi, extender: washi, 'date-cover': dateCover, 'date-dot': dateDot, banner,
-  'habit-tracker': habitTracker, 'week-tracker': weekTracker, 'quote-box': quoteBox,
+  'full-box': scene,
+  'double-box': scene,
+  checklist,
+  'check-flag': checkFlag,
+  header,
+  little,
+  icon,
+  script,
+  deco,
+  'bottom-washi': washi,
+  washi,
+  overlay: washi,
+  extender: washi,
+  'date-cover': dateCover,
+  'date-dot': dateDot,
+  banner,
+  'habit-tracker': habitTracker,
+  'week-tracker': weekTracker,
+  'quote-box': quoteBox,
 };

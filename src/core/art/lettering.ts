@@ -5,19 +5,41 @@ import { esc, num } from './svg';
 /** Width of a text in mm at a size of 1 mm; letters outside the measured ones count as an `n`. */
 export function textWidth(text: string, font: FontName): number {
   const widths = LETTER_WIDTHS[font];
-  return [...text].reduce((sum, c) => sum + (widths[(c.codePointAt(0) as number) - 32] ?? (widths[78] as number)), 0) / 1000;
+  return (
+    [...text].reduce((sum, c) => sum + (widths[(c.codePointAt(0) as number) - 32] ?? (widths[78] as number)), 0) / 1000
+  );
 }
 
 /** The largest size in mm at which a text stays within a width and a height. */
 export const fittingSize = (text: string, font: FontName, width: number, height: number): number =>
   Math.min(height * HEIGHT[font], width / Math.max(0.01, textWidth(text, font)));
 
-const HEIGHT: Readonly<Record<FontName, number>> = { Pacifico: 0.62, Sacramento: 0.85, Fraunces: 0.78, Figtree: 0.8, Caveat: 0.9 };
+const HEIGHT: Readonly<Record<FontName, number>> = {
+  Pacifico: 0.62,
+  Sacramento: 0.85,
+  Fraunces: 0.78,
+  Figtree: 0.8,
+  Caveat: 0.9,
+};
 /** From the middle of the letters down to their baseline, by size. */
-const DROP: Readonly<Record<FontName, number>> = { Pacifico: 0.26, Sacramento: 0.2, Fraunces: 0.33, Figtree: 0.34, Caveat: 0.24 };
+const DROP: Readonly<Record<FontName, number>> = {
+  Pacifico: 0.26,
+  Sacramento: 0.2,
+  Fraunces: 0.33,
+  Figtree: 0.34,
+  Caveat: 0.24,
+};
 
 /** One line of lettering, centered on x, y. */
-export function lettering(text: string, font: FontName, size: number, x: number, y: number, color: string, extra = ''): string {
+export function lettering(
+  text: string,
+  font: FontName,
+  size: number,
+  x: number,
+  y: number,
+  color: string,
+  extra = '',
+): string {
   return `<text x="${num(x)}" y="${num(y + size * DROP[font])}" font-family="${font}, serif" font-size="${num(size)}"${font === 'Fraunces' || font === 'Figtree' ? ' font-weight="600"' : ''} text-anchor="middle" fill="${color}"${extra}>${esc(text)}</text>`;
 }
 

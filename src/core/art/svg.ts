@@ -13,12 +13,15 @@ export interface Pen {
   oval(cx: number, cy: number, rx: number, ry: number, color: string, turn?: number): string;
 }
 
-const faint = (opacity?: number): string => (opacity === undefined || opacity === 1 ? '' : ` fill-opacity="${num(opacity)}"`);
+const faint = (opacity?: number): string =>
+  opacity === undefined || opacity === 1 ? '' : ` fill-opacity="${num(opacity)}"`;
 
 export const colorPen: Pen = {
   fill: (d, color, opacity) => `<path d="${d}" fill="${color}"${faint(opacity)}/>`,
-  line: (d, color, width) => `<path d="${d}" fill="none" stroke="${color}" stroke-width="${num(width)}" stroke-linecap="round" stroke-linejoin="round"/>`,
-  disc: (cx, cy, r, color, opacity) => `<circle cx="${num(cx)}" cy="${num(cy)}" r="${num(r)}" fill="${color}"${faint(opacity)}/>`,
+  line: (d, color, width) =>
+    `<path d="${d}" fill="none" stroke="${color}" stroke-width="${num(width)}" stroke-linecap="round" stroke-linejoin="round"/>`,
+  disc: (cx, cy, r, color, opacity) =>
+    `<circle cx="${num(cx)}" cy="${num(cy)}" r="${num(r)}" fill="${color}"${faint(opacity)}/>`,
   oval: (cx, cy, rx, ry, color, turn = 0) =>
     `<ellipse cx="${num(cx)}" cy="${num(cy)}" rx="${num(rx)}" ry="${num(ry)}" fill="${color}"${turn ? ` transform="rotate(${num(turn)} ${num(cx)} ${num(cy)})"` : ''}/>`,
 };
@@ -28,7 +31,8 @@ export function rimPen(rim: number, paper: string): Pen {
   const edge = `fill="${paper}" stroke="${paper}" stroke-width="${num(rim * 2)}" stroke-linejoin="round" stroke-linecap="round"`;
   return {
     fill: (d) => `<path d="${d}" ${edge}/>`,
-    line: (d, _color, width) => `<path d="${d}" fill="none" stroke="${paper}" stroke-width="${num(width + rim * 2)}" stroke-linecap="round" stroke-linejoin="round"/>`,
+    line: (d, _color, width) =>
+      `<path d="${d}" fill="none" stroke="${paper}" stroke-width="${num(width + rim * 2)}" stroke-linecap="round" stroke-linejoin="round"/>`,
     disc: (cx, cy, r) => `<circle cx="${num(cx)}" cy="${num(cy)}" r="${num(r)}" ${edge}/>`,
     oval: (cx, cy, rx, ry, _color, turn = 0) =>
       `<ellipse cx="${num(cx)}" cy="${num(cy)}" rx="${num(rx)}" ry="${num(ry)}" ${edge}${turn ? ` transform="rotate(${num(turn)} ${num(cx)} ${num(cy)})"` : ''}/>`,

@@ -26,7 +26,13 @@ export function tonesOf(color: Hex, accent: Hex): Tones {
   };
 }
 
-/** The first of some colors that shows on a ground; dark or white ink when none does (WCAG 2 contrast of 3, large text). */
+/**
+ * The first of some colors that shows on a ground; dark or white ink when none does (WCAG 2 contrast of 3, large
+ * text).
+ */
 export function legible(ground: Hex, ...wanted: readonly Hex[]): Hex {
-  return wanted.find((c) => contrast(ground, c) >= 3) ?? (contrast(ground, '#ffffff') > contrast(ground, '#1f2a33') ? '#ffffff' : '#1f2a33');
+  return (
+    wanted.find((c) => contrast(ground, c) >= 3) ??
+    (contrast(ground, '#ffffff') > contrast(ground, '#1f2a33') ? '#ffffff' : '#1f2a33')
+  );
 }

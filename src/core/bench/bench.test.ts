@@ -23,14 +23,22 @@ describe('white-out', () => {
   it('leaves no mark of a free column showing', () => {
     const hides = (p: (typeof placements)[number]) => {
       const { shape, opacity, kind } = pieces.get(pieceKey(p))!;
-      if (opacity < 1 || kind === 'banner' || !['rect', 'rounded', 'scalloped', 'notched', 'pointed'].includes(shape)) return [];
+      if (opacity < 1 || kind === 'banner' || !['rect', 'rounded', 'scalloped', 'notched', 'pointed'].includes(shape))
+        return [];
       return [{ ...footprint(p), w: p.w - (['notched', 'pointed'].includes(shape) ? Math.min(4, p.h * 0.4) : 0) }];
     };
-    const shows = c.book.regions.filter((r) => r.kind === 'day').flatMap((column) => {
-      const hidden = [...placements.filter((p) => p.page === column.page).flatMap(hides), ...file.whiteOut.filter((w) => w.page === column.page).map((w) => ({ x: w.x - 0.01, y: w.y - 0.01, w: w.w + 0.02, h: w.h + 0.02 }))];
-      const marks = c.book.marks.filter((m) => m.page === column.page && contains(column, m)).flatMap(inkOf);
-      return marks.flatMap((ink) => subtract(ink, hidden)).filter((r) => r.w > 0.06 && r.h > 0.06);
-    });
+    const shows = c.book.regions
+      .filter((r) => r.kind === 'day')
+      .flatMap((column) => {
+        const hidden = [
+          ...placements.filter((p) => p.page === column.page).flatMap(hides),
+          ...file.whiteOut
+            .filter((w) => w.page === column.page)
+            .map((w) => ({ x: w.x - 0.01, y: w.y - 0.01, w: w.w + 0.02, h: w.h + 0.02 })),
+        ];
+        const marks = c.book.marks.filter((m) => m.page === column.page && contains(column, m)).flatMap(inkOf);
+        return marks.flatMap((ink) => subtract(ink, hidden)).filter((r) => r.w > 0.06 && r.h > 0.06);
+      });
     expect(shows).toEqual([]);
   });
 
@@ -51,9 +59,16 @@ describe('cuts', () => {
   });
 
   it('name every cut placement once, and count the rows that are left', () => {
-    expect(file.cuts.flatMap((k) => k.pieces.map((r) => r.placement)).sort()).toEqual(placements.filter((p) => p.cut).map((p) => p.id).sort());
+    expect(file.cuts.flatMap((k) => k.pieces.map((r) => r.placement)).sort()).toEqual(
+      placements
+        .filter((p) => p.cut)
+        .map((p) => p.id)
+        .sort(),
+    );
     const list = context({ kit: kitOf(piece({ code: 'L', kind: 'checklist', height: 48, rows: 6 })) });
-    expect(cutsOf(list, [placement({ code: 'L', h: 32, cut: { x: 0, y: 0, w: 38.1, h: 32 } })])[0]?.left).toEqual([{ x: 0, y: 32, w: 38.1, h: 16, rows: 2 }]);
+    expect(cutsOf(list, [placement({ code: 'L', h: 32, cut: { x: 0, y: 0, w: 38.1, h: 32 } })])[0]?.left).toEqual([
+      { x: 0, y: 32, w: 38.1, h: 16, rows: 2 },
+    ]);
   });
 
   it('draws their outlines', () => {
@@ -72,16 +87,23 @@ describe('the order of work', () => {
 
   it('lays lower before upper, white-out and knife first, ink last', () => {
     const at = new Map(file.steps.flatMap((s) => s.refs.map((r, i) => [r, s.n + i / 100] as const)));
-    for (const p of placements) for (const q of placements) {
-      if (p.page === q.page && p.layer < q.layer && intersect(footprint(p), footprint(q))) expect(at.get(p.id)!).toBeLessThan(at.get(q.id)!);
-    }
+    for (const p of placements)
+      for (const q of placements) {
+        if (p.page === q.page && p.layer < q.layer && intersect(footprint(p), footprint(q)))
+          expect(at.get(p.id)!).toBeLessThan(at.get(q.id)!);
+      }
     const kinds = file.steps.map((s) => (s.do === 'stack' ? 'place' : s.do));
     expect(kinds.filter((k, i) => k !== kinds[i - 1])).toEqual(['white-out', 'cut', 'place', 'write']);
   });
 
   it('keeps what cannot be lifted for the end (R1)', () => {
     const kit = kitOf(piece({ code: 'V', finish: 'vinyl' }), piece());
-    const steps = stepsOf(context({ kit }), [placement({ code: 'V', y: 40, role: 'base' }), placement({ id: 'p2' })], [], []);
+    const steps = stepsOf(
+      context({ kit }),
+      [placement({ code: 'V', y: 40, role: 'base' }), placement({ id: 'p2' })],
+      [],
+      [],
+    );
     expect(steps.flatMap((s) => s.refs)).toEqual(['p2', 'p1']);
   });
 });
@@ -112,10 +134,16 @@ describe('the print', () => {
     for (const [i, page] of document.getPages().entries()) {
       expect(mm(page.getWidth())).toBeCloseTo(210, 1);
       const contents = page.node.Contents();
-      const streams = contents instanceof PDFArray ? contents.asArray().map((r) => document.context.lookup(r)) : [contents];
-      const text = streams.map((s) => Buffer.from(decodePDFRawStream(s as PDFRawStream).decode()).toString('latin1')).join('\n');
+      const streams =
+        contents instanceof PDFArray ? contents.asArray().map((r) => document.context.lookup(r)) : [contents];
+      const text = streams
+        .map((s) => Buffer.from(decodePDFRawStream(s as PDFRawStream).decode()).toString('latin1'))
+        .join('\n');
       // pdf-lib draws a rectangle as: move to 0 0, line up by its height, line over by its width
-      const boxes = [...text.matchAll(/0 0 m\s+0 ([\d.]+) l\s+([\d.]+) [\d.]+ l/g)].map((m) => [mm(Number(m[2])), mm(Number(m[1]))]);
+      const boxes = [...text.matchAll(/0 0 m\s+0 ([\d.]+) l\s+([\d.]+) [\d.]+ l/g)].map((m) => [
+        mm(Number(m[2])),
+        mm(Number(m[1])),
+      ]);
       const has = (w: number, h: number) => boxes.some(([a, b]) => Math.abs(a! - w) < 0.02 && Math.abs(b! - h) < 0.02);
       expect([i, has(25, 25)]).toEqual([i, true]);
       if (i < 2) {
@@ -125,5 +153,6 @@ describe('the print', () => {
     }
   });
 
-  it('is the same bytes each time', async () => expect(Buffer.from(await print()).equals(Buffer.from(await print()))).toBe(true));
+  it('is the same bytes each time', async () =>
+    expect(Buffer.from(await print()).equals(Buffer.from(await print()))).toBe(true));
 });

@@ -29,11 +29,15 @@ export function cutsOf(context: Context, placements: readonly Placement[]): Cut[
     if (!piece) return [];
     const before = elsewhere.filter((t) => copyKey(t) === key).map((t) => t.cut ?? wholeOf(piece));
     const used = parts.map((p) => p.cut as Rect);
-    return [{
-      kit: first.kit, code: first.code, copy: first.copy,
-      pieces: parts.map((p) => ({ ...(p.cut as Rect), placement: p.id })),
-      left: offcutsOf(piece, [...before, ...used]),
-    }];
+    return [
+      {
+        kit: first.kit,
+        code: first.code,
+        copy: first.copy,
+        pieces: parts.map((p) => ({ ...(p.cut as Rect), placement: p.id })),
+        left: offcutsOf(piece, [...before, ...used]),
+      },
+    ];
   });
 }
 

@@ -9,9 +9,22 @@ export const NEAR = 8;
 /** A binding thinner than this is in nobody's way, mm. From memory. */
 const THICK = 5;
 
-/** True for a text of a day that would be written beside the coil or the fold; pages on discs and rings come out to be written on (handbook P3). */
+/**
+ * True for a text of a day that would be written beside the coil or the fold; pages on discs and rings come out to be
+ * written on (handbook P3).
+ */
 export function isNearBinding(book: Book, p: Placement): boolean {
-  if (!p.text || p.role !== 'day' || book.binding.kind === 'discs' || book.binding.kind === 'rings' || book.binding.width < THICK) return false;
+  if (
+    !p.text ||
+    p.role !== 'day' ||
+    book.binding.kind === 'discs' ||
+    book.binding.kind === 'rings' ||
+    book.binding.width < THICK
+  )
+    return false;
   const paper = openPaper(book, p.page);
-  return (pageOf(book, p.page).bindingSide === 'right' ? right(paper) - right(footprint(p)) : footprint(p).x - paper.x) < NEAR;
+  return (
+    (pageOf(book, p.page).bindingSide === 'right' ? right(paper) - right(footprint(p)) : footprint(p).x - paper.x) <
+    NEAR
+  );
 }

@@ -4,7 +4,10 @@ import { worthKeeping } from '../kit/offcut';
 import type { Cut } from './cuts';
 import { copyKey } from './cuts';
 
-/** What a spread leaves of one design (handbook K5): copies there were, copies touched, copies whole, offcuts worth keeping. */
+/**
+ * What a spread leaves of one design (handbook K5): copies there were, copies touched, copies whole, offcuts worth
+ * keeping.
+ */
 export interface StockLine {
   readonly kit: string;
   readonly code: string;
@@ -24,7 +27,9 @@ export function stockOf(context: Context, placements: readonly Placement[], cuts
       const touched = copies.filter((c) => used.has(c));
       if (!touched.length && kit !== context.kit) return [];
       const had = copies.filter((c) => !elsewhere.has(c) || used.has(c)).length;
-      const offcuts = cuts.filter((c) => c.kit === piece.kit && c.code === piece.code).flatMap((c) => c.left.filter(worthKeeping));
+      const offcuts = cuts
+        .filter((c) => c.kit === piece.kit && c.code === piece.code)
+        .flatMap((c) => c.left.filter(worthKeeping));
       return [{ kit: piece.kit, code: piece.code, had, used: touched.length, left: had - touched.length, offcuts }];
     }),
   );

@@ -17,7 +17,10 @@ export function whiteOutPlaces(context: Pick<Context, 'book' | 'week'>, list: re
   const groups = new Map<string, WhiteOut[]>();
   for (const w of list) {
     const region = regionOf(context.book, w);
-    const name = region?.kind === 'day' && region.day !== undefined ? longDay(context.week.days[region.day] as string) : (region?.kind.replace('-', ' ') ?? 'elsewhere');
+    const name =
+      region?.kind === 'day' && region.day !== undefined
+        ? longDay(context.week.days[region.day] as string)
+        : (region?.kind.replace('-', ' ') ?? 'elsewhere');
     groups.set(name, [...(groups.get(name) ?? []), w]);
   }
   return [...groups].map(([name, here]) => ({ name, count: here.length, length: tapeLength(here) }));

@@ -49,22 +49,39 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
     const free = freedom.get(region) ?? isFreeColumn(region, context, placements);
     freedom.set(region, free);
     const before = known.get(mark);
-    if (before && before.free === free && before.under.length === here.length && here.every((c, i) => c.p === before.under[i])) return before.found;
+    if (
+      before &&
+      before.free === free &&
+      before.under.length === here.length &&
+      here.every((c, i) => c.p === before.under[i])
+    )
+      return before.found;
     const found = inkOf(mark).flatMap((ink) => {
       const touching = here.filter((c) => intersectsThin(c.rect, ink));
       if (!free && touching.length === 0) return [];
       const through = touching.filter((c) => !c.hidden);
-      return subtract(ink, touching.flatMap((c) => c.hidden ?? [])).map((left) => lyingIn(book, region, {
-        page: mark.page, ...tidied(left),
-        why: through.some((c) => intersectsThin(c.rect, left)) ? `${MARK_NAMES[mark.kind]} shows through what is laid over it` : `part of a ${MARK_NAMES[mark.kind]} stays bare`,
-      }));
+      return subtract(
+        ink,
+        touching.flatMap((c) => c.hidden ?? []),
+      ).map((left) =>
+        lyingIn(book, region, {
+          page: mark.page,
+          ...tidied(left),
+          why: through.some((c) => intersectsThin(c.rect, left))
+            ? `${MARK_NAMES[mark.kind]} shows through what is laid over it`
+            : `part of a ${MARK_NAMES[mark.kind]} stays bare`,
+        }),
+      );
     });
     known.set(mark, { free, under: here.map((c) => c.p), found });
     return found;
   });
 }
 
-/** What was found for a mark under the very same placements; an edit changes few of them, and the review asks after every edit. */
+/**
+ * What was found for a mark under the very same placements; an edit changes few of them, and the review asks after
+ * every edit.
+ */
 interface Known {
   readonly free: boolean;
   readonly under: readonly Placement[];
@@ -87,19 +104,28 @@ function lyingIn(book: Book, region: Region | undefined, whiteOut: WhiteOut): Wh
   return whiteOut;
 }
 
-/** The upright part of the page that a piece hides for certain; null for film, washi and pictures cut round their edge. */
+/**
+ * The upright part of the page that a piece hides for certain; null for film, washi and pictures cut round their
+ * edge.
+ */
 function hiddenBy(p: Placement, piece: Piece | undefined): Rect | null {
   if (!piece || piece.opacity < HIDES || p.turn % 90 !== 0) return null;
   if (piece.shape === 'circle') return inset(footprint(p), (Math.min(p.w, p.h) * (1 - Math.SQRT1_2)) / 2);
   if (['free', 'heart', 'teardrop'].includes(piece.shape) || piece.kind === 'banner') return null;
-  if ((piece.shape === 'notched' || piece.shape === 'pointed') && !p.cut) return p.turn === 0 ? { ...footprint(p), w: p.w - Math.min(4, p.h * 0.4) } : null;
+  if ((piece.shape === 'notched' || piece.shape === 'pointed') && !p.cut)
+    return p.turn === 0 ? { ...footprint(p), w: p.w - Math.min(4, p.h * 0.4) } : null;
   return footprint(p);
 }
 
 /** Tape needed in mm: the long way of each place. */
 export const tapeLength = (list: readonly WhiteOut[]): number => list.reduce((mm, r) => mm + Math.max(r.w, r.h), 0);
 
-const MARK_NAMES: Readonly<Record<Mark['kind'], string>> = { line: 'printed line', box: 'printed box edge', label: 'printed label', circle: 'printed circle' };
+const MARK_NAMES: Readonly<Record<Mark['kind'], string>> = {
+  line: 'printed line',
+  box: 'printed box edge',
+  label: 'printed label',
+  circle: 'printed circle',
+};
 
 /** The region a mark lies in; strips and headers before the columns they touch. */
 export function regionOf(book: Book, mark: Mark | WhiteOut): Region | undefined {
@@ -107,7 +133,9 @@ export function regionOf(book: Book, mark: Mark | WhiteOut): Region | undefined 
   const known = homes.get(mark);
   if (known) return known;
   const area = { x: mark.x, y: mark.y, w: Math.max(mark.w, 2 * HAIR), h: Math.max(mark.h, 2 * HAIR) };
-  const home = book.regions.filter((r) => r.page === mark.page && intersectsThin(r, area)).sort((a, b) => overlap(b, area) - overlap(a, area))[0];
+  const home = book.regions
+    .filter((r) => r.page === mark.page && intersectsThin(r, area))
+    .sort((a, b) => overlap(b, area) - overlap(a, area))[0];
   if (home) homes.set(mark, home);
   return home;
 }
@@ -126,12 +154,17 @@ const overlap = (a: Rect, b: Rect): number => {
   return shared ? shared.w * shared.h : 0;
 };
 
-/** Columns are free when the manner does not keep their printed rows; the sidebar is when something stands in it; month flags go when wanted (B6). */
+/**
+ * Columns are free when the manner does not keep their printed rows; the sidebar is when something stands in it;
+ * month flags go when wanted (B6).
+ */
 function isFreeColumn(region: Region | undefined, context: Context, placements: readonly Placement[]): boolean {
   if (region?.kind === 'month-flag') return context.options.monthFlags && placements.length > 0;
   if (region?.id.startsWith('top-band')) return placements.length > 0; // headers printed under a top band
-  if (region?.kind === 'day' && region.day !== undefined && hoursOf(context.book, region.day)) return false; // hour lines are to be read
-  if (region?.kind === 'day') return !context.ways.keepsRows && placements.some((p) => p.day === region.day && p.role !== 'base');
+  // hour lines are to be read
+  if (region?.kind === 'day' && region.day !== undefined && hoursOf(context.book, region.day)) return false;
+  if (region?.kind === 'day')
+    return !context.ways.keepsRows && placements.some((p) => p.day === region.day && p.role !== 'base');
   return region?.kind === 'sidebar' && placements.some((p) => p.role === 'sidebar' && p.page === region.page);
 }
 
@@ -139,4 +172,9 @@ function isFreeColumn(region: Region | undefined, context: Context, placements: 
 const intersectsThin = (a: Rect, b: Rect): boolean =>
   a.x < b.x + b.w - 1e-6 && b.x < a.x + a.w - 1e-6 && a.y < b.y + b.h - 1e-6 && b.y < a.y + a.h - 1e-6;
 
-const tidied = (r: Rect): Rect => ({ x: tidy(r.x), y: tidy(r.y), w: Math.max(0.01, tidy(r.w)), h: Math.max(0.01, tidy(r.h)) });
+const tidied = (r: Rect): Rect => ({
+  x: tidy(r.x),
+  y: tidy(r.y),
+  w: Math.max(0.01, tidy(r.w)),
+  h: Math.max(0.01, tidy(r.h)),
+});

@@ -10,11 +10,19 @@ describe.each(Object.entries(BOOKS))('the book %s', (_, book) => {
   it('keeps every region out of the binding and off the others', () => {
     for (const r of book.regions) expect(contains(openPaper(book, r.page), r)).toBe(true);
     const places = book.regions.filter((r) => r.kind !== 'free');
-    for (const a of places) for (const b of places) if (a !== b && a.page === b.page) expect(intersect(a, b)).toBeNull();
+    for (const a of places)
+      for (const b of places) if (a !== b && a.page === b.page) expect(intersect(a, b)).toBeNull();
   });
 
   it('has seven columns, three left and four right or two a page, each with its header', () => {
-    expect(runsOfDays(book, [0, 1, 2, 3, 4, 5, 6]).map((r) => r.days)).toEqual(book.pages.length === 4 ? [[0], [1, 2], [3, 4], [5, 6]] : [[0, 1, 2], [3, 4, 5, 6]]);
+    expect(runsOfDays(book, [0, 1, 2, 3, 4, 5, 6]).map((r) => r.days)).toEqual(
+      book.pages.length === 4
+        ? [[0], [1, 2], [3, 4], [5, 6]]
+        : [
+            [0, 1, 2],
+            [3, 4, 5, 6],
+          ],
+    );
     expect(regionsOf(book, 'date-header')).toHaveLength(7);
     expect(book.marks.length).toBeGreaterThan(20);
   });

@@ -12,7 +12,10 @@ const LEFT = [4.5, 4.5 + PITCH, 4.5 + 2 * PITCH, 4.5 + 3 * PITCH].map(tidy);
 const RIGHT = LEFT.map((x) => tidy(x + DISCS - 0.5));
 const DAYS = daysIn([LEFT.slice(1), RIGHT]);
 
-/** Pages on discs, 7 x 9.25 in, that come out to be written on; open columns between printed divider lines, no bottom strip. Sizes from memory. */
+/**
+ * Pages on discs, 7 x 9.25 in, that come out to be written on; open columns between printed divider lines, no bottom
+ * strip. Sizes from memory.
+ */
 export const discOpen: Book = {
   format: 'hobnail.book/1',
   name: 'Open week on discs, 7 × 9 1/4 in',
@@ -32,7 +35,9 @@ export const discOpen: Book = {
     { kind: 'box', page: 0, x: LEFT[0]!, y: HEADER.y, w: COLUMN, h: 44 },
     ...inEveryDay(DAYS, 'box', { dx: 0, y: HEADER.y, w: COLUMN, h: HEADER.h }),
     ...inEveryDay(DAYS, 'label', { dx: 2, y: HEADER.y + 4, w: 16, h: 3 }),
-    ...inEveryDay(DAYS, 'line', { dx: COLUMN + GAP / 2 - 0.15, y: DAY.y, w: 0.3, h: DAY.h }).filter((_, i) => i !== 2 && i !== 6),
+    ...inEveryDay(DAYS, 'line', { dx: COLUMN + GAP / 2 - 0.15, y: DAY.y, w: 0.3, h: DAY.h }).filter(
+      (_, i) => i !== 2 && i !== 6,
+    ),
     ...[98, 164].flatMap((y) => inEveryDay(DAYS, 'line', { dx: 0, y, w: COLUMN, h: 0.3 })),
   ],
 };

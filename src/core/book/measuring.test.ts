@@ -14,8 +14,24 @@ import { bookFromMeasures, faultsOfMeasures } from './from-measures';
 import { threeBox } from './three-box';
 
 const measures: Measures = {
-  name: 'mine', unit: 'mm', weekStart: 'sunday', dated: false, binding: { kind: 'rings', width: 12 }, pages: 2, width: 178, height: 229,
-  margin: 6, column: 37, gap: 2, headerTop: 15, headerHeight: 12, dayTop: 29, dayHeight: 172, boxes: 3, stripTop: 205, stripHeight: 12,
+  name: 'mine',
+  unit: 'mm',
+  weekStart: 'sunday',
+  dated: false,
+  binding: { kind: 'rings', width: 12 },
+  pages: 2,
+  width: 178,
+  height: 229,
+  margin: 6,
+  column: 37,
+  gap: 2,
+  headerTop: 15,
+  headerHeight: 12,
+  dayTop: 29,
+  dayHeight: 172,
+  boxes: 3,
+  stripTop: 205,
+  stripHeight: 12,
 };
 
 describe('a book from its measures', () => {
@@ -27,7 +43,9 @@ describe('a book from its measures', () => {
   });
   it('says what does not add up, with the millimeters', () => {
     expect(faultsOfMeasures(measures)).toEqual([]);
-    expect(faultsOfMeasures({ ...measures, column: 45 })).toEqual(['The columns with their margin and the binding take 204 mm, and the page is 178 mm wide.']);
+    expect(faultsOfMeasures({ ...measures, column: 45 })).toEqual([
+      'The columns with their margin and the binding take 204 mm, and the page is 178 mm wide.',
+    ]);
     expect(faultsOfMeasures({ ...measures, dayHeight: 300 }).join()).toContain('below the page');
   });
 });
@@ -48,20 +66,43 @@ describe('changing a book', () => {
   it('repeats across the page, days counting on, no further than the paper', () => {
     const one = { ...threeBox, regions: threeBox.regions.filter((r) => r.kind !== 'day' || r.day === 0) };
     const again = repeatRight(one, day, 9, 40.1);
-    expect(again.regions.filter((r) => r.kind === 'day').map((r) => [r.day, Math.round(r.x)])).toEqual([[0, 46], [1, 86], [2, 126]]);
+    expect(again.regions.filter((r) => r.kind === 'day').map((r) => [r.day, Math.round(r.x)])).toEqual([
+      [0, 46],
+      [1, 86],
+      [2, 126],
+    ]);
   });
   it('keeps days and rows only where the kind has them', () => {
-    expect(setRegion(threeBox, 'day-0', { kind: 'free' }).regions.find((r) => r.id === 'day-0')).toEqual({ id: 'day-0', kind: 'free', page: 0, x: 46.1, y: 31, w: 38.1, h: 171.4 });
+    expect(setRegion(threeBox, 'day-0', { kind: 'free' }).regions.find((r) => r.id === 'day-0')).toEqual({
+      id: 'day-0',
+      kind: 'free',
+      page: 0,
+      x: 46.1,
+      y: 31,
+      w: 38.1,
+      h: 171.4,
+    });
   });
 });
 
 describe('a length as typed', () => {
-  it.each([['38.1', 'mm', 38.1], ['38,1 mm', 'in', 38.1], ['1 1/2', 'in', 38.1], ['3/16"', 'mm', 4.76], ['4 cm', 'in', 40], ['-2', 'mm', -2], ['1-1/2 in', 'mm', 38.1]] as const)('%s in %s is %d mm', (text, unit, mm) => expect(parseLength(text, unit)).toBe(mm));
+  it.each([
+    ['38.1', 'mm', 38.1],
+    ['38,1 mm', 'in', 38.1],
+    ['1 1/2', 'in', 38.1],
+    ['3/16"', 'mm', 4.76],
+    ['4 cm', 'in', 40],
+    ['-2', 'mm', -2],
+    ['1-1/2 in', 'mm', 38.1],
+  ] as const)('%s in %s is %d mm', (text, unit, mm) => expect(parseLength(text, unit)).toBe(mm));
   it.each(['', 'two', '1/0', '1..2', '1 1 1/2'])('%p is none', (text) => expect(parseLength(text, 'in')).toBeNull());
   it('reads what is shown, to the sixteenth', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 300, noNaN: true }), (mm) => {
-      expect(Math.abs((parseLength(ruled(mm, 'in'), 'in') as number) - mm)).toBeLessThanOrEqual(25.4 / 32 + 0.01);
-    }), { numRuns: 200, seed: 1 });
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 300, noNaN: true }), (mm) => {
+        expect(Math.abs((parseLength(ruled(mm, 'in'), 'in') as number) - mm)).toBeLessThanOrEqual(25.4 / 32 + 0.01);
+      }),
+      { numRuns: 200, seed: 1 },
+    );
   });
 });
 

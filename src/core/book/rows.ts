@@ -13,7 +13,10 @@ export interface RowFrame {
 const HEADER_ROOM = 7.4;
 const ROWS = 3;
 
-/** The three rows of a day: the printed ones, or thirds of the column where none or only hours are printed. Empty where the book has no such day. */
+/**
+ * The three rows of a day: the printed ones, or thirds of the column where none or only hours are printed. Empty
+ * where the book has no such day.
+ */
 export function rowFrames(book: Book, day: number): readonly RowFrame[] {
   const column = dayColumn(book, day);
   if (!column) return [];
@@ -22,7 +25,9 @@ export function rowFrames(book: Book, day: number): readonly RowFrame[] {
     return Array.from({ length: ROWS }, (_, i) => ({ y: column.y + i * third + HEADER_ROOM, h: third - HEADER_ROOM }));
   }
   return column.rows.map((row) => {
-    const box = book.marks.find((m) => m.kind === 'box' && m.page === column.page && contains({ ...column, y: row.y, h: row.h }, m));
+    const box = book.marks.find(
+      (m) => m.kind === 'box' && m.page === column.page && contains({ ...column, y: row.y, h: row.h }, m),
+    );
     return box ? { y: box.y, h: box.h } : { y: row.y, h: row.h };
   });
 }

@@ -32,7 +32,15 @@ export const wideUndated: Book = {
     { width: fromInches(7), height: fromInches(9), bindingSide: 'left' },
   ],
   regions: [
-    { id: 'sidebar', kind: 'sidebar', page: 0, x: LEFT[0]!, y: HEADER.y, w: COLUMN, h: tidy(STRIP.y + STRIP.h - HEADER.y) },
+    {
+      id: 'sidebar',
+      kind: 'sidebar',
+      page: 0,
+      x: LEFT[0]!,
+      y: HEADER.y,
+      w: COLUMN,
+      h: tidy(STRIP.y + STRIP.h - HEADER.y),
+    },
     ...DAYS.flatMap((d) => headedDay(d, COLUMN, HEADER, DAY)),
     { id: 'strip-left', kind: 'bottom-strip', page: 0, x: LEFT[1]!, y: STRIP.y, w: THREE, h: STRIP.h },
     { id: 'strip-right', kind: 'bottom-strip', page: 1, x: RIGHT[0]!, y: STRIP.y, w: FOUR, h: STRIP.h },

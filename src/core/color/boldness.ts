@@ -2,7 +2,8 @@ import type { Hex } from './color';
 import { oklabOf } from './oklab';
 
 /**
- * How bold a color looks: the darker and the more saturated, the bolder; about 0 (white) to 1.3. By lightness and chroma in OKLab.
+ * How bold a color looks: the darker and the more saturated, the bolder; about 0 (white) to 1.3. By lightness and
+ * chroma in OKLab.
  * @throws RangeError where it is no color
  */
 export function boldness(color: Hex): number {

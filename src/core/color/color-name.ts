@@ -2,7 +2,20 @@ import type { Hex } from './color';
 import { oklabOf } from './oklab';
 
 /** Hues by the degree they begin at, in OKLCH. */
-const HUES: readonly (readonly [number, string])[] = [[0, 'pink'], [20, 'coral'], [48, 'orange'], [72, 'sand'], [100, 'yellow'], [118, 'olive'], [138, 'green'], [168, 'teal'], [212, 'blue'], [278, 'violet'], [322, 'plum'], [350, 'pink']];
+const HUES: readonly (readonly [number, string])[] = [
+  [0, 'pink'],
+  [20, 'coral'],
+  [48, 'orange'],
+  [72, 'sand'],
+  [100, 'yellow'],
+  [118, 'olive'],
+  [138, 'green'],
+  [168, 'teal'],
+  [212, 'blue'],
+  [278, 'violet'],
+  [322, 'plum'],
+  [350, 'pink'],
+];
 const GRAY = 0.018;
 
 /** A color as one would say it at the table: `pale coral`, `dark teal`, `gray`. Words from memory. */

@@ -1,4 +1,17 @@
-import { converter, differenceCiede2000, formatHex, interpolate, modeLab65, modeLrgb, modeOklab, modeRgb, modeXyz65, parse, useMode, wcagLuminance } from 'culori/fn';
+import {
+  converter,
+  differenceCiede2000,
+  formatHex,
+  interpolate,
+  modeLab65,
+  modeLrgb,
+  modeOklab,
+  modeRgb,
+  modeXyz65,
+  parse,
+  useMode,
+  wcagLuminance,
+} from 'culori/fn';
 
 useMode(modeRgb);
 useMode(modeLrgb);

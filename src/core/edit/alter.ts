@@ -5,7 +5,11 @@ import { pieceKey } from '../kit/kit';
 import type { Change } from './change';
 import { nameOf } from './name';
 
-const alter = (label: string, before: Placement, after: Partial<Placement>): Change => ({ label, before: [before], after: [{ ...before, ...after }] });
+const alter = (label: string, before: Placement, after: Partial<Placement>): Change => ({
+  label,
+  before: [before],
+  after: [{ ...before, ...after }],
+});
 
 /** Turns a piece by a quarter, clockwise, about its center. */
 export const turnPiece = (context: Context, p: Placement): Change | null =>

@@ -15,7 +15,10 @@ export const invert = (change: Change): Change => ({ ...change, before: change.a
 export const applies = (placements: readonly Placement[], change: Change): boolean => {
   const there = new Map(placements.map((p) => [p.id, p]));
   const replaced = new Set(change.before.map((p) => p.id));
-  return change.before.every((p) => same(there.get(p.id), p)) && change.after.every((p) => replaced.has(p.id) || !there.has(p.id));
+  return (
+    change.before.every((p) => same(there.get(p.id), p)) &&
+    change.after.every((p) => replaced.has(p.id) || !there.has(p.id))
+  );
 };
 
 /**
@@ -23,7 +26,8 @@ export const applies = (placements: readonly Placement[], change: Change): boole
  * @throws RangeError when the spread is not in the state the edit was made for
  */
 export function apply(placements: readonly Placement[], change: Change): Placement[] {
-  if (!applies(placements, change)) throw new RangeError(`the spread has changed: “${change.label}” does not fit it any more`);
+  if (!applies(placements, change))
+    throw new RangeError(`the spread has changed: “${change.label}” does not fit it any more`);
   const after = new Map(change.after.map((p) => [p.id, p]));
   const gone = new Set(change.before.map((p) => p.id));
   const kept = placements.flatMap((p) => {
@@ -37,5 +41,9 @@ export function apply(placements: readonly Placement[], change: Change): Placeme
 const same = (a: Placement | undefined, b: Placement): boolean => a !== undefined && canonical(a) === canonical(b);
 
 /** Keys in one order, so that a placement read back from elsewhere compares equal. */
-const canonical = (p: Placement): string => JSON.stringify(p, (_, value: unknown) =>
-  value && typeof value === 'object' && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value);
+const canonical = (p: Placement): string =>
+  JSON.stringify(p, (_, value: unknown) =>
+    value && typeof value === 'object' && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );

@@ -34,7 +34,12 @@ describe('an edit', () => {
     const locked = apply(placements, lockPiece(c, vet));
     expect(movePiece(c, locked, vet.id, { page: 1, x: 0, y: 0, day: 3 })).toBeNull();
     expect(removePiece(c, locked, vet.id)).toBeNull();
-    expect(turnPiece(c, locked.find((p) => p.id === vet.id)!)).toBeNull();
+    expect(
+      turnPiece(
+        c,
+        locked.find((p) => p.id === vet.id)!,
+      ),
+    ).toBeNull();
   });
 
   it('takes a stack off, and the review misses the item', () => {
@@ -51,7 +56,12 @@ describe('an edit', () => {
     expect(offers.map((o) => o.cost)).toEqual(offers.map((o) => o.cost).sort((a, b) => a - b));
     for (const { piece } of offers.slice(0, 6)) {
       const swapped = apply(placements, swapPiece(c, placements, vet.id, piece)!);
-      expect(swapped.find((p) => p.id === vet.id)).toMatchObject({ kit: piece.kit, code: piece.code, text: vet.text, items: vet.items });
+      expect(swapped.find((p) => p.id === vet.id)).toMatchObject({
+        kit: piece.kit,
+        code: piece.code,
+        text: vet.text,
+        items: vet.items,
+      });
       expect(overdrawnPlacements(c, swapped)).toEqual([]);
       expect(found('F1', c, swapped)).toEqual([]);
     }
@@ -59,7 +69,8 @@ describe('an edit', () => {
 
   it('offers a list only designs with rows enough', () => {
     const list = placements.find((p) => p.items.length >= 4)!;
-    for (const { piece } of swapsFor(c, placements, list.id)) expect(piece.rows).toBeGreaterThanOrEqual(list.items.length);
+    for (const { piece } of swapsFor(c, placements, list.id))
+      expect(piece.rows).toBeGreaterThanOrEqual(list.items.length);
   });
 
   it('writes, and chooses the pen', () => {
@@ -69,15 +80,31 @@ describe('an edit', () => {
   });
 
   it('arranges one day alone, and nothing of another day changes', () => {
-    const bare = placements.filter((p) => p.day !== 3 || p.role === 'base' || p.role === 'day' && p.items.some((uid) => uid.includes('foster')));
+    const bare = placements.filter(
+      (p) => p.day !== 3 || p.role === 'base' || (p.role === 'day' && p.items.some((uid) => uid.includes('foster'))),
+    );
     const after = apply(bare, arrangeDay(c, bare, 3)!);
     expect(after.filter((p) => p.day !== 3).sort(byId)).toEqual(bare.filter((p) => p.day !== 3).sort(byId));
     expect(overdrawnPlacements(c, after)).toEqual([]);
-    const items = (list: readonly { day: number | null; items: readonly string[] }[]) => list.filter((p) => p.day === 3).flatMap((p) => p.items).sort();
+    const items = (list: readonly { day: number | null; items: readonly string[] }[]) =>
+      list
+        .filter((p) => p.day === 3)
+        .flatMap((p) => p.items)
+        .sort();
     expect(items(after)).toEqual(items(placements));
     const again = apply(placements, arrangeDay(c, placements, 5)!);
     expect(again.filter((p) => p.day !== 5).sort(byId)).toEqual(placements.filter((p) => p.day !== 5).sort(byId));
-    expect(again.filter((p) => p.day === 5).flatMap((p) => p.items).sort()).toEqual(placements.filter((p) => p.day === 5).flatMap((p) => p.items).sort());
+    expect(
+      again
+        .filter((p) => p.day === 5)
+        .flatMap((p) => p.items)
+        .sort(),
+    ).toEqual(
+      placements
+        .filter((p) => p.day === 5)
+        .flatMap((p) => p.items)
+        .sort(),
+    );
   });
 
   it('arranges anew round what is locked', () => {
@@ -94,7 +121,8 @@ describe('dragging', () => {
     const to = snap(c, [above], new Set(), 0, { x: column.x + 1.4, y: bottom(above) + 3.1, w: column.w, h: 12 });
     expect(to).toEqual({ page: 0, x: column.x, y: expect.closeTo(bottom(above) + 2), day: 2 });
   });
-  it('stays on the page', () => expect(snap(c, [], new Set(), 0, { x: -30, y: 400, w: 20, h: 10 })).toMatchObject({ x: 0, y: 218.6 }));
+  it('stays on the page', () =>
+    expect(snap(c, [], new Set(), 0, { x: -30, y: 400, w: 20, h: 10 })).toMatchObject({ x: 0, y: 218.6 }));
 });
 
 describe('a picked piece', () => {
@@ -102,7 +130,8 @@ describe('a picked piece', () => {
     const label = c.kit.pieces.find((p) => p.kind === 'circle')!;
     const spots = spotsFor(c, placements, label);
     expect(spots.length).toBeGreaterThan(0);
-    for (const spot of spots) expect(found('F1', c, apply(placements, placeAt(c, placements, label, spot)!))).toEqual([]);
+    for (const spot of spots)
+      expect(found('F1', c, apply(placements, placeAt(c, placements, label, spot)!))).toEqual([]);
   });
   it('has no place when no copy is left', () => {
     const used = pieceIndex(c).get(pieceKey(placements.find((p) => p.role === 'box')!))!;

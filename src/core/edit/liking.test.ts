@@ -13,7 +13,10 @@ const box = placements.find((p) => p.role === 'box')!;
 
 it('a swap says what is liked and what is not, a removal what is not, a move nothing', () => {
   const other = swapsFor(c, placements, box.id)[0]!.piece;
-  expect(tasteOf(c, swapPiece(c, placements, box.id, other)!)).toEqual([{ piece: pieceKey(box), by: -1 }, { piece: pieceKey(other), by: 1 }]);
+  expect(tasteOf(c, swapPiece(c, placements, box.id, other)!)).toEqual([
+    { piece: pieceKey(box), by: -1 },
+    { piece: pieceKey(other), by: 1 },
+  ]);
   expect(tasteOf(c, removePiece(c, placements, box.id)!)).toEqual([{ piece: pieceKey(box), by: -1 }]);
   expect(tasteOf(c, movePiece(c, placements, box.id, { ...box, y: box.y + 3 })!)).toEqual([]);
   const strip = placements.find((p) => p.code.startsWith('BW'))!;
@@ -21,7 +24,10 @@ it('a swap says what is liked and what is not, a removal what is not, a move not
 });
 
 it('what is liked comes sooner, what is not goes, in the next arranging', () => {
-  const boxes = (likes: Record<string, number>) => arrange(demoContext({ likes })).filter((p) => p.role === 'box').map((p) => p.code);
+  const boxes = (likes: Record<string, number>) =>
+    arrange(demoContext({ likes }))
+      .filter((p) => p.role === 'box')
+      .map((p) => p.code);
   const usual = boxes({});
   const missing = c.kit.pieces.find((p) => p.kind === 'full-box' && !usual.includes(p.code))!;
   expect(boxes({ [pieceKey(missing)]: 5 })).toContain(missing.code);
@@ -29,7 +35,10 @@ it('what is liked comes sooner, what is not goes, in the next arranging', () => 
 });
 
 it('a taught word gives its meaning before all others', () => {
-  const [taught, plain] = withTaughtWords([demand({ title: 'pick Juniper up' }), demand({ title: 'junipers' })], [{ word: 'Juniper', means: 'dog' }]);
+  const [taught, plain] = withTaughtWords(
+    [demand({ title: 'pick Juniper up' }), demand({ title: 'junipers' })],
+    [{ word: 'Juniper', means: 'dog' }],
+  );
   expect(meaningsOf(taught!.title, taught!.categories)[0]).toBe('dog');
   expect(plain!.categories).toEqual([]);
 });

@@ -13,7 +13,8 @@ export interface Taste {
 }
 
 /**
- * What can be learned from an edit (handbook 7: what was liked and what was not). Only from a person's own swaps and removals of
+ * What can be learned from an edit (handbook 7: what was liked and what was not). Only from a person's own swaps and
+ * removals of
  * pieces that others could stand for; moving, writing and arranging say nothing of taste.
  */
 export function tasteOf(context: Pick<Context, 'kit' | 'stash'>, change: Change): Taste[] {
@@ -21,7 +22,9 @@ export function tasteOf(context: Pick<Context, 'kit' | 'stash'>, change: Change)
   const index = pieceIndex(context);
   const counts = (p: Placement): boolean => {
     const kind = index.get(pieceKey(p))?.kind;
-    return kind !== undefined && !isStrip(kind) && kind !== 'date-dot' && (traits(kind).overlay !== true || kind === 'deco');
+    return (
+      kind !== undefined && !isStrip(kind) && kind !== 'date-dot' && (traits(kind).overlay !== true || kind === 'deco')
+    );
   };
   const gone = change.before.filter((p) => counts(p) && !change.after.some((q) => pieceKey(q) === pieceKey(p)));
   const come = change.after.filter((p) => counts(p) && !change.before.some((q) => pieceKey(q) === pieceKey(p)));

@@ -22,6 +22,12 @@ export function movePiece(context: Context, placements: readonly Placement[], id
   return {
     label: `Move ${nameOf(context, base)}`,
     before: stack,
-    after: stack.map((p) => ({ ...p, page: to.page, x: tidy(p.x + dx), y: tidy(p.y + dy), day: base.day === p.day || p === base ? to.day : p.day })),
+    after: stack.map((p) => ({
+      ...p,
+      page: to.page,
+      x: tidy(p.x + dx),
+      y: tidy(p.y + dy),
+      day: base.day === p.day || p === base ? to.day : p.day,
+    })),
   };
 }

@@ -12,7 +12,13 @@ export function peelsOf(changes: readonly Change[]): Record<string, number> {
   for (const { label, before, after } of changes) {
     for (const p of after) {
       if (label.startsWith(STUCK)) down.add(copyKey(p));
-      else if (!p.locked && before.some((q) => q.id === p.id && q.locked) && down.delete(copyKey(p)) && label.startsWith('Unlock ')) peels[copyKey(p)] = (peels[copyKey(p)] ?? 0) + 1;
+      else if (
+        !p.locked &&
+        before.some((q) => q.id === p.id && q.locked) &&
+        down.delete(copyKey(p)) &&
+        label.startsWith('Unlock ')
+      )
+        peels[copyKey(p)] = (peels[copyKey(p)] ?? 0) + 1;
     }
   }
   return peels;

@@ -10,7 +10,9 @@ import type { Change } from './change';
 export function arrangeRest(context: Context, placements: readonly Placement[]): Change | null {
   const there = new Set(placements.map((p) => p.id));
   const added = arrange(context, placements).filter((p) => !there.has(p.id));
-  return added.length ? { label: placements.length ? 'Arrange the rest' : 'Arrange the week', before: [], after: added } : null;
+  return added.length
+    ? { label: placements.length ? 'Arrange the rest' : 'Arrange the week', before: [], after: added }
+    : null;
 }
 
 /** Lifts all that is not locked and arranges the week anew. */
@@ -18,21 +20,34 @@ export function arrangeAnew(context: Context, placements: readonly Placement[]):
   const locked = placements.filter((p) => p.locked);
   const kept = new Set(locked.map((p) => p.id));
   const lifted = placements.filter((p) => !kept.has(p.id));
-  return { label: 'Arrange the week anew', before: lifted, after: arrange(context, locked).filter((p) => !kept.has(p.id)) };
+  return {
+    label: 'Arrange the week anew',
+    before: lifted,
+    after: arrange(context, locked).filter((p) => !kept.has(p.id)),
+  };
 }
 
 /** Lifts all that is not locked. */
-export const clear = (placements: readonly Placement[]): Change => ({ label: 'Lift everything', before: placements.filter((p) => !p.locked), after: [] });
+export const clear = (placements: readonly Placement[]): Change => ({
+  label: 'Lift everything',
+  before: placements.filter((p) => !p.locked),
+  after: [],
+});
 
 /**
- * Lifts what is not locked on one day and arranges that day alone; all other days stay as they are, and what they lack stays open. Bands and boxes over two days stay too.
+ * Lifts what is not locked on one day and arranges that day alone; all other days stay as they are, and what they
+ * lack stays open. Bands and boxes over two days stay too.
  * Null when nothing would change.
  */
 export function arrangeDay(context: Context, placements: readonly Placement[], day: number): Change | null {
   const pieces = pieceIndex(context);
   const bands = new Set(context.week.demands.filter((d) => d.kind === 'band').map((d) => d.uid));
   const kindOf = (p: Placement) => pieces.get(pieceKey(p))?.kind;
-  const ofTheDay = (p: Placement): boolean => p.day === day && kindOf(p) !== 'double-box' && (p.role === 'box' || !isStrip(kindOf(p))) && !p.items.some((uid) => bands.has(uid));
+  const ofTheDay = (p: Placement): boolean =>
+    p.day === day &&
+    kindOf(p) !== 'double-box' &&
+    (p.role === 'box' || !isStrip(kindOf(p))) &&
+    !p.items.some((uid) => bands.has(uid));
   const lifted = placements.filter((p) => !p.locked && p.role !== 'base' && ofTheDay(p));
   const kept = placements.filter((p) => !lifted.includes(p));
   const there = new Set(kept.map((p) => p.id));

@@ -24,12 +24,16 @@ export interface Spot extends Rect {
   readonly say: string;
 }
 
-/** The places a piece from the kit or the stash may go now: headers for covers, strips for washi, the first free stretch of each column for the rest. */
+/**
+ * The places a piece from the kit or the stash may go now: headers for covers, strips for washi, the first free
+ * stretch of each column for the rest.
+ */
 export function spotsFor(context: Context, placements: readonly Placement[], piece: Piece): Spot[] {
   const draft = Draft.begin(context, placements);
   const strip = isStrip(piece.kind);
   if (strip ? draft.ledger.longest(piece) < 10 : draft.ledger.untouched(piece) === 0) return [];
-  if (strip) return [...stripSpots(context, draft, piece), ...columnSpots(context, draft, piece, draft.ledger.longest(piece))];
+  if (strip)
+    return [...stripSpots(context, draft, piece), ...columnSpots(context, draft, piece, draft.ledger.longest(piece))];
   if (piece.kind === 'date-cover' || piece.kind === 'date-dot') return headerSpots(context, draft, piece);
   return [...sidebarSpots(context, draft, piece), ...columnSpots(context, draft, piece)];
 }
@@ -43,21 +47,46 @@ export function placeAt(context: Context, placements: readonly Placement[], piec
   const over = traits(piece.kind).overlay === true;
   const beneath = draft.lyingIn(spot.page, spot);
   const layer = over && beneath.length ? Math.max(...beneath.map((p) => p.layer)) + 1 : 0;
-  const added = draft.add(piece, taken, { page: spot.page, x: spot.x, y: spot.y, role: spot.role, day: spot.day, layer });
+  const added = draft.add(piece, taken, {
+    page: spot.page,
+    x: spot.x,
+    y: spot.y,
+    role: spot.role,
+    day: spot.day,
+    layer,
+  });
   return { label: `Place ${traits(piece.kind).label} ${piece.code}`, before: [], after: [added] };
 }
 
-function fitted(context: Context, piece: Piece, region: Region, name: string, at: { y: number; height: number; role: Role }, width = piece.width): Spot[] {
+function fitted(
+  context: Context,
+  piece: Piece,
+  region: Region,
+  name: string,
+  at: { y: number; height: number; role: Role },
+  width = piece.width,
+): Spot[] {
   const cut = trimTo({ ...piece, width }, region.w, at.height);
   if (cut === undefined) return [];
   const [w, h] = [cut?.w ?? width, cut?.h ?? piece.height];
   const unit = context.book.unit;
-  const off = [width - w > 0.05 ? `${ruled(width - w, unit)} off its width` : '', piece.height - h > 0.05 ? `${ruled(piece.height - h, unit)} off its height` : ''].filter(Boolean);
-  return [{
-    page: region.page, day: region.day ?? null, role: at.role, x: tidy(alignX(context, region, w)), y: tidy(at.y), w: tidy(w), h: tidy(h),
-    cut: cut ?? (width === piece.width ? null : { x: 0, y: 0, w: width, h: piece.height }),
-    say: `${name}: ${off.length ? `trim ${off.join(' and ')}` : 'fits'}`,
-  }];
+  const off = [
+    width - w > 0.05 ? `${ruled(width - w, unit)} off its width` : '',
+    piece.height - h > 0.05 ? `${ruled(piece.height - h, unit)} off its height` : '',
+  ].filter(Boolean);
+  return [
+    {
+      page: region.page,
+      day: region.day ?? null,
+      role: at.role,
+      x: tidy(alignX(context, region, w)),
+      y: tidy(at.y),
+      w: tidy(w),
+      h: tidy(h),
+      cut: cut ?? (width === piece.width ? null : { x: 0, y: 0, w: width, h: piece.height }),
+      say: `${name}: ${off.length ? `trim ${off.join(' and ')}` : 'fits'}`,
+    },
+  ];
 }
 
 const dayLabel = (context: Context, day: number): string => longDay(context.week.days[day] as string);
@@ -66,26 +95,57 @@ const headerSpots = (context: Context, draft: Draft, piece: Piece): Spot[] =>
   regionsOf(context.book, 'date-header').flatMap((header) => {
     const there = draft.lyingIn(header.page, header).map((p) => draft.pieceOf(p)?.kind);
     if (there.includes(piece.kind)) return [];
-    const [spot] = fitted(context, piece, header, dayLabel(context, header.day ?? 0), { y: header.y, height: header.h, role: 'base' });
+    const [spot] = fitted(context, piece, header, dayLabel(context, header.day ?? 0), {
+      y: header.y,
+      height: header.h,
+      role: 'base',
+    });
     return spot ? [{ ...spot, y: tidy(header.y + (header.h - spot.h) / 2) }] : [];
   });
 
 const stripSpots = (context: Context, draft: Draft, piece: Piece): Spot[] =>
-  regionsOf(context.book, 'bottom-strip').filter((s) => draft.lyingIn(s.page, s).length === 0).flatMap((s) => fitted(context, piece, s, 'Bottom strip', { y: s.y, height: s.h, role: 'base' }, Math.min(draft.ledger.longest(piece), Math.max(s.w, 1))));
+  regionsOf(context.book, 'bottom-strip')
+    .filter((s) => draft.lyingIn(s.page, s).length === 0)
+    .flatMap((s) =>
+      fitted(
+        context,
+        piece,
+        s,
+        'Bottom strip',
+        { y: s.y, height: s.h, role: 'base' },
+        Math.min(draft.ledger.longest(piece), Math.max(s.w, 1)),
+      ),
+    );
 
 function columnSpots(context: Context, draft: Draft, piece: Piece, longest?: number): Spot[] {
   return [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
     const column = dayColumn(context.book, day);
     const stretch = freeStretches(draft, context, day).find((s) => lengthOf(s) >= piece.height - 0.05);
     if (!column || !stretch) return [];
-    const role = piece.kind === 'full-box' ? 'box' : piece.kind === 'deco' ? 'finish' : piece.kind === 'header' ? 'base' : 'day';
-    return fitted(context, piece, column, dayLabel(context, day), { y: stretch.from, height: Infinity, role }, longest === undefined ? piece.width : Math.min(longest, column.w));
+    const role =
+      piece.kind === 'full-box' ? 'box' : piece.kind === 'deco' ? 'finish' : piece.kind === 'header' ? 'base' : 'day';
+    return fitted(
+      context,
+      piece,
+      column,
+      dayLabel(context, day),
+      { y: stretch.from, height: Infinity, role },
+      longest === undefined ? piece.width : Math.min(longest, column.w),
+    );
   });
 }
 
 function sidebarSpots(context: Context, draft: Draft, piece: Piece): Spot[] {
   return regionsOf(context.book, 'sidebar').flatMap((bar) => {
-    const floor = Math.max(bar.y, ...draft.lyingIn(bar.page, bar).filter((p) => intersect(p, bar)).map((p) => bottom(p) + context.options.gap));
-    return floor + piece.height <= bottom(bar) + 0.05 ? fitted(context, piece, bar, 'Sidebar', { y: floor, height: Infinity, role: 'sidebar' }) : [];
+    const floor = Math.max(
+      bar.y,
+      ...draft
+        .lyingIn(bar.page, bar)
+        .filter((p) => intersect(p, bar))
+        .map((p) => bottom(p) + context.options.gap),
+    );
+    return floor + piece.height <= bottom(bar) + 0.05
+      ? fitted(context, piece, bar, 'Sidebar', { y: floor, height: Infinity, role: 'sidebar' })
+      : [];
   });
 }

@@ -2,12 +2,24 @@ import type { Context, Placement } from '../arrange/spread';
 import type { Change } from './change';
 import { nameOf } from './name';
 
-/** Pieces are stuck down at the bench and never moved from then on; or they were not, after all. Null when nothing changes. */
-export function stickDown(context: Context, placements: readonly Placement[], ids: readonly string[], down: boolean): Change | null {
+/**
+ * Pieces are stuck down at the bench and never moved from then on; or they were not, after all. Null when nothing
+ * changes.
+ */
+export function stickDown(
+  context: Context,
+  placements: readonly Placement[],
+  ids: readonly string[],
+  down: boolean,
+): Change | null {
   const before = placements.filter((p) => ids.includes(p.id) && p.locked !== down);
   const first = before[0];
   if (!first) return null;
-  return { label: `${down ? STUCK : 'Not stuck down yet:'} ${nameOf(context, first)}`, before, after: before.map((p) => ({ ...p, locked: down })) };
+  return {
+    label: `${down ? STUCK : 'Not stuck down yet:'} ${nameOf(context, first)}`,
+    before,
+    after: before.map((p) => ({ ...p, locked: down })),
+  };
 }
 
 /** How the label of such an edit begins. */

@@ -25,7 +25,10 @@ export interface SwapOffer {
   readonly cost: number;
 }
 
-/** Pieces of the same use that fit in a placement's stead, best first. Lists are offered whole designs with enough rows. */
+/**
+ * Pieces of the same use that fit in a placement's stead, best first. Lists are offered whole designs with enough
+ * rows.
+ */
 export function swapsFor(context: Context, placements: readonly Placement[], id: string): SwapOffer[] {
   const p = placements.find((q) => q.id === id);
   const own = p && pieceIndex(context).get(pieceKey(p));
@@ -38,10 +41,17 @@ export function swapsFor(context: Context, placements: readonly Placement[], id:
     .filter((piece) => pieceKey(piece) !== pieceKey(own) && serves(piece, own, p))
     .flatMap((piece) => {
       const rows = own.kind === 'checklist' ? rowsOf(p, own) : 0;
-      const left = rows ? (ledger.mostRows(piece) >= rows ? Math.max(1, ledger.untouched(piece)) : 0) : ledger.untouched(piece);
+      const left = rows
+        ? ledger.mostRows(piece) >= rows
+          ? Math.max(1, ledger.untouched(piece))
+          : 0
+        : ledger.untouched(piece);
       const cut = rows ? null : trimTo(piece, room.w, own.kind === 'date-cover' ? room.h : Infinity);
       if (left === 0 || cut === undefined) return [];
-      const [w, h] = [cut?.w ?? Math.min(piece.width, room.w), rows ? rows * (piece.height / piece.rows) : (cut?.h ?? piece.height)];
+      const [w, h] = [
+        cut?.w ?? Math.min(piece.width, room.w),
+        rows ? rows * (piece.height / piece.rows) : (cut?.h ?? piece.height),
+      ];
       if (h > room.h + 0.05 || !holdsText(context, piece, p, w, h)) return [];
       const jars = neighbors.reduce((sum, c) => sum + Math.max(0, 20 - difference(c, piece.color)) / 6, 0);
       const cost = Math.abs(h - p.h) / 4 + (piece.kind === own.kind ? 0 : 2) + jars + strangeness(piece, context) / 3;
@@ -55,7 +65,10 @@ export function swapPiece(context: Context, placements: readonly Placement[], id
   const p = placements.find((q) => q.id === id);
   const own = p && pieceIndex(context).get(pieceKey(p));
   if (!p || !own || p.locked) return null;
-  const ledger = Draft.begin(context, placements.filter((q) => q.id !== id)).ledger;
+  const ledger = Draft.begin(
+    context,
+    placements.filter((q) => q.id !== id),
+  ).ledger;
   const room = roomFor(context, placements, p);
   const rows = own.kind === 'checklist' ? rowsOf(p, own) : 0;
   const cut = rows ? null : trimTo(piece, room.w, own.kind === 'date-cover' ? room.h : Infinity);
@@ -65,17 +78,33 @@ export function swapPiece(context: Context, placements: readonly Placement[], id
   return {
     label: `Swap ${nameOf(context, p)} for ${traits(piece.kind).label} ${piece.code}`,
     before: [p],
-    after: [{
-      ...p, kit: piece.kit, code: piece.code, copy: taken.copy, cut: taken.cut && { x: tidy(taken.cut.x), y: tidy(taken.cut.y), w: tidy(taken.cut.w), h: tidy(taken.cut.h) },
-      x: tidy(p.x + (p.w - w) / 2), w, h, ink: p.text ? inkFor(piece) : null,
-    }],
+    after: [
+      {
+        ...p,
+        kit: piece.kit,
+        code: piece.code,
+        copy: taken.copy,
+        cut: taken.cut && { x: tidy(taken.cut.x), y: tidy(taken.cut.y), w: tidy(taken.cut.w), h: tidy(taken.cut.h) },
+        x: tidy(p.x + (p.w - w) / 2),
+        w,
+        h,
+        ink: p.text ? inkFor(piece) : null,
+      },
+    ],
   };
 }
 
 function serves(piece: Piece, own: Piece, p: Placement): boolean {
-  if (own.kind === 'date-dot' || own.kind === 'header') return piece.kind === own.kind && (own.kind === 'header' || piece.words === own.words);
-  if (own.kind === 'deco' && p.items.length) return piece.kind === 'deco' && piece.icon === own.icon; // it stands for its chore
-  if (traits(own.kind).carriesItem && p.items.length) return traits(piece.kind).carriesItem === true && piece.writable !== 'no' && (piece.kind !== 'little' || piece.icon === own.icon);
+  if (own.kind === 'date-dot' || own.kind === 'header')
+    return piece.kind === own.kind && (own.kind === 'header' || piece.words === own.words);
+  // it stands for its chore
+  if (own.kind === 'deco' && p.items.length) return piece.kind === 'deco' && piece.icon === own.icon;
+  if (traits(own.kind).carriesItem && p.items.length)
+    return (
+      traits(piece.kind).carriesItem === true &&
+      piece.writable !== 'no' &&
+      (piece.kind !== 'little' || piece.icon === own.icon)
+    );
   if (own.kind === 'full-box') return piece.kind === 'full-box';
   return piece.kind === own.kind;
 }
@@ -85,9 +114,23 @@ const rowsOf = (p: Placement, own: Piece): number => Math.round(p.h / (own.heigh
 /** The width of the place and the height down to what lies below, in mm. */
 function roomFor(context: Context, placements: readonly Placement[], p: Placement): { w: number; h: number } {
   const column = p.day === null ? undefined : dayColumn(context.book, p.day);
-  if (!column || p.layer > 0) return { w: p.layer > 0 ? p.w : (context.book.regions.find((r) => r.page === p.page && intersect(r, footprint(p)))?.w ?? p.w), h: p.h };
+  if (!column || p.layer > 0)
+    return {
+      w:
+        p.layer > 0
+          ? p.w
+          : (context.book.regions.find((r) => r.page === p.page && intersect(r, footprint(p)))?.w ?? p.w),
+      h: p.h,
+    };
   if (p.role === 'base') return { w: column.w, h: p.h };
-  const below = placements.filter((q) => q.id !== p.id && q.page === p.page && q.layer === p.layer && q.y > p.y && intersect({ ...p, h: 1000 }, footprint(q)));
+  const below = placements.filter(
+    (q) =>
+      q.id !== p.id &&
+      q.page === p.page &&
+      q.layer === p.layer &&
+      q.y > p.y &&
+      intersect({ ...p, h: 1000 }, footprint(q)),
+  );
   const floor = Math.min(bottom(column), ...below.map((q) => q.y));
   return { w: column.w, h: Math.max(p.h, floor - p.y) };
 }
@@ -101,5 +144,9 @@ function holdsText(context: Context, piece: Piece, p: Placement, w: number, h: n
 function colorsAround(context: Context, placements: readonly Placement[], p: Placement): string[] {
   const pieces = pieceIndex(context);
   const near = { x: p.x - 10, y: p.y - 6, w: p.w + 20, h: p.h + 12 };
-  return placements.flatMap((q) => (q.id !== p.id && q.page === p.page && q.layer === 0 && intersect(near, footprint(q)) ? (pieces.get(pieceKey(q))?.color ?? []) : []));
+  return placements.flatMap((q) =>
+    q.id !== p.id && q.page === p.page && q.layer === 0 && intersect(near, footprint(q))
+      ? (pieces.get(pieceKey(q))?.color ?? [])
+      : [],
+  );
 }

@@ -33,13 +33,18 @@ export async function benchPdf(context: Context, spread: SpreadFile, files: Font
   document.setCreator('Hobnail');
   document.setCreationDate(new Date(0)); // a fixed moment, so that the same spread gives the same bytes
   document.setModificationDate(new Date(0));
-  const fonts = { plain: await document.embedFont(files.plain, { subset: true }), heading: await document.embedFont(files.heading, { subset: true }) };
+  const fonts = {
+    plain: await document.embedFont(files.plain, { subset: true }),
+    heading: await document.embedFont(files.heading, { subset: true }),
+  };
   const paper = new Paper(document, fonts, title);
   const open = openPlaces(context, spread.placements);
   context.book.pages.forEach((_, page) => drawPage(paper, context, spread, page, open));
   paper.turn();
   paper.heading('Bench sheet');
-  paper.paragraph(`${title}. ${spread.placements.length} pieces, ${spread.cuts.length} stickers to cut, ${spread.steps.length} steps.`);
+  paper.paragraph(
+    `${title}. ${spread.placements.length} pieces, ${spread.cuts.length} stickers to cut, ${spread.steps.length} steps.`,
+  );
   whiteOutList(paper, context, spread);
   cutList(paper, context, spread);
   orderOfWork(paper, spread);
@@ -53,17 +58,37 @@ function drawPage(paper: Paper, context: Context, spread: SpreadFile, page: numb
   paper.text(`${pageName(context.book, page)} at 100 %: the numbers are the steps`, ox, oy - 3, 9, undefined, FAINT);
   paper.rect(ox, oy, width, height, FRAME, 0.8);
   const numbers = new Map(spread.steps.flatMap((s) => s.refs.map((r) => [r, s.n] as const)));
-  for (const w of spread.whiteOut.filter((o) => o.page === page)) paper.rect(ox + w.x, oy + w.y, Math.max(w.w, 0.4), Math.max(w.h, 0.4), STOP, 0.1, rgb(0.93, 0.75, 0.79));
+  for (const w of spread.whiteOut.filter((o) => o.page === page))
+    paper.rect(ox + w.x, oy + w.y, Math.max(w.w, 0.4), Math.max(w.h, 0.4), STOP, 0.1, rgb(0.93, 0.75, 0.79));
   for (const place of open.filter((o) => o.page === page)) {
     paper.rect(ox + place.x, oy + place.y, place.w, place.h, FAINT, 0.3);
-    paper.text(`open: ${place.demands.map((d) => d.title).join(', ').slice(0, 24)}`, ox + place.x + 0.8, oy + place.y + 3, 6, undefined, FAINT);
+    paper.text(
+      `open: ${place.demands
+        .map((d) => d.title)
+        .join(', ')
+        .slice(0, 24)}`,
+      ox + place.x + 0.8,
+      oy + place.y + 3,
+      6,
+      undefined,
+      FAINT,
+    );
   }
   const here = spread.placements.filter((p) => p.page === page);
-  for (const p of [...here].sort((a, b) => a.layer - b.layer)) drawPlacement(paper, p, ox, oy, numbers.get(p.id) ?? 0, stacked(p, here));
+  for (const p of [...here].sort((a, b) => a.layer - b.layer))
+    drawPlacement(paper, p, ox, oy, numbers.get(p.id) ?? 0, stacked(p, here));
 }
 
 /** Overlays that share their base's step need no number of their own. */
-const stacked = (p: Placement, all: readonly Placement[]): boolean => p.layer > 0 && all.some((q) => q.layer < p.layer && q.items.length > 0 && Math.abs(q.x + q.w / 2 - p.x - p.w / 2) < q.w / 2 && Math.abs(q.y + q.h / 2 - p.y - p.h / 2) < q.h / 2);
+const stacked = (p: Placement, all: readonly Placement[]): boolean =>
+  p.layer > 0 &&
+  all.some(
+    (q) =>
+      q.layer < p.layer &&
+      q.items.length > 0 &&
+      Math.abs(q.x + q.w / 2 - p.x - p.w / 2) < q.w / 2 &&
+      Math.abs(q.y + q.h / 2 - p.y - p.h / 2) < q.h / 2,
+  );
 
 function drawPlacement(paper: Paper, p: Placement, ox: number, oy: number, n: number, quiet: boolean): void {
   const f = footprint(p);
@@ -76,11 +101,18 @@ function whiteOutList(paper: Paper, context: Context, spread: SpreadFile): void 
   const unit = context.book.unit;
   paper.heading('White-out');
   paper.paragraph(CAUTIONS['white-out'] ?? '', { size: 8.5, color: STOP });
-  paper.paragraph(`${ruled(tapeLength(spread.whiteOut), unit)} of tape in all (${(tapeLength(spread.whiteOut) / 1000).toFixed(2)} m). Shaded on the page maps; places are from the page’s left and top edges.`);
+  paper.paragraph(
+    `${ruled(tapeLength(spread.whiteOut), unit)} of tape in all (${(tapeLength(spread.whiteOut) / 1000).toFixed(2)} m). Shaded on the page maps; places are from the page’s left and top edges.`,
+  );
   context.book.pages.forEach((_, page) => {
     const here = spread.whiteOut.filter((w) => w.page === page);
     if (!here.length) return;
-    const places = here.filter((w) => Math.max(w.w, w.h) >= 1).map((w) => `${ruled(Math.max(w.w, w.h), unit)} ${w.w >= w.h ? 'across' : 'down'} at ${ruled(w.x, unit)}, ${ruled(w.y, unit)}`);
+    const places = here
+      .filter((w) => Math.max(w.w, w.h) >= 1)
+      .map(
+        (w) =>
+          `${ruled(Math.max(w.w, w.h), unit)} ${w.w >= w.h ? 'across' : 'down'} at ${ruled(w.x, unit)}, ${ruled(w.y, unit)}`,
+      );
     paper.paragraph(`${pageName(context.book, page)}: ${ruled(tapeLength(here), unit)}.`, { tick: true });
     paper.paragraph(`${places.join(' · ')}.`, { size: 7.5 });
   });
@@ -93,13 +125,21 @@ function cutList(paper: Paper, context: Context, spread: SpreadFile): void {
   paper.paragraph(CAUTIONS.cut ?? '', { size: 8.5, color: STOP });
   const steps = spread.steps.filter((s) => s.do === 'cut');
   spread.cuts.forEach((cut, i) => {
-    const kept = cut.left.filter(worthKeeping).map((o) => (o.rows ? `${o.rows} ${o.rows === 1 ? 'row' : 'rows'}` : `${ruled(o.w, unit)} × ${ruled(o.h, unit)}`));
-    paper.paragraph(`${(steps[i] as Step).n}. ${(steps[i] as Step).say}${kept.length ? ` Keep ${kept.join(' and ')}.` : ''}`, { tick: true });
+    const kept = cut.left
+      .filter(worthKeeping)
+      .map((o) =>
+        o.rows ? `${o.rows} ${o.rows === 1 ? 'row' : 'rows'}` : `${ruled(o.w, unit)} × ${ruled(o.h, unit)}`,
+      );
+    paper.paragraph(
+      `${(steps[i] as Step).n}. ${(steps[i] as Step).say}${kept.length ? ` Keep ${kept.join(' and ')}.` : ''}`,
+      { tick: true },
+    );
   });
 }
 
 function orderOfWork(paper: Paper, spread: SpreadFile): void {
   paper.heading('Order of work');
   paper.paragraph(CAUTIONS.place ?? '', { size: 8.5, color: STOP });
-  for (const step of spread.steps.filter((s) => s.do !== 'cut')) paper.paragraph(`${step.n}. ${step.say}`, { tick: true });
+  for (const step of spread.steps.filter((s) => s.do !== 'cut'))
+    paper.paragraph(`${step.n}. ${step.say}`, { tick: true });
 }

@@ -13,7 +13,11 @@ export function readBook(text: string, file: string): Book {
   const value = parseJson(text, file);
   conform('book', value, file);
   const book = value as Book;
-  const faults = [...book.regions.flatMap((r, i) => regionFaults(book, r, i, file)), ...markFaults(book, file), ...dayFaults(book, file)];
+  const faults = [
+    ...book.regions.flatMap((r, i) => regionFaults(book, r, i, file)),
+    ...markFaults(book, file),
+    ...dayFaults(book, file),
+  ];
   if (faults.length) throw new BadInput(faults);
   return book;
 }
@@ -24,13 +28,26 @@ export const writeBook = (book: Book): string => `${JSON.stringify(book, null, 2
 function regionFaults(book: Book, r: Region, i: number, file: string): Fault[] {
   const where = `regions[${i}] "${r.id}"`;
   const page = book.pages[r.page];
-  if (!page) return [{ file, where: `${where}.page`, found: String(r.page), expected: `a page from 0 to ${book.pages.length - 1}` }];
+  if (!page)
+    return [
+      { file, where: `${where}.page`, found: String(r.page), expected: `a page from 0 to ${book.pages.length - 1}` },
+    ];
   const faults: Fault[] = [];
   if (r.x < -HAIR || right(r) > page.width + HAIR) {
-    faults.push({ file, where: `${where}.x, .w`, found: `${r.x} to ${right(r)} mm`, expected: `a place on its page, 0 to ${page.width} mm across` });
+    faults.push({
+      file,
+      where: `${where}.x, .w`,
+      found: `${r.x} to ${right(r)} mm`,
+      expected: `a place on its page, 0 to ${page.width} mm across`,
+    });
   }
   if (r.y < -HAIR || bottom(r) > page.height + HAIR) {
-    faults.push({ file, where: `${where}.y, .h`, found: `${r.y} to ${bottom(r)} mm`, expected: `a place on its page, 0 to ${page.height} mm down` });
+    faults.push({
+      file,
+      where: `${where}.y, .h`,
+      found: `${r.y} to ${bottom(r)} mm`,
+      expected: `a place on its page, 0 to ${page.height} mm down`,
+    });
   }
   if ((r.kind === 'day' || r.kind === 'date-header') && r.day === undefined) {
     faults.push({ file, where: `${where}.day`, found: 'nothing', expected: 'the day it is for, 0 to 6' });
@@ -41,8 +58,16 @@ function regionFaults(book: Book, r: Region, i: number, file: string): Fault[] {
 function markFaults(book: Book, file: string): Fault[] {
   return book.marks.flatMap((m, i) => {
     const page = book.pages[m.page];
-    if (page && m.x >= -HAIR && m.y >= -HAIR && right(m) <= page.width + HAIR && bottom(m) <= page.height + HAIR) return [];
-    return [{ file, where: `marks[${i}]`, found: `${m.x}, ${m.y}, ${m.w} × ${m.h} mm on page ${m.page}`, expected: 'a place on one of the pages' }];
+    if (page && m.x >= -HAIR && m.y >= -HAIR && right(m) <= page.width + HAIR && bottom(m) <= page.height + HAIR)
+      return [];
+    return [
+      {
+        file,
+        where: `marks[${i}]`,
+        found: `${m.x}, ${m.y}, ${m.w} × ${m.h} mm on page ${m.page}`,
+        expected: 'a place on one of the pages',
+      },
+    ];
   });
 }
 
@@ -51,6 +76,13 @@ function dayFaults(book: Book, file: string): Fault[] {
   return [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
     const count = days.filter((d) => d === day).length;
     if (count === 1) return [];
-    return [{ file, where: 'regions', found: `${count} columns for day ${day}`, expected: 'one region of kind "day" for each day 0 to 6' }];
+    return [
+      {
+        file,
+        where: 'regions',
+        found: `${count} columns for day ${day}`,
+        expected: 'one region of kind "day" for each day 0 to 6',
+      },
+    ];
   });
 }

@@ -8,12 +8,19 @@ import { FAINT, FRAME, INK, Paper } from './pdf/paper';
 
 /** Printed places, one faint fill a kind of region. */
 const FILL: Readonly<Record<Region['kind'], ReturnType<typeof rgb>>> = {
-  day: rgb(0.93, 0.97, 0.95), 'date-header': rgb(0.98, 0.93, 0.86), sidebar: rgb(0.93, 0.94, 0.98), 'bottom-strip': rgb(0.98, 0.92, 0.94), 'top-strip': rgb(0.98, 0.92, 0.94), 'month-flag': rgb(0.98, 0.93, 0.86), free: rgb(0.96, 0.96, 0.96),
+  day: rgb(0.93, 0.97, 0.95),
+  'date-header': rgb(0.98, 0.93, 0.86),
+  sidebar: rgb(0.93, 0.94, 0.98),
+  'bottom-strip': rgb(0.98, 0.92, 0.94),
+  'top-strip': rgb(0.98, 0.92, 0.94),
+  'month-flag': rgb(0.98, 0.93, 0.86),
+  free: rgb(0.96, 0.96, 0.96),
 };
 
 /**
  * Every page of a book as measured, at 100 %, to be laid over the real one against the light; a bank card's outline
- * (ISO/IEC 7810 ID-1) and a measuring square tell whether the printer kept the scale. The same book gives the same bytes.
+ * (ISO/IEC 7810 ID-1) and a measuring square tell whether the printer kept the scale. The same book gives the same
+ * bytes.
  */
 export async function bookPdf(book: Book, files: FontFiles): Promise<Uint8Array> {
   const document = await PDFDocument.create();
@@ -23,17 +30,28 @@ export async function bookPdf(book: Book, files: FontFiles): Promise<Uint8Array>
   document.setCreator('Hobnail');
   document.setCreationDate(new Date(0));
   document.setModificationDate(new Date(0));
-  const fonts = { plain: await document.embedFont(files.plain, { subset: true }), heading: await document.embedFont(files.heading, { subset: true }) };
+  const fonts = {
+    plain: await document.embedFont(files.plain, { subset: true }),
+    heading: await document.embedFont(files.heading, { subset: true }),
+  };
   const paper = new Paper(document, fonts, book.name);
   book.pages.forEach(({ width, height }, page) => {
     paper.turn(width, height);
     const { x: ox, y: oy } = paper.room;
-    paper.text(`Page ${page + 1} of ${book.pages.length}, ${ruled(width, book.unit)} × ${ruled(height, book.unit)}: lay it over yours against the light`, ox, oy - 3, 9, undefined, FAINT);
+    paper.text(
+      `Page ${page + 1} of ${book.pages.length}, ${ruled(width, book.unit)} × ${ruled(height, book.unit)}: lay it over yours against the light`,
+      ox,
+      oy - 3,
+      9,
+      undefined,
+      FAINT,
+    );
     for (const r of book.regions.filter((x) => x.page === page)) {
       paper.rect(ox + r.x, oy + r.y, r.w, r.h, FRAME, 0.4, FILL[r.kind]);
       paper.text(r.id, ox + r.x + 1, oy + r.y + 3.2, 6, undefined, FRAME);
     }
-    for (const m of book.marks.filter((x) => x.page === page)) paper.rect(ox + m.x, oy + m.y, Math.max(m.w, 0.1), Math.max(m.h, 0.1), INK, 0.3);
+    for (const m of book.marks.filter((x) => x.page === page))
+      paper.rect(ox + m.x, oy + m.y, Math.max(m.w, 0.1), Math.max(m.h, 0.1), INK, 0.3);
     paper.rect(ox, oy, width, height, FRAME, 0.8);
   });
   paper.turn();

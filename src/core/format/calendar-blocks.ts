@@ -42,26 +42,45 @@ export function* blocksOf(text: string, file: string): Generator<number, Blocks>
       const match = /^(BEGIN|END):\s*([\w-]+)\s*$/i.exec(text.slice(at, Math.min(next, at + 200)));
       if (match) {
         const name = (match[2] as string).toUpperCase();
-        if (open.length === 0 && !(name === 'VCALENDAR' && /^B/i.test(match[1] as string))) throw wrong(line, quoted(match[0].trim()), 'BEGIN:VCALENDAR, the first line of a calendar');
+        if (open.length === 0 && !(name === 'VCALENDAR' && /^B/i.test(match[1] as string)))
+          throw wrong(line, quoted(match[0].trim()), 'BEGIN:VCALENDAR, the first line of a calendar');
         if ((match[1] as string).toUpperCase() === 'BEGIN') {
           if (open.length === 0) calendars++;
           open.push({ name, line, at });
           continue;
         }
         const last = open.pop();
-        if (last?.name !== name) throw wrong(line, quoted(match[0].trim()), last ? `END:${last.name}, for the BEGIN on line ${last.line}` : 'no END without its BEGIN');
+        if (last?.name !== name)
+          throw wrong(
+            line,
+            quoted(match[0].trim()),
+            last ? `END:${last.name}, for the BEGIN on line ${last.line}` : 'no END without its BEGIN',
+          );
         if (open.length === 1) blocks.push({ name, line: last.line, text: text.slice(last.at, next) });
         continue;
       }
     }
     const shown = (): string => quoted(text.slice(at, Math.min(next, at + 80)).trimEnd());
     const blank = first === 10;
-    if (open.length === 0 && !blank && text.slice(at, next).trim()) throw wrong(line, shown(), 'BEGIN:VCALENDAR, the first line of a calendar');
-    if (!blank && first !== 32 && first !== 9 && !/^[A-Za-z0-9-]+[;:]/.test(text.slice(at, Math.min(next, at + 200))) && text.slice(at, next).trim()) throw wrong(line, shown(), EXPECTED);
+    if (open.length === 0 && !blank && text.slice(at, next).trim())
+      throw wrong(line, shown(), 'BEGIN:VCALENDAR, the first line of a calendar');
+    if (
+      !blank &&
+      first !== 32 &&
+      first !== 9 &&
+      !/^[A-Za-z0-9-]+[;:]/.test(text.slice(at, Math.min(next, at + 200))) &&
+      text.slice(at, next).trim()
+    )
+      throw wrong(line, shown(), EXPECTED);
     if (open.length === 1 && calendars === 1 && !blank) properties.push(text.slice(at, next).trimEnd());
   }
   if (!calendars) throw wrong(1, quoted(''), 'BEGIN:VCALENDAR, the first line of a calendar');
   const last = open.at(-1);
-  if (last) throw wrong(line, 'the end of the file', `END:${last.name}, for the BEGIN on line ${last.line}; the file seems cut off`);
+  if (last)
+    throw wrong(
+      line,
+      'the end of the file',
+      `END:${last.name}, for the BEGIN on line ${last.line}; the file seems cut off`,
+    );
   return { properties: properties.join('\r\n'), blocks };
 }

@@ -14,11 +14,22 @@ export const noChanges = (c: CalendarChanges): boolean => c.added.length + c.cha
 /** Compares by uid. The stamps that a service sets at every reading do not count. */
 export function calendarChanges(older: Calendar, newer: Calendar): CalendarChanges {
   const [before, after] = [contents(older), contents(newer)];
-  const titles = (uids: readonly string[], from: ReadonlyMap<string, Content>): string[] => [...new Set(uids.map((u) => (from.get(u) as Content).title))];
+  const titles = (uids: readonly string[], from: ReadonlyMap<string, Content>): string[] => [
+    ...new Set(uids.map((u) => (from.get(u) as Content).title)),
+  ];
   return {
-    added: titles([...after.keys()].filter((u) => !before.has(u)), after),
-    changed: titles([...after.keys()].filter((u) => before.has(u) && before.get(u)?.text !== after.get(u)?.text), after),
-    removed: titles([...before.keys()].filter((u) => !after.has(u)), before),
+    added: titles(
+      [...after.keys()].filter((u) => !before.has(u)),
+      after,
+    ),
+    changed: titles(
+      [...after.keys()].filter((u) => before.has(u) && before.get(u)?.text !== after.get(u)?.text),
+      after,
+    ),
+    removed: titles(
+      [...before.keys()].filter((u) => !after.has(u)),
+      before,
+    ),
   };
 }
 
@@ -34,7 +45,12 @@ function contents(calendar: Calendar): Map<string, Content> {
   for (const component of ['vevent', 'vtodo'].flatMap((name) => calendar.root.getAllSubcomponents(name))) {
     const { title } = factsOf(component);
     const uid = String(component.getFirstPropertyValue('uid') ?? title);
-    const text = component.getAllProperties().filter((p: ICAL.Property) => !STAMPS.includes(p.name)).map((p: ICAL.Property) => p.toICALString()).sort().join('\n');
+    const text = component
+      .getAllProperties()
+      .filter((p: ICAL.Property) => !STAMPS.includes(p.name))
+      .map((p: ICAL.Property) => p.toICALString())
+      .sort()
+      .join('\n');
     found.set(uid, { title: found.get(uid)?.title ?? title, text: `${found.get(uid)?.text ?? ''}\n${text}` });
   }
   return found;

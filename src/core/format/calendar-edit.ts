@@ -12,10 +12,14 @@ import { itemsOf, masterOf, writtenCalendar } from './calendar-parts';
 const EMPTY = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Hobnail//EN\r\nEND:VCALENDAR\r\n';
 
 /** A calendar with nothing in it. @param zone the owner's IANA zone */
-export const emptyCalendar = (zone: string): string => EMPTY.replace('END:VCALENDAR', `X-WR-TIMEZONE:${zone}\r\nEND:VCALENDAR`);
+export const emptyCalendar = (zone: string): string =>
+  EMPTY.replace('END:VCALENDAR', `X-WR-TIMEZONE:${zone}\r\nEND:VCALENDAR`);
 
 const untilAsDay = (rule: string, zone: string | null): string =>
-  rule.replace(/UNTIL=(\d{8}T\d{6}Z)/, (_, at: string) => `UNTIL=${DateTime.fromISO(at, { zone: zone ?? 'utc' }).toFormat('yyyyLLdd')}`);
+  rule.replace(
+    /UNTIL=(\d{8}T\d{6}Z)/,
+    (_, at: string) => `UNTIL=${DateTime.fromISO(at, { zone: zone ?? 'utc' }).toFormat('yyyyLLdd')}`,
+  );
 
 const indexes = new WeakMap<Calendar, ReadonlyMap<string, ICAL.Component>>();
 
@@ -36,23 +40,62 @@ export const hasItem = (calendar: Calendar, uid: string): boolean => mastersOf(c
 
 /** What comes round in a calendar, by uid and title. */
 export const routinesOf = (calendar: Calendar): { uid: string; title: string; round: string | null }[] =>
-  [...mastersOf(calendar)].filter(([, c]) => c.hasProperty('rrule')).map(([uid, c]) => ({ uid, title: factsOf(c).title, round: factsOf(c).round }));
+  [...mastersOf(calendar)]
+    .filter(([, c]) => c.hasProperty('rrule'))
+    .map(([uid, c]) => ({ uid, title: factsOf(c).title, round: factsOf(c).round }));
 
 /** The item as a person edits it; null when the calendar has none of that uid. */
 export function entryOf(calendar: Calendar, uid: string): AgendaEntry | null {
   const component = mastersOf(calendar).get(uid);
   const property = component && anchorOf(component);
   if (!component || !property) return null;
-  const { title, kind, part, room, list, tentative, lead, dueShown, countdown, reminders, since, onlyWith, quiet, from } = factsOf(component);
+  const {
+    title,
+    kind,
+    part,
+    room,
+    list,
+    tentative,
+    lead,
+    dueShown,
+    countdown,
+    reminders,
+    since,
+    onlyWith,
+    quiet,
+    from,
+  } = factsOf(component);
   const at = property.getFirstValue() as ICAL.Time;
   const end = component.getFirstPropertyValue('dtend');
   const duration = component.getFirstPropertyValue('duration');
-  const length = end instanceof ICAL.Time ? end.subtractDate(at).toSeconds() : duration instanceof ICAL.Duration ? duration.toSeconds() : 0;
+  const length =
+    end instanceof ICAL.Time
+      ? end.subtractDate(at).toSeconds()
+      : duration instanceof ICAL.Duration
+        ? duration.toSeconds()
+        : 0;
   const rule = component.getFirstPropertyValue('rrule');
   return {
-    uid, title, task: component.name === 'vtodo', kind, part, room, list, tentative, leadDays: lead, dueShown, countdown, reminders, since, onlyWith, quiet, from,
-    day: isoDay(wallOfTime(at)), start: at.isDate ? null : at.hour * 60 + at.minute,
-    minutes: at.isDate || length <= 0 ? null : Math.round(length / 60), days: at.isDate ? Math.max(1, Math.round(length / 86_400)) : 1,
+    uid,
+    title,
+    task: component.name === 'vtodo',
+    kind,
+    part,
+    room,
+    list,
+    tentative,
+    leadDays: lead,
+    dueShown,
+    countdown,
+    reminders,
+    since,
+    onlyWith,
+    quiet,
+    from,
+    day: isoDay(wallOfTime(at)),
+    start: at.isDate ? null : at.hour * 60 + at.minute,
+    minutes: at.isDate || length <= 0 ? null : Math.round(length / 60),
+    days: at.isDate ? Math.max(1, Math.round(length / 86_400)) : 1,
     repeat: rule ? untilAsDay(String(rule), calendar.zone) : null,
   };
 }
@@ -91,9 +134,14 @@ export function putEntry(ics: string, entry: AgendaEntry, zone: string, stamp: s
   set('x-hobnail-from', entry.from);
   setReminders(component, entry);
   if (entry.tentative) set('status', 'TENTATIVE');
-  else if (String(component.getFirstPropertyValue('status') ?? '').toUpperCase() === 'TENTATIVE') component.removeAllProperties('status');
+  else if (String(component.getFirstPropertyValue('status') ?? '').toUpperCase() === 'TENTATIVE')
+    component.removeAllProperties('status');
   component.removeAllProperties('rrule');
-  if (entry.repeat) component.addPropertyWithValue('rrule', ICAL.Recur.fromString(entry.start === null ? entry.repeat : untilInUtc(entry.repeat, zone)));
+  if (entry.repeat)
+    component.addPropertyWithValue(
+      'rrule',
+      ICAL.Recur.fromString(entry.start === null ? entry.repeat : untilInUtc(entry.repeat, zone)),
+    );
   return writtenCalendar(root);
 }
 
@@ -106,11 +154,16 @@ export function removeEntry(ics: string, uid: string): string {
 
 /** The UNTIL of a timed series is an instant in UTC (RFC 5545, 3.3.10): the end of its last day. */
 const untilInUtc = (rule: string, zone: string): string =>
-  rule.replace(/UNTIL=(\d{8})(?=;|$)/, (_, day: string) => `UNTIL=${DateTime.fromISO(day, { zone }).endOf('day').toUTC().toFormat("yyyyLLdd'T'HHmmss'Z'")}`);
+  rule.replace(
+    /UNTIL=(\d{8})(?=;|$)/,
+    (_, day: string) =>
+      `UNTIL=${DateTime.fromISO(day, { zone }).endOf('day').toUTC().toFormat("yyyyLLdd'T'HHmmss'Z'")}`,
+  );
 
 /** A reminder is an alarm, days before, that other programs ring and this one writes down. Their own alarms stay. */
 function setReminders(component: ICAL.Component, entry: AgendaEntry): void {
-  for (const alarm of component.getAllSubcomponents('valarm')) if (alarm.hasProperty('x-hobnail-kind')) component.removeSubcomponent(alarm);
+  for (const alarm of component.getAllSubcomponents('valarm'))
+    if (alarm.hasProperty('x-hobnail-kind')) component.removeSubcomponent(alarm);
   for (const { days, text } of entry.reminders) {
     const alarm = new ICAL.Component('valarm');
     alarm.updatePropertyWithValue('action', 'DISPLAY');
@@ -135,7 +188,10 @@ function setTimes(component: ICAL.Component, entry: AgendaEntry, zone: string): 
     }
     component.addProperty(property);
   };
-  const clock = entry.start === null ? '' : `T${String(Math.floor(entry.start / 60)).padStart(2, '0')}:${String(entry.start % 60).padStart(2, '0')}:00`;
+  const clock =
+    entry.start === null
+      ? ''
+      : `T${String(Math.floor(entry.start / 60)).padStart(2, '0')}:${String(entry.start % 60).padStart(2, '0')}:00`;
   // a repeating task needs a DTSTART for its rule to count from
   if (entry.task) {
     set('due', entry.day + clock);

@@ -4,7 +4,16 @@ import { wallOfTime } from '../week/recur/clock';
 import { DAY_MS, wallOfDay } from '../week/recur/wall';
 import type { IsoDay } from '../week/week';
 import { readCalendar } from './calendar';
-import { atWall, itemsOf, masterOf, replacedTime, sameDay, timeOn, timeProperty, writtenCalendar } from './calendar-parts';
+import {
+  atWall,
+  itemsOf,
+  masterOf,
+  replacedTime,
+  sameDay,
+  timeOn,
+  timeProperty,
+  writtenCalendar,
+} from './calendar-parts';
 
 /** The calendar without one day of a series: an EXDATE, and no change left for that day (RFC 5545, 3.8.5.1). */
 export function skipOccurrence(ics: string, uid: string, on: IsoDay, zone: string): string {
@@ -49,15 +58,26 @@ export function changeOccurrence(ics: string, uid: string, on: IsoDay, change: O
 const isSeries = (c: ICAL.Component): boolean => c.hasProperty('rrule') || c.hasProperty('rdate');
 
 /** The change that a series has for a day; made, and equal to the series, where there is none. */
-function exceptionOn(root: ICAL.Component, master: ICAL.Component, uid: string, on: IsoDay, zone: string): ICAL.Component {
+function exceptionOn(
+  root: ICAL.Component,
+  master: ICAL.Component,
+  uid: string,
+  on: IsoDay,
+  zone: string,
+): ICAL.Component {
   const planned = timeOn(master, on, zone);
-  const known = itemsOf(root, uid).find((c) => { const t = replacedTime(c); return t !== null && sameDay(t, planned); });
+  const known = itemsOf(root, uid).find((c) => {
+    const t = replacedTime(c);
+    return t !== null && sameDay(t, planned);
+  });
   if (known) {
     // it may have been moved before: begin again from the series' own day
     moveBy(known, dayOf(planned) - dayOf((anchorOf(known) as ICAL.Property).getFirstValue() as ICAL.Time));
     return known;
   }
-  const copy = new ICAL.Component(JSON.parse(JSON.stringify(master.toJSON())) as ConstructorParameters<typeof ICAL.Component>[0]);
+  const copy = new ICAL.Component(
+    JSON.parse(JSON.stringify(master.toJSON())) as ConstructorParameters<typeof ICAL.Component>[0],
+  );
   for (const name of ['rrule', 'rdate', 'exdate']) copy.removeAllProperties(name);
   root.addSubcomponent(copy);
   const property = anchorOf(copy) as ICAL.Property;

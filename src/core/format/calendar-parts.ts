@@ -8,7 +8,9 @@ import type { IsoDay } from '../week/week';
 export const writtenCalendar = (root: ICAL.Component): string => `${root.toString()}\r\n`;
 
 export const itemsOf = (root: ICAL.Component, uid: string): ICAL.Component[] =>
-  ['vevent', 'vtodo'].flatMap((name) => root.getAllSubcomponents(name)).filter((c) => String(c.getFirstPropertyValue('uid')) === uid);
+  ['vevent', 'vtodo']
+    .flatMap((name) => root.getAllSubcomponents(name))
+    .filter((c) => String(c.getFirstPropertyValue('uid')) === uid);
 
 /** The component that a series is written in; the first one where it comes once. */
 export const masterOf = (root: ICAL.Component, uid: string): ICAL.Component | undefined => {
@@ -17,7 +19,12 @@ export const masterOf = (root: ICAL.Component, uid: string): ICAL.Component | un
 };
 
 /** A time as a property on the clock of another one. */
-export function timeProperty(name: string, time: ICAL.Time, like: ICAL.Property, parent: ICAL.Component): ICAL.Property {
+export function timeProperty(
+  name: string,
+  time: ICAL.Time,
+  like: ICAL.Property,
+  parent: ICAL.Component,
+): ICAL.Property {
   const property = new ICAL.Property(name, parent);
   const tzid = like.getFirstParameter('tzid');
   if (time.isDate) property.resetType('date');
@@ -36,7 +43,9 @@ export function timeOn(master: ICAL.Component, day: IsoDay, zone: string): ICAL.
   if (begins.isDate) return ICAL.Time.fromDateString(day);
   const clock = clockOf(property, ownerClock(zone));
   const ofDay = wallOfTime(begins) % DAY_MS;
-  const wall = [0, -1, 1].map((d) => wallOfDay(day) + d * DAY_MS + ofDay).find((w) => isoDay(clock.toOwner(w)) === day) ?? wallOfDay(day) + ofDay;
+  const wall =
+    [0, -1, 1].map((d) => wallOfDay(day) + d * DAY_MS + ofDay).find((w) => isoDay(clock.toOwner(w)) === day) ??
+    wallOfDay(day) + ofDay;
   return atWall(begins, wall);
 }
 
@@ -56,4 +65,5 @@ export const replacedTime = (c: ICAL.Component): ICAL.Time | null => {
   return value instanceof ICAL.Time ? value : null;
 };
 
-export const sameDay = (a: ICAL.Time, b: ICAL.Time): boolean => a.year === b.year && a.month === b.month && a.day === b.day;
+export const sameDay = (a: ICAL.Time, b: ICAL.Time): boolean =>
+  a.year === b.year && a.month === b.month && a.day === b.day;

@@ -10,7 +10,8 @@ import { readCalendar } from './calendar';
 import { writtenCalendar } from './calendar-parts';
 
 /**
- * The rounds of a calendar. Each turn is an event of its own that repeats, so that any other program reads the same days;
+ * The rounds of a calendar. Each turn is an event of its own that repeats, so that any other program reads the same
+ * days;
  * that they belong together is said by X-HOBNAIL-ROUND.
  */
 export function roundsOf(calendar: Calendar): Round[] {
@@ -35,7 +36,12 @@ function roundOf(name: string, members: readonly ICAL.Component[]): Round[] {
     const place = Math.floor((start - first) / stride);
     const duration = member.getFirstPropertyValue('duration');
     const timed = !((anchorOf(member) as ICAL.Property).getFirstValue() as ICAL.Time).isDate;
-    if (place < turns.length) turns[place] = { text: factsOf(member).title, start: timed ? minuteOfDay(start) : null, minutes: duration instanceof ICAL.Duration && timed ? Math.round(duration.toSeconds() / 60) : null };
+    if (place < turns.length)
+      turns[place] = {
+        text: factsOf(member).title,
+        start: timed ? minuteOfDay(start) : null,
+        minutes: duration instanceof ICAL.Duration && timed ? Math.round(duration.toSeconds() / 60) : null,
+      };
   });
   const { kind, part } = factsOf(members[0] as ICAL.Component);
   return [{ name, first: isoDay(first), every, turns, kind, part }];
@@ -46,7 +52,14 @@ function roundOf(name: string, members: readonly ICAL.Component[]): Round[] {
  * @param stamp when that was, as 2027-02-03T08:00:00Z
  * @param uid makes the uid of a turn
  */
-export function putRound(ics: string, round: Round, zone: string, stamp: string, uid: (turn: number) => string, instead: string = round.name): string {
+export function putRound(
+  ics: string,
+  round: Round,
+  zone: string,
+  stamp: string,
+  uid: (turn: number) => string,
+  instead: string = round.name,
+): string {
   const root = without(ics, [instead, round.name]);
   round.turns.forEach((turn, i) => {
     if (!turn) return;
@@ -58,9 +71,16 @@ export function putRound(ics: string, round: Round, zone: string, stamp: string,
     const start = new ICAL.Property('dtstart', event);
     if (turn.start === null) start.resetType('date');
     else start.setParameter('tzid', zone);
-    start.setValue(turn.start === null ? ICAL.Time.fromDateString(day) : ICAL.Time.fromDateTimeString(`${day}T${String(Math.floor(turn.start / 60)).padStart(2, '0')}:${String(turn.start % 60).padStart(2, '0')}:00`));
+    start.setValue(
+      turn.start === null
+        ? ICAL.Time.fromDateString(day)
+        : ICAL.Time.fromDateTimeString(
+            `${day}T${String(Math.floor(turn.start / 60)).padStart(2, '0')}:${String(turn.start % 60).padStart(2, '0')}:00`,
+          ),
+    );
     event.addProperty(start);
-    if (turn.start !== null && turn.minutes) event.addPropertyWithValue('duration', ICAL.Duration.fromSeconds(turn.minutes * 60));
+    if (turn.start !== null && turn.minutes)
+      event.addPropertyWithValue('duration', ICAL.Duration.fromSeconds(turn.minutes * 60));
     event.addPropertyWithValue('rrule', ICAL.Recur.fromString(ruleOfRound(round)));
     event.addPropertyWithValue('x-hobnail-round', round.name);
     if (round.kind) event.addPropertyWithValue('x-hobnail-kind', round.kind);
@@ -75,6 +95,7 @@ export const removeRound = (ics: string, name: string): string => writtenCalenda
 
 function without(ics: string, names: readonly string[]): ICAL.Component {
   const { root } = readCalendar(ics, 'calendar');
-  for (const component of root.getAllSubcomponents('vevent')) if (names.includes(factsOf(component).round ?? '')) root.removeSubcomponent(component);
+  for (const component of root.getAllSubcomponents('vevent'))
+    if (names.includes(factsOf(component).round ?? '')) root.removeSubcomponent(component);
   return root;
 }

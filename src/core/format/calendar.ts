@@ -36,14 +36,28 @@ export function readCalendar(text: string, file: string): Calendar {
 /** The same step by step, for large files: yields the share that is done, 0 to 1, and may be left at any step. */
 export function* readingCalendar(text: string, file: string): Generator<number, Calendar> {
   const megabytes = text.length / 2 ** 20;
-  if (megabytes > MOST_MEGABYTES) throw wholeFault(file, `${Math.round(megabytes)} MB of text`, `at most ${MOST_MEGABYTES} MB; write out a shorter span of your calendar`);
+  if (megabytes > MOST_MEGABYTES)
+    throw wholeFault(
+      file,
+      `${Math.round(megabytes)} MB of text`,
+      `at most ${MOST_MEGABYTES} MB; write out a shorter span of your calendar`,
+    );
   const clean = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
   const cutting = blocksOf(clean, file);
   let step = cutting.next();
   for (; !step.done; step = cutting.next()) yield step.value * 0.2;
   const { properties, blocks } = step.value;
-  if (blocks.length > MOST_COMPONENTS) throw wholeFault(file, `${blocks.length} items`, `at most ${MOST_COMPONENTS}; write out a shorter span of your calendar`);
-  const frame = parse(`BEGIN:VCALENDAR\r\n${properties}\r\nEND:VCALENDAR`, file, 1, clean) as [string, unknown[], unknown[]];
+  if (blocks.length > MOST_COMPONENTS)
+    throw wholeFault(
+      file,
+      `${blocks.length} items`,
+      `at most ${MOST_COMPONENTS}; write out a shorter span of your calendar`,
+    );
+  const frame = parse(`BEGIN:VCALENDAR\r\n${properties}\r\nEND:VCALENDAR`, file, 1, clean) as [
+    string,
+    unknown[],
+    unknown[],
+  ];
   const faults: Fault[] = [];
   for (const [i, block] of blocks.entries()) {
     if (i % BLOCKS_A_STEP === 0) yield 0.2 + (0.6 * i) / blocks.length;
@@ -59,7 +73,10 @@ export function* readingCalendar(text: string, file: string): Generator<number, 
   return { root, zone: zoneOf(root), notes: unknownZones(root) };
 }
 
-/** The library looks through all components for a zone that is in none of them, again for every time: it is told so once. */
+/**
+ * The library looks through all components for a zone that is in none of them, again for every time: it is told so
+ * once.
+ */
 function withMisses(root: ICAL.Component): ICAL.Component {
   const find = root.getTimeZoneByID.bind(root);
   const misses = new Set<string>();
@@ -71,7 +88,8 @@ function withMisses(root: ICAL.Component): ICAL.Component {
   return root;
 }
 
-const wholeFault = (file: string, found: string, expected: string): BadInput => new BadInput([{ file, where: 'the whole file', found, expected }]);
+const wholeFault = (file: string, found: string, expected: string): BadInput =>
+  new BadInput([{ file, where: 'the whole file', found, expected }]);
 
 function parse(text: string, file: string, line: number, whole: string): unknown {
   try {
@@ -80,7 +98,12 @@ function parse(text: string, file: string, line: number, whole: string): unknown
     const said = error instanceof Error ? error.message : String(error);
     const fragment = /"([^"]+)"/.exec(said)?.[1];
     const inside = fragment ? text.split('\r\n').findIndex((l) => l !== '' && fragment.startsWith(l)) : -1;
-    const at = line > 1 ? line + Math.max(0, inside) : fragment ? whole.split('\n').findIndex((l) => l !== '' && fragment.startsWith(l)) + 1 : 1;
+    const at =
+      line > 1
+        ? line + Math.max(0, inside)
+        : fragment
+          ? whole.split('\n').findIndex((l) => l !== '' && fragment.startsWith(l)) + 1
+          : 1;
     throw lineFault(file, Math.max(1, at), quoted(said), 'a property as RFC 5545 writes it, NAME:VALUE');
   }
 }
@@ -92,11 +115,28 @@ function faultsOf(component: ICAL.Component, block: Block, file: string): Fault[
   if (component.name !== 'vevent' && component.name !== 'vtodo') return [];
   const uid = component.getFirstPropertyValue('uid');
   const at = `line ${block.line}, ${block.name} ${uid ? quoted(String(uid)) : 'without UID'}`;
-  if (component.name === 'vevent' && !component.hasProperty('dtstart')) return [{ file, where: `${at}, DTSTART`, found: 'nothing', expected: 'the day or time it starts' }];
-  const found = TIMES.flatMap((name) => component.getAllProperties(name).filter((p) => !isTime(p)).map((p): Fault => (
-    { file, where: `${at}, ${name.toUpperCase()}`, found: quoted(rawValue(p)), expected: 'a date such as 20270208 or a time such as 20270208T163000' })));
-  const rules = component.getAllProperties('rrule').filter((p) => !isRule(p)).map((p): Fault => (
-    { file, where: `${at}, RRULE`, found: quoted(rawValue(p)), expected: 'a rule as RFC 5545 writes it, such as FREQ=WEEKLY;BYDAY=MO' }));
+  if (component.name === 'vevent' && !component.hasProperty('dtstart'))
+    return [{ file, where: `${at}, DTSTART`, found: 'nothing', expected: 'the day or time it starts' }];
+  const found = TIMES.flatMap((name) =>
+    component
+      .getAllProperties(name)
+      .filter((p) => !isTime(p))
+      .map((p): Fault => ({
+        file,
+        where: `${at}, ${name.toUpperCase()}`,
+        found: quoted(rawValue(p)),
+        expected: 'a date such as 20270208 or a time such as 20270208T163000',
+      })),
+  );
+  const rules = component
+    .getAllProperties('rrule')
+    .filter((p) => !isRule(p))
+    .map((p): Fault => ({
+      file,
+      where: `${at}, RRULE`,
+      found: quoted(rawValue(p)),
+      expected: 'a rule as RFC 5545 writes it, such as FREQ=WEEKLY;BYDAY=MO',
+    }));
   return [...found, ...rules];
 }
 
@@ -108,7 +148,13 @@ function isTime(property: ICAL.Property): boolean {
       // a day that does not exist is made another one by the parser: what is written tells
       const [, year, month, day] = /^(\d{4})-(\d{2})-(\d{2})/.exec(String(written[i])) ?? [];
       const date = new Date(Date.UTC(Number(year), Number(month) - 1, Number(day)));
-      return time instanceof ICAL.Time && date.getUTCMonth() === Number(month) - 1 && date.getUTCDate() === Number(day) && time.hour < 25 && time.minute < 60;
+      return (
+        time instanceof ICAL.Time &&
+        date.getUTCMonth() === Number(month) - 1 &&
+        date.getUTCDate() === Number(day) &&
+        time.hour < 25 &&
+        time.minute < 60
+      );
     });
   } catch {
     return false;
@@ -129,7 +175,9 @@ const rawValue = (property: ICAL.Property): unknown => (property.toJSON() as unk
 const zonesUsed = (root: ICAL.Component): Map<string, number> => {
   const counts = new Map<string, number>();
   for (const component of root.getAllSubcomponents()) {
-    const tzid = (component.getFirstProperty('dtstart') ?? component.getFirstProperty('due'))?.getFirstParameter('tzid');
+    const tzid = (component.getFirstProperty('dtstart') ?? component.getFirstProperty('due'))?.getFirstParameter(
+      'tzid',
+    );
     if (tzid) counts.set(tzid, (counts.get(tzid) ?? 0) + 1);
   }
   return counts;
@@ -144,6 +192,10 @@ function zoneOf(root: ICAL.Component): string | null {
 
 function unknownZones(root: ICAL.Component): string[] {
   const described = new Set(root.getAllSubcomponents('vtimezone').map((z) => String(z.getFirstPropertyValue('tzid'))));
-  return [...zonesUsed(root)].filter(([name]) => !zoneNamed(name) && !described.has(name)).map(([name, count]) =>
-    `The time zone ${quoted(name)} is not known here and the file does not describe it: ${count === 1 ? 'one time is' : `${count} times are`} read as your own clock’s.`);
+  return [...zonesUsed(root)]
+    .filter(([name]) => !zoneNamed(name) && !described.has(name))
+    .map(
+      ([name, count]) =>
+        `The time zone ${quoted(name)} is not known here and the file does not describe it: ${count === 1 ? 'one time is' : `${count} times are`} read as your own clock’s.`,
+    );
 }

@@ -10,7 +10,10 @@ import { right } from '../measure/rect';
 const GAP = 6;
 const WIDTH = 200;
 
-/** The outline of every sticker that is cut, to scale, with its cut lines; parts used are solid, what is left is dashed. */
+/**
+ * The outline of every sticker that is cut, to scale, with its cut lines; parts used are solid, what is left is
+ * dashed.
+ */
 export function cutsSvg(context: Context, cuts: readonly Cut[]): string {
   const pieces = pieceIndex(context);
   let [x, y, tall] = [GAP, GAP, 0];
@@ -32,8 +35,22 @@ export function cutsSvg(context: Context, cuts: readonly Cut[]): string {
 
 function stickerSvg(cut: Cut, piece: Piece, from: number, shown: number): string {
   const name = `${cut.kit} ${cut.code}${piece.count > 1 ? ` #${cut.copy}` : ''}`;
-  const edge = isRoll(piece) ? `M0 0H${num(shown)}M0 ${num(piece.height)}H${num(shown)}` : outline(piece.shape, piece.width, piece.height);
-  const parts = cut.pieces.map((r) => `<rect x="${num(r.x - from)}" y="${num(r.y)}" width="${num(r.w)}" height="${num(r.h)}" fill="#17443f" fill-opacity=".08" stroke="#9b2743" stroke-width=".25"/><text x="${num(r.x - from + 1)}" y="${num(r.y + Math.min(r.h - 0.6, 3.2))}" font-size="2.4" font-family="sans-serif" fill="#17443f">${esc(r.placement)}: ${num(r.w)} × ${num(r.h)}</text>`).join('');
-  const left = isRoll(piece) ? '' : cut.left.map((r) => `<rect x="${num(r.x)}" y="${num(r.y)}" width="${num(r.w)}" height="${num(r.h)}" fill="none" stroke="#777" stroke-width=".15" stroke-dasharray="1 1"/>`).join('');
+  const edge = isRoll(piece)
+    ? `M0 0H${num(shown)}M0 ${num(piece.height)}H${num(shown)}`
+    : outline(piece.shape, piece.width, piece.height);
+  const parts = cut.pieces
+    .map(
+      (r) =>
+        `<rect x="${num(r.x - from)}" y="${num(r.y)}" width="${num(r.w)}" height="${num(r.h)}" fill="#17443f" fill-opacity=".08" stroke="#9b2743" stroke-width=".25"/><text x="${num(r.x - from + 1)}" y="${num(r.y + Math.min(r.h - 0.6, 3.2))}" font-size="2.4" font-family="sans-serif" fill="#17443f">${esc(r.placement)}: ${num(r.w)} × ${num(r.h)}</text>`,
+    )
+    .join('');
+  const left = isRoll(piece)
+    ? ''
+    : cut.left
+        .map(
+          (r) =>
+            `<rect x="${num(r.x)}" y="${num(r.y)}" width="${num(r.w)}" height="${num(r.h)}" fill="none" stroke="#777" stroke-width=".15" stroke-dasharray="1 1"/>`,
+        )
+        .join('');
   return `<text x="0" y="-1" font-size="2.8" font-family="sans-serif" fill="#1f2423">${esc(name)}</text><path d="${edge}" fill="none" stroke="#1f2423" stroke-width=".2"/>${left}${parts}`;
 }

@@ -16,7 +16,8 @@ export class BadInput extends Error {
 }
 
 /** The one fault of a line, counted from 1. */
-export const lineFault = (file: string, line: number, found: string, expected: string): BadInput => new BadInput([{ file, where: `line ${line}`, found, expected }]);
+export const lineFault = (file: string, line: number, found: string, expected: string): BadInput =>
+  new BadInput([{ file, where: `line ${line}`, found, expected }]);
 
 /** `rockpool.kit.csv, line 12, width_mm: found "-3", expected a length over 0 mm` */
 export const faultLine = (f: Fault): string => `${f.file}, ${f.where}: found ${f.found}, expected ${f.expected}`;

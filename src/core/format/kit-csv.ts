@@ -7,7 +7,21 @@ import type { Fault } from './fault';
 import { BadInput, quoted } from './fault';
 
 const NEEDED = ['code', 'kind', 'count', 'width_mm', 'height_mm'] as const;
-const OPTIONAL = ['sheet', 'shape', 'color', 'accent', 'motif', 'words', 'icon', 'writable', 'opacity', 'finish', 'foil', 'rows', 'faces'] as const;
+const OPTIONAL = [
+  'sheet',
+  'shape',
+  'color',
+  'accent',
+  'motif',
+  'words',
+  'icon',
+  'writable',
+  'opacity',
+  'finish',
+  'foil',
+  'rows',
+  'faces',
+] as const;
 /** A roll of washi may be long; nothing else is. mm */
 const LONGEST_ROLL = 100_000;
 /** A sticker larger than a sheet of A2 is a slip of the unit. mm */
@@ -27,7 +41,14 @@ export function readKit(text: string, file: string, name: string): Kit {
   const { data, errors } = Papa.parse<string[]>(clean, { delimiter, skipEmptyLines: false });
   const broken = errors.find((e) => e.type === 'Quotes');
   if (broken) {
-    throw new BadInput([{ file, where: `line ${(broken.row ?? 0) + 1}`, found: 'a quoted field that never ends', expected: 'a closing quotation mark' }]);
+    throw new BadInput([
+      {
+        file,
+        where: `line ${(broken.row ?? 0) + 1}`,
+        found: 'a quoted field that never ends',
+        expected: 'a closing quotation mark',
+      },
+    ]);
   }
   let line = 1;
   const rows = data
@@ -38,11 +59,21 @@ export function readKit(text: string, file: string, name: string): Kit {
     })
     .filter((r) => r.cells.some(Boolean));
   const [head, ...body] = rows;
-  if (!head) throw new BadInput([{ file, where: 'line 1', found: 'an empty file', expected: `a first line with the columns ${NEEDED.join(', ')}` }]);
+  if (!head)
+    throw new BadInput([
+      { file, where: 'line 1', found: 'an empty file', expected: `a first line with the columns ${NEEDED.join(', ')}` },
+    ]);
   const columns = head.cells.map((c) => c.toLowerCase());
   const missing = NEEDED.filter((c) => !columns.includes(c));
   if (missing.length) {
-    throw new BadInput(missing.map((c) => ({ file, where: `line ${head.line}`, found: `the columns ${head.cells.filter(Boolean).join(', ')}`, expected: `a column named ${c}` })));
+    throw new BadInput(
+      missing.map((c) => ({
+        file,
+        where: `line ${head.line}`,
+        found: `the columns ${head.cells.filter(Boolean).join(', ')}`,
+        expected: `a column named ${c}`,
+      })),
+    );
   }
   const faults: Fault[] = [];
   const firstLineOf = new Map<string, number>();
@@ -50,11 +81,18 @@ export function readKit(text: string, file: string, name: string): Kit {
     const row = new Row(file, line, new Map(columns.map((c, i) => [c, cells[i] ?? ''])), delimiter === ';', faults);
     const piece = toPiece(row, name);
     const before = firstLineOf.get(piece.code);
-    if (piece.code && before !== undefined) row.fault('code', quoted(piece.code), `a code of its own; line ${before} has this one`);
+    if (piece.code && before !== undefined)
+      row.fault('code', quoted(piece.code), `a code of its own; line ${before} has this one`);
     else firstLineOf.set(piece.code, line);
     return piece;
   });
-  if (body.length === 0) faults.push({ file, where: `line ${head.line}`, found: 'no piece', expected: 'at least one line under the column names' });
+  if (body.length === 0)
+    faults.push({
+      file,
+      where: `line ${head.line}`,
+      found: 'no piece',
+      expected: 'at least one line under the column names',
+    });
   if (faults.length) throw new BadInput(faults);
   return { name, pieces };
 }
@@ -62,7 +100,26 @@ export function readKit(text: string, file: string, name: string): Kit {
 /** The kit as CSV, with all columns; cells that a spreadsheet would run as a formula are quoted as text. */
 export function writeKit(kit: Kit): string {
   const fields = [...NEEDED, ...OPTIONAL];
-  const data = kit.pieces.map((p) => [p.code, p.kind, p.count, p.width, p.height, p.sheet, p.shape, p.color, p.accent, p.motif, p.words, p.icon, p.writable, p.opacity, p.finish, p.foil, p.rows || '', p.faces]);
+  const data = kit.pieces.map((p) => [
+    p.code,
+    p.kind,
+    p.count,
+    p.width,
+    p.height,
+    p.sheet,
+    p.shape,
+    p.color,
+    p.accent,
+    p.motif,
+    p.words,
+    p.icon,
+    p.writable,
+    p.opacity,
+    p.finish,
+    p.foil,
+    p.rows || '',
+    p.faces,
+  ]);
   return `${Papa.unparse({ fields, data }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
 }
 
@@ -145,7 +202,8 @@ class Row {
 
   whole(column: string, least: number, most: number): number {
     const value = this.number(column, least, most, `a whole number from ${least} to ${most}`);
-    if (!Number.isInteger(value)) this.fault(column, quoted(this.text(column)), `a whole number from ${least} to ${most}`);
+    if (!Number.isInteger(value))
+      this.fault(column, quoted(this.text(column)), `a whole number from ${least} to ${most}`);
     return Math.round(value);
   }
 }

@@ -23,8 +23,20 @@ const HEAD = 'code,kind,count,width_mm,height_mm';
 
 describe('a kit file', () => {
   it('is read as a spreadsheet saves it: BOM, semicolons, CRLF, decimal commas, quotes, unknown columns', () => {
-    const text = '\uFEFFkind;Code;count;width_mm;height_mm;price;words\r\nheader;H 1;3;38,1;6,4;2,50;"to ""do""; now"\r\n\r\n;;;;;;\r\n';
-    expect(readKit(text, 'k.csv', 'k').pieces).toMatchObject([{ code: 'H 1', kind: 'header', count: 3, width: 38.1, height: 6.4, words: 'to "do"; now', shape: 'rect', opacity: 1 }]);
+    const text =
+      '\uFEFFkind;Code;count;width_mm;height_mm;price;words\r\nheader;H 1;3;38,1;6,4;2,50;"to ""do""; now"\r\n\r\n;;;;;;\r\n';
+    expect(readKit(text, 'k.csv', 'k').pieces).toMatchObject([
+      {
+        code: 'H 1',
+        kind: 'header',
+        count: 3,
+        width: 38.1,
+        height: 6.4,
+        words: 'to "do"; now',
+        shape: 'rect',
+        opacity: 1,
+      },
+    ]);
   });
 
   it('takes defaults from the kind', () => {
@@ -60,7 +72,9 @@ describe('a kit file', () => {
   });
 
   it('counts lines right after a cell that runs over two', () => {
-    expect(refused(() => readKit(`${HEAD},words\na,icon,1,9,9,"two\nlines"\nb,icon,1,0,9,`, 'k.csv', 'k'))).toContain('line 4, width_mm');
+    expect(refused(() => readKit(`${HEAD},words\na,icon,1,9,9,"two\nlines"\nb,icon,1,0,9,`, 'k.csv', 'k'))).toContain(
+      'line 4, width_mm',
+    );
   });
 
   it('reads ten thousand lines and names a fault for each bad one', () => {
@@ -70,17 +84,49 @@ describe('a kit file', () => {
 });
 
 describe('a book file', () => {
-  const broken = (change: (b: { -readonly [K in keyof typeof threeBox]: unknown } & Record<string, unknown>) => void): string => {
+  const broken = (
+    change: (b: { -readonly [K in keyof typeof threeBox]: unknown } & Record<string, unknown>) => void,
+  ): string => {
     const copy = JSON.parse(JSON.stringify(threeBox));
     change(copy);
     return JSON.stringify(copy);
   };
   it.each([
-    [broken((b) => { (b.regions as { w: number }[])[2]!.w = 500; }), 'regions[2] "day-0".x, .w', 'a place on its page'],
-    [broken((b) => { delete b.binding; }), 'binding: found nothing', 'it must be there'],
-    [broken((b) => { b.unit = 'cm'; }), 'unit: found "cm"', 'one of mm, in'],
-    [broken((b) => { b.regions = (b.regions as { id: string }[]).filter((r) => r.id !== 'day-4'); }), '0 columns for day 4', 'one region of kind "day"'],
-    [broken((b) => { (b.marks as { y: number }[])[0]!.y = 400; }), 'marks[0]', 'a place on one of the pages'],
+    [
+      broken((b) => {
+        (b.regions as { w: number }[])[2]!.w = 500;
+      }),
+      'regions[2] "day-0".x, .w',
+      'a place on its page',
+    ],
+    [
+      broken((b) => {
+        delete b.binding;
+      }),
+      'binding: found nothing',
+      'it must be there',
+    ],
+    [
+      broken((b) => {
+        b.unit = 'cm';
+      }),
+      'unit: found "cm"',
+      'one of mm, in',
+    ],
+    [
+      broken((b) => {
+        b.regions = (b.regions as { id: string }[]).filter((r) => r.id !== 'day-4');
+      }),
+      '0 columns for day 4',
+      'one region of kind "day"',
+    ],
+    [
+      broken((b) => {
+        (b.marks as { y: number }[])[0]!.y = 400;
+      }),
+      'marks[0]',
+      'a place on one of the pages',
+    ],
     ['{"format":\n "hobnail.book/1",', 'line 2', 'JSON'],
   ])('says what is wrong (%#)', (text, where, expected) => {
     const said = refused(() => readBook(text, 'b.book.json'));
@@ -103,7 +149,11 @@ describe('a calendar file', () => {
     [event, 'line 5', 'END:VEVENT, for the BEGIN on line 2; the file seems cut off'],
     [`${event}\nEND:VCALENDAR`, 'line 6', 'END:VEVENT'],
     [`${event}\nEND:VEVENT\nEND:VCALENDAR`.replace('20270208T100000', '2027-02-31'), 'DTSTART', 'a date such as'],
-    [`${event}\nEND:VEVENT\nEND:VCALENDAR`.replace('DTSTART:20270208T100000\n', ''), 'DTSTART: found nothing', 'the day or time'],
+    [
+      `${event}\nEND:VEVENT\nEND:VCALENDAR`.replace('DTSTART:20270208T100000\n', ''),
+      'DTSTART: found nothing',
+      'the day or time',
+    ],
     ['hello', 'line 1', 'BEGIN:VCALENDAR'],
     [`${event}\nno colon here\nEND:VEVENT\nEND:VCALENDAR`, 'line 6', 'NAME:VALUE'],
   ])('says what is wrong (%#)', (text, where, expected) => {
@@ -113,22 +163,49 @@ describe('a calendar file', () => {
   });
 
   const whole = (...lines: string[]): string => ['BEGIN:VCALENDAR', ...lines, 'END:VCALENDAR'].join('\r\n');
-  const one = (...lines: string[]): string[] => ['BEGIN:VEVENT', 'UID:a', 'DTSTART:20270208T100000', ...lines, 'END:VEVENT'];
+  const one = (...lines: string[]): string[] => [
+    'BEGIN:VEVENT',
+    'UID:a',
+    'DTSTART:20270208T100000',
+    ...lines,
+    'END:VEVENT',
+  ];
 
-  it.each(['FREQ=NEVER', 'FREQ=WEEKLY;BYMONTH=13', 'INTERVAL=2', 'FREQ=DAILY;UNTIL=soon'])('refuses the rule %s by its line', (rule) => {
-    const said = refused(() => readCalendar(whole(...one('SUMMARY:x'), 'BEGIN:VEVENT', 'UID:b', 'DTSTART:20270208T100000', `RRULE:${rule}`, 'END:VEVENT'), 'c.ics'));
-    expect(said).toMatch(/line (7|10)/);
-  });
+  it.each(['FREQ=NEVER', 'FREQ=WEEKLY;BYMONTH=13', 'INTERVAL=2', 'FREQ=DAILY;UNTIL=soon'])(
+    'refuses the rule %s by its line',
+    (rule) => {
+      const said = refused(() =>
+        readCalendar(
+          whole(...one('SUMMARY:x'), 'BEGIN:VEVENT', 'UID:b', 'DTSTART:20270208T100000', `RRULE:${rule}`, 'END:VEVENT'),
+          'c.ics',
+        ),
+      );
+      expect(said).toMatch(/line (7|10)/);
+    },
+  );
 
   it('names every fault with its line, and keeps to forty', () => {
-    const bad = Array.from({ length: 100 }, (_, i) => ['BEGIN:VEVENT', `UID:u${i}`, 'DTSTART;VALUE=DATE:20270231', 'END:VEVENT']).flat();
+    const bad = Array.from({ length: 100 }, (_, i) => [
+      'BEGIN:VEVENT',
+      `UID:u${i}`,
+      'DTSTART;VALUE=DATE:20270231',
+      'END:VEVENT',
+    ]).flat();
     const lines = refused(() => readCalendar(whole(...bad), 'c.ics')).split('\n');
     expect(lines).toHaveLength(40);
     expect(lines[1]).toContain('line 6, VEVENT "u1", DTSTART: found "2027-02-31"');
   });
 
   it('reads twenty thousand events step by step, and may be left at any of them', () => {
-    const text = whole(...Array.from({ length: 20_000 }, (_, i) => ['BEGIN:VEVENT', `UID:u${i}`, `DTSTART;VALUE=DATE:2027020${1 + (i % 8)}`, `SUMMARY:e${i}`, 'END:VEVENT']).flat());
+    const text = whole(
+      ...Array.from({ length: 20_000 }, (_, i) => [
+        'BEGIN:VEVENT',
+        `UID:u${i}`,
+        `DTSTART;VALUE=DATE:2027020${1 + (i % 8)}`,
+        `SUMMARY:e${i}`,
+        'END:VEVENT',
+      ]).flat(),
+    );
     const reading = readingCalendar(text, 'c.ics');
     const shares: number[] = [];
     let step = reading.next();
@@ -140,8 +217,14 @@ describe('a calendar file', () => {
   });
 
   it('refuses what is too large before reading it, by letters and by items', () => {
-    expect(refused(() => readCalendar(whole(`X-PAD:${'x'.repeat(65 * 2 ** 20)}`), 'c.ics'))).toContain('found 65 MB of text, expected at most 64 MB');
-    expect(refused(() => readCalendar(whole(...Array.from({ length: 60_001 }, () => ['BEGIN:VEVENT', 'END:VEVENT']).flat()), 'c.ics'))).toContain('found 60001 items');
+    expect(refused(() => readCalendar(whole(`X-PAD:${'x'.repeat(65 * 2 ** 20)}`), 'c.ics'))).toContain(
+      'found 65 MB of text, expected at most 64 MB',
+    );
+    expect(
+      refused(() =>
+        readCalendar(whole(...Array.from({ length: 60_001 }, () => ['BEGIN:VEVENT', 'END:VEVENT']).flat()), 'c.ics'),
+      ),
+    ).toContain('found 60001 items');
   });
 
   it('reads a property of a megabyte, folded or not, and keeps it', () => {
@@ -149,19 +232,39 @@ describe('a calendar file', () => {
     const folded = (long.match(/.{1,70}/g) as string[]).join('\r\n ');
     for (const value of [long, folded]) {
       const { root } = readCalendar(whole(...one(`DESCRIPTION:${value}`, `SUMMARY:${'x'.repeat(2000)}`)), 'c.ics');
-      expect(String(root.getFirstSubcomponent('vevent')?.getFirstPropertyValue('description')).replace(/\s/g, '')).toHaveLength(800_000);
+      expect(
+        String(root.getFirstSubcomponent('vevent')?.getFirstPropertyValue('description')).replace(/\s/g, ''),
+      ).toHaveLength(800_000);
     }
-    expect(demandsOfWeek([readCalendar(whole(...one(`SUMMARY:${'x'.repeat(2_000_000)}`)), 'c.ics')], '2027-W06').demands[0]?.title).toHaveLength(400);
+    expect(
+      demandsOfWeek([readCalendar(whole(...one(`SUMMARY:${'x'.repeat(2_000_000)}`)), 'c.ics')], '2027-W06').demands[0]
+        ?.title,
+    ).toHaveLength(400);
   });
 
   it('takes a time of a zone nobody knows as the owner’s own clock, and says so', () => {
-    const { notes } = readCalendar(whole(...one('SUMMARY:x').map((l) => l.replace('DTSTART:', 'DTSTART;TZID=Atlantis Time:'))), 'c.ics');
-    expect(notes).toEqual(['The time zone "Atlantis Time" is not known here and the file does not describe it: one time is read as your own clock’s.']);
-    expect(readCalendar(whole(...one('SUMMARY:x').map((l) => l.replace('DTSTART:', 'DTSTART;TZID=/some/path/Europe/Lisbon:'))), 'c.ics').notes).toEqual([]);
+    const { notes } = readCalendar(
+      whole(...one('SUMMARY:x').map((l) => l.replace('DTSTART:', 'DTSTART;TZID=Atlantis Time:'))),
+      'c.ics',
+    );
+    expect(notes).toEqual([
+      'The time zone "Atlantis Time" is not known here and the file does not describe it: one time is read as your own clock’s.',
+    ]);
+    expect(
+      readCalendar(
+        whole(...one('SUMMARY:x').map((l) => l.replace('DTSTART:', 'DTSTART;TZID=/some/path/Europe/Lisbon:'))),
+        'c.ics',
+      ).notes,
+    ).toEqual([]);
   });
 
   it('reads several calendars of one file as one', () => {
-    expect(readCalendar(`${whole('X-WR-TIMEZONE:Europe/Lisbon', ...one('SUMMARY:x'))}\r\n${whole(...one('SUMMARY:y'))}\r\n`, 'c.ics')).toMatchObject({ zone: 'Europe/Lisbon', root: { jCal: ['vcalendar', expect.anything(), { length: 2 }] } });
+    expect(
+      readCalendar(
+        `${whole('X-WR-TIMEZONE:Europe/Lisbon', ...one('SUMMARY:x'))}\r\n${whole(...one('SUMMARY:y'))}\r\n`,
+        'c.ics',
+      ),
+    ).toMatchObject({ zone: 'Europe/Lisbon', root: { jCal: ['vcalendar', expect.anything(), { length: 2 }] } });
   });
 });
 
@@ -171,7 +274,11 @@ describe('the letters of a file', () => {
     expect(decodeText(new TextEncoder().encode('\uFEFFWren’s'), 'f')).toBe('Wren’s');
     expect(decodeText(Uint8Array.from([0xff, 0xfe, 0x57, 0, 0x19, 0x20]), 'f')).toBe('W’');
   });
-  it.each([['one\ntwo\ncaf\xE9\nfour', 'line 3'], ['ends in \xE2\x80', 'line 1'], ['zero\nby\0te', 'line 2']])('are refused by line otherwise (%#)', (text, where) => {
+  it.each([
+    ['one\ntwo\ncaf\xE9\nfour', 'line 3'],
+    ['ends in \xE2\x80', 'line 1'],
+    ['zero\nby\0te', 'line 2'],
+  ])('are refused by line otherwise (%#)', (text, where) => {
     expect(refused(() => decodeText(bytes(text), 'f.ics'))).toContain(`f.ics, ${where}: found`);
   });
 });

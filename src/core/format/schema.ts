@@ -19,7 +19,12 @@ const validators = {
 export function conform(schema: keyof typeof validators, value: unknown, file: string): void {
   const validate: ValidateFunction = validators[schema];
   if (validate(value)) return;
-  throw new BadInput((validate.errors ?? []).filter((e) => e.keyword !== 'oneOf').slice(0, 20).map((e) => toFault(e, file)));
+  throw new BadInput(
+    (validate.errors ?? [])
+      .filter((e) => e.keyword !== 'oneOf')
+      .slice(0, 20)
+      .map((e) => toFault(e, file)),
+  );
 }
 
 /** Parses JSON text. @throws BadInput with the line where it stops making sense */
@@ -32,22 +37,52 @@ export function parseJson(text: string, file: string): unknown {
     const position = /position (\d+)/.exec(said)?.[1];
     const at = position === undefined ? clean.length : Number(position);
     const line = clean.slice(0, at).split('\n').length;
-    throw new BadInput([{ file, where: `line ${line}`, found: quoted(clean.slice(at, at + 20) || 'the end of the file'), expected: 'JSON' }]);
+    throw new BadInput([
+      {
+        file,
+        where: `line ${line}`,
+        found: quoted(clean.slice(at, at + 20) || 'the end of the file'),
+        expected: 'JSON',
+      },
+    ]);
   }
 }
 
 function toFault(e: ErrorObject, file: string): Fault {
-  const path = e.instancePath.slice(1).replace(/\/(\d+)/g, '[$1]').replace(/\//g, '.');
+  const path = e.instancePath
+    .slice(1)
+    .replace(/\/(\d+)/g, '[$1]')
+    .replace(/\//g, '.');
   const property = (name: string) => (path ? `${path}.${name}` : name);
   const params = e.params as Record<string, unknown>;
   switch (e.keyword) {
     case 'required':
-      return { file, where: property(String(params.missingProperty)), found: 'nothing', expected: 'a value, it must be there' };
+      return {
+        file,
+        where: property(String(params.missingProperty)),
+        found: 'nothing',
+        expected: 'a value, it must be there',
+      };
     case 'additionalProperties':
-      return { file, where: property(String(params.additionalProperty)), found: 'an unknown key', expected: `one of ${Object.keys(e.parentSchema?.properties ?? {}).join(', ')}` };
+      return {
+        file,
+        where: property(String(params.additionalProperty)),
+        found: 'an unknown key',
+        expected: `one of ${Object.keys(e.parentSchema?.properties ?? {}).join(', ')}`,
+      };
     case 'enum':
-      return { file, where: path, found: quoted(e.data), expected: `one of ${(params.allowedValues as unknown[]).join(', ')}` };
+      return {
+        file,
+        where: path,
+        found: quoted(e.data),
+        expected: `one of ${(params.allowedValues as unknown[]).join(', ')}`,
+      };
     default:
-      return { file, where: path || 'the whole file', found: quoted(e.data), expected: (e.message ?? 'another value').replace('must be', 'a value that is') };
+      return {
+        file,
+        where: path || 'the whole file',
+        found: quoted(e.data),
+        expected: (e.message ?? 'another value').replace('must be', 'a value that is'),
+      };
   }
 }

@@ -22,15 +22,27 @@ export const PAPER_COLOR = '#fffdf9';
  * The pages side by side, to scale: one user unit is one mm, and so is the drawing when printed at 100 %.
  * @param fonts embedded where given
  */
-export function spreadSvg(context: Context, placements: readonly Placement[], whiteOut: readonly WhiteOut[], fonts: EmbeddedFonts = {}): string {
+export function spreadSvg(
+  context: Context,
+  placements: readonly Placement[],
+  whiteOut: readonly WhiteOut[],
+  fonts: EmbeddedFonts = {},
+): string {
   const { pages } = context.book;
   const width = pages.reduce((sum, p) => sum + p.width, 0);
   const height = Math.max(...pages.map((p) => p.height));
-  const faces = Object.entries(fonts).map(([family, data]) => `@font-face{font-family:"${family}";src:url(data:font/woff2;base64,${data}) format("woff2")}`).join('');
+  const faces = Object.entries(fonts)
+    .map(
+      ([family, data]) => `@font-face{font-family:"${family}";src:url(data:font/woff2;base64,${data}) format("woff2")}`,
+    )
+    .join('');
   const places = openPlaces(context, placements);
   let x = 0;
   const drawn = pages.map((page, i) => {
-    const group = `<g transform="translate(${num(x)} 0)"><rect width="${num(page.width)}" height="${num(page.height)}" fill="${PAPER_COLOR}" stroke="#d8d2c4" stroke-width=".3"/>${marksSvg(context.book, i)}${whiteOutSvg(whiteOut.filter((o) => o.page === i))}${placesSvg(places.filter((p) => p.page === i))}${placementsSvg(context, placements.filter((p) => p.page === i))}</g>`;
+    const group = `<g transform="translate(${num(x)} 0)"><rect width="${num(page.width)}" height="${num(page.height)}" fill="${PAPER_COLOR}" stroke="#d8d2c4" stroke-width=".3"/>${marksSvg(context.book, i)}${whiteOutSvg(whiteOut.filter((o) => o.page === i))}${placesSvg(places.filter((p) => p.page === i))}${placementsSvg(
+      context,
+      placements.filter((p) => p.page === i),
+    )}</g>`;
     x += page.width;
     return group;
   });
@@ -38,20 +50,35 @@ export function spreadSvg(context: Context, placements: readonly Placement[], wh
 }
 
 /** What is printed on one page. */
-export const marksSvg = (book: Book, page: number): string => book.marks.filter((m) => m.page === page).map(markSvg).join('');
+export const marksSvg = (book: Book, page: number): string =>
+  book.marks
+    .filter((m) => m.page === page)
+    .map(markSvg)
+    .join('');
 
 /** Correction tape over what would show; a little wider than the marks, as tape is. */
 export const whiteOutSvg = (list: readonly WhiteOut[]): string =>
-  list.map((o) => `<rect x="${num(o.x - 0.2)}" y="${num(o.y - 0.2)}" width="${num(o.w + 0.4)}" height="${num(o.h + 0.4)}" fill="${PAPER_COLOR}"/>`).join('');
+  list
+    .map(
+      (o) =>
+        `<rect x="${num(o.x - 0.2)}" y="${num(o.y - 0.2)}" width="${num(o.w + 0.4)}" height="${num(o.h + 0.4)}" fill="${PAPER_COLOR}"/>`,
+    )
+    .join('');
 
 /** Empty places kept for what is written in afterwards, in pencil. */
 export const placesSvg = (places: readonly OpenPlace[]): string =>
-  places.map((p) => `<g class="open-place"><rect x="${num(p.x + 0.4)}" y="${num(p.y)}" width="${num(p.w - 0.8)}" height="${num(p.h)}" rx="1" fill="none" stroke="${PENCIL}" stroke-width=".3" stroke-dasharray="1.1 1.1"/>${p.demands.map((d, i) => `<text x="${num(p.x + 1.6)}" y="${num(p.y + 3.4 + (i * (p.h - 2)) / p.demands.length)}" font-family="Caveat, cursive" font-size="3.2" fill="${PENCIL}">${esc(cut(writtenText(d), p.w))}</text>`).join('')}</g>`).join('');
+  places
+    .map(
+      (p) =>
+        `<g class="open-place"><rect x="${num(p.x + 0.4)}" y="${num(p.y)}" width="${num(p.w - 0.8)}" height="${num(p.h)}" rx="1" fill="none" stroke="${PENCIL}" stroke-width=".3" stroke-dasharray="1.1 1.1"/>${p.demands.map((d, i) => `<text x="${num(p.x + 1.6)}" y="${num(p.y + 3.4 + (i * (p.h - 2)) / p.demands.length)}" font-family="Caveat, cursive" font-size="3.2" fill="${PENCIL}">${esc(cut(writtenText(d), p.w))}</text>`).join('')}</g>`,
+    )
+    .join('');
 
 const PENCIL = '#8d877b';
 /** Letters of that size on a mm. From memory. */
 const LETTERS = 0.72;
-const cut = (text: string, w: number): string => ([...text].length > w * LETTERS ? `${[...text].slice(0, Math.floor(w * LETTERS) - 1).join('')}…` : text);
+const cut = (text: string, w: number): string =>
+  [...text].length > w * LETTERS ? `${[...text].slice(0, Math.floor(w * LETTERS) - 1).join('')}…` : text;
 
 function markSvg(m: Mark): string {
   const place = `x="${num(m.x)}" y="${num(m.y)}" width="${num(m.w)}" height="${num(m.h)}"`;

@@ -3,7 +3,14 @@ import { textWidth } from '../art/lettering';
 import { handSvg } from './spread-svg';
 import { writtenOn } from './written';
 
-const c = context({ kit: kitOf(piece(), piece({ code: 'L', kind: 'checklist', height: 48, rows: 6 }), piece({ code: 'C', kind: 'date-cover' }), piece({ code: 'I', kind: 'icon', width: 9, height: 9 })) });
+const c = context({
+  kit: kitOf(
+    piece(),
+    piece({ code: 'L', kind: 'checklist', height: 48, rows: 6 }),
+    piece({ code: 'C', kind: 'date-cover' }),
+    piece({ code: 'I', kind: 'icon', width: 9, height: 9 }),
+  ),
+});
 
 it('writes a list on its rows, one under another', () => {
   const written = writtenOn(c, placement({ code: 'L', h: 24, text: 'oats\ngreens\nsoap' }), [])!;
@@ -27,7 +34,11 @@ it('squeezes letters that would run out of the sticker', () => {
   expect(line!.x + line!.squeeze!).toBeLessThanOrEqual(38.1);
 });
 
-it('writes a date large and in the middle', () => expect(writtenOn(c, placement({ code: 'C', text: '14' }), [])).toMatchObject({ size: 6.5, lines: [{ anchor: 'middle', x: 19.05 }] }));
+it('writes a date large and in the middle', () =>
+  expect(writtenOn(c, placement({ code: 'C', text: '14' }), [])).toMatchObject({
+    size: 6.5,
+    lines: [{ anchor: 'middle', x: 19.05 }],
+  }));
 
 it('writes nothing where there is nothing to write, and never markup', () => {
   expect(writtenOn(c, placement(), [])).toBeNull();

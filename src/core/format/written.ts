@@ -22,23 +22,38 @@ export interface Written {
 }
 
 /** Where the text of a placement is written: on a list's rows, beside an icon, in the middle of a cover. */
-export function writtenOn(context: Pick<Context, 'kit' | 'stash' | 'options'>, p: Placement, around: readonly Placement[]): Written | null {
+export function writtenOn(
+  context: Pick<Context, 'kit' | 'stash' | 'options'>,
+  p: Placement,
+  around: readonly Placement[],
+): Written | null {
   const piece = pieceIndex(context).get(pieceKey(p));
   if (!piece || !p.text) return null;
   const { hand } = context.options;
   const size = Math.min(hand.linePitch * 1.02, 6);
   if (piece.kind === 'checklist') {
     const pitch = piece.height / Math.max(1, piece.rows);
-    return { size, lines: p.text.split('\n').map((text, i) => line(text, TICK_WIDTH + 0.8, pitch * i + pitch * 0.68, p.w - TICK_WIDTH - 1.2, size)) };
+    return {
+      size,
+      lines: p.text
+        .split('\n')
+        .map((text, i) => line(text, TICK_WIDTH + 0.8, pitch * i + pitch * 0.68, p.w - TICK_WIDTH - 1.2, size)),
+    };
   }
   if (piece.kind === 'date-cover') {
     const big = Math.min(6.5, p.h * 0.7);
-    return { size: big, lines: [{ text: p.text, x: p.w / 2, y: p.h / 2 + big * 0.28, anchor: 'middle', squeeze: null }] };
+    return {
+      size: big,
+      lines: [{ text: p.text, x: p.w / 2, y: p.h / 2 + big * 0.28, anchor: 'middle', squeeze: null }],
+    };
   }
   const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laidOn(p, around));
   const lines = writeLines(p.text, room.w, hand).slice(0, Math.max(1, linesIn(hand, room.h)));
   const top = room.y + Math.max(0, (room.h - lines.length * hand.linePitch) / 2);
-  return { size, lines: lines.map((text, i) => line(text, room.x + 0.4, top + hand.linePitch * (i + 0.74), room.w - 0.4, size)) };
+  return {
+    size,
+    lines: lines.map((text, i) => line(text, room.x + 0.4, top + hand.linePitch * (i + 0.74), room.w - 0.4, size)),
+  };
 }
 
 function line(text: string, x: number, y: number, width: number, size: number): WrittenLine {

@@ -13,7 +13,17 @@ export interface KindTraits {
   readonly trim: 'right' | 'both' | 'never';
 }
 
-export const SHAPES = ['rect', 'rounded', 'circle', 'notched', 'pointed', 'scalloped', 'heart', 'teardrop', 'free'] as const;
+export const SHAPES = [
+  'rect',
+  'rounded',
+  'circle',
+  'notched',
+  'pointed',
+  'scalloped',
+  'heart',
+  'teardrop',
+  'free',
+] as const;
 export type Shape = (typeof SHAPES)[number];
 export const WRITABLE = ['yes', 'no', 'part'] as const;
 export type Writable = (typeof WRITABLE)[number];
@@ -55,7 +65,8 @@ export const KINDS = {
 export type Kind = keyof typeof KINDS;
 export const KIND_NAMES = Object.keys(KINDS) as Kind[];
 /** Kinds that are cut by length. */
-export const isStrip = (name: Kind | undefined): boolean => name === 'bottom-washi' || name === 'washi' || name === 'extender';
+export const isStrip = (name: Kind | undefined): boolean =>
+  name === 'bottom-washi' || name === 'washi' || name === 'extender';
 export const traits = (name: Kind): KindTraits => KINDS[name];
 
 function kind(label: string, plural: string, shape: Shape, writable: Writable, trim: KindTraits['trim']): KindTraits {

@@ -22,7 +22,14 @@ describe('the ledger', () => {
 
   it('refuses what does not exist, or is used, and notes nothing of it', () => {
     const ledger = Ledger.empty();
-    expect([{ copy: 0, cut: null }, { copy: 3, cut: null }, { copy: 1.5, cut: null }, { copy: 1, cut: { x: 30, y: 0, w: 10, h: 12 } }].map((t) => ledger.note(box, t))).toEqual([false, false, false, false]);
+    expect(
+      [
+        { copy: 0, cut: null },
+        { copy: 3, cut: null },
+        { copy: 1.5, cut: null },
+        { copy: 1, cut: { x: 30, y: 0, w: 10, h: 12 } },
+      ].map((t) => ledger.note(box, t)),
+    ).toEqual([false, false, false, false]);
     expect(ledger.note(box, { copy: 1, cut: { x: 0, y: 0, w: 20, h: 12 } })).toBe(true);
     expect(ledger.note(box, { copy: 1, cut: { x: 19, y: 0, w: 10, h: 12 } })).toBe(false);
     expect(ledger.note(box, { copy: 1, cut: { x: 20, y: 0, w: 10, h: 12 } })).toBe(true);
@@ -44,22 +51,32 @@ describe('the ledger', () => {
   });
 
   it('never hands out one part twice, and a clone leaves the original alone', () => {
-    const order = fc.array(fc.record({ what: fc.constantFrom('rows', 'length', 'whole'), n: fc.integer({ min: 1, max: 6 }) }), { maxLength: 25 });
-    fc.assert(fc.property(order, (orders) => {
-      const original = Ledger.empty();
-      const ledger = original.clone();
-      const parts = new Map<string, { x: number; y: number; w: number; h: number }[]>();
-      for (const { what, n } of orders) {
-        const [p, taken] = what === 'rows' ? [list, ledger.takeRows(list, n, 30)] as const : what === 'length' ? [roll, ledger.takeLength(roll, n * 60, 15)] as const : [box, ledger.take(box)] as const;
-        if (!taken) continue;
-        const key = `${p.code}${(taken as Taken).copy}`;
-        const part = taken.cut ?? wholeOf(p);
-        expect(contains(wholeOf(p), part)).toBe(true);
-        expect((parts.get(key) ?? []).every((q) => intersect(q, part) === null)).toBe(true);
-        parts.set(key, [...(parts.get(key) ?? []), part]);
-      }
-      expect([original.untouched(list), original.untouched(box), original.longest(roll)]).toEqual([3, 2, 1000]);
-    }));
+    const order = fc.array(
+      fc.record({ what: fc.constantFrom('rows', 'length', 'whole'), n: fc.integer({ min: 1, max: 6 }) }),
+      { maxLength: 25 },
+    );
+    fc.assert(
+      fc.property(order, (orders) => {
+        const original = Ledger.empty();
+        const ledger = original.clone();
+        const parts = new Map<string, { x: number; y: number; w: number; h: number }[]>();
+        for (const { what, n } of orders) {
+          const [p, taken] =
+            what === 'rows'
+              ? ([list, ledger.takeRows(list, n, 30)] as const)
+              : what === 'length'
+                ? ([roll, ledger.takeLength(roll, n * 60, 15)] as const)
+                : ([box, ledger.take(box)] as const);
+          if (!taken) continue;
+          const key = `${p.code}${(taken as Taken).copy}`;
+          const part = taken.cut ?? wholeOf(p);
+          expect(contains(wholeOf(p), part)).toBe(true);
+          expect((parts.get(key) ?? []).every((q) => intersect(q, part) === null)).toBe(true);
+          parts.set(key, [...(parts.get(key) ?? []), part]);
+        }
+        expect([original.untouched(list), original.untouched(box), original.longest(roll)]).toEqual([3, 2, 1000]);
+      }),
+    );
   });
 });
 
@@ -67,24 +84,39 @@ describe('sheets', () => {
   it('hold every copy once, inside the sheet, none on another', () => {
     const kit = demoKit('rockpool');
     const sheets = sheetsOf(kit);
-    expect(sheets.flatMap((s) => s.lying)).toHaveLength(kit.pieces.filter((p) => !isRoll(p)).reduce((n, p) => n + p.count, 0));
+    expect(sheets.flatMap((s) => s.lying)).toHaveLength(
+      kit.pieces.filter((p) => !isRoll(p)).reduce((n, p) => n + p.count, 0),
+    );
     for (const s of sheets) {
       expect(s.lying.every((l) => contains({ x: 0, y: 0, w: s.width, h: s.height }, l))).toBe(true);
       expect(s.lying.some((l, i) => s.lying.slice(0, i).some((m) => intersect(l, m)))).toBe(false);
       expect(s.lying.reduce((sum, l) => sum + area(l), 0)).toBeLessThan(s.width * s.height);
     }
   });
-  it('leave rolls out and take wide strips in', () => expect(sheetsOf(kitOf(roll, piece({ code: 'W', kind: 'washi', width: 180, height: 10 })))).toMatchObject([{ width: 188, lying: [{ w: 180 }] }]));
+  it('leave rolls out and take wide strips in', () =>
+    expect(sheetsOf(kitOf(roll, piece({ code: 'W', kind: 'washi', width: 180, height: 10 })))).toMatchObject([
+      { width: 188, lying: [{ w: 180 }] },
+    ]));
 });
 
 describe('a kit', () => {
   it('shows its colors, the most seen first', () => {
-    expect(palette(kitOf(piece({ color: '#111111', accent: '#222222', count: 5 }), piece({ code: 'b', color: '#333333', accent: '#333333' })), 2)).toEqual(['#111111', '#222222']);
+    expect(
+      palette(
+        kitOf(
+          piece({ color: '#111111', accent: '#222222', count: 5 }),
+          piece({ code: 'b', color: '#333333', accent: '#333333' }),
+        ),
+        2,
+      ),
+    ).toEqual(['#111111', '#222222']);
   });
-  it('is spoken of by its name', () => expect([spokenName('night-almanac'), spokenName('rockpool')]).toEqual(['Night Almanac', 'Rockpool']));
+  it('is spoken of by its name', () =>
+    expect([spokenName('night-almanac'), spokenName('rockpool')]).toEqual(['Night Almanac', 'Rockpool']));
   it('knows every kind of the format, with sane traits', () => {
     expect(KIND_NAMES).toHaveLength(27);
-    for (const kind of KIND_NAMES) expect(traits(kind)).toMatchObject({ label: expect.stringMatching(/^[a-z ]+$/), opacity: expect.any(Number) });
+    for (const kind of KIND_NAMES)
+      expect(traits(kind)).toMatchObject({ label: expect.stringMatching(/^[a-z ]+$/), opacity: expect.any(Number) });
     expect(KIND_NAMES.filter((k) => traits(k).opacity < 1)).toEqual(['bottom-washi', 'washi', 'overlay']);
     expect(KINDS.icon).toMatchObject({ overlay: true });
   });

@@ -35,7 +35,8 @@ export interface Kit {
 export const pieceKey = (p: { readonly kit: string; readonly code: string }): string => `${p.kit}/${p.code}`;
 
 /** A kit's name as people say it: `night-almanac` is “Night Almanac”. */
-export const spokenName = (name: string): string => name.replace(/[-_]+/g, ' ').replace(/(^|\s)\p{Ll}/gu, (c) => c.toUpperCase());
+export const spokenName = (name: string): string =>
+  name.replace(/[-_]+/g, ' ').replace(/(^|\s)\p{Ll}/gu, (c) => c.toUpperCase());
 
 /** A roll is washi too long for any sheet: it is shown and counted by length. */
 export const isRoll = (piece: Piece): boolean => piece.kind === 'washi' && piece.width > 320;
@@ -44,9 +45,15 @@ export const isRoll = (piece: Piece): boolean => piece.kind === 'washi' && piece
 export function palette(kit: Kit, most = 6): Hex[] {
   const seen = new Map<Hex, number>();
   for (const piece of kit.pieces) {
-    for (const [color, share] of [[piece.color, 1], [piece.accent, 0.4]] as const) {
+    for (const [color, share] of [
+      [piece.color, 1],
+      [piece.accent, 0.4],
+    ] as const) {
       seen.set(color, (seen.get(color) ?? 0) + share * piece.count * Math.min(piece.width * piece.height, 2000));
     }
   }
-  return [...seen.entries()].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).slice(0, most).map(([color]) => color);
+  return [...seen.entries()]
+    .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
+    .slice(0, most)
+    .map(([color]) => color);
 }

@@ -118,12 +118,22 @@ export class Ledger {
 
   /** The most rows still to be had from a list that is begun, one copy left out of account where it is given. */
   rowsOfOffcuts(piece: Piece, but?: number): number {
-    return Math.max(0, ...this.lists(piece).filter((list) => list.from > 0 && list.copy !== but).map((list) => list.rows));
+    return Math.max(
+      0,
+      ...this.lists(piece)
+        .filter((list) => list.from > 0 && list.copy !== but)
+        .map((list) => list.rows),
+    );
   }
 
   /** The longest that is left of strips that are begun, one copy left out of account where it is given; mm. */
   lengthOfOffcuts(piece: Piece, but?: number): number {
-    return Math.max(0, ...this.strips(piece).filter((s) => s.from > 0 && s.copy !== but).map((s) => s.left));
+    return Math.max(
+      0,
+      ...this.strips(piece)
+        .filter((s) => s.from > 0 && s.copy !== but)
+        .map((s) => s.left),
+    );
   }
 
   private strips(piece: Piece): { copy: number; from: number; left: number }[] {

@@ -9,11 +9,15 @@ export interface Offcut extends Rect {
   readonly rows?: number;
 }
 
-/** An offcut is worth keeping when it still has a row on it, or is a strip long enough to be found again (handbook K5; sizes from memory). */
+/**
+ * An offcut is worth keeping when it still has a row on it, or is a strip long enough to be found again (handbook K5;
+ * sizes from memory).
+ */
 export const worthKeeping = (o: Offcut): boolean => (o.rows ?? 0) > 0 || (o.w >= 20 && o.h >= 4);
 
 /** All that is left of a sticker of which these parts are used. */
-export const offcutsOf = (piece: Piece, used: readonly Rect[]): Offcut[] => subtract(wholeOf(piece), used).map((r) => offcut(piece, r));
+export const offcutsOf = (piece: Piece, used: readonly Rect[]): Offcut[] =>
+  subtract(wholeOf(piece), used).map((r) => offcut(piece, r));
 
 function offcut(piece: Piece, r: Rect): Offcut {
   const rect = { x: tidy(r.x), y: tidy(r.y), w: tidy(r.w), h: tidy(r.h) };

@@ -28,7 +28,13 @@ const GAP = 2;
 export function sheetsOf(kit: Kit, width = 127): Sheet[] {
   const numbers = [...new Set(kit.pieces.map((p) => p.sheet))].sort((a, b) => a - b);
   return numbers
-    .map((number) => layOut(number, kit.pieces.filter((p) => p.sheet === number && !isRoll(p)), width))
+    .map((number) =>
+      layOut(
+        number,
+        kit.pieces.filter((p) => p.sheet === number && !isRoll(p)),
+        width,
+      ),
+    )
     .filter((sheet) => sheet.lying.length > 0);
 }
 

@@ -15,7 +15,10 @@ export interface Use {
 
 export const STOCK_CHANGES = ['spoiled', 'used', 'found'] as const;
 
-/** A change of the stock that no spread made, with its reason: a copy spoiled, used elsewhere, or one more found on the sheet. */
+/**
+ * A change of the stock that no spread made, with its reason: a copy spoiled, used elsewhere, or one more found on
+ * the sheet.
+ */
 export interface StockEvent {
   readonly what: (typeof STOCK_CHANGES)[number];
   readonly kit: string;
@@ -46,7 +49,14 @@ export interface PieceStock {
 export function countedKit(kit: Kit, events: readonly StockEvent[]): Kit {
   const found = new Map<string, number>();
   for (const e of events) if (e.what === 'found' && e.kit === kit.name) found.set(e.code, (found.get(e.code) ?? 0) + 1);
-  return found.size ? { ...kit, pieces: kit.pieces.map((p) => (found.has(p.code) ? { ...p, count: p.count + (found.get(p.code) as number) } : p)) } : kit;
+  return found.size
+    ? {
+        ...kit,
+        pieces: kit.pieces.map((p) =>
+          found.has(p.code) ? { ...p, count: p.count + (found.get(p.code) as number) } : p,
+        ),
+      }
+    : kit;
 }
 
 /** What became of every copy of a kit. The states of its copies always add up to its count. */
@@ -55,7 +65,9 @@ export function stockOfKit(kit: Kit, uses: readonly Use[], events: readonly Stoc
   const eventsOf = grouped(events.filter((e) => e.kit === kit.name && e.what !== 'found'));
   return countedKit(kit, events).pieces.map((piece) => ({
     piece,
-    copies: Array.from({ length: piece.count }, (_, i) => copyStock(piece, i + 1, usesOf.get(key(piece.code, i + 1)) ?? [], eventsOf.get(key(piece.code, i + 1)) ?? [])),
+    copies: Array.from({ length: piece.count }, (_, i) =>
+      copyStock(piece, i + 1, usesOf.get(key(piece.code, i + 1)) ?? [], eventsOf.get(key(piece.code, i + 1)) ?? []),
+    ),
   }));
 }
 
@@ -71,7 +83,12 @@ function copyStock(piece: Piece, copy: number, uses: readonly Use[], events: rea
   const where = [...new Set([...uses.map((u) => u.where), ...events.map((e) => e.reason)])];
   if (events.some((e) => e.what === 'spoiled')) return { copy, state: 'spoiled', where, left: [] };
   if (!uses.length && !events.length) return { copy, state: 'whole', where, left: [] };
-  const left = events.length ? [] : offcutsOf(piece, uses.map((u) => u.cut ?? wholeOf(piece))).filter(worthKeeping);
+  const left = events.length
+    ? []
+    : offcutsOf(
+        piece,
+        uses.map((u) => u.cut ?? wholeOf(piece)),
+      ).filter(worthKeeping);
   return { copy, state: left.length ? 'cut' : 'used', where, left };
 }
 

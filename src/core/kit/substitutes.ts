@@ -47,7 +47,10 @@ const looks = new WeakMap<Kit['pieces'], Look>();
 
 /** A kit's colors, made once: the same kit serves many weeks. */
 export function lookOf(kit: Kit): Look {
-  const known = looks.get(kit.pieces) ?? { colors: palette(kit, COLORS), boldest: Math.max(0, ...kit.pieces.map((p) => boldness(p.color))) };
+  const known = looks.get(kit.pieces) ?? {
+    colors: palette(kit, COLORS),
+    boldest: Math.max(0, ...kit.pieces.map((p) => boldness(p.color))),
+  };
   looks.set(kit.pieces, known);
   return known;
 }
@@ -57,8 +60,17 @@ export function lookOf(kit: Kit): Look {
  * @param soon names of kits that are near their use-by
  * @param most no more than so many
  */
-export function substitutesFor(wanted: Wanted, look: Look, pieces: readonly Piece[], soon: ReadonlySet<string> = new Set(), most = Infinity): Substitute[] {
-  const open = pieces.filter((p) => p.kind === wanted.kind && p.count > 0).map((piece) => ({ piece, without: costWithoutColor(wanted, look, piece, soon.has(piece.kit)) })).sort((a, b) => a.without - b.without);
+export function substitutesFor(
+  wanted: Wanted,
+  look: Look,
+  pieces: readonly Piece[],
+  soon: ReadonlySet<string> = new Set(),
+  most = Infinity,
+): Substitute[] {
+  const open = pieces
+    .filter((p) => p.kind === wanted.kind && p.count > 0)
+    .map((piece) => ({ piece, without: costWithoutColor(wanted, look, piece, soon.has(piece.kit)) }))
+    .sort((a, b) => a.without - b.without);
   const best: Substitute[] = [];
   for (const { piece, without } of open) {
     const worst = best.length >= most ? best[most - 1] : undefined;
@@ -74,12 +86,20 @@ export function substitutesFor(wanted: Wanted, look: Look, pieces: readonly Piec
 const inOrder = (a: Substitute, b: Substitute): number => a.cost - b.cost || (keyOf(a) < keyOf(b) ? -1 : 1);
 const keyOf = (s: Substitute): string => `${s.piece.kit}/${s.piece.code}`;
 const bolderBy = (look: Look, piece: Piece): number => Math.max(0, boldness(piece.color) - look.boldest);
-const trimOf = (wanted: Wanted, piece: Piece): number => Math.max(0, piece.width - wanted.width) + Math.max(0, piece.height - wanted.height);
-const shortOf = (wanted: Wanted, piece: Piece): number => Math.max(0, wanted.width - piece.width) + Math.max(0, wanted.height - piece.height);
-const saysElse = (wanted: Wanted, piece: Piece): boolean => piece.words !== '' && piece.words.toLowerCase() !== wanted.words.toLowerCase();
+const trimOf = (wanted: Wanted, piece: Piece): number =>
+  Math.max(0, piece.width - wanted.width) + Math.max(0, piece.height - wanted.height);
+const shortOf = (wanted: Wanted, piece: Piece): number =>
+  Math.max(0, wanted.width - piece.width) + Math.max(0, wanted.height - piece.height);
+const saysElse = (wanted: Wanted, piece: Piece): boolean =>
+  piece.words !== '' && piece.words.toLowerCase() !== wanted.words.toLowerCase();
 
 const costWithoutColor = (wanted: Wanted, look: Look, piece: Piece, soon: boolean): number =>
-  BOLDER * bolderBy(look, piece) + TRIMMED * trimOf(wanted, piece) + SMALLER * shortOf(wanted, piece) + (saysElse(wanted, piece) ? OTHER_WORDS : 0) + (piece.finish === wanted.finish ? 0 : OTHER_FINISH) - (soon ? SOON : 0);
+  BOLDER * bolderBy(look, piece) +
+  TRIMMED * trimOf(wanted, piece) +
+  SMALLER * shortOf(wanted, piece) +
+  (saysElse(wanted, piece) ? OTHER_WORDS : 0) +
+  (piece.finish === wanted.finish ? 0 : OTHER_FINISH) -
+  (soon ? SOON : 0);
 
 const distances = new WeakMap<Look, Map<Hex, number>>();
 
@@ -99,9 +119,19 @@ function substitute(wanted: Wanted, look: Look, piece: Piece, soon: boolean, wit
   const away = awayFrom(look, piece.color);
   const [bolder, trim, short] = [bolderBy(look, piece), trimOf(wanted, piece), shortOf(wanted, piece)];
   const facts = [
-    away < 3 ? 'matches the kit’s colors' : away < 12 ? 'near the kit’s colors' : away < 22 ? 'a color of its own' : 'looks foreign to the kit',
-    bolder > 0.02 ? 'bolder than the kit' : '', trim > 0.05 ? `trim ${Math.round(trim * 10) / 10} mm` : '', short > 0.05 ? `${Math.round(short * 10) / 10} mm short` : '',
-    saysElse(wanted, piece) ? `says “${piece.words}”` : '', piece.finish === wanted.finish ? '' : piece.finish, soon ? 'to be used soon' : '',
+    away < 3
+      ? 'matches the kit’s colors'
+      : away < 12
+        ? 'near the kit’s colors'
+        : away < 22
+          ? 'a color of its own'
+          : 'looks foreign to the kit',
+    bolder > 0.02 ? 'bolder than the kit' : '',
+    trim > 0.05 ? `trim ${Math.round(trim * 10) / 10} mm` : '',
+    short > 0.05 ? `${Math.round(short * 10) / 10} mm short` : '',
+    saysElse(wanted, piece) ? `says “${piece.words}”` : '',
+    piece.finish === wanted.finish ? '' : piece.finish,
+    soon ? 'to be used soon' : '',
   ];
   return { piece, cost: without + away, difference: away, bolder, trim, sentence: facts.filter(Boolean).join(', ') };
 }

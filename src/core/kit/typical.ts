@@ -6,16 +6,38 @@ type Line = readonly [kind: Kind, count: number, width: number, height: number, 
 
 /** What a mini kit usually has: three sheets (handbook 3; usual values, to be corrected). */
 const MINI: readonly Line[] = [
-  ['full-box', 8, 38.1, 48.3, 1], ['date-cover', 7, 38.1, 12, 1], ['header', 7, 38.1, 6.4, 1, 'to do'], ['header', 7, 38.1, 6.4, 1, 'today'],
-  ['half-box', 6, 38.1, 24.1, 2], ['quarter-box', 12, 38.1, 12, 2], ['checklist', 4, 38.1, 48.3, 2], ['check-flag', 6, 38, 9, 2], ['banner', 1, 76.2, 20, 2, 'weekend'],
-  ['icon', 24, 12, 12, 3], ['script', 12, 28, 8, 3], ['bottom-washi', 2, 160, 11, 3], ['washi', 4, 120, 8, 3], ['habit-tracker', 2, 38, 16, 3],
+  ['full-box', 8, 38.1, 48.3, 1],
+  ['date-cover', 7, 38.1, 12, 1],
+  ['header', 7, 38.1, 6.4, 1, 'to do'],
+  ['header', 7, 38.1, 6.4, 1, 'today'],
+  ['half-box', 6, 38.1, 24.1, 2],
+  ['quarter-box', 12, 38.1, 12, 2],
+  ['checklist', 4, 38.1, 48.3, 2],
+  ['check-flag', 6, 38, 9, 2],
+  ['banner', 1, 76.2, 20, 2, 'weekend'],
+  ['icon', 24, 12, 12, 3],
+  ['script', 12, 28, 8, 3],
+  ['bottom-washi', 2, 160, 11, 3],
+  ['washi', 4, 120, 8, 3],
+  ['habit-tracker', 2, 38, 16, 3],
 ];
 
 /** A full kit adds sheets of littles, labels, dots, trackers and deco. */
 const FULL: readonly Line[] = [
   ...MINI,
-  ['third-box', 8, 38.1, 16, 4], ['label', 12, 38, 12, 4], ['flag', 10, 38, 10, 4], ['little', 14, 38.1, 12, 5], ['circle', 16, 14, 14, 5], ['teardrop', 8, 14, 18, 5],
-  ['date-dot', 31, 8, 8, 6], ['week-tracker', 2, 38, 48, 6], ['quote-box', 1, 38.1, 48.3, 6], ['deco', 12, 25, 25, 7], ['overlay', 4, 38.1, 48.3, 7], ['extender', 1, 38, 12, 7], ['double-box', 1, 76.2, 48.3, 7],
+  ['third-box', 8, 38.1, 16, 4],
+  ['label', 12, 38, 12, 4],
+  ['flag', 10, 38, 10, 4],
+  ['little', 14, 38.1, 12, 5],
+  ['circle', 16, 14, 14, 5],
+  ['teardrop', 8, 14, 18, 5],
+  ['date-dot', 31, 8, 8, 6],
+  ['week-tracker', 2, 38, 48, 6],
+  ['quote-box', 1, 38.1, 48.3, 6],
+  ['deco', 12, 25, 25, 7],
+  ['overlay', 4, 38.1, 48.3, 7],
+  ['extender', 1, 38, 12, 7],
+  ['double-box', 1, 76.2, 48.3, 7],
 ];
 
 export const TYPICAL = { mini: MINI, full: FULL } as const;
@@ -29,13 +51,34 @@ export function typicalKit(name: string, size: keyof typeof TYPICAL): Kit {
       // each number of the month is a design of its own
       const numbers = kind === 'date-dot' ? Array.from({ length: count }, (_, i) => String(i + 1)) : [words];
       return numbers.map((text): Piece => {
-        const short = kind.split('-').map((w) => w.slice(0, kind.includes('-') ? 1 : 2)).join('').toUpperCase();
+        const short = kind
+          .split('-')
+          .map((w) => w.slice(0, kind.includes('-') ? 1 : 2))
+          .join('')
+          .toUpperCase();
         const nth = (seen.get(short) ?? 0) + 1;
         seen.set(short, nth);
         const { shape, writable, opacity } = traits(kind);
         return {
-          kit: name, code: `${short}-${nth}`, kind, count: kind === 'date-dot' ? 1 : count, width, height, sheet, shape, color: '#d9d4c7', accent: '#9a9484', motif: '', words: text, icon: '',
-          writable, opacity, finish: 'matte-removable', foil: 'none', rows: kind === 'checklist' ? 6 : 0, faces: 'none',
+          kit: name,
+          code: `${short}-${nth}`,
+          kind,
+          count: kind === 'date-dot' ? 1 : count,
+          width,
+          height,
+          sheet,
+          shape,
+          color: '#d9d4c7',
+          accent: '#9a9484',
+          motif: '',
+          words: text,
+          icon: '',
+          writable,
+          opacity,
+          finish: 'matte-removable',
+          foil: 'none',
+          rows: kind === 'checklist' ? 6 : 0,
+          faces: 'none',
         };
       });
     }),

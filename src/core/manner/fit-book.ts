@@ -12,7 +12,10 @@ const BAND = { most: 22, least: 11 };
 const LOWERED_AT_MOST = 8;
 const UNDER_BAND = 1;
 
-/** mm over a book's date headers that a top band could have, headers lowered as far as they may be; what is over `BAND.least` will do. */
+/**
+ * mm over a book's date headers that a top band could have, headers lowered as far as they may be; what is over
+ * `BAND.least` will do.
+ */
 export function bandRoom(book: Book): number {
   const top = topOfHeaders(book);
   return Math.min(BAND.most, top - EDGE - UNDER_BAND + Math.min(LOWERED_AT_MOST, top / 2));
@@ -56,14 +59,26 @@ function lowered(r: Region, by: number, floor: number): Region {
 
 function raised(book: Book): Book {
   const free = regionsOf(book, 'date-header').map((header) => {
-    const above = book.regions.filter((r) => r.page === header.page && ['top-strip', 'month-flag'].includes(r.kind) && r.x < right(header) && right(r) > header.x);
+    const above = book.regions.filter(
+      (r) =>
+        r.page === header.page &&
+        ['top-strip', 'month-flag'].includes(r.kind) &&
+        r.x < right(header) &&
+        right(r) > header.x,
+    );
     return header.y - Math.max(EDGE, ...above.map(bottom));
   });
   const by = tidy(Math.min(...free, ...regionsOf(book, 'date-header').map((r) => r.h)));
   if (!(by >= 1)) return book;
   return {
     ...book,
-    regions: book.regions.map((r) => (r.kind === 'date-header' ? { ...r, y: tidy(r.y - by) } : r.kind === 'day' ? { ...r, y: tidy(r.y - by), h: tidy(r.h + by) } : r)),
+    regions: book.regions.map((r) =>
+      r.kind === 'date-header'
+        ? { ...r, y: tidy(r.y - by) }
+        : r.kind === 'day'
+          ? { ...r, y: tidy(r.y - by), h: tidy(r.h + by) }
+          : r,
+    ),
   };
 }
 
@@ -71,7 +86,10 @@ function overNotesRow(book: Book): Book {
   return {
     ...book,
     regions: book.regions.map((r) => {
-      const strip = r.kind === 'day' ? regionsOf(book, 'bottom-strip').find((s) => s.page === r.page && s.x < right(r) && right(s) > r.x) : undefined;
+      const strip =
+        r.kind === 'day'
+          ? regionsOf(book, 'bottom-strip').find((s) => s.page === r.page && s.x < right(r) && right(s) > r.x)
+          : undefined;
       return strip ? { ...r, h: tidy(bottom(strip) - r.y) } : r;
     }),
   };

@@ -2,7 +2,10 @@ import { USUAL_HABITS } from './habits';
 import type { Manner } from './manner';
 import { USUAL_WAYS } from './ways';
 
-/** Grounded: no bottom washi; the full boxes stand in line on the bottom edge, the list starts above the printed top (handbook 5). */
+/**
+ * Grounded: no bottom washi; the full boxes stand in line on the bottom edge, the list starts above the printed top
+ * (handbook 5).
+ */
 export const grounded: Manner = {
   name: 'grounded',
   says: 'No bottom washi: all full boxes stand in line on the bottom edge, the lists start high.',

@@ -6,4 +6,10 @@ import { scattered } from './scattered';
 import { threeRows } from './three-rows';
 
 /** The schools that ship, by the name the headless command takes. One line a school. */
-export const MANNERS: Readonly<Record<string, Manner>> = { scattered, 'three-rows': threeRows, grounded, airy, crowned };
+export const MANNERS: Readonly<Record<string, Manner>> = {
+  scattered,
+  'three-rows': threeRows,
+  grounded,
+  airy,
+  crowned,
+};

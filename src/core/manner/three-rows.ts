@@ -2,7 +2,10 @@ import { USUAL_HABITS } from './habits';
 import type { Manner } from './manner';
 import { USUAL_WAYS } from './ways';
 
-/** Three rows: every day has the same jobs for its rows: full box, littles, to-do list; built from the bottom up (handbook 5). */
+/**
+ * Three rows: every day has the same jobs for its rows: full box, littles, to-do list; built from the bottom up
+ * (handbook 5).
+ */
 export const threeRows: Manner = {
   name: 'three-rows',
   says: 'Every day keeps the same three rows: a full box, the littles, a to-do list.',

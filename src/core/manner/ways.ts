@@ -5,7 +5,10 @@ import { STANDS } from './rhythm';
 export const SEQUENCES = ['alternating', 'fanned', 'blocked', 'same'] as const;
 export type Sequence = (typeof SEQUENCES)[number];
 
-/** What schools do differently beyond the options of a spread (handbook 5). Each is a setting with the school's habit as its default. */
+/**
+ * What schools do differently beyond the options of a spread (handbook 5). Each is a setting with the school's habit
+ * as its default.
+ */
 export interface Ways {
   /** the printed rows are a system with a job for each row, or only marks to hide */
   readonly keepsRows: boolean;

@@ -16,8 +16,7 @@ export const lettersOn = (hand: Hand, width: number): number =>
   Math.max(0, Math.floor((hand.lettersPerLine * width) / hand.lineWidth + 1e-9));
 
 /** Whole lines in `height` mm. */
-export const linesIn = (hand: Hand, height: number): number =>
-  Math.max(0, Math.floor(height / hand.linePitch + 1e-9));
+export const linesIn = (hand: Hand, height: number): number => Math.max(0, Math.floor(height / hand.linePitch + 1e-9));
 
 /**
  * The text as it would be written on lines of `width` mm: broken between words,
@@ -60,7 +59,13 @@ export function textFits(text: string, width: number, height: number, hand: Hand
 
 /** Letters of each word. A week's texts are tried on one base after another, so they are counted once. */
 function wordLengths(text: string): readonly number[] {
-  const known = counted.get(text) ?? text.trim().split(/\s+/).filter(Boolean).map((word) => [...word].length);
+  const known =
+    counted.get(text) ??
+    text
+      .trim()
+      .split(/\s+/)
+      .filter(Boolean)
+      .map((word) => [...word].length);
   if (counted.size >= MOST_COUNTED) counted.clear();
   counted.set(text, known);
   return known;
@@ -69,7 +74,10 @@ function wordLengths(text: string): readonly number[] {
 const counted = new Map<string, readonly number[]>();
 const MOST_COUNTED = 5000;
 
-/** The longest beginning of the text, closed with an ellipsis, that can be written there, cut between words where one is not too long for a line; null when there is no room for three letters. */
+/**
+ * The longest beginning of the text, closed with an ellipsis, that can be written there, cut between words where one
+ * is not too long for a line; null when there is no room for three letters.
+ */
 export function shortened(text: string, width: number, height: number, hand: Hand): string | null {
   const words = text.trim().split(/\s+/);
   for (let count = words.length; count > 0; count--) {

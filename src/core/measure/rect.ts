@@ -72,10 +72,7 @@ function without(r: Rect, cover: Rect): Rect[] {
 
 /** Area of the union, in square mm: what is really covered, overlaps counted once. */
 export function unionArea(rects: readonly Rect[]): number {
-  return rects.reduce(
-    (sum, r, i) => sum + subtract(r, rects.slice(0, i)).reduce((s, part) => s + area(part), 0),
-    0,
-  );
+  return rects.reduce((sum, r, i) => sum + subtract(r, rects.slice(0, i)).reduce((s, part) => s + area(part), 0), 0);
 }
 
 /** The upright rectangle round `r` after a turn of `deg` degrees about its center. */

@@ -1,6 +1,9 @@
 import type { Hand } from './hand';
 
-/** Written once by hand and measured, it tells how large its owner writes; letters wide and narrow, as items have them (handbook P4). */
+/**
+ * Written once by hand and measured, it tells how large its owner writes; letters wide and narrow, as items have them
+ * (handbook P4).
+ */
 export const SAMPLE_LINE = 'early ferry, vet at half past four, dig bed two';
 
 /** Lines of the sample are counted from the first to the last of these. */
@@ -16,7 +19,9 @@ const LINE_WIDTH = 38.1;
 export function handFromSample(length: number, rise: number): Hand | null {
   const lettersPerLine = Math.floor(LINE_WIDTH / (length / [...SAMPLE_LINE].length));
   const linePitch = Math.round((rise / (SAMPLE_LINES - 1)) * 100) / 100;
-  return lettersPerLine >= 4 && lettersPerLine <= 60 && linePitch >= 2 && linePitch <= 12 ? { lettersPerLine, lineWidth: LINE_WIDTH, linePitch } : null;
+  return lettersPerLine >= 4 && lettersPerLine <= 60 && linePitch >= 2 && linePitch <= 12
+    ? { lettersPerLine, lineWidth: LINE_WIDTH, linePitch }
+    : null;
 }
 
 /** What the sample measures for a hand; the other way round. mm */

@@ -18,7 +18,8 @@ import type { Unit } from './units';
 import { unitsOf } from './units';
 
 /**
- * An item whose time or words changed after it was laid: written anew on its own sticker, which goes where its time is now with
+ * An item whose time or words changed after it was laid: written anew on its own sticker, which goes where its time
+ * is now with
  * the fewest moves of all others.
  * @returns null when it does not stand alone on its day, is stuck down, or does not fit there
  */
@@ -35,18 +36,36 @@ export function asItIsNow(context: Context, placements: readonly Placement[], ke
   for (const at of placesByTime(others, sortMinute(demand))) {
     const order = [...others.slice(0, at), own, ...others.slice(at)];
     const stays = units.indexOf(own) === at;
-    const solved = fewestMoves(order.map((u) => ({ y: u === own && !stays ? null : u.y, h: u.h, fixed: u.fixed })), { from: column.y, to: bottom(column), gap: (upper) => gapUnder(context, order[upper] ?? null, upper) });
+    const solved = fewestMoves(
+      order.map((u) => ({ y: u === own && !stays ? null : u.y, h: u.h, fixed: u.fixed })),
+      { from: column.y, to: bottom(column), gap: (upper) => gapUnder(context, order[upper] ?? null, upper) },
+    );
     const moved = solved ? solved.moved + (stays ? 0 : 1) : Infinity;
     if (solved && (!best || moved < best.moved)) best = { moved, tops: solved.tops, order };
   }
   if (!best) return null;
   const { tops, order } = best;
   const shifts = new Map(order.flatMap((u, i) => u.parts.map((q) => [q.id, (tops[i] as number) - u.y] as const)));
-  const shifted = placements.map((q) => (Math.abs(shifts.get(q.id) ?? 0) > 0.01 ? { ...q, y: tidy(q.y + (shifts.get(q.id) as number)) } : q));
-  return { change: between(placements, writtenAnew(context, shifted, p.id, demand), `Write “${demand.title.slice(0, 30)}” as it is now`), moved: best.moved, day: demand.day };
+  const shifted = placements.map((q) =>
+    Math.abs(shifts.get(q.id) ?? 0) > 0.01 ? { ...q, y: tidy(q.y + (shifts.get(q.id) as number)) } : q,
+  );
+  return {
+    change: between(
+      placements,
+      writtenAnew(context, shifted, p.id, demand),
+      `Write “${demand.title.slice(0, 30)}” as it is now`,
+    ),
+    moved: best.moved,
+    day: demand.day,
+  };
 }
 
-function writtenAnew(context: Context, placements: readonly Placement[], id: string, demand: Demand): readonly Placement[] {
+function writtenAnew(
+  context: Context,
+  placements: readonly Placement[],
+  id: string,
+  demand: Demand,
+): readonly Placement[] {
   const index = pieceIndex(context);
   const stack = stackOf(placements, id);
   const [base, ...over] = stack;
@@ -55,7 +74,16 @@ function writtenAnew(context: Context, placements: readonly Placement[], id: str
   const circle = over.find((q) => q.text !== null);
   const timed = circle && demand.start !== null;
   const whole = writtenText(timed ? { ...demand, start: null } : demand);
-  const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: base.w, h: base.h, turn: base.turn }, laidOn(base, placements));
+  const room = writingRoom(
+    { kind: piece.kind, shape: piece.shape, w: base.w, h: base.h, turn: base.turn },
+    laidOn(base, placements),
+  );
   const text = shortened(whole, room.w, room.h, context.options.hand) ?? whole;
-  return placements.map((q) => (q.id === id ? { ...q, text, ink: inkFor(piece) } : q === circle ? { ...q, text: timed ? spokenTime(demand.start as number) : null } : q));
+  return placements.map((q) =>
+    q.id === id
+      ? { ...q, text, ink: inkFor(piece) }
+      : q === circle
+        ? { ...q, text: timed ? spokenTime(demand.start as number) : null }
+        : q,
+  );
 }

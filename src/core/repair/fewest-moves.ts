@@ -20,13 +20,15 @@ export interface Moves {
 }
 
 /**
- * Stands a column's pieces in the given order with the fewest moves of those that have a place already. Exact: the shortest
+ * Stands a column's pieces in the given order with the fewest moves of those that have a place already. Exact: the
+ * shortest
  * path over those that stay, each step asking whether what is moved between two of them fits there.
  * @returns null when it cannot be done
  */
 export function fewestMoves(standing: readonly Standing[], column: Column): Moves | null {
   const n = standing.length;
-  // best[i + 1]: fewest moves when the i-th stays (i = -1: the top of the column, i = n: its foot), and which stayed before it
+  // best[i + 1]: fewest moves when the i-th stays (i = -1: the top of the column, i = n: its foot), and which stayed
+  // before it
   const best: ({ moved: number; before: number } | null)[] = new Array<null>(n + 2).fill(null);
   best[0] = { moved: 0, before: -2 };
   for (let i = 0; i <= n; i++) {
@@ -45,14 +47,19 @@ export function fewestMoves(standing: readonly Standing[], column: Column): Move
   const end = best[n + 1];
   if (!end) return null;
   const tops = standing.map((s) => s.y ?? 0);
-  for (let i = n; i >= 0; i = (best[i + 1] as { before: number }).before) spread(standing, column, (best[i + 1] as { before: number }).before, i, tops);
+  for (let i = n; i >= 0; i = (best[i + 1] as { before: number }).before)
+    spread(standing, column, (best[i + 1] as { before: number }).before, i, tops);
   return { tops, moved: end.moved };
 }
 
-const footOf = (standing: readonly Standing[], column: Column, j: number): number => (j < 0 ? column.from : ((standing[j] as Standing).y as number) + (standing[j] as Standing).h);
-const topOf = (standing: readonly Standing[], column: Column, i: number): number => (i >= standing.length ? column.to : ((standing[i] as Standing).y as number));
+const footOf = (standing: readonly Standing[], column: Column, j: number): number =>
+  j < 0 ? column.from : ((standing[j] as Standing).y as number) + (standing[j] as Standing).h;
+const topOf = (standing: readonly Standing[], column: Column, i: number): number =>
+  i >= standing.length ? column.to : ((standing[i] as Standing).y as number);
 
-/** mm over when all that is moved stands between the j-th and the i-th, gaps kept; under nothing when it does not fit. */
+/**
+ * mm over when all that is moved stands between the j-th and the i-th, gaps kept; under nothing when it does not fit.
+ */
 function slack(standing: readonly Standing[], column: Column, j: number, i: number): number {
   const room = topOf(standing, column, i) - footOf(standing, column, j);
   const between = standing.slice(j + 1, i);
@@ -61,9 +68,13 @@ function slack(standing: readonly Standing[], column: Column, j: number, i: numb
   return room - gaps - between.reduce((mm, s) => mm + s.h, 0);
 }
 
-const fits = (standing: readonly Standing[], column: Column, j: number, i: number): boolean => slack(standing, column, j, i) >= -1e-6;
+const fits = (standing: readonly Standing[], column: Column, j: number, i: number): boolean =>
+  slack(standing, column, j, i) >= -1e-6;
 
-/** Stands what is moved between two that stay with equal gaps; what is over widens them by half at most, the rest stays one open place below. */
+/**
+ * Stands what is moved between two that stay with equal gaps; what is over widens them by half at most, the rest
+ * stays one open place below.
+ */
 function spread(standing: readonly Standing[], column: Column, j: number, i: number, tops: number[]): void {
   const between = standing.slice(j + 1, i);
   if (!between.length) return;

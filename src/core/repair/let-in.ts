@@ -29,33 +29,65 @@ const UNDER_HEADER = 1;
 const MOST_BASES = 8;
 
 /**
- * Lets an item into its day with the fewest moves of what is already down (handbook D4): in its place by time, on the best
+ * Lets an item into its day with the fewest moves of what is already down (handbook D4): in its place by time, on the
+ * best
  * suited base that needs no more moves than any other. What is locked, headers, bands and banners never move.
  * @returns null when it does not fit
  */
-export function letIn(context: Context, placements: readonly Placement[], key: string, label = 'Let in'): Repair | null {
+export function letIn(
+  context: Context,
+  placements: readonly Placement[],
+  key: string,
+  label = 'Let in',
+): Repair | null {
   const demand = context.week.demands.find((d) => d.key === key);
   if (!demand || matchDemands(placements, context.week.demands).has(key)) return null;
   return letInAs(context, placements, [demand], label);
 }
 
 /** The same for one item, or several as the rows of one list; on the day and with the list name that they bear here. */
-export function letInAs(context: Context, placements: readonly Placement[], demands: readonly Demand[], label = 'Let in'): Repair | null {
+export function letInAs(
+  context: Context,
+  placements: readonly Placement[],
+  demands: readonly Demand[],
+  label = 'Let in',
+): Repair | null {
   const [demand] = demands;
   const column = demand && dayColumn(context.book, demand.day);
   if (!demand || !column || demand.kind === 'band') return null;
   const units = unitsOf(context, placements, column);
-  const one: Context = { ...context, options: { ...context.options, ahead: 'all' }, week: { ...context.week, demands } };
-  const candidate = candidatesOf(Draft.begin(context, placements), one, demand.day, new Map()).find((c) => c.block.demands.length === demands.length);
-  const choices = [...(candidate?.choices ?? [])].sort((a, b) => a.cost - b.cost).filter((c, i, all) => all.slice(0, i).filter((x) => x.height === c.height).length === 0).slice(0, MOST_BASES);
-  let best: { moved: number; rank: number; units: readonly (Unit | null)[]; tops: readonly number[]; choice: Choice } | null = null;
+  const one: Context = {
+    ...context,
+    options: { ...context.options, ahead: 'all' },
+    week: { ...context.week, demands },
+  };
+  const candidate = candidatesOf(Draft.begin(context, placements), one, demand.day, new Map()).find(
+    (c) => c.block.demands.length === demands.length,
+  );
+  const choices = [...(candidate?.choices ?? [])]
+    .sort((a, b) => a.cost - b.cost)
+    .filter((c, i, all) => all.slice(0, i).filter((x) => x.height === c.height).length === 0)
+    .slice(0, MOST_BASES);
+  let best: {
+    moved: number;
+    rank: number;
+    units: readonly (Unit | null)[];
+    tops: readonly number[];
+    choice: Choice;
+  } | null = null;
   for (const [rank, choice] of choices.entries()) {
     for (const at of placesByTime(units, sortMinute(demand))) {
       const order: (Unit | null)[] = [...units.slice(0, at), null, ...units.slice(at)];
-      const solved = fewestMoves(order.map((u) => (u ? { y: u.y, h: u.h, fixed: u.fixed } : { y: null, h: choice.height, fixed: false })), {
-        from: column.y, to: bottom(column), gap: (upper) => gapUnder(context, order[upper] ?? null, upper),
-      });
-      if (solved && (!best || solved.moved < best.moved || (solved.moved === best.moved && rank < best.rank))) best = { moved: solved.moved, rank, units: order, tops: solved.tops, choice };
+      const solved = fewestMoves(
+        order.map((u) => (u ? { y: u.y, h: u.h, fixed: u.fixed } : { y: null, h: choice.height, fixed: false })),
+        {
+          from: column.y,
+          to: bottom(column),
+          gap: (upper) => gapUnder(context, order[upper] ?? null, upper),
+        },
+      );
+      if (solved && (!best || solved.moved < best.moved || (solved.moved === best.moved && rank < best.rank)))
+        best = { moved: solved.moved, rank, units: order, tops: solved.tops, choice };
     }
   }
   if (!best) return null;
@@ -72,9 +104,20 @@ export function placesByTime(units: readonly Unit[], minute: number): number[] {
 
 /** mm to keep under a unit; none over the first. */
 export const gapUnder = (context: Context, upper: Unit | null, at: number): number =>
-  at < 0 ? 0 : upper && upper.parts[0]?.role === 'base' && upper.h < 12 ? Math.min(UNDER_HEADER, context.options.gap) : context.options.gap;
+  at < 0
+    ? 0
+    : upper && upper.parts[0]?.role === 'base' && upper.h < 12
+      ? Math.min(UNDER_HEADER, context.options.gap)
+      : context.options.gap;
 
-function carryOut(context: Context, placements: readonly Placement[], demands: readonly Demand[], column: Region, best: { moved: number; units: readonly (Unit | null)[]; tops: readonly number[]; choice: Choice }, label: string): Repair | null {
+function carryOut(
+  context: Context,
+  placements: readonly Placement[],
+  demands: readonly Demand[],
+  column: Region,
+  best: { moved: number; units: readonly (Unit | null)[]; tops: readonly number[]; choice: Choice },
+  label: string,
+): Repair | null {
   const demand = demands[0] as Demand;
   const moves = new Map<string, Placement>();
   best.units.forEach((unit, i) => {
@@ -84,12 +127,18 @@ function carryOut(context: Context, placements: readonly Placement[], demands: r
   const moved = placements.map((p) => moves.get(p.id) ?? p);
   const draft = Draft.begin(context, moved);
   const at = { page: column.page, day: demand.day, column, y: best.tops[best.units.indexOf(null)] as number };
-  const dressed = best.choice.form ? dressBase(draft, context, demand, best.choice, at) : dressList(draft, context, { demands, list: demand.list, minute: sortMinute(demand) }, at);
+  const dressed = best.choice.form
+    ? dressBase(draft, context, demand, best.choice, at)
+    : dressList(draft, context, { demands, list: demand.list, minute: sortMinute(demand) }, at);
   if (!dressed) return null;
   const added = draft.placements.slice(moved.length);
   return {
-    change: { label: `${label} “${demand.title.slice(0, 40)}”`, before: placements.filter((p) => moves.has(p.id)), after: [...placements.flatMap((p) => moves.get(p.id) ?? []), ...added] },
-    moved: best.moved, day: demand.day,
+    change: {
+      label: `${label} “${demand.title.slice(0, 40)}”`,
+      before: placements.filter((p) => moves.has(p.id)),
+      after: [...placements.flatMap((p) => moves.get(p.id) ?? []), ...added],
+    },
+    moved: best.moved,
+    day: demand.day,
   };
 }
-

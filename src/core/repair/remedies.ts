@@ -12,7 +12,8 @@ const OFFERED = 3;
 const TRIED = 60;
 
 /**
- * Actions that truly take a finding away: each was tried on the spread, and what it leaves has the finding no more, nothing
+ * Actions that truly take a finding away: each was tried on the spread, and what it leaves has the finding no more,
+ * nothing
  * worse than before, and no sticker used twice. Empty where nothing helps but to wave it through.
  */
 export function remediesFor(context: Context, placements: readonly Placement[], finding: Finding): Remedy[] {
@@ -30,15 +31,18 @@ export function remediesFor(context: Context, placements: readonly Placement[], 
   return offered;
 }
 
-const heavy = (list: readonly Finding[], severity: Finding['severity']): number => list.filter((f) => f.severity === severity).length;
+const heavy = (list: readonly Finding[], severity: Finding['severity']): number =>
+  list.filter((f) => f.severity === severity).length;
 
 function helps({ context, placements, finding }: Case, remedy: Remedy, before: readonly Finding[]): boolean {
   const next = remedy.patch ? withPatch(context, remedy.patch) : context;
   const laid = remedy.change ? apply(placements, remedy.change) : placements;
   if (overdrawnPlacements(next, laid).length) return false;
   const after = review(viewOf(next, laid));
-  const same = (list: readonly Finding[]): number => list.filter((f) => f.rule === finding.rule && f.severity === finding.severity).length;
+  const same = (list: readonly Finding[]): number =>
+    list.filter((f) => f.rule === finding.rule && f.severity === finding.severity).length;
   const gone = !after.some((f) => f.rule === finding.rule && f.message === finding.message);
   const [stops, fixes] = [heavy(after, 'stop') - heavy(before, 'stop'), heavy(after, 'fix') - heavy(before, 'fix')];
-  return gone && same(after) < same(before) && stops <= 0 && fixes <= (stops < 0 ? 1 : 0); // what would not work may become what would show
+  // what would not work may become what would show
+  return gone && same(after) < same(before) && stops <= 0 && fixes <= (stops < 0 ? 1 : 0);
 }

@@ -38,13 +38,20 @@ export interface Case {
 /** Thinks of remedies; whether they help is found out afterwards. */
 export type Idea = (c: Case) => readonly Remedy[];
 
-export const asEdit = (label: string, change: Change | null): Remedy[] => (change && (change.before.length || change.after.length) ? [{ label, change: { ...change, label }, patch: null }] : []);
+export const asEdit = (label: string, change: Change | null): Remedy[] =>
+  change && (change.before.length || change.after.length) ? [{ label, change: { ...change, label }, patch: null }] : [];
 export const asPatch = (label: string, patch: Patch): Remedy => ({ label, change: null, patch });
 
 /** The context with other settings, and with what was done or said beside it. */
 export function withPatch(context: Context, patch: Patch): Context {
   const ticked = patch.ticked ? [...context.ticked, patch.ticked] : context.ticked;
-  const next = { ...context, week: patchedWeek(context.week, patch), ticked, options: { ...context.options, ...patch.options }, ways: { ...context.ways, ...patch.ways } };
+  const next = {
+    ...context,
+    week: patchedWeek(context.week, patch),
+    ticked,
+    options: { ...context.options, ...patch.options },
+    ways: { ...context.ways, ...patch.ways },
+  };
   return { ...next, book: fitBook(context.printed, next.ways, next.options) };
 }
 
@@ -54,6 +61,10 @@ export function patchedWeek(week: WeekDemands, { bothMeant = [], moved }: Patch)
   return {
     ...week,
     bothMeant: [...(week.bothMeant ?? []), ...bothMeant.map((pair) => pairKey(...pair))],
-    demands: moved ? week.demands.flatMap((d) => (d.uid !== moved.uid || d.on !== moved.on ? d : day < 0 ? [] : { ...d, day, lastDay: day, on: moved.to })) : week.demands,
+    demands: moved
+      ? week.demands.flatMap((d) =>
+          d.uid !== moved.uid || d.on !== moved.on ? d : day < 0 ? [] : { ...d, day, lastDay: day, on: moved.to },
+        )
+      : week.demands,
   };
 }

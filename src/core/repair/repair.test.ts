@@ -34,28 +34,38 @@ function tryAll(standing: readonly Standing[], column: Column): number | null {
 }
 
 it('moves the fewest, as trying every set of pieces that stay (D4)', () => {
-  const cases = fc.record({ heights: fc.array(fc.integer({ min: 5, max: 20 }), { maxLength: 7 }), gaps: fc.array(fc.integer({ min: 2, max: 14 }), { minLength: 8, maxLength: 8 }), fixed: fc.array(fc.boolean(), { minLength: 8, maxLength: 8 }), at: fc.nat(7), h: fc.integer({ min: 5, max: 25 }), foot: fc.integer({ min: 0, max: 30 }) });
-  fc.assert(fc.property(cases, ({ heights, gaps, fixed, at, h, foot }) => {
-    let y = 0;
-    const there: Standing[] = heights.map((height, i) => {
-      y += gaps[i] as number;
-      const s = { y, h: height, fixed: i % 3 === 0 && (fixed[i] as boolean) };
-      y += height;
-      return s;
-    });
-    const standing = [...there.slice(0, at), { y: null, h, fixed: false }, ...there.slice(at)];
-    const column: Column = { from: 0, to: y + foot, gap: (upper) => (upper < 0 ? 0 : 2) };
-    const solved = fewestMoves(standing, column);
-    expect(solved?.moved ?? null).toBe(tryAll(standing, column));
-    if (solved) {
-      solved.tops.forEach((top, i) => {
-        const above = i ? (solved.tops[i - 1] as number) + (standing[i - 1] as Standing).h : column.from;
-        expect(top).toBeGreaterThanOrEqual(above - 1e-6);
-        if (standing[i]?.fixed) expect(top).toBe(standing[i]?.y);
+  const cases = fc.record({
+    heights: fc.array(fc.integer({ min: 5, max: 20 }), { maxLength: 7 }),
+    gaps: fc.array(fc.integer({ min: 2, max: 14 }), { minLength: 8, maxLength: 8 }),
+    fixed: fc.array(fc.boolean(), { minLength: 8, maxLength: 8 }),
+    at: fc.nat(7),
+    h: fc.integer({ min: 5, max: 25 }),
+    foot: fc.integer({ min: 0, max: 30 }),
+  });
+  fc.assert(
+    fc.property(cases, ({ heights, gaps, fixed, at, h, foot }) => {
+      let y = 0;
+      const there: Standing[] = heights.map((height, i) => {
+        y += gaps[i] as number;
+        const s = { y, h: height, fixed: i % 3 === 0 && (fixed[i] as boolean) };
+        y += height;
+        return s;
       });
-      expect((solved.tops.at(-1) as number) + (standing.at(-1) as Standing).h).toBeLessThanOrEqual(column.to + 1e-6);
-    }
-  }), { numRuns: 400, seed: 9 });
+      const standing = [...there.slice(0, at), { y: null, h, fixed: false }, ...there.slice(at)];
+      const column: Column = { from: 0, to: y + foot, gap: (upper) => (upper < 0 ? 0 : 2) };
+      const solved = fewestMoves(standing, column);
+      expect(solved?.moved ?? null).toBe(tryAll(standing, column));
+      if (solved) {
+        solved.tops.forEach((top, i) => {
+          const above = i ? (solved.tops[i - 1] as number) + (standing[i - 1] as Standing).h : column.from;
+          expect(top).toBeGreaterThanOrEqual(above - 1e-6);
+          if (standing[i]?.fixed) expect(top).toBe(standing[i]?.y);
+        });
+        expect((solved.tops.at(-1) as number) + (standing.at(-1) as Standing).h).toBeLessThanOrEqual(column.to + 1e-6);
+      }
+    }),
+    { numRuns: 400, seed: 9 },
+  );
 });
 
 describe('a late item', () => {
@@ -69,14 +79,21 @@ describe('a late item', () => {
     expect(matchDemands(after, busy.week.demands).get('late')).toMatchObject({ day: 2, text: writtenText(late) });
     expect(overdrawnPlacements(busy, after)).toEqual([]);
     expect(repair.change.before.every((p) => p.day === 2 && !p.locked)).toBe(true);
-    expect(review(viewOf(busy, after)).filter((f) => f.severity !== 'look')).toEqual(review(viewOf(c, placements)).filter((f) => f.severity !== 'look'));
-    expect(new Set(repair.change.before.filter((p) => p.layer === 0).map((p) => p.y)).size).toBeGreaterThanOrEqual(repair.moved);
+    expect(review(viewOf(busy, after)).filter((f) => f.severity !== 'look')).toEqual(
+      review(viewOf(c, placements)).filter((f) => f.severity !== 'look'),
+    );
+    expect(new Set(repair.change.before.filter((p) => p.layer === 0).map((p) => p.y)).size).toBeGreaterThanOrEqual(
+      repair.moved,
+    );
   });
   it('is not let in twice, and not where there is no room', () => {
     const repair = letIn(busy, placements, 'late')!;
     expect(letIn(busy, apply(placements, repair.change), 'late')).toBeNull();
     const full = [0, 1, 2].map((i) => placement({ id: `b${i}`, y: 31 + i * 57, h: 56, locked: true, role: 'box' }));
-    const small = context({ kit: kitOf(piece({ count: 3, height: 56 }), piece({ code: 'L' })), week: weekWith(demand()) });
+    const small = context({
+      kit: kitOf(piece({ count: 3, height: 56 }), piece({ code: 'L' })),
+      week: weekWith(demand()),
+    });
     expect(letIn(small, full, 'a')).toBeNull();
   });
 });
@@ -107,22 +124,34 @@ describe('a spoiled sticker', () => {
 describe('an item whose time changed', () => {
   const { context: c, placements } = demoSpread();
   const placed = matchDemands(placements, c.week.demands);
-  const item = c.week.demands.find((d) => d.start !== null && d.kind === 'appointment' && placed.get(d.key)?.items.length === 1 && placed.get(d.key)?.layer === 0)!;
-  const at = (start: number) => ({ ...c, week: { ...c.week, demands: c.week.demands.map((d) => (d === item ? { ...d, start } : d)) } });
-
-  it.each([6 * 60, 12 * 60, 21 * 60 + 30])('is written anew and stands where its time is, by the fewest moves (%i)', (start) => {
-    const later = at(start);
-    const before = review(viewOf(later, placements)).filter((f) => f.rule === 'D2');
-    expect(before.length).toBeGreaterThan(0);
-    const repair = asItIsNow(later, placements, item.key)!;
-    const after = apply(placements, repair.change);
-    expect(review(viewOf(later, after)).filter((f) => f.rule === 'D2')).toEqual([]);
-    expect(after.find((p) => p.id === placed.get(item.key)?.id)?.text).toContain(spokenTime(start));
-    expect(overdrawnPlacements(later, after)).toEqual([]);
-    expect(review(viewOf(later, after)).filter((f) => f.rule === 'F1')).toEqual([]);
-    const bases = repair.change.before.filter((p) => p.layer === 0 && p.y !== after.find((q) => q.id === p.id)?.y);
-    expect(bases.every((p) => p.day === item.day)).toBe(true);
+  const item = c.week.demands.find(
+    (d) =>
+      d.start !== null &&
+      d.kind === 'appointment' &&
+      placed.get(d.key)?.items.length === 1 &&
+      placed.get(d.key)?.layer === 0,
+  )!;
+  const at = (start: number) => ({
+    ...c,
+    week: { ...c.week, demands: c.week.demands.map((d) => (d === item ? { ...d, start } : d)) },
   });
+
+  it.each([6 * 60, 12 * 60, 21 * 60 + 30])(
+    'is written anew and stands where its time is, by the fewest moves (%i)',
+    (start) => {
+      const later = at(start);
+      const before = review(viewOf(later, placements)).filter((f) => f.rule === 'D2');
+      expect(before.length).toBeGreaterThan(0);
+      const repair = asItIsNow(later, placements, item.key)!;
+      const after = apply(placements, repair.change);
+      expect(review(viewOf(later, after)).filter((f) => f.rule === 'D2')).toEqual([]);
+      expect(after.find((p) => p.id === placed.get(item.key)?.id)?.text).toContain(spokenTime(start));
+      expect(overdrawnPlacements(later, after)).toEqual([]);
+      expect(review(viewOf(later, after)).filter((f) => f.rule === 'F1')).toEqual([]);
+      const bases = repair.change.before.filter((p) => p.layer === 0 && p.y !== after.find((q) => q.id === p.id)?.y);
+      expect(bases.every((p) => p.day === item.day)).toBe(true);
+    },
+  );
 
   it('moves nothing when its place stays the same, and nothing that is stuck down', () => {
     const now = at((item.start as number) + 5);

@@ -11,7 +11,8 @@ import { letIn } from './let-in';
 import type { Repair } from './let-in';
 
 /**
- * A sticker was spoiled: another copy in its stead, or the best suited other piece in the same place; where nothing fits there,
+ * A sticker was spoiled: another copy in its stead, or the best suited other piece in the same place; where nothing
+ * fits there,
  * its items are let in again on other bases with the fewest moves. The spoiled copy is not used again.
  * @returns null when nothing can take its place
  */
@@ -24,13 +25,30 @@ export function replaceSpoiled(context: Context, placements: readonly Placement[
   const ledger = Draft.begin(context, rest).ledger;
   ledger.note(piece, p); // the spoiled copy stays spoiled
   const rows = piece.rows > 0 && p.cut ? Math.round(p.h / (piece.height / piece.rows)) : 0;
-  const again = rows ? ledger.takeRows(piece, rows, p.w) : ledger.untouched(piece) > 0 ? ledger.take(piece, p.cut) : null;
-  if (again) return { change: { label, before: [p], after: [{ ...p, copy: again.copy, cut: again.cut ?? p.cut, locked: false }] }, moved: 0, day: p.day };
+  const again = rows
+    ? ledger.takeRows(piece, rows, p.w)
+    : ledger.untouched(piece) > 0
+      ? ledger.take(piece, p.cut)
+      : null;
+  if (again)
+    return {
+      change: { label, before: [p], after: [{ ...p, copy: again.copy, cut: again.cut ?? p.cut, locked: false }] },
+      moved: 0,
+      day: p.day,
+    };
   return inItsStead(context, placements, id, label);
 }
 
-/** No copy of a piece is left: every placement of it that is not stuck down gets another piece. @returns one repair for all; null when there is nothing to do or one cannot be replaced */
-export function replaceAll(context: Context, placements: readonly Placement[], kit: string, code: string): Repair | null {
+/**
+ * No copy of a piece is left: every placement of it that is not stuck down gets another piece. @returns one repair
+ * for all; null when there is nothing to do or one cannot be replaced
+ */
+export function replaceAll(
+  context: Context,
+  placements: readonly Placement[],
+  kit: string,
+  code: string,
+): Repair | null {
   const own = placements.filter((p) => p.kit === kit && p.code === code && !p.locked);
   if (!own.length) return null;
   let now = placements;
@@ -50,7 +68,9 @@ function inItsStead(context: Context, placements: readonly Placement[], id: stri
   const other = swapsFor(context, unlocked, id)[0];
   const swapped = other && swapPiece(context, unlocked, id, other.piece);
   if (swapped) return { change: between(placements, apply(unlocked, swapped), label), moved: 0, day: p.day };
-  const carried = [...matchDemands(placements, context.week.demands)].filter(([, q]) => q.id === id).map(([key]) => key);
+  const carried = [...matchDemands(placements, context.week.demands)]
+    .filter(([, q]) => q.id === id)
+    .map(([key]) => key);
   const removal = removePiece(context, unlocked, id);
   if (!removal) return null;
   let now: readonly Placement[] = apply(unlocked, removal);

@@ -19,7 +19,8 @@ it('changes a color for another all over the spread; nothing moves, no item lose
     expect(change.before).toHaveLength(swapped);
     expect(change.after.every((p) => difference(color(p), to) < 12)).toBe(true);
     expect(change.before.every((p) => difference(color(p), from) < 12)).toBe(true);
-    for (const [i, p] of change.after.entries()) expect([p.page, p.y, p.items]).toEqual([change.before[i]?.page, change.before[i]?.y, change.before[i]?.items]);
+    for (const [i, p] of change.after.entries())
+      expect([p.page, p.y, p.items]).toEqual([change.before[i]?.page, change.before[i]?.y, change.before[i]?.items]);
     expect(overdrawnPlacements(c, after)).toEqual([]);
     expect(found('D5', c, after)).toEqual([]);
     expect(found('F1', c, after).filter((f) => f.severity !== 'look')).toEqual([]);
@@ -30,7 +31,11 @@ it('changes a color for another all over the spread; nothing moves, no item lose
 it('leaves what is locked, and says how many stay', () => {
   const [first] = colorSwaps(c, placements, from);
   const stuck = new Set(first?.change.before.slice(0, 2).map((p) => p.id));
-  const again = colorSwaps(c, placements.map((p) => (stuck.has(p.id) ? { ...p, locked: true } : p)), from).find((s) => s.to === first?.to);
+  const again = colorSwaps(
+    c,
+    placements.map((p) => (stuck.has(p.id) ? { ...p, locked: true } : p)),
+    from,
+  ).find((s) => s.to === first?.to);
   expect(again?.change.before.some((p) => stuck.has(p.id))).toBe(false);
   expect(again?.left).toBeGreaterThanOrEqual(2);
 });

@@ -25,29 +25,49 @@ export interface ColorSwap {
 }
 
 /**
- * Another color in the stead of one, all over the spread: each piece of it for one of the new color that fits in its very place, with
- * its items and its text; nothing moves, and what is locked stays. For each color that the kit has, the one that changes most first.
+ * Another color in the stead of one, all over the spread: each piece of it for one of the new color that fits in its
+ * very place, with
+ * its items and its text; nothing moves, and what is locked stays. For each color that the kit has, the one that
+ * changes most first.
  */
 export function colorSwaps(context: Context, placements: readonly Placement[], from: Hex): ColorSwap[] {
   const index = pieceIndex(context);
   const ofColor = placements.filter((p) => {
     const piece = index.get(pieceKey(p));
-    return piece && !isStrip(piece.kind) && traits(piece.kind).overlay !== true && difference(piece.color, from) < ONE_COLOR;
+    return (
+      piece && !isStrip(piece.kind) && traits(piece.kind).overlay !== true && difference(piece.color, from) < ONE_COLOR
+    );
   });
   const ledger = Draft.begin(context, placements).ledger;
-  const there = [context.kit, ...context.stash].flatMap((k) => k.pieces).filter((p) => ledger.untouched(p) > 0 && strangeness(p, context) <= FOREIGN);
-  const colors = palette(context.kit, PALETTE).reduce<Hex[]>((all, c) => (all.some((o) => difference(o, c) < ONE_COLOR) ? all : [...all, c]), [])
+  const there = [context.kit, ...context.stash]
+    .flatMap((k) => k.pieces)
+    .filter((p) => ledger.untouched(p) > 0 && strangeness(p, context) <= FOREIGN);
+  const colors = palette(context.kit, PALETTE)
+    .reduce<Hex[]>((all, c) => (all.some((o) => difference(o, c) < ONE_COLOR) ? all : [...all, c]), [])
     .filter((c) => difference(c, from) >= ONE_COLOR && there.some((p) => difference(p.color, c) < ONE_COLOR));
-  return colors.flatMap((to): ColorSwap[] => {
-    let now = placements;
-    let swapped = 0;
-    for (const p of ofColor) {
-      const offer = p.locked ? undefined : swapsFor(context, now, p.id).find((s) => difference(s.piece.color, to) < ONE_COLOR);
-      const change = offer && swapPiece(context, now, p.id, offer.piece);
-      if (!change) continue;
-      now = apply(now, change);
-      swapped++;
-    }
-    return swapped ? [{ to, swapped, left: ofColor.length - swapped, change: between(placements, now, `Change ${colorName(from)} to ${colorName(to)}`) }] : [];
-  }).sort((a, b) => b.swapped - a.swapped);
+  return colors
+    .flatMap((to): ColorSwap[] => {
+      let now = placements;
+      let swapped = 0;
+      for (const p of ofColor) {
+        const offer = p.locked
+          ? undefined
+          : swapsFor(context, now, p.id).find((s) => difference(s.piece.color, to) < ONE_COLOR);
+        const change = offer && swapPiece(context, now, p.id, offer.piece);
+        if (!change) continue;
+        now = apply(now, change);
+        swapped++;
+      }
+      return swapped
+        ? [
+            {
+              to,
+              swapped,
+              left: ofColor.length - swapped,
+              change: between(placements, now, `Change ${colorName(from)} to ${colorName(to)}`),
+            },
+          ]
+        : [];
+    })
+    .sort((a, b) => b.swapped - a.swapped);
 }

@@ -27,7 +27,9 @@ const BELONGS = 1.2;
 export function unitsOf(context: Context, placements: readonly Placement[], column: Region): Unit[] {
   const pieces = pieceIndex(context);
   const kindOf = (p: Placement) => pieces.get(pieceKey(p))?.kind;
-  const here = placements.filter((p) => p.page === column.page && p.layer === 0 && intersect(footprint(p), column)).sort((a, b) => a.y - b.y);
+  const here = placements
+    .filter((p) => p.page === column.page && p.layer === 0 && intersect(footprint(p), column))
+    .sort((a, b) => a.y - b.y);
   const done = new Set<string>();
   const demands = context.week.demands;
   return here.flatMap((p, i): Unit[] => {
@@ -36,8 +38,17 @@ export function unitsOf(context: Context, placements: readonly Placement[], colu
     for (const next of here.slice(i + 1)) {
       const last = group.at(-1) as Placement;
       const apart = footprint(next).y - bottom(footprint(last));
-      const headed = group.length === 1 && kindOf(p) === 'header' && p.role === 'day' && kindOf(next) === 'checklist' && apart <= BELONGS;
-      const joined = kindOf(last) === 'checklist' && kindOf(next) === 'checklist' && Math.abs(apart) < 0.2 && pieceKey(last) === pieceKey(next);
+      const headed =
+        group.length === 1 &&
+        kindOf(p) === 'header' &&
+        p.role === 'day' &&
+        kindOf(next) === 'checklist' &&
+        apart <= BELONGS;
+      const joined =
+        kindOf(last) === 'checklist' &&
+        kindOf(next) === 'checklist' &&
+        Math.abs(apart) < 0.2 &&
+        pieceKey(last) === pieceKey(next);
       if (headed || joined) group.push(next);
     }
     for (const q of group) done.add(q.id);
@@ -45,15 +56,27 @@ export function unitsOf(context: Context, placements: readonly Placement[], colu
     const items = demands.filter((d) => group.some((q) => q.items.includes(d.uid)) && d.day === p.day);
     const first = items[0];
     const feet = group.map((q) => bottom(footprint(q)));
-    return [{
-      parts, y: footprint(p).y, h: Math.max(...feet) - footprint(p).y,
-      minute: first ? Math.min(...items.map(sortMinute)) : null,
-      fixed: parts.some((q) => q.locked) || p.role === 'base' || first?.kind === 'band' || (p.day !== column.day && !traits(kindOf(p) ?? 'label').overlay) || isBandStrip(p, context),
-      list: first?.list ?? null,
-    }];
+    return [
+      {
+        parts,
+        y: footprint(p).y,
+        h: Math.max(...feet) - footprint(p).y,
+        minute: first ? Math.min(...items.map(sortMinute)) : null,
+        fixed:
+          parts.some((q) => q.locked) ||
+          p.role === 'base' ||
+          first?.kind === 'band' ||
+          (p.day !== column.day && !traits(kindOf(p) ?? 'label').overlay) ||
+          isBandStrip(p, context),
+        list: first?.list ?? null,
+      },
+    ];
   });
 }
 
 /** A strip over several days belongs to a band. */
 const isBandStrip = (p: Placement, { week }: Context): boolean =>
-  p.role === 'day' && p.items.length === 0 && week.demands.some((d) => d.kind === 'band' && d.day <= (p.day ?? -1) && d.lastDay >= (p.day ?? -1)) && p.w > 45;
+  p.role === 'day' &&
+  p.items.length === 0 &&
+  week.demands.some((d) => d.kind === 'band' && d.day <= (p.day ?? -1) && d.lastDay >= (p.day ?? -1)) &&
+  p.w > 45;

@@ -15,12 +15,21 @@ export const b1WhiteOut: Rule = {
       const list = view.whiteOut.filter((w) => w.page === page);
       const first = list[0];
       if (!first || ticked.includes(sayWhiteOut(view.context, list))) return [];
-      const said = whiteOutPlaces(view.context, list).map((p) => `${p.name} ${mm(view, p.length)}`).join(', ');
-      return [{
-        rule: 'B1', severity: 'look', page, x: first.x, y: first.y, placements: [],
-        message: `${sentence(pageName(book, page))}: ${mm(view, tapeLength(list))} of printed marks would show, in ${counted(list.length, 'place')} (${said}).`,
-        remedy: 'White them out before anything is laid down; the bench list says where.',
-      }];
+      const said = whiteOutPlaces(view.context, list)
+        .map((p) => `${p.name} ${mm(view, p.length)}`)
+        .join(', ');
+      return [
+        {
+          rule: 'B1',
+          severity: 'look',
+          page,
+          x: first.x,
+          y: first.y,
+          placements: [],
+          message: `${sentence(pageName(book, page))}: ${mm(view, tapeLength(list))} of printed marks would show, in ${counted(list.length, 'place')} (${said}).`,
+          remedy: 'White them out before anything is laid down; the bench list says where.',
+        },
+      ];
     });
   },
 };

@@ -17,15 +17,28 @@ export const b4OverlapsOnTop: Rule = {
       return piece !== undefined && traits(piece.kind).overlay === true && piece.kind !== 'date-dot';
     });
     return overlays.flatMap((p) =>
-      view.placements.filter((q) => q.page === p.page && q.layer > p.layer && view.pieceOf(q)?.opacity === 1 && !traits(view.pieceOf(q)?.kind ?? 'label').overlay).flatMap((q): Finding[] => {
-        const shared = intersect(footprint(p), footprint(q));
-        if (!shared || area(shared) / area(footprint(p)) < HIDDEN) return [];
-        return [{
-          rule: 'B4', severity: 'fix', ...at(p), placements: [p.id, q.id],
-          message: `${sentence(pieceName(view, p))} lies under ${pieceName(view, q)}, which hides ${mm(view, shared.w)} × ${mm(view, shared.h)} of it.`,
-          remedy: 'Lay it on after the other one.',
-        }];
-      }),
+      view.placements
+        .filter(
+          (q) =>
+            q.page === p.page &&
+            q.layer > p.layer &&
+            view.pieceOf(q)?.opacity === 1 &&
+            !traits(view.pieceOf(q)?.kind ?? 'label').overlay,
+        )
+        .flatMap((q): Finding[] => {
+          const shared = intersect(footprint(p), footprint(q));
+          if (!shared || area(shared) / area(footprint(p)) < HIDDEN) return [];
+          return [
+            {
+              rule: 'B4',
+              severity: 'fix',
+              ...at(p),
+              placements: [p.id, q.id],
+              message: `${sentence(pieceName(view, p))} lies under ${pieceName(view, q)}, which hides ${mm(view, shared.w)} × ${mm(view, shared.h)} of it.`,
+              remedy: 'Lay it on after the other one.',
+            },
+          ];
+        }),
     );
   },
 };

@@ -22,18 +22,36 @@ export const b5DateNumbers: Rule = {
       });
       const wrong = said.filter((s) => s.number !== wanted);
       const findings: Finding[] = wrong.map(({ p, number }) => ({
-        rule: 'B5', severity: 'stop', ...at(p), placements: [p.id],
+        rule: 'B5',
+        severity: 'stop',
+        ...at(p),
+        placements: [p.id],
         message: `${dayName(view, day)} is the ${wanted}, but its date says ${number || 'nothing'}.`,
         remedy: `Use the dot with ${wanted}, or write it.`,
       }));
       if (said.length > 1 && !wrong.length) {
-        findings.push({ rule: 'B5', severity: 'fix', page: header.page, x: header.x, y: header.y, placements: said.map((s) => s.p.id), message: `${dayName(view, day)} shows its date ${said.length} times.`, remedy: 'Take one of them off.' });
+        findings.push({
+          rule: 'B5',
+          severity: 'fix',
+          page: header.page,
+          x: header.x,
+          y: header.y,
+          placements: said.map((s) => s.p.id),
+          message: `${dayName(view, day)} shows its date ${said.length} times.`,
+          remedy: 'Take one of them off.',
+        });
       }
       const bareHeader = view.context.book.dated && here.length === 0;
       if (said.length === 0 && !bareHeader && view.placements.length > 0) {
         findings.push({
-          rule: 'B5', severity: 'fix', page: header.page, x: header.x, y: header.y, placements: here.map((p) => p.id),
-          message: `${dayName(view, day)} has no date; it is the ${wanted}.`, remedy: `Lay a date dot with ${wanted} on its header, or write the number.`,
+          rule: 'B5',
+          severity: 'fix',
+          page: header.page,
+          x: header.x,
+          y: header.y,
+          placements: here.map((p) => p.id),
+          message: `${dayName(view, day)} has no date; it is the ${wanted}.`,
+          remedy: `Lay a date dot with ${wanted} on its header, or write the number.`,
         });
       }
       return findings;

@@ -19,10 +19,17 @@ export const b6MonthFlags: Rule = {
       const covered = unionArea(over.flatMap((p) => intersect(footprint(p), flag) ?? []));
       const share = covered / area(flag);
       if (share <= NONE || share >= ALL) return [];
-      return [{
-        rule: 'B6', severity: 'fix', page: flag.page, x: flag.x, y: flag.y, placements: over.map((p) => p.id),
-        message: `A month flag is half covered: ${Math.round(share * 100)} of 100 of its ${mm(view, flag.w)} × ${mm(view, flag.h)}.`,
-        remedy: 'Move what lies over it, or set the spread to cover month flags.',
-      }];
+      return [
+        {
+          rule: 'B6',
+          severity: 'fix',
+          page: flag.page,
+          x: flag.x,
+          y: flag.y,
+          placements: over.map((p) => p.id),
+          message: `A month flag is half covered: ${Math.round(share * 100)} of 100 of its ${mm(view, flag.w)} × ${mm(view, flag.h)}.`,
+          remedy: 'Move what lies over it, or set the spread to cover month flags.',
+        },
+      ];
     }),
 };

@@ -34,15 +34,23 @@ export function colorAreas(view: View, placements: readonly Placement[]): ColorA
   return groups.sort((a, b) => b.area - a.area || (a.color < b.color ? -1 : 1));
 }
 
-/** The share of a day's column that nothing covers, 0-1: by the union of what lies there, not by its sum (handbook W1). */
+/**
+ * The share of a day's column that nothing covers, 0-1: by the union of what lies there, not by its sum (handbook
+ * W1).
+ */
 export function whiteSpace(view: Pick<View, 'context' | 'placements'>, day: number): number {
   const column = dayColumn(view.context.book, day);
   if (!column) return 1;
-  return 1 - unionArea(view.placements.flatMap((p) => (p.page === column.page ? (intersect(footprint(p), column) ?? []) : []))) / area(column);
+  return (
+    1 -
+    unionArea(view.placements.flatMap((p) => (p.page === column.page ? (intersect(footprint(p), column) ?? []) : []))) /
+      area(column)
+  );
 }
 
 /** Which half of the open book a page is in: of four pages the first two are the left half. */
-export const sideOf = (view: View, page: number): 'left' | 'right' => (page < view.context.book.pages.length / 2 ? 'left' : 'right');
+export const sideOf = (view: View, page: number): 'left' | 'right' =>
+  page < view.context.book.pages.length / 2 ? 'left' : 'right';
 
 /** How heavy a side looks: square millimeters times boldness of what lies lowest (handbook W3). */
 export function weightOf(view: View, side: 'left' | 'right'): number {

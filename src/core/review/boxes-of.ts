@@ -19,12 +19,18 @@ export function boxesOf(view: Pick<View, 'placements' | 'pieceOf'>): WholeBox[] 
   const groups = new Map<string, Placement[]>();
   for (const p of view.placements) {
     const kind = view.pieceOf(p)?.kind;
-    if (p.day !== null && p.role === 'box' && (kind === 'full-box' || kind === 'double-box')) groups.set(copyKey(p), [...(groups.get(copyKey(p)) ?? []), p]);
+    if (p.day !== null && p.role === 'box' && (kind === 'full-box' || kind === 'double-box'))
+      groups.set(copyKey(p), [...(groups.get(copyKey(p)) ?? []), p]);
   }
   return [...groups.values()]
     .map((parts): WholeBox => {
       const first = parts[0] as Placement;
-      return { piece: view.pieceOf(first) as Piece, parts, days: [...new Set(parts.map((p) => p.day as number))].sort((a, b) => a - b), rect: { ...bounds(parts), page: first.page } };
+      return {
+        piece: view.pieceOf(first) as Piece,
+        parts,
+        days: [...new Set(parts.map((p) => p.day as number))].sort((a, b) => a - b),
+        rect: { ...bounds(parts), page: first.page },
+      };
     })
     .sort((a, b) => (a.days[0] as number) - (b.days[0] as number));
 }

@@ -11,10 +11,15 @@ export const c1MatchingPalette: Rule = {
     const piece = view.pieceOf(p);
     const distance = piece ? strangeness(piece, view.context) : 0;
     if (!piece || distance <= FOREIGN) return [];
-    return [{
-      rule: 'C1', severity: 'look', ...at(p), placements: [p.id],
-      message: `${sentence(pieceName(view, p))}, ${piece.code} from ${piece.kit}, is ${distance.toFixed(0)} away from the nearest color of the kit; over ${FOREIGN} it looks foreign.`,
-      remedy: 'Swap it for one nearer to the kit.',
-    }];
+    return [
+      {
+        rule: 'C1',
+        severity: 'look',
+        ...at(p),
+        placements: [p.id],
+        message: `${sentence(pieceName(view, p))}, ${piece.code} from ${piece.kit}, is ${distance.toFixed(0)} away from the nearest color of the kit; over ${FOREIGN} it looks foreign.`,
+        remedy: 'Swap it for one nearer to the kit.',
+      },
+    ];
   }),
 };

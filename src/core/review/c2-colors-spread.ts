@@ -8,7 +8,9 @@ import { counted, dayName, sentence, topOf } from './say';
 /** A day is owned by a color that has more than this share of what is covered, on so many pieces. From memory. */
 const OWNED = 0.62;
 const LEAST_PIECES = 4;
-/** A color is one-sided when it covers this much in all, mm², and less than this share of it on one side. From memory. */
+/**
+ * A color is one-sided when it covers this much in all, mm², and less than this share of it on one side. From memory.
+ */
 const SEEN = 3600;
 const ONE_SIDED = 0.06;
 
@@ -28,25 +30,44 @@ function owned(view: View, day: number): Finding[] {
   const most = colors[0];
   const share = most ? most.area / colors.reduce((sum, c) => sum + c.area, 0) : 0;
   if (!most || here.length < LEAST_PIECES || share <= OWNED || boldness(most.color) < PAPER) return [];
-  return [{
-    rule: 'C2', severity: 'look', ...topOf(view, day), placements: here.filter((p) => view.pieceOf(p)?.color === most.color).map((p) => p.id).sort(),
-    message: `${dayName(view, day)} is owned by ${colorName(most.color)}: ${Math.round(share * 100)} of 100 of what is covered, on ${counted(most.pieces, 'piece')}.`,
-    remedy: 'Swap one or two of these pieces for another color.',
-  }];
+  return [
+    {
+      rule: 'C2',
+      severity: 'look',
+      ...topOf(view, day),
+      placements: here
+        .filter((p) => view.pieceOf(p)?.color === most.color)
+        .map((p) => p.id)
+        .sort(),
+      message: `${dayName(view, day)} is owned by ${colorName(most.color)}: ${Math.round(share * 100)} of 100 of what is covered, on ${counted(most.pieces, 'piece')}.`,
+      remedy: 'Swap one or two of these pieces for another color.',
+    },
+  ];
 }
 
 function oneSided(view: View): Finding[] {
-  return colorAreas(view, view.placements).filter((c) => c.area >= SEEN && boldness(c.color) >= PAPER).flatMap(({ color, area: all }): Finding[] => {
-    const near = view.placements.filter((p) => p.layer === 0 && view.pieceOf(p)?.color === color).sort((a, b) => (a.id < b.id ? -1 : 1));
-    const left = near.filter((p) => sideOf(view, p.page) === 'left').reduce((sum, p) => sum + area(p), 0);
-    const total = near.reduce((sum, p) => sum + area(p), 0);
-    const first = near[0];
-    if (!first || near.length < 2 || Math.min(left, total - left) / total >= ONE_SIDED) return [];
-    const side = left > total / 2 ? 'left' : 'right';
-    return [{
-      rule: 'C2', severity: 'look', page: first.page, x: first.x, y: first.y, placements: near.map((p) => p.id),
-      message: `${sentence(colorName(color))} covers ${Math.round(all / 100)} cm² and nearly all of it is on the ${side} page.`,
-      remedy: `Bring a piece of it to the ${side === 'left' ? 'right' : 'left'} page.`,
-    }];
-  });
+  return colorAreas(view, view.placements)
+    .filter((c) => c.area >= SEEN && boldness(c.color) >= PAPER)
+    .flatMap(({ color, area: all }): Finding[] => {
+      const near = view.placements
+        .filter((p) => p.layer === 0 && view.pieceOf(p)?.color === color)
+        .sort((a, b) => (a.id < b.id ? -1 : 1));
+      const left = near.filter((p) => sideOf(view, p.page) === 'left').reduce((sum, p) => sum + area(p), 0);
+      const total = near.reduce((sum, p) => sum + area(p), 0);
+      const first = near[0];
+      if (!first || near.length < 2 || Math.min(left, total - left) / total >= ONE_SIDED) return [];
+      const side = left > total / 2 ? 'left' : 'right';
+      return [
+        {
+          rule: 'C2',
+          severity: 'look',
+          page: first.page,
+          x: first.x,
+          y: first.y,
+          placements: near.map((p) => p.id),
+          message: `${sentence(colorName(color))} covers ${Math.round(all / 100)} cm² and nearly all of it is on the ${side} page.`,
+          remedy: `Bring a piece of it to the ${side === 'left' ? 'right' : 'left'} page.`,
+        },
+      ];
+    });
 }

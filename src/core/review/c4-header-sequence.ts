@@ -20,10 +20,12 @@ export const c4HeaderSequence: Rule = {
 
 function openers(view: View): (Placement & { day: number; color: string })[] {
   return [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
-    const here = view.placements.filter((p) => {
-      const piece = view.pieceOf(p);
-      return p.day === day && p.role === 'base' && piece?.kind === 'header' && opensDay(piece);
-    }).sort((a, b) => a.y - b.y);
+    const here = view.placements
+      .filter((p) => {
+        const piece = view.pieceOf(p);
+        return p.day === day && p.role === 'base' && piece?.kind === 'header' && opensDay(piece);
+      })
+      .sort((a, b) => a.y - b.y);
     return here[0] ? [{ ...here[0], day, color: view.pieceOf(here[0])?.color as string }] : [];
   });
 }
@@ -37,29 +39,51 @@ function sequence(view: View): Finding[] {
     const before = laid[i] as (typeof laid)[number];
     const distance = difference(before.color, h.color);
     if (habit === 'alternating') return h.day === before.day + 1 && distance < SAME;
-    if (habit === 'fanned') return h.day <= 3 ? luminance(h.color) > luminance(before.color) + 0.05 : before.day >= 3 && luminance(h.color) < luminance(before.color) - 0.05;
+    if (habit === 'fanned')
+      return h.day <= 3
+        ? luminance(h.color) > luminance(before.color) + 0.05
+        : before.day >= 3 && luminance(h.color) < luminance(before.color) - 0.05;
     return distance >= SAME;
   });
   return breaks.map((h) => ({
-    rule: 'C4', severity: 'look', ...at(h), placements: [h.id],
-    message: habit === 'alternating' ? `${dayName(view, h.day)}’s header has the color of the day before, a difference of ${difference((laid[laid.indexOf(h) - 1] as typeof h).color, h.color).toFixed(0)}; they are to alternate.`
-      : habit === 'fanned' ? `${dayName(view, h.day)}’s header breaks the fan from dark in the middle to light at both ends.`
-      : `${dayName(view, h.day)}’s header has another color than the one before; they are to be alike.`,
+    rule: 'C4',
+    severity: 'look',
+    ...at(h),
+    placements: [h.id],
+    message:
+      habit === 'alternating'
+        ? `${dayName(view, h.day)}’s header has the color of the day before, a difference of ${difference((laid[laid.indexOf(h) - 1] as typeof h).color, h.color).toFixed(0)}; they are to alternate.`
+        : habit === 'fanned'
+          ? `${dayName(view, h.day)}’s header breaks the fan from dark in the middle to light at both ends.`
+          : `${dayName(view, h.day)}’s header has another color than the one before; they are to be alike.`,
     remedy: 'Swap it for one of the color that is its turn.',
   }));
 }
 
 function repeats(view: View): Finding[] {
   const boxes = boxesOf(view);
-  return view.placements.filter((p) => view.pieceOf(p)?.kind === 'header' && p.day !== null).flatMap((header) =>
-    boxes.filter((b) => b.days.includes(header.day as number) && (Math.abs(b.rect.y - bottom(header)) < TOUCHES || Math.abs(header.y - bottom(b.rect)) < TOUCHES)).flatMap((box): Finding[] => {
-      const distance = difference(view.pieceOf(header)?.color as string, box.piece.color);
-      if (distance >= REPEATS) return [];
-      return [{
-        rule: 'C4', severity: 'look', ...at(header), placements: [header.id, ...box.parts.map((p) => p.id)],
-        message: `${dayName(view, header.day as number)}’s header repeats the color of the box it touches: a difference of ${distance.toFixed(0)}, under ${REPEATS} they run together.`,
-        remedy: 'Swap the header for another color.',
-      }];
-    }),
-  );
+  return view.placements
+    .filter((p) => view.pieceOf(p)?.kind === 'header' && p.day !== null)
+    .flatMap((header) =>
+      boxes
+        .filter(
+          (b) =>
+            b.days.includes(header.day as number) &&
+            (Math.abs(b.rect.y - bottom(header)) < TOUCHES || Math.abs(header.y - bottom(b.rect)) < TOUCHES),
+        )
+        .flatMap((box): Finding[] => {
+          const distance = difference(view.pieceOf(header)?.color as string, box.piece.color);
+          if (distance >= REPEATS) return [];
+          return [
+            {
+              rule: 'C4',
+              severity: 'look',
+              ...at(header),
+              placements: [header.id, ...box.parts.map((p) => p.id)],
+              message: `${dayName(view, header.day as number)}’s header repeats the color of the box it touches: a difference of ${distance.toFixed(0)}, under ${REPEATS} they run together.`,
+              remedy: 'Swap the header for another color.',
+            },
+          ];
+        }),
+    );
 }

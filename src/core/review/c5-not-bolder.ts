@@ -16,11 +16,16 @@ export const c5NotBolder: Rule = {
       if (!piece || piece.kit === view.context.kit.name) return [];
       const over = boldness(piece.color) - boldest;
       if (over <= SEEN) return [];
-      return [{
-        rule: 'C5', severity: 'look', ...at(p), placements: [p.id],
-        message: `${sentence(pieceName(view, p))}, ${piece.code} from ${piece.kit}, is bolder than anything in the kit: ${boldness(piece.color).toFixed(2)} against ${boldest.toFixed(2)}.`,
-        remedy: 'Swap it for a quieter one.',
-      }];
+      return [
+        {
+          rule: 'C5',
+          severity: 'look',
+          ...at(p),
+          placements: [p.id],
+          message: `${sentence(pieceName(view, p))}, ${piece.code} from ${piece.kit}, is bolder than anything in the kit: ${boldness(piece.color).toFixed(2)} against ${boldest.toFixed(2)}.`,
+          remedy: 'Swap it for a quieter one.',
+        },
+      ];
     });
   },
 };

@@ -16,13 +16,28 @@ export const d3RoomForMore: Rule = {
     const { draft } = view;
     return [0, 1, 2, 3, 4, 5, 6].flatMap((day): Finding[] => {
       if (!dayColumn(view.context.book, day)) return [];
-      const longest = Math.max(0, ...besidePlaces(freeStretches(draft, view.context, day), view.openPlaces.filter((p) => p.day === day), view.context.options.gap).map(lengthOf));
+      const longest = Math.max(
+        0,
+        ...besidePlaces(
+          freeStretches(draft, view.context, day),
+          view.openPlaces.filter((p) => p.day === day),
+          view.context.options.gap,
+        ).map(lengthOf),
+      );
       if (longest >= ROOM) return [];
-      return [{
-        rule: 'D3', severity: 'look', ...topOf(view, day), placements: view.placements.filter((p) => p.day === day && (p.role === 'finish' || p.role === 'box')).map((p) => p.id).sort(),
-        message: `${dayName(view, day)} has no place left for what comes up: ${mm(view, longest)} in one piece, and the lowest label takes ${mm(view, ROOM)}.`,
-        remedy: 'Take a deco piece off, or move something to a neighbor day.',
-      }];
+      return [
+        {
+          rule: 'D3',
+          severity: 'look',
+          ...topOf(view, day),
+          placements: view.placements
+            .filter((p) => p.day === day && (p.role === 'finish' || p.role === 'box'))
+            .map((p) => p.id)
+            .sort(),
+          message: `${dayName(view, day)} has no place left for what comes up: ${mm(view, longest)} in one piece, and the lowest label takes ${mm(view, ROOM)}.`,
+          remedy: 'Take a deco piece off, or move something to a neighbor day.',
+        },
+      ];
     });
   },
 };

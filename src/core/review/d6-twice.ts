@@ -13,11 +13,20 @@ export const d6Twice: Rule = {
     const pairs = lookAlikes(demands).filter(({ one, other }) => !bothMeant?.includes(pairKey(one.uid, other.uid)));
     const entered = pairs.map(({ one, other, how }): Finding => {
       const placed = [one, other].flatMap((d) => view.carriers.get(d.key) ?? []);
-      const days = one.day === other.day ? `on ${dayName(view, one.day)}` : `on ${dayName(view, one.day)} and ${dayName(view, other.day)}`;
+      const days =
+        one.day === other.day
+          ? `on ${dayName(view, one.day)}`
+          : `on ${dayName(view, one.day)} and ${dayName(view, other.day)}`;
       const onList = Boolean(one.list) !== Boolean(other.list) ? ', once on a list and once alone' : '';
       return {
-        rule: 'D6', severity: 'look', ...(placed[0] ? at(placed[0]) : topOf(view, one.day)), placements: placed.map((p) => p.id),
-        message: how === 'same' ? `“${one.title}” comes twice ${days}${onList}.` : `“${one.title}” and “${other.title}” ${days} may be one thing${onList}.`,
+        rule: 'D6',
+        severity: 'look',
+        ...(placed[0] ? at(placed[0]) : topOf(view, one.day)),
+        placements: placed.map((p) => p.id),
+        message:
+          how === 'same'
+            ? `“${one.title}” comes twice ${days}${onList}.`
+            : `“${one.title}” and “${other.title}” ${days} may be one thing${onList}.`,
         remedy: 'Take one out of the agenda, or say there that both are meant.',
       };
     });
@@ -26,7 +35,8 @@ export const d6Twice: Rule = {
 };
 
 /** Three of one title make three pairs, which are said once. */
-const onceEach = (findings: readonly Finding[]): Finding[] => [...new Map([...findings].reverse().map((f) => [f.message, f])).values()].reverse();
+const onceEach = (findings: readonly Finding[]): Finding[] =>
+  [...new Map([...findings].reverse().map((f) => [f.message, f])).values()].reverse();
 
 function placedTooOften(demands: readonly Demand[], view: Parameters<Rule['check']>[0]): Finding[] {
   const wanted = new Map<string, Demand[]>();
@@ -37,10 +47,15 @@ function placedTooOften(demands: readonly Demand[], view: Parameters<Rule['check
     const times = wanted.get(uid)?.length ?? 0;
     const first = wanted.get(uid)?.[0];
     if (!first || first.kind === 'band' || places.length <= times) return [];
-    return [{
-      rule: 'D6', severity: 'fix', ...at(places[times] as Placement), placements: places.map((p) => p.id),
-      message: `“${first.title}” has ${places.length} places and is wanted ${counted(times, 'time')}.`,
-      remedy: `Take ${counted(places.length - times, 'piece')} off.`,
-    }];
+    return [
+      {
+        rule: 'D6',
+        severity: 'fix',
+        ...at(places[times] as Placement),
+        placements: places.map((p) => p.id),
+        message: `“${first.title}” has ${places.length} places and is wanted ${counted(times, 'time')}.`,
+        remedy: `Take ${counted(places.length - times, 'piece')} off.`,
+      },
+    ];
   });
 }

@@ -12,17 +12,25 @@ export const d7NotTheSameTwice: Rule = {
   check: (view) =>
     (['header', 'script'] as const).flatMap((kind) =>
       [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
-        const down = view.placements.filter((p) => p.day === day && view.pieceOf(p)?.kind === kind).sort((a, b) => a.y - b.y);
+        const down = view.placements
+          .filter((p) => p.day === day && view.pieceOf(p)?.kind === kind)
+          .sort((a, b) => a.y - b.y);
         return down.slice(1).flatMap((lower, i): Finding[] => {
           const upper = down[i] as typeof lower;
           const [one, other] = [view.pieceOf(upper), view.pieceOf(lower)];
           const same = one === other || (one?.words !== '' && one?.words === other?.words);
           if (!same || lower.y - bottom(upper) > UNDER) return [];
-          return [{
-            rule: 'D7', severity: 'look', ...at(lower), placements: [upper.id, lower.id],
-            message: `${dayName(view, day)} has the same ${kind}${one?.words ? ` “${one.words}”` : ''} twice, one under the other.`,
-            remedy: 'Swap one of them.',
-          }];
+          return [
+            {
+              rule: 'D7',
+              severity: 'look',
+              ...at(lower),
+              placements: [upper.id, lower.id],
+              message: `${dayName(view, day)} has the same ${kind}${one?.words ? ` “${one.words}”` : ''} twice, one under the other.`,
+              remedy: 'Swap one of them.',
+            },
+          ];
         });
-      })),
+      }),
+    ),
 };

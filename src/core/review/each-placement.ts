@@ -2,10 +2,13 @@ import type { Context, Placement } from '../arrange/spread';
 import type { Finding, View } from './finding';
 
 /**
- * A check that looks at one placement alone, made once for it: an edit changes few placements, and the review asks after every edit.
+ * A check that looks at one placement alone, made once for it: an edit changes few placements, and the review asks
+ * after every edit.
  * The check may use what the context says, and nothing of the other placements.
  */
-export function eachPlacement(check: (view: Pick<View, 'context' | 'pieceOf'>, p: Placement) => readonly Finding[]): (view: View) => Finding[] {
+export function eachPlacement(
+  check: (view: Pick<View, 'context' | 'pieceOf'>, p: Placement) => readonly Finding[],
+): (view: View) => Finding[] {
   const known = new WeakMap<Context, WeakMap<Placement, readonly Finding[]>>();
   return (view) => {
     const ofContext = known.get(view.context) ?? new WeakMap<Placement, readonly Finding[]>();

@@ -19,17 +19,31 @@ export const f5Lengths: Rule = {
     return strips.flatMap((p): Finding[] => {
       const f = footprint(p);
       const region = view.context.book.regions.find((r) => r.page === p.page && r.kind !== 'free' && intersect(r, f));
-      if (!region || (region.kind === 'bottom-strip' && regionsOf(view.context.book, 'bottom-strip').length)) return []; // B2 measures the bottom strip
+      // B2 measures the bottom strip
+      if (!region || (region.kind === 'bottom-strip' && regionsOf(view.context.book, 'bottom-strip').length)) return [];
       const end = right(region);
-      const next = strips.find((q) => q !== p && q.page === p.page && Math.abs(q.y - p.y) < 0.5 && q.x >= right(f) - SEEN && q.x <= end + SEEN);
+      const next = strips.find(
+        (q) => q !== p && q.page === p.page && Math.abs(q.y - p.y) < 0.5 && q.x >= right(f) - SEEN && q.x <= end + SEEN,
+      );
       const gap = (next ? next.x : end) - right(f);
       const hole = { x: right(f), y: f.y, w: gap, h: f.h };
-      if (gap <= SEEN || gap >= MEANT || f.w < region.w * 0.6 || decos.some((d) => d.page === p.page && intersect(footprint(d), hole))) return [];
-      return [{
-        rule: 'F5', severity: 'fix', ...at(p), placements: [p.id],
-        message: `A strip of ${mm(view, f.w)} is ${mm(view, gap)} too short for its place.`,
-        remedy: `Cut it ${mm(view, gap)} longer, or hide the gap under a deco piece.`,
-      }];
+      if (
+        gap <= SEEN ||
+        gap >= MEANT ||
+        f.w < region.w * 0.6 ||
+        decos.some((d) => d.page === p.page && intersect(footprint(d), hole))
+      )
+        return [];
+      return [
+        {
+          rule: 'F5',
+          severity: 'fix',
+          ...at(p),
+          placements: [p.id],
+          message: `A strip of ${mm(view, f.w)} is ${mm(view, gap)} too short for its place.`,
+          remedy: `Cut it ${mm(view, gap)} longer, or hide the gap under a deco piece.`,
+        },
+      ];
     });
   },
 };

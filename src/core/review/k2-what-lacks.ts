@@ -18,10 +18,17 @@ export const k2WhatLacks: Rule = {
       if (covered || need.needed === 0 || lacking <= 0) return [];
       const { label, plural } = traits(need.kind);
       const makeshift = makeshiftIn(view.context, need.kind, view.draft.ledger);
-      return [{
-        rule: 'K2', severity: makeshift ? 'look' : 'fix', ...topOf(view, 0), placements: [],
-        message: `${counted(lacking, label, plural)} ${lacking === 1 ? 'is' : 'are'} lacking: the week wants ${need.needed}, the kit “${spokenName(view.context.kit.name)}” has ${inKit}, the stash ${inStash}.`,
-        remedy: makeshift ? `${sentence(makeshift)}.` : `Order in time for ${longDay(view.context.week.days[0] as string)}, or do without this week.`,
-      }];
+      return [
+        {
+          rule: 'K2',
+          severity: makeshift ? 'look' : 'fix',
+          ...topOf(view, 0),
+          placements: [],
+          message: `${counted(lacking, label, plural)} ${lacking === 1 ? 'is' : 'are'} lacking: the week wants ${need.needed}, the kit “${spokenName(view.context.kit.name)}” has ${inKit}, the stash ${inStash}.`,
+          remedy: makeshift
+            ? `${sentence(makeshift)}.`
+            : `Order in time for ${longDay(view.context.week.days[0] as string)}, or do without this week.`,
+        },
+      ];
     }),
 };

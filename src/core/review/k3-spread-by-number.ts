@@ -13,7 +13,9 @@ const ONE_A_DAY: readonly { kind: Kind; fits: (p: Piece) => boolean }[] = [
   { kind: 'full-box', fits: () => true },
 ];
 
-/** K3: pieces are spread over the days by their number, not by habit: none left on its sheet while a day goes without. */
+/**
+ * K3: pieces are spread over the days by their number, not by habit: none left on its sheet while a day goes without.
+ */
 export const k3SpreadByNumber: Rule = {
   code: 'K3',
   title: 'Pieces are spread by their number',
@@ -22,17 +24,27 @@ export const k3SpreadByNumber: Rule = {
     const { draft } = view;
     return ONE_A_DAY.flatMap(({ kind, fits }): Finding[] => {
       const designs = piecesOf(context, kind).filter((p) => p.kit === context.kit.name && fits(p));
-      const used = view.placements.filter((p) => designs.some((d) => d.code === p.code && d.kit === p.kit) && p.day !== null);
+      const used = view.placements.filter(
+        (p) => designs.some((d) => d.code === p.code && d.kit === p.kit) && p.day !== null,
+      );
       const left = designs.reduce((n, p) => n + draft.ledger.untouched(p), 0);
       const wanted = kind === 'full-box' ? Math.min(7, context.ways.boxes) : 7;
       const days = new Set(used.map((p) => p.day));
       const without = [0, 1, 2, 3, 4, 5, 6].filter((d) => !days.has(d));
       if (!days.size || !left || days.size >= wanted || !without.length) return [];
-      return [{
-        rule: 'K3', severity: 'look', ...topOf(view, without[0] as number), placements: [],
-        message: `The sheet still has ${counted(left, traits(kind).label, traits(kind).plural)}, while ${without.map((d) => dayName(view, d)).join(', ')} ${without.length === 1 ? 'goes' : 'go'} without.`,
-        remedy: kind === 'full-box' ? 'Make room on one of these days, or keep the box for another week.' : 'Place one on each of these days.',
-      }];
+      return [
+        {
+          rule: 'K3',
+          severity: 'look',
+          ...topOf(view, without[0] as number),
+          placements: [],
+          message: `The sheet still has ${counted(left, traits(kind).label, traits(kind).plural)}, while ${without.map((d) => dayName(view, d)).join(', ')} ${without.length === 1 ? 'goes' : 'go'} without.`,
+          remedy:
+            kind === 'full-box'
+              ? 'Make room on one of these days, or keep the box for another week.'
+              : 'Place one on each of these days.',
+        },
+      ];
     });
   },
 };

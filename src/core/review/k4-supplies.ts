@@ -13,10 +13,17 @@ export const k4Supplies: Rule = {
     const house = view.context.options.tapeMeters;
     const first = view.whiteOut[0];
     if (!first || meters <= house * SURE) return [];
-    return [{
-      rule: 'K4', severity: meters > house ? 'fix' : 'look', page: first.page, x: first.x, y: first.y, placements: [],
-      message: `The white-out takes ${meters.toFixed(1)} m of correction tape, and ${house.toFixed(1)} m ${house === 1 ? 'is' : 'are'} in the house.`,
-      remedy: 'Get another roll, or cover more with opaque paper.',
-    }];
+    return [
+      {
+        rule: 'K4',
+        severity: meters > house ? 'fix' : 'look',
+        page: first.page,
+        x: first.x,
+        y: first.y,
+        placements: [],
+        message: `The white-out takes ${meters.toFixed(1)} m of correction tape, and ${house.toFixed(1)} m ${house === 1 ? 'is' : 'are'} in the house.`,
+        remedy: 'Get another roll, or cover more with opaque paper.',
+      },
+    ];
   },
 };

@@ -13,14 +13,21 @@ export const k5Leftovers: Rule = {
     return strips.flatMap((p, i): Finding[] => {
       const piece = view.pieceOf(p);
       if (!piece || begun.has(copyKey(p)) || strips.some((q) => q !== p && copyKey(q) === copyKey(p))) return [];
-      const shorter = strips.some((q, n) => q.kit === p.kit && q.code === p.code && (q.w < p.w || (q.w === p.w && n > i)));
+      const shorter = strips.some(
+        (q, n) => q.kit === p.kit && q.code === p.code && (q.w < p.w || (q.w === p.w && n > i)),
+      );
       const there = view.draft.ledger.lengthOfOffcuts(piece, p.copy);
       if (shorter || there < p.w) return [];
-      return [{
-        rule: 'K5', severity: 'look', ...at(p), placements: [p.id],
-        message: `${sentence(pieceName(view, p))} is cut from a new ${piece.code}, while ${mm(view, there)} of a begun one are left for its ${mm(view, p.w)}.`,
-        remedy: 'Cut it from what is left, and keep the new one whole.',
-      }];
+      return [
+        {
+          rule: 'K5',
+          severity: 'look',
+          ...at(p),
+          placements: [p.id],
+          message: `${sentence(pieceName(view, p))} is cut from a new ${piece.code}, while ${mm(view, there)} of a begun one are left for its ${mm(view, p.w)}.`,
+          remedy: 'Cut it from what is left, and keep the new one whole.',
+        },
+      ];
     });
   },
 };

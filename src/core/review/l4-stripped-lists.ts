@@ -9,9 +9,14 @@ export const l4StrippedLists: Rule = {
   code: 'L4',
   title: 'Lists as fillers lose their shapes',
   check: (view) =>
-    listsOf(view).filter(({ p }) => p.role === 'day' && p.items.length === 0 && !p.text && (p.cut?.x ?? 0) < TICK_WIDTH - HAIR).map(({ p }): Finding => ({
-      rule: 'L4', severity: 'look', ...at(p), placements: [p.id],
-      message: `${sentence(pieceName(view, p))} has no items: its shapes ask to be ticked for nothing.`,
-      remedy: `Cut ${mm(view, TICK_WIDTH)} off its left side, and it is a plain filler.`,
-    })),
+    listsOf(view)
+      .filter(({ p }) => p.role === 'day' && p.items.length === 0 && !p.text && (p.cut?.x ?? 0) < TICK_WIDTH - HAIR)
+      .map(({ p }): Finding => ({
+        rule: 'L4',
+        severity: 'look',
+        ...at(p),
+        placements: [p.id],
+        message: `${sentence(pieceName(view, p))} has no items: its shapes ask to be ticked for nothing.`,
+        remedy: `Cut ${mm(view, TICK_WIDTH)} off its left side, and it is a plain filler.`,
+      })),
 };

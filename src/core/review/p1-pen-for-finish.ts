@@ -16,10 +16,17 @@ export const p1PenForFinish: Rule = {
     const marker = p.ink?.includes('marker') ?? false;
     const wanted = MARKER_ONLY.includes(piece.finish);
     if (marker === wanted) return [];
-    return [{
-      rule: 'P1', severity: wanted ? 'fix' : 'look', ...at(p), placements: [p.id],
-      message: wanted ? `${sentence(pieceName(view, p))} is ${piece.finish}: ${p.ink} does not hold on it.` : `${sentence(pieceName(view, p))} is matte: ${p.ink} bleeds or looks dull on it.`,
-      remedy: `Write with ${inkFor(piece)}.`,
-    }];
+    return [
+      {
+        rule: 'P1',
+        severity: wanted ? 'fix' : 'look',
+        ...at(p),
+        placements: [p.id],
+        message: wanted
+          ? `${sentence(pieceName(view, p))} is ${piece.finish}: ${p.ink} does not hold on it.`
+          : `${sentence(pieceName(view, p))} is matte: ${p.ink} bleeds or looks dull on it.`,
+        remedy: `Write with ${inkFor(piece)}.`,
+      },
+    ];
   }),
 };

@@ -17,10 +17,19 @@ export const p2InkShows: Rule = {
     if (!piece) return [];
     const ratio = contrast(p.ink?.startsWith('white') ? WHITE : BLACK, piece.color);
     if (ratio >= LEAST) return [];
-    return [{
-      rule: 'P2', severity: 'fix', ...at(p), placements: [p.id],
-      message: `${p.ink} hardly shows on ${pieceName(view, p)}: a contrast of ${ratio.toFixed(1)}, and ${LEAST} is the least.`.replace(/^./, (c) => sentence(c)),
-      remedy: `Write with ${inkFor(piece)}, or swap the piece.`,
-    }];
+    return [
+      {
+        rule: 'P2',
+        severity: 'fix',
+        ...at(p),
+        placements: [p.id],
+        message:
+          `${p.ink} hardly shows on ${pieceName(view, p)}: a contrast of ${ratio.toFixed(1)}, and ${LEAST} is the least.`.replace(
+            /^./,
+            (c) => sentence(c),
+          ),
+        remedy: `Write with ${inkFor(piece)}, or swap the piece.`,
+      },
+    ];
   }),
 };

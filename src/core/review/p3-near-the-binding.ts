@@ -13,11 +13,18 @@ export const p3NearTheBinding: Rule = {
       const near = view.placements.filter((p) => p.page === n && isNearBinding(book, p));
       const first = near[0];
       if (!first) return [];
-      return [{
-        rule: 'P3', severity: 'look', page: n, x: first.x, y: first.y, placements: near.map((p) => p.id),
-        message: `${counted(near.length, 'text')} on the ${page.bindingSide === 'right' ? 'left' : 'right'} page ${near.length === 1 ? 'is' : 'are'} to be written within ${mm(view, NEAR)} of the ${book.binding.kind}.`,
-        remedy: 'Write on these stickers before they go down.',
-      }];
+      return [
+        {
+          rule: 'P3',
+          severity: 'look',
+          page: n,
+          x: first.x,
+          y: first.y,
+          placements: near.map((p) => p.id),
+          message: `${counted(near.length, 'text')} on the ${page.bindingSide === 'right' ? 'left' : 'right'} page ${near.length === 1 ? 'is' : 'are'} to be written within ${mm(view, NEAR)} of the ${book.binding.kind}.`,
+          remedy: 'Write on these stickers before they go down.',
+        },
+      ];
     });
   },
 };

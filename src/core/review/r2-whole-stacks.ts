@@ -7,22 +7,41 @@ import { at, mm, pieceName, sentence } from './say';
 /** Less than this over the edge is a tip, mm. From memory. */
 const TIP = 1;
 
-/** R2: small stacks are built on the backing sheet: what lies on a base lies wholly on it, so that they move in one piece. */
+/**
+ * R2: small stacks are built on the backing sheet: what lies on a base lies wholly on it, so that they move in one
+ * piece.
+ */
 export const r2WholeStacks: Rule = {
   code: 'R2',
   title: 'Stacks move in one piece',
   check: (view) =>
-    view.placements.filter((p) => p.layer > 0 && p.role === 'day' && ['icon', 'script'].includes(view.pieceOf(p)?.kind ?? '')).flatMap((p): Finding[] => {
-      const f = footprint(p);
-      const bases = view.placements.filter((q) => q.page === p.page && q.layer < p.layer && !traits(view.pieceOf(q)?.kind ?? 'label').overlay && q.items.length > 0);
-      const base = bases.map((q) => ({ q, shared: intersect(f, footprint(q)) })).filter((x) => x.shared).sort((a, b) => area(b.shared as typeof f) - area(a.shared as typeof f))[0];
-      if (!base?.shared) return [];
-      const over = Math.max(f.w - base.shared.w, f.h - base.shared.h);
-      if (over <= TIP) return [];
-      return [{
-        rule: 'R2', severity: 'look', ...at(p), placements: [p.id, base.q.id],
-        message: `${sentence(pieceName(view, p))} hangs ${mm(view, over)} over its base: the two can’t be moved over in one piece.`,
-        remedy: 'Move it onto its base, or lay it on afterwards.',
-      }];
-    }),
+    view.placements
+      .filter((p) => p.layer > 0 && p.role === 'day' && ['icon', 'script'].includes(view.pieceOf(p)?.kind ?? ''))
+      .flatMap((p): Finding[] => {
+        const f = footprint(p);
+        const bases = view.placements.filter(
+          (q) =>
+            q.page === p.page &&
+            q.layer < p.layer &&
+            !traits(view.pieceOf(q)?.kind ?? 'label').overlay &&
+            q.items.length > 0,
+        );
+        const base = bases
+          .map((q) => ({ q, shared: intersect(f, footprint(q)) }))
+          .filter((x) => x.shared)
+          .sort((a, b) => area(b.shared as typeof f) - area(a.shared as typeof f))[0];
+        if (!base?.shared) return [];
+        const over = Math.max(f.w - base.shared.w, f.h - base.shared.h);
+        if (over <= TIP) return [];
+        return [
+          {
+            rule: 'R2',
+            severity: 'look',
+            ...at(p),
+            placements: [p.id, base.q.id],
+            message: `${sentence(pieceName(view, p))} hangs ${mm(view, over)} over its base: the two can’t be moved over in one piece.`,
+            remedy: 'Move it onto its base, or lay it on afterwards.',
+          },
+        ];
+      }),
 };

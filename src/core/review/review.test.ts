@@ -7,7 +7,39 @@ import { scoreOf } from './score';
 it('knows its rules, each by its code and once, in the files named by them', () => {
   const codes = RULES.map((r) => r.code);
   expect(new Set(codes).size).toBe(codes.length);
-  expect(codes).toEqual(expect.arrayContaining(['B1', 'B2', 'B3', 'B4', 'B5', 'B6', 'F1', 'F2', 'F3', 'F4', 'L1', 'L2', 'L3', 'L4', 'C1', 'C2', 'C3', 'C4', 'C5', 'C6', 'C7', 'D1', 'D2', 'D5', 'D6', 'W3', 'W4', 'K1', 'K3']));
+  expect(codes).toEqual(
+    expect.arrayContaining([
+      'B1',
+      'B2',
+      'B3',
+      'B4',
+      'B5',
+      'B6',
+      'F1',
+      'F2',
+      'F3',
+      'F4',
+      'L1',
+      'L2',
+      'L3',
+      'L4',
+      'C1',
+      'C2',
+      'C3',
+      'C4',
+      'C5',
+      'C6',
+      'C7',
+      'D1',
+      'D2',
+      'D5',
+      'D6',
+      'W3',
+      'W4',
+      'K1',
+      'K3',
+    ]),
+  );
   expect(RULES.every((r) => r.title.length > 8)).toBe(true);
 });
 
@@ -33,7 +65,12 @@ it('speaks as a friend would: whole sentences with a number, and something to do
 
 it('points each finding into the pages', () => {
   const { context: c, placements } = demoSpread();
-  for (const f of review(viewOf(c, placements.map((p) => ({ ...p, y: p.y + 4 }))))) {
+  for (const f of review(
+    viewOf(
+      c,
+      placements.map((p) => ({ ...p, y: p.y + 4 })),
+    ),
+  )) {
     const page = c.book.pages[f.page]!;
     expect(f.x >= 0 && f.x <= page.width && f.y >= 0 && f.y <= page.height + 10).toBe(true);
     for (const id of f.placements) expect(placements.some((p) => p.id === id)).toBe(true);
@@ -41,7 +78,16 @@ it('points each finding into the pages', () => {
 });
 
 it('scores by rule, no rule worth more than a quarter, never under nothing', () => {
-  const finding = { rule: 'F1', severity: 'fix' as const, page: 0, x: 0, y: 0, placements: [], message: 'm', remedy: 'r' };
+  const finding = {
+    rule: 'F1',
+    severity: 'fix' as const,
+    page: 0,
+    x: 0,
+    y: 0,
+    placements: [],
+    message: 'm',
+    remedy: 'r',
+  };
   expect(scoreOf([])).toMatchObject({ total: 100, parts: { F1: 0, D5: 0 } });
   expect(scoreOf([finding, { ...finding, severity: 'look' }])).toMatchObject({ total: 96.5, parts: { F1: -3.5 } });
   expect(scoreOf(Array.from({ length: 99 }, () => finding)).total).toBe(75);
@@ -49,6 +95,10 @@ it('scores by rule, no rule worth more than a quarter, never under nothing', () 
 
 it('is silent about items and dates before anything is laid', () => {
   const c = context({ kit: kitOf(piece()), week: weekWith(demand()) });
-  expect(review(viewOf(c, [])).map((f) => f.rule).filter((r) => r === 'D5' || r === 'B5')).toEqual([]);
+  expect(
+    review(viewOf(c, []))
+      .map((f) => f.rule)
+      .filter((r) => r === 'D5' || r === 'B5'),
+  ).toEqual([]);
   expect(review(viewOf(c, [placement()])).map((f) => f.rule)).toContain('D5');
 });

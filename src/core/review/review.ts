@@ -33,8 +33,16 @@ export function viewOf(context: Context, placements: readonly Placement[]): View
 export function review(view: View): Finding[] {
   return RULES.flatMap((rule) => rule.check(view))
     .map((f) => ({ ...f, x: tidy(f.x), y: tidy(f.y) }))
-    .sort((a, b) => RANK[a.severity] - RANK[b.severity] || (a.rule < b.rule ? -1 : a.rule > b.rule ? 1 : 0) || a.page - b.page || a.x - b.x || a.y - b.y);
+    .sort(
+      (a, b) =>
+        RANK[a.severity] - RANK[b.severity] ||
+        (a.rule < b.rule ? -1 : a.rule > b.rule ? 1 : 0) ||
+        a.page - b.page ||
+        a.x - b.x ||
+        a.y - b.y,
+    );
 }
 
 /** Items that should have a place and have none; what stays open for writing in later is not among them. */
-export const withoutPlace = (view: Pick<View, 'unplaced' | 'context'>): number => view.unplaced.filter((u) => isPlannedAhead(u.demand, view.context)).length;
+export const withoutPlace = (view: Pick<View, 'unplaced' | 'context'>): number =>
+  view.unplaced.filter((u) => isPlannedAhead(u.demand, view.context)).length;

@@ -6,7 +6,8 @@ import { longDay } from '../week/day-names';
 import type { View } from './finding';
 
 /** `Thursday` */
-export const dayName = (view: Pick<View, 'context'>, day: number): string => longDay(view.context.week.days[day] as string);
+export const dayName = (view: Pick<View, 'context'>, day: number): string =>
+  longDay(view.context.week.days[day] as string);
 
 /** A length in the book's own unit. */
 export const mm = (view: Pick<View, 'context'>, length: number): string => ruled(length, view.context.book.unit);

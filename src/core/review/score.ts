@@ -15,7 +15,13 @@ const MOST = 25;
 /** A spread's score: 100, less what each rule's findings cost. */
 export function scoreOf(findings: readonly Finding[]): Score {
   const parts = Object.fromEntries(
-    RULES.map(({ code }) => [code, -Math.min(MOST, findings.filter((f) => f.rule === code).reduce((sum, f) => sum + POINTS[f.severity], 0)) + 0]),
+    RULES.map(({ code }) => [
+      code,
+      -Math.min(
+        MOST,
+        findings.filter((f) => f.rule === code).reduce((sum, f) => sum + POINTS[f.severity], 0),
+      ) + 0,
+    ]),
   );
   return { total: Math.max(0, 100 + Object.values(parts).reduce((a, b) => a + b, 0)), parts };
 }

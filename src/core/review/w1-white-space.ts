@@ -17,11 +17,16 @@ export const w1WhiteSpace: Rule = {
       const share = whiteSpace(view, day);
       const boxed = view.context.ways.boxes < 7 && view.placements.some((p) => p.role === 'box' && p.day === day);
       if (!dayColumn(view.context.book, day) || boxed || share >= wanted - SHORT) return [];
-      return [{
-        rule: 'W1', severity: 'look', ...topOf(view, day), placements: [],
-        message: `${dayName(view, day)} is fuller than wanted: ${Math.round(share * 100)} of 100 are white, ${Math.round(wanted * 100)} are wanted.`,
-        remedy: 'Take a picture off, use lower bases, or move something to a neighbor day.',
-      }];
+      return [
+        {
+          rule: 'W1',
+          severity: 'look',
+          ...topOf(view, day),
+          placements: [],
+          message: `${dayName(view, day)} is fuller than wanted: ${Math.round(share * 100)} of 100 are white, ${Math.round(wanted * 100)} are wanted.`,
+          remedy: 'Take a picture off, use lower bases, or move something to a neighbor day.',
+        },
+      ];
     });
   },
 };

@@ -12,7 +12,16 @@ export const w2HeavyBlock: Rule = {
   title: 'No heavy block of labels',
   check: (view) =>
     [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
-      const down = view.placements.filter((p) => p.day === day && p.role === 'day' && p.layer === 0 && p.items.length > 0 && view.pieceOf(p)?.kind !== 'checklist').sort((a, b) => a.y - b.y);
+      const down = view.placements
+        .filter(
+          (p) =>
+            p.day === day &&
+            p.role === 'day' &&
+            p.layer === 0 &&
+            p.items.length > 0 &&
+            view.pieceOf(p)?.kind !== 'checklist',
+        )
+        .sort((a, b) => a.y - b.y);
       const blocks = down.reduce<(typeof down)[]>((all, p) => {
         const last = all.at(-1);
         const above = last?.at(-1);
@@ -20,13 +29,18 @@ export const w2HeavyBlock: Rule = {
         else all.push([p]);
         return all;
       }, []);
-      return blocks.filter((b) => b.length >= MANY).map((b): Finding => {
-        const [first, end] = [b[0] as (typeof b)[number], b.at(-1) as (typeof b)[number]];
-        return {
-          rule: 'W2', severity: 'look', ...at(first), placements: b.map((p) => p.id),
-          message: `${counted(b.length, 'label')} in a block of ${mm(view, bottom(end) - first.y)} make ${dayName(view, day)} heavy.`,
-          remedy: 'Open a gap in it, or space the littles.',
-        };
-      });
+      return blocks
+        .filter((b) => b.length >= MANY)
+        .map((b): Finding => {
+          const [first, end] = [b[0] as (typeof b)[number], b.at(-1) as (typeof b)[number]];
+          return {
+            rule: 'W2',
+            severity: 'look',
+            ...at(first),
+            placements: b.map((p) => p.id),
+            message: `${counted(b.length, 'label')} in a block of ${mm(view, bottom(end) - first.y)} make ${dayName(view, day)} heavy.`,
+            remedy: 'Open a gap in it, or space the littles.',
+          };
+        });
     }),
 };

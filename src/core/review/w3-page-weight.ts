@@ -15,10 +15,17 @@ export const w3PageWeight: Rule = {
     const heavy = left > right ? 'left' : 'right';
     const page = heavy === 'left' ? 0 : view.context.book.pages.length - 1;
     const spot = view.context.book.regions.find((r) => r.page === page);
-    return [{
-      rule: 'W3', severity: 'look', page, x: spot?.x ?? 0, y: spot?.y ?? 0, placements: [],
-      message: `The ${heavy} page is the heavier one by ${Math.round(share * 100)} of 100, by covered area and boldness.`,
-      remedy: `Swap a bold box to the ${heavy === 'left' ? 'right' : 'left'} page.`,
-    }];
+    return [
+      {
+        rule: 'W3',
+        severity: 'look',
+        page,
+        x: spot?.x ?? 0,
+        y: spot?.y ?? 0,
+        placements: [],
+        message: `The ${heavy} page is the heavier one by ${Math.round(share * 100)} of 100, by covered area and boldness.`,
+        remedy: `Swap a bold box to the ${heavy === 'left' ? 'right' : 'left'} page.`,
+      },
+    ];
   },
 };

@@ -25,10 +25,17 @@ export const w4Rhythm: Rule = {
     if (boxes.length < FEWEST || rhythmOf(heights) !== null) return [];
     const first = boxes[0] as (typeof boxes)[number];
     const said = heights.flatMap((h, day) => (h ? [`${dayName(view, day).slice(0, 3)} ${h}`] : [])).join(', ');
-    return [{
-      rule: 'W4', severity: 'look', page: first.rect.page, x: first.rect.x, y: first.rect.y, placements: boxes.flatMap((b) => b.parts.map((p) => p.id)),
-      message: `The boxes’ heights make no pattern: ${said}.`,
-      remedy: 'Move one to the other end of its day.',
-    }];
+    return [
+      {
+        rule: 'W4',
+        severity: 'look',
+        page: first.rect.page,
+        x: first.rect.x,
+        y: first.rect.y,
+        placements: boxes.flatMap((b) => b.parts.map((p) => p.id)),
+        message: `The boxes’ heights make no pattern: ${said}.`,
+        remedy: 'Move one to the other end of its day.',
+      },
+    ];
   },
 };

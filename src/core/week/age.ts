@@ -5,7 +5,8 @@ const COUNTED = /(?<!\p{L})(birthday|anniversary)(?!\p{L})/iu;
 const MOST = 150;
 
 /** Birthdays and anniversaries reach a number each year. */
-export const isCounted = (title: string, categories: readonly string[]): boolean => COUNTED.test([title, ...categories].join(' '));
+export const isCounted = (title: string, categories: readonly string[]): boolean =>
+  COUNTED.test([title, ...categories].join(' '));
 
 /**
  * The number a birthday or an anniversary reaches; null when it is not known.
@@ -17,11 +18,15 @@ export function numberReached(on: Wall, since: number): number | null {
 }
 
 /**
- * A birthday on 29 February is kept on the last day of February, so on the 28th in a common year, and the age is reached
+ * A birthday on 29 February is kept on the last day of February, so on the 28th in a common year, and the age is
+ * reached
  * on that day; RFC 5545 alone would leave those years out. Common practice, one of two: some keep 1 March.
  */
 export function keptEveryYear(rule: Rule, start: Wall): Rule {
   const day = new Date(start);
-  const plain = rule.freq === 'YEARLY' && !rule.byMonth && !rule.byMonthDay && !rule.byDay && !rule.byYearDay && !rule.byWeekNo;
-  return plain && day.getUTCMonth() === 1 && day.getUTCDate() === 29 ? { ...rule, byMonth: [2], byMonthDay: [-1] } : rule;
+  const plain =
+    rule.freq === 'YEARLY' && !rule.byMonth && !rule.byMonthDay && !rule.byDay && !rule.byYearDay && !rule.byWeekNo;
+  return plain && day.getUTCMonth() === 1 && day.getUTCDate() === 29
+    ? { ...rule, byMonth: [2], byMonthDay: [-1] }
+    : rule;
 }

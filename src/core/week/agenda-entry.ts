@@ -41,6 +41,25 @@ export interface AgendaEntry {
 }
 
 export const blankEntry = (day: IsoDay): AgendaEntry => ({
-  uid: '', title: '', task: false, day, start: null, minutes: null, days: 1, kind: null, part: null, room: null, list: null, tentative: false,
-  leadDays: 0, dueShown: false, countdown: [], reminders: [], since: null, onlyWith: null, quiet: [], from: null, repeat: null,
+  uid: '',
+  title: '',
+  task: false,
+  day,
+  start: null,
+  minutes: null,
+  days: 1,
+  kind: null,
+  part: null,
+  room: null,
+  list: null,
+  tentative: false,
+  leadDays: 0,
+  dueShown: false,
+  countdown: [],
+  reminders: [],
+  since: null,
+  onlyWith: null,
+  quiet: [],
+  from: null,
+  repeat: null,
 });

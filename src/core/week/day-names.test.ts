@@ -4,11 +4,18 @@ import { dayAfter, dayOfMonth, longDay, shortDay, spokenWeek } from './day-names
 import { daysOfWeek } from './week';
 
 it('names the days as luxon does, over centuries', () => {
-  fc.assert(fc.property(fc.integer({ min: -150000, max: 150000 }), (n) => {
-    const date = DateTime.utc(2027, 2, 8).plus({ days: n });
-    const day = date.toISODate() as string;
-    expect([longDay(day), dayOfMonth(day), dayAfter(day)]).toEqual([date.toFormat('cccc', { locale: 'en-US' }), date.day, date.plus({ days: 1 }).toISODate()]);
-  }), { numRuns: 300, seed: 2 });
+  fc.assert(
+    fc.property(fc.integer({ min: -150000, max: 150000 }), (n) => {
+      const date = DateTime.utc(2027, 2, 8).plus({ days: n });
+      const day = date.toISODate() as string;
+      expect([longDay(day), dayOfMonth(day), dayAfter(day)]).toEqual([
+        date.toFormat('cccc', { locale: 'en-US' }),
+        date.day,
+        date.plus({ days: 1 }).toISODate(),
+      ]);
+    }),
+    { numRuns: 300, seed: 2 },
+  );
 });
 
 it('speaks a week over a month’s end', () => {

@@ -5,7 +5,11 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 /** What the months before a month bring to the day of the week, from March on (Sakamoto, 1992, from memory). */
 const SHIFTS = [0, 3, 2, 5, 0, 3, 5, 1, 4, 6, 2, 4] as const;
 
-const parts = (day: IsoDay): [year: number, month: number, date: number] => [Number(day.slice(0, 4)), Number(day.slice(5, 7)), Number(day.slice(8, 10))];
+const parts = (day: IsoDay): [year: number, month: number, date: number] => [
+  Number(day.slice(0, 4)),
+  Number(day.slice(5, 7)),
+  Number(day.slice(8, 10)),
+];
 
 /** Day of the month, 1-31: what a date dot must say (handbook B5). */
 export const dayOfMonth = (day: IsoDay): number => parts(day)[2];
@@ -14,7 +18,8 @@ export const dayOfMonth = (day: IsoDay): number => parts(day)[2];
 export function longDay(day: IsoDay): string {
   const [year, month, date] = parts(day);
   const y = month < 3 ? year - 1 : year;
-  const index = (y + Math.floor(y / 4) - Math.floor(y / 100) + Math.floor(y / 400) + (SHIFTS[month - 1] ?? 0) + date) % 7;
+  const index =
+    (y + Math.floor(y / 4) - Math.floor(y / 100) + Math.floor(y / 400) + (SHIFTS[month - 1] ?? 0) + date) % 7;
   return DAYS[index] ?? day;
 }
 

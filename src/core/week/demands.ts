@@ -31,9 +31,13 @@ export function demandsOfWeek(
 ): WeekDemands {
   const days = daysOfWeek(week, weekStart);
   const [from, until] = [wallOfDay(days[0] as IsoDay), wallOfDay(days[6] as IsoDay) + DAY_MS];
-  const told = calendars.flatMap((c) => occurrencesBetween(c, days[0] as IsoDay, days[6] as IsoDay, zone)).map((occurrence): Told => ({ occurrence, facts: factsOf(occurrence.component) }));
-  const found = withoutResting(told, (t) => ['chore', 'to-do'].includes(kindOf(t.occurrence, t.facts)), { from, until })
-    .flatMap(({ occurrence, facts }) => aspectsOf(occurrence, facts, from, until));
+  const told = calendars
+    .flatMap((c) => occurrencesBetween(c, days[0] as IsoDay, days[6] as IsoDay, zone))
+    .map((occurrence): Told => ({ occurrence, facts: factsOf(occurrence.component) }));
+  const found = withoutResting(told, (t) => ['chore', 'to-do'].includes(kindOf(t.occurrence, t.facts)), {
+    from,
+    until,
+  }).flatMap(({ occurrence, facts }) => aspectsOf(occurrence, facts, from, until));
   const sorted = [...found, ...clockChanges(days, zone)].sort((a, b) => a.day - b.day || inTimeOrder(a, b));
   return { week, days, demands: withKeys(bounded(sorted)) };
 }
@@ -46,17 +50,41 @@ function aspectsOf(o: Occurrence, facts: Facts, from: Wall, until: Wall): Demand
     if (on < from || on >= until) return [];
     const { tentative, categories } = facts;
     const index = dayNumber(on) - dayNumber(from);
-    return [{ ...base(o), aspect, title, kind, day: index, lastDay: index, start: null, end: null, part: usualPart(title, categories), tentative, list: null, room: null, categories, from: null }];
+    return [
+      {
+        ...base(o),
+        aspect,
+        title,
+        kind,
+        day: index,
+        lastDay: index,
+        start: null,
+        end: null,
+        part: usualPart(title, categories),
+        tentative,
+        list: null,
+        room: null,
+        categories,
+        from: null,
+      },
+    ];
   };
   return [
     ...item(o, facts, from, until),
     ...(facts.lead && facts.dueShown ? other('due', 0, `${facts.title} due`, 'deadline') : []),
     ...facts.reminders.flatMap((r) => other('reminder', r.days, r.text, 'reminder')),
-    ...facts.countdown.flatMap((n) => other('countdown', n, `${n} ${n === 1 ? 'day' : 'days'} to ${facts.title}`, 'reminder')),
+    ...facts.countdown.flatMap((n) =>
+      other('countdown', n, `${n} ${n === 1 ? 'day' : 'days'} to ${facts.title}`, 'reminder'),
+    ),
   ];
 }
 
-const base = (o: Occurrence): Pick<Demand, 'key' | 'uid' | 'repeated' | 'on'> => ({ key: '', uid: o.uid, repeated: o.repeated, on: isoDay(o.planned) });
+const base = (o: Occurrence): Pick<Demand, 'key' | 'uid' | 'repeated' | 'on'> => ({
+  key: '',
+  uid: o.uid,
+  repeated: o.repeated,
+  on: isoDay(o.planned),
+});
 
 function item(o: Occurrence, facts: Facts, from: Wall, until: Wall): Demand[] {
   const band = isBand(o, facts);
@@ -67,12 +95,24 @@ function item(o: Occurrence, facts: Facts, from: Wall, until: Wall): Demand[] {
   const timed = !o.allDay && !band && facts.lead === 0;
   const start = timed ? minuteOfDay(o.start) : null;
   const { title, categories, part, tentative, room, from: origin } = facts;
-  return [{
-    ...base(o), aspect: 'item', title: withNumber(o, facts), kind: kindOf(o, facts), day, lastDay: Math.min(6, last - dayNumber(from)),
-    start, end: start !== null && o.end > o.start ? Math.min(24 * 60, start + Math.round((o.end - o.start) / 60_000)) : null,
-    part: part ?? usualPart(title, categories), tentative, room, categories, from: origin,
-    list: facts.list ?? (o.task && (facts.kind === null || facts.kind === 'to-do') ? 'to do' : null),
-  }];
+  return [
+    {
+      ...base(o),
+      aspect: 'item',
+      title: withNumber(o, facts),
+      kind: kindOf(o, facts),
+      day,
+      lastDay: Math.min(6, last - dayNumber(from)),
+      start,
+      end: start !== null && o.end > o.start ? Math.min(24 * 60, start + Math.round((o.end - o.start) / 60_000)) : null,
+      part: part ?? usualPart(title, categories),
+      tentative,
+      room,
+      categories,
+      from: origin,
+      list: facts.list ?? (o.task && (facts.kind === null || facts.kind === 'to-do') ? 'to do' : null),
+    },
+  ];
 }
 
 /** All-day over more than a day, or timed over a whole day and more (handbook D8). */
@@ -85,7 +125,9 @@ function kindOf(o: Occurrence, facts: Facts): DemandKind {
   if (o.task) return 'to-do';
   if (!o.allDay) return 'appointment';
   const meanings = meaningsOf(facts.title, facts.categories);
-  return meanings.some((m) => ['laundry', 'bins', 'clean', 'garden', 'groceries', 'water'].includes(m)) ? 'chore' : 'occasion';
+  return meanings.some((m) => ['laundry', 'bins', 'clean', 'garden', 'groceries', 'water'].includes(m))
+    ? 'chore'
+    : 'occasion';
 }
 
 function withNumber(o: Occurrence, { title, categories, since }: Facts): string {
@@ -101,10 +143,27 @@ function clockChanges(days: readonly IsoDay[], zone: string): Demand[] {
     const change = clockChange(clock, wallOfDay(on));
     if (change === null) return [];
     const amount = Math.abs(change) % 60 === 0 ? `${Math.abs(change) / 60} h` : `${Math.abs(change)} min`;
-    return [{
-      key: '', uid: `clocks-${on}@hobnail`, aspect: 'clock', repeated: false, on, title: `clocks ${change > 0 ? 'forward' : 'back'} ${amount}`, kind: 'reminder', day, lastDay: day,
-      start: null, end: null, part: 'morning', tentative: false, list: null, room: null, categories: [], from: null,
-    }];
+    return [
+      {
+        key: '',
+        uid: `clocks-${on}@hobnail`,
+        aspect: 'clock',
+        repeated: false,
+        on,
+        title: `clocks ${change > 0 ? 'forward' : 'back'} ${amount}`,
+        kind: 'reminder',
+        day,
+        lastDay: day,
+        start: null,
+        end: null,
+        part: 'morning',
+        tentative: false,
+        list: null,
+        room: null,
+        categories: [],
+        from: null,
+      },
+    ];
   });
 }
 
@@ -117,7 +176,10 @@ function bounded(demands: readonly Demand[]): Demand[] {
   });
 }
 
-/** Keys stay the same while other items come and go: the uid, its day where it comes on several, a number where twice on one. */
+/**
+ * Keys stay the same while other items come and go: the uid, its day where it comes on several, a number where twice
+ * on one.
+ */
 function withKeys(demands: readonly Demand[]): Demand[] {
   const days = new Map<string, Set<number>>();
   for (const d of demands) days.set(d.uid, (days.get(d.uid) ?? new Set()).add(d.day));

@@ -58,7 +58,9 @@ export function factsOf(component: ICAL.Component): Facts {
     categories: component.getAllProperties('categories').flatMap((p) => p.getValues().map(String)),
     lead: Math.min(FURTHEST, wholeDays(text('x-hobnail-lead'))),
     dueShown: text('x-hobnail-due').toUpperCase() === 'SHOWN',
-    countdown: parts(text('x-hobnail-countdown')).map(Number).filter((n) => Number.isInteger(n) && n > 0 && n <= FURTHEST),
+    countdown: parts(text('x-hobnail-countdown'))
+      .map(Number)
+      .filter((n) => Number.isInteger(n) && n > 0 && n <= FURTHEST),
     reminders: component.getAllSubcomponents('valarm').flatMap(reminder),
     since: /^\d{1,4}$/.test(since) ? Number(since) : null,
     round: text('x-hobnail-round') || null,
@@ -73,8 +75,13 @@ export function factsOf(component: ICAL.Component): Facts {
 /** How many days before its day an item first shows. */
 export const reachOf = (f: Facts): number => Math.max(f.lead, ...f.countdown, ...f.reminders.map((r) => r.days));
 
-const parts = (text: string): string[] => text.split(',').map((t) => t.trim()).filter(Boolean);
-const oneOf = <T extends string>(list: readonly T[], text: string): T | null => list.find((k) => k === text.toLowerCase()) ?? null;
+const parts = (text: string): string[] =>
+  text
+    .split(',')
+    .map((t) => t.trim())
+    .filter(Boolean);
+const oneOf = <T extends string>(list: readonly T[], text: string): T | null =>
+  list.find((k) => k === text.toLowerCase()) ?? null;
 
 /** Whole days of a duration such as P1D or P2W; a shorter one is on the day itself. */
 function wholeDays(text: string): number {
@@ -86,7 +93,12 @@ function wholeDays(text: string): number {
 function reminder(alarm: ICAL.Component): Reminder[] {
   const trigger = alarm.getFirstPropertyValue('trigger');
   const text = String(alarm.getFirstPropertyValue('description') ?? '').trim();
-  if (String(alarm.getFirstPropertyValue('x-hobnail-kind')).toLowerCase() !== 'reminder' || !(trigger instanceof ICAL.Duration) || !text) return [];
+  if (
+    String(alarm.getFirstPropertyValue('x-hobnail-kind')).toLowerCase() !== 'reminder' ||
+    !(trigger instanceof ICAL.Duration) ||
+    !text
+  )
+    return [];
   const days = Math.round(-trigger.toSeconds() / 86_400);
   return days > 0 && days <= FURTHEST ? [{ days, text: text.slice(0, LONGEST_TITLE) }] : [];
 }

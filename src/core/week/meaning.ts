@@ -22,14 +22,20 @@ const MEANINGS: readonly Meaning[] = [
   { name: 'choir', stems: ['choir', 'sing', 'singing', 'rehearsal', 'concert', 'alto', 'music'] },
   { name: 'dog', stems: ['dog', 'dogs', 'greyhound', 'greyhounds', 'hound', 'kennel', 'foster', 'walk'] },
   { name: 'vet', stems: ['vet', 'vaccination', 'worming'] },
-  { name: 'garden', stems: ['allotment', 'garden', 'dig', 'sow', 'beans', 'compost', 'plant', 'prune', 'weed', 'shed'] },
+  {
+    name: 'garden',
+    stems: ['allotment', 'garden', 'dig', 'sow', 'beans', 'compost', 'plant', 'prune', 'weed', 'shed'],
+  },
   { name: 'doctor', stems: ['doctor', 'dentist', 'clinic', 'checkup', 'physio', 'optician'] },
   { name: 'medicine', stems: ['medicine', 'pills', 'prescription', 'tablets'] },
   { name: 'birthday', stems: ['birthday', 'anniversary', 'party'] },
   { name: 'gift', stems: ['gift', 'present', 'presents'] },
   { name: 'post', stems: ['post', 'parcel', 'letter', 'mail', 'package', 'card', 'cards'] },
   { name: 'call', stems: ['call', 'phone', 'ring'] },
-  { name: 'computer', stems: ['laptop', 'online', 'email', 'emails', 'backup', 'form', 'forms', 'order', 'time sheet', 'timesheet'] },
+  {
+    name: 'computer',
+    stems: ['laptop', 'online', 'email', 'emails', 'backup', 'form', 'forms', 'order', 'time sheet', 'timesheet'],
+  },
   { name: 'clean', stems: ['clean', 'vacuum', 'dust', 'mop', 'tidy', 'bathroom', 'kitchen', 'hoover'] },
   { name: 'exercise', stems: ['workout', 'exercise', 'swim', 'run', 'yoga', 'gym', 'stretch'] },
   { name: 'tv', stems: ['tv', 'film', 'movie', 'series', 'episode'], part: 'evening' },
@@ -44,7 +50,10 @@ const MEANINGS: readonly Meaning[] = [
 
 /** Which meanings a word speaks of. */
 const BY_WORD: ReadonlyMap<string, readonly string[]> = new Map(
-  [...new Set(MEANINGS.flatMap((m) => [m.name, ...m.stems]))].map((word) => [word, MEANINGS.filter((m) => m.name === word || m.stems.includes(word)).map((m) => m.name)]),
+  [...new Set(MEANINGS.flatMap((m) => [m.name, ...m.stems]))].map((word) => [
+    word,
+    MEANINGS.filter((m) => m.name === word || m.stems.includes(word)).map((m) => m.name),
+  ]),
 );
 
 const remembered = new Map<string, readonly string[]>();
@@ -56,7 +65,10 @@ export function meaningsOf(title: string, categories: readonly string[] = []): r
   const known = remembered.get(text);
   if (known) return known;
   const words = text.match(/\p{L}+/gu) ?? [];
-  const found = words.flatMap((word, i) => [...(BY_WORD.get(`${word} ${words[i + 1]}`) ?? []), ...(BY_WORD.get(word) ?? [])]);
+  const found = words.flatMap((word, i) => [
+    ...(BY_WORD.get(`${word} ${words[i + 1]}`) ?? []),
+    ...(BY_WORD.get(word) ?? []),
+  ]);
   const meanings = [...new Set(found)];
   if (remembered.size >= MOST_REMEMBERED) remembered.clear();
   remembered.set(text, meanings);

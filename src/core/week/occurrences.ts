@@ -77,14 +77,30 @@ function happenings(s: Series, from: Wall, weekEnd: Wall): Occurrence[] {
   if (s.begins - ZONE_REACH >= until || (!s.repeated && s.begins + s.length + ZONE_REACH < from)) return [];
   const earliest = from - s.length - ZONE_REACH;
   const starts = new Set<Wall>([s.toOwner(s.begins), ...s.more]);
-  for (const rule of s.rules) for (const w of expandRule(rule, s.begins, earliest, until + ZONE_REACH)) starts.add(s.toOwner(w));
-  return [...starts].sort((a, b) => a - b).flatMap((start): Occurrence[] => {
-    const end = start + s.length;
-    if (start >= until || !(end > from || (end === from && start >= from))) return [];
-    if (s.without.has(start) || s.withoutDays.has(dayNumber(start))) return [];
-    const { component, uid, task, allDay, repeated, yearly } = s;
-    return [{ component, uid, task, allDay, repeated, yearly, since: s.toOwner(s.begins), planned: s.instead ?? start, start, end }];
-  });
+  for (const rule of s.rules)
+    for (const w of expandRule(rule, s.begins, earliest, until + ZONE_REACH)) starts.add(s.toOwner(w));
+  return [...starts]
+    .sort((a, b) => a - b)
+    .flatMap((start): Occurrence[] => {
+      const end = start + s.length;
+      if (start >= until || !(end > from || (end === from && start >= from))) return [];
+      if (s.without.has(start) || s.withoutDays.has(dayNumber(start))) return [];
+      const { component, uid, task, allDay, repeated, yearly } = s;
+      return [
+        {
+          component,
+          uid,
+          task,
+          allDay,
+          repeated,
+          yearly,
+          since: s.toOwner(s.begins),
+          planned: s.instead ?? start,
+          start,
+          end,
+        },
+      ];
+    });
 }
 
 /** All series of a calendar, made ready once for a zone. */
@@ -109,7 +125,9 @@ function seriesOf(calendar: Calendar, zone: string): readonly Series[] {
 
 function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
   const changed = family.filter((c) => c.hasProperty('recurrence-id'));
-  const instead = new Map(changed.map((c) => [c, ownerWall(c.getFirstProperty('recurrence-id') as ICAL.Property, owner)]));
+  const instead = new Map(
+    changed.map((c) => [c, ownerWall(c.getFirstProperty('recurrence-id') as ICAL.Property, owner)]),
+  );
   return family.flatMap((component): Series[] => {
     const property = anchorOf(component);
     const status = String(component.getFirstPropertyValue('status') ?? '').toUpperCase();
@@ -118,40 +136,68 @@ function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
     const clock = clockOf(property, owner);
     const time = property.getFirstValue() as ICAL.Time;
     const begins = clock.read(time);
-    const rules = single ? [] : component.getAllProperties('rrule').map((p) => ruleOf(p.getFirstValue() as ICAL.Recur, (until) => (until.zone === ICAL.Timezone.utcTimezone ? clock.fromUtc(wallOfTime(until)) : wallOfTime(until))));
+    const rules = single
+      ? []
+      : component
+          .getAllProperties('rrule')
+          .map((p) =>
+            ruleOf(p.getFirstValue() as ICAL.Recur, (until) =>
+              until.zone === ICAL.Timezone.utcTimezone ? clock.fromUtc(wallOfTime(until)) : wallOfTime(until),
+            ),
+          );
     const yearly = rules.some((r) => r.freq === 'YEARLY');
-    const exdates = single ? [] : component.getAllProperties('exdate').flatMap((p) => timesOf(p).map((t) => ({ day: t.isDate && !time.isDate, at: onClock(t, p, owner) })));
+    const exdates = single
+      ? []
+      : component
+          .getAllProperties('exdate')
+          .flatMap((p) => timesOf(p).map((t) => ({ day: t.isDate && !time.isDate, at: onClock(t, p, owner) })));
     const without = new Set([...exdates.filter((e) => !e.day).map((e) => e.at), ...(single ? [] : instead.values())]);
-    return [{
-      component,
-      uid: String(component.getFirstPropertyValue('uid') ?? `${String(component.getFirstPropertyValue('summary') ?? 'untitled')}@${new Date(begins).toISOString()}`),
-      task: component.name === 'vtodo',
-      allDay: time.isDate,
-      repeated: single || rules.length > 0 || component.hasProperty('rdate'),
-      begins, without,
-      rules: yearly && isCounted(factsOf(component).title, factsOf(component).categories) ? rules.map((r) => keptEveryYear(r, begins)) : rules,
-      yearly,
-      reach: saysAhead(component) ? reachOf(factsOf(component)) * DAY_MS : 0,
-      withoutDays: new Set(exdates.filter((e) => e.day).map((e) => dayNumber(e.at))),
-      more: single ? [] : component.getAllProperties('rdate').flatMap((p) => timesOf(p).map((t) => onClock(t, p, owner))),
-      toOwner: clock.toOwner,
-      length: lengthOf(component, owner, clock.toOwner(begins)),
-      instead: instead.get(component) ?? null,
-    }];
+    return [
+      {
+        component,
+        uid: String(
+          component.getFirstPropertyValue('uid') ??
+            `${String(component.getFirstPropertyValue('summary') ?? 'untitled')}@${new Date(begins).toISOString()}`,
+        ),
+        task: component.name === 'vtodo',
+        allDay: time.isDate,
+        repeated: single || rules.length > 0 || component.hasProperty('rdate'),
+        begins,
+        without,
+        rules:
+          yearly && isCounted(factsOf(component).title, factsOf(component).categories)
+            ? rules.map((r) => keptEveryYear(r, begins))
+            : rules,
+        yearly,
+        reach: saysAhead(component) ? reachOf(factsOf(component)) * DAY_MS : 0,
+        withoutDays: new Set(exdates.filter((e) => e.day).map((e) => dayNumber(e.at))),
+        more: single
+          ? []
+          : component.getAllProperties('rdate').flatMap((p) => timesOf(p).map((t) => onClock(t, p, owner))),
+        toOwner: clock.toOwner,
+        length: lengthOf(component, owner, clock.toOwner(begins)),
+        instead: instead.get(component) ?? null,
+      },
+    ];
   });
 }
 
 /** Most items say nothing of the days before theirs; reading all that they might say takes longer than this look. */
-const saysAhead = (c: ICAL.Component): boolean => c.hasProperty('x-hobnail-lead') || c.hasProperty('x-hobnail-countdown') || c.getFirstSubcomponent('valarm') !== null;
+const saysAhead = (c: ICAL.Component): boolean =>
+  c.hasProperty('x-hobnail-lead') || c.hasProperty('x-hobnail-countdown') || c.getFirstSubcomponent('valarm') !== null;
 
 /** The property that dates an item: a task by when it is due, all else by its start. */
 export const anchorOf = (c: ICAL.Component): ICAL.Property | null =>
-  (c.name === 'vtodo' ? (c.getFirstProperty('due') ?? c.getFirstProperty('dtstart')) : c.getFirstProperty('dtstart')) ?? null;
+  (c.name === 'vtodo' ? (c.getFirstProperty('due') ?? c.getFirstProperty('dtstart')) : c.getFirstProperty('dtstart')) ??
+  null;
 
-const timesOf = (property: ICAL.Property): ICAL.Time[] => property.getValues().map((v) => (v instanceof ICAL.Period ? v.start : (v as ICAL.Time)));
+const timesOf = (property: ICAL.Property): ICAL.Time[] =>
+  property.getValues().map((v) => (v instanceof ICAL.Period ? v.start : (v as ICAL.Time)));
 
-const onClock = (time: ICAL.Time, property: ICAL.Property, owner: IANAZone): Wall => clockOf(property, owner).toOwner(wallOfTime(time));
-const ownerWall = (property: ICAL.Property, owner: IANAZone): Wall => onClock(property.getFirstValue() as ICAL.Time, property, owner);
+const onClock = (time: ICAL.Time, property: ICAL.Property, owner: IANAZone): Wall =>
+  clockOf(property, owner).toOwner(wallOfTime(time));
+const ownerWall = (property: ICAL.Property, owner: IANAZone): Wall =>
+  onClock(property.getFirstValue() as ICAL.Time, property, owner);
 
 /** ms from start to end, on the owner's clock */
 function lengthOf(component: ICAL.Component, owner: IANAZone, start: Wall): number {

@@ -25,7 +25,12 @@ export function repeatOf(rule: string | null): Repeat {
   if (!rule) return NONE;
   const parts = new Map(rule.split(';').map((p) => p.split('=') as [string, string]));
   const until = parts.get('UNTIL');
-  const base: Repeat = { ...NONE, every: Number(parts.get('INTERVAL') ?? 1), until: until ? `${until.slice(0, 4)}-${until.slice(4, 6)}-${until.slice(6, 8)}` : null, rule };
+  const base: Repeat = {
+    ...NONE,
+    every: Number(parts.get('INTERVAL') ?? 1),
+    until: until ? `${until.slice(0, 4)}-${until.slice(4, 6)}-${until.slice(6, 8)}` : null,
+    rule,
+  };
   const others = [...parts.keys()].filter((k) => !['FREQ', 'INTERVAL', 'UNTIL', 'WKST'].includes(k)).join();
   const days = parts.get('BYDAY')?.split(',') ?? [];
   switch (`${parts.get('FREQ')}|${others}`) {
@@ -39,7 +44,9 @@ export function repeatOf(rule: string | null): Repeat {
     case 'MONTHLY|BYMONTHDAY':
       return { ...base, kind: 'month day' };
     case 'MONTHLY|BYDAY':
-      return days.length === 1 && /^-?\d[A-Z]{2}$/.test(days[0] as string) ? { ...base, kind: 'month weekday' } : { ...base, kind: 'other' };
+      return days.length === 1 && /^-?\d[A-Z]{2}$/.test(days[0] as string)
+        ? { ...base, kind: 'month weekday' }
+        : { ...base, kind: 'other' };
     case 'YEARLY|':
       return { ...base, kind: 'year' };
     default:
@@ -47,7 +54,10 @@ export function repeatOf(rule: string | null): Repeat {
   }
 }
 
-/** The rule (RFC 5545) of a choice for an item whose first day is given; the day decides the day of the month and its weekday's place. */
+/**
+ * The rule (RFC 5545) of a choice for an item whose first day is given; the day decides the day of the month and its
+ * weekday's place.
+ */
 export function ruleOfRepeat(r: Repeat, day: IsoDay): string | null {
   if (r.kind === 'once') return null;
   if (r.kind === 'other') return r.rule;
@@ -57,7 +67,14 @@ export function ruleOfRepeat(r: Repeat, day: IsoDay): string | null {
   const last = date.plus({ days: 7 }).month !== date.month;
   const middle = {
     days: `FREQ=DAILY${every}`,
-    weeks: `FREQ=WEEKLY${every}${r.weekdays.length ? `;BYDAY=${[...r.weekdays].sort().map((d) => CODES[d]).join(',')}` : ''}`,
+    weeks: `FREQ=WEEKLY${every}${
+      r.weekdays.length
+        ? `;BYDAY=${[...r.weekdays]
+            .sort()
+            .map((d) => CODES[d])
+            .join(',')}`
+        : ''
+    }`,
     'month day': `FREQ=MONTHLY${every};BYMONTHDAY=${date.day}`,
     'month weekday': `FREQ=MONTHLY${every};BYDAY=${last ? -1 : Math.ceil(date.day / 7)}${CODES[date.weekday - 1]}`,
     year: day.endsWith('-02-29') ? `FREQ=YEARLY${every};BYMONTH=2;BYMONTHDAY=-1` : `FREQ=YEARLY${every}`,

@@ -10,12 +10,24 @@ export interface Told {
 }
 
 /** Commas part the names of a list, so they do not count within one. */
-const plain = (text: string): string => text.replace(/[,\s]+/g, ' ').trim().toLowerCase();
+const plain = (text: string): string =>
+  text
+    .replace(/[,\s]+/g, ' ')
+    .trim()
+    .toLowerCase();
 
 /** Leaves out what a quiet period suspends, and what comes only in weeks in which something else happens. */
-export function withoutResting(told: readonly Told[], isChore: (t: Told) => boolean, week: { readonly from: Wall; readonly until: Wall }): Told[] {
+export function withoutResting(
+  told: readonly Told[],
+  isChore: (t: Told) => boolean,
+  week: { readonly from: Wall; readonly until: Wall },
+): Told[] {
   const quiet = told.filter((t) => t.facts.quiet.length > 0);
-  const happening = new Set(told.filter(({ occurrence: o }) => o.start < week.until && (o.end > week.from || o.start >= week.from)).flatMap((t) => [plain(t.occurrence.uid), plain(t.facts.title)]));
+  const happening = new Set(
+    told
+      .filter(({ occurrence: o }) => o.start < week.until && (o.end > week.from || o.start >= week.from))
+      .flatMap((t) => [plain(t.occurrence.uid), plain(t.facts.title)]),
+  );
   return told.filter((t) => {
     const { onlyWith } = t.facts;
     if (onlyWith && !happening.has(plain(onlyWith))) return false;
@@ -30,5 +42,7 @@ const covers = (period: Occurrence, o: Occurrence): boolean =>
 function suspends(quiet: readonly string[], t: Told, isChore: (t: Told) => boolean): boolean {
   if (!t.occurrence.repeated) return false;
   const names = [t.occurrence.uid, t.facts.title, t.facts.list ?? '', t.facts.round ?? ''].map(plain).filter(Boolean);
-  return quiet.map(plain).some((q) => names.includes(q) || (!t.occurrence.yearly && (q === 'routines' || (q === 'chores' && isChore(t)))));
+  return quiet
+    .map(plain)
+    .some((q) => names.includes(q) || (!t.occurrence.yearly && (q === 'routines' || (q === 'chores' && isChore(t)))));
 }

@@ -3,7 +3,12 @@ import { linesIn, writeLines } from '../measure/hand';
 import type { Room } from './demand';
 
 /** mm of a usual base's height for each size of room (handbook 3, usual sizes). */
-const HEIGHTS: readonly (readonly [Room, number])[] = [['label', 12], ['quarter', 16], ['half', 24.1], ['full', 48.3]];
+const HEIGHTS: readonly (readonly [Room, number])[] = [
+  ['label', 12],
+  ['quarter', 16],
+  ['half', 24.1],
+  ['full', 48.3],
+];
 /** mm that an icon and the edges take of a base's width */
 const MARGIN = 2;
 

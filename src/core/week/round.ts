@@ -10,7 +10,8 @@ export interface Turn {
 }
 
 /**
- * What goes round by itself: a rota, whose turns are days (two early shifts, two late, four off), or alternatives, whose
+ * What goes round by itself: a rota, whose turns are days (two early shifts, two late, four off), or alternatives,
+ * whose
  * turns are weeks (recycling, refuse). A null turn is free.
  */
 export interface Round {
@@ -27,7 +28,8 @@ export interface Round {
 export const MOST_TURNS = 60;
 
 /** The rule by which each turn of a round comes again (RFC 5545). */
-export const ruleOfRound = (r: Pick<Round, 'every' | 'turns'>): string => `FREQ=${r.every === 'day' ? 'DAILY' : 'WEEKLY'};INTERVAL=${r.turns.length}`;
+export const ruleOfRound = (r: Pick<Round, 'every' | 'turns'>): string =>
+  `FREQ=${r.every === 'day' ? 'DAILY' : 'WEEKLY'};INTERVAL=${r.turns.length}`;
 
 /** A round in words: `every 8 days: early ferry, early ferry, late ferry, late ferry, 4 free`. */
 export function spokenRound(r: Round): string {

@@ -12,8 +12,19 @@ const FILLERS = new Set(['a', 'an', 'the', 'to', 'for', 'of', 'at', 'on', 'in', 
 
 /** A title's words that carry meaning, without plural endings; sorted, so that their order does not matter. */
 function wordsOf(title: string): string[] {
-  const words = title.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '').match(/[\p{L}\p{N}]+/gu) ?? [];
-  return [...new Set(words.filter((w) => !FILLERS.has(w)).map((w) => (w.length > 3 && w.endsWith('s') && !w.endsWith('ss') ? w.slice(0, -1) : w)))].sort();
+  const words =
+    title
+      .toLowerCase()
+      .normalize('NFD')
+      .replace(/\p{M}/gu, '')
+      .match(/[\p{L}\p{N}]+/gu) ?? [];
+  return [
+    ...new Set(
+      words
+        .filter((w) => !FILLERS.has(w))
+        .map((w) => (w.length > 3 && w.endsWith('s') && !w.endsWith('ss') ? w.slice(0, -1) : w)),
+    ),
+  ].sort();
 }
 
 function compare(a: readonly string[], b: readonly string[]): LookAlike['how'] | null {
@@ -29,8 +40,10 @@ function compare(a: readonly string[], b: readonly string[]): LookAlike['how'] |
 }
 
 /**
- * Pairs that may be one thing entered twice, or once on a list and once alone (handbook D6). On one day, titles that are the
- * same, nearly so, or one within the other; on two days of the week only the same or nearly the same, where at least one
+ * Pairs that may be one thing entered twice, or once on a list and once alone (handbook D6). On one day, titles that
+ * are the
+ * same, nearly so, or one within the other; on two days of the week only the same or nearly the same, where at least
+ * one
  * does not come round by itself. What is at two times of a day is done twice.
  */
 export function lookAlikes(demands: readonly Demand[]): readonly LookAlike[] {
@@ -44,13 +57,15 @@ const found = new WeakMap<readonly Demand[], readonly LookAlike[]>();
 
 function comparedAll(demands: readonly Demand[]): LookAlike[] {
   const items = demands.filter((d) => d.aspect === 'item').map((d) => ({ d, words: wordsOf(d.title) }));
-  return items.flatMap(({ d: one, words }, i) => items.slice(i + 1).flatMap(({ d: other, words: others }): LookAlike[] => {
-    if (one.uid === other.uid || (one.start !== null && other.start !== null && one.start !== other.start)) return [];
-    const sameDay = one.day <= other.lastDay && other.day <= one.lastDay;
-    if (!sameDay && one.repeated && other.repeated) return [];
-    const how = compare(words, others);
-    return how === null || (how === 'within' && !sameDay) ? [] : [{ one, other, how }];
-  }));
+  return items.flatMap(({ d: one, words }, i) =>
+    items.slice(i + 1).flatMap(({ d: other, words: others }): LookAlike[] => {
+      if (one.uid === other.uid || (one.start !== null && other.start !== null && one.start !== other.start)) return [];
+      const sameDay = one.day <= other.lastDay && other.day <= one.lastDay;
+      if (!sameDay && one.repeated && other.repeated) return [];
+      const how = compare(words, others);
+      return how === null || (how === 'within' && !sameDay) ? [] : [{ one, other, how }];
+    }),
+  );
 }
 
 /** Names a pair whichever comes first. */

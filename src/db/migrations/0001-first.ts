@@ -3,8 +3,17 @@ import { sql } from 'kysely';
 
 /** Books, kits, calendars, spreads with their edits, and bench ticks. */
 export async function up(db: Kysely<unknown>): Promise<void> {
-  await db.schema.createTable('book').addColumn('id', 'text', (c) => c.primaryKey()).addColumn('name', 'text', (c) => c.notNull()).addColumn('json', 'text', (c) => c.notNull()).execute();
-  await db.schema.createTable('kit').addColumn('id', 'text', (c) => c.primaryKey()).addColumn('role', 'text', (c) => c.notNull().check(sql`role in ('kit', 'stash')`)).execute();
+  await db.schema
+    .createTable('book')
+    .addColumn('id', 'text', (c) => c.primaryKey())
+    .addColumn('name', 'text', (c) => c.notNull())
+    .addColumn('json', 'text', (c) => c.notNull())
+    .execute();
+  await db.schema
+    .createTable('kit')
+    .addColumn('id', 'text', (c) => c.primaryKey())
+    .addColumn('role', 'text', (c) => c.notNull().check(sql`role in ('kit', 'stash')`))
+    .execute();
   await db.schema
     .createTable('piece')
     .addColumn('kit_id', 'text', (c) => c.notNull().references('kit.id').onDelete('cascade'))
@@ -29,7 +38,12 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addColumn('faces', 'text', (c) => c.notNull())
     .addPrimaryKeyConstraint('piece_key', ['kit_id', 'code'])
     .execute();
-  await db.schema.createTable('calendar').addColumn('id', 'integer', (c) => c.primaryKey().autoIncrement()).addColumn('name', 'text', (c) => c.notNull().unique()).addColumn('ics', 'text', (c) => c.notNull()).execute();
+  await db.schema
+    .createTable('calendar')
+    .addColumn('id', 'integer', (c) => c.primaryKey().autoIncrement())
+    .addColumn('name', 'text', (c) => c.notNull().unique())
+    .addColumn('ics', 'text', (c) => c.notNull())
+    .execute();
   await db.schema
     .createTable('spread')
     .addColumn('id', 'integer', (c) => c.primaryKey().autoIncrement())

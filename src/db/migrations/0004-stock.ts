@@ -1,9 +1,15 @@
 import type { Kysely } from 'kysely';
 import { sql } from 'kysely';
 
-/** What is known of kits, changes of the stock that no spread made, kits planned for weeks, orders, supplies, and the edits of all of these. */
+/**
+ * What is known of kits, changes of the stock that no spread made, kits planned for weeks, orders, supplies, and the
+ * edits of all of these.
+ */
 export async function up(db: Kysely<unknown>): Promise<void> {
-  await db.schema.alterTable('kit').addColumn('facts', 'text', (c) => c.notNull().defaultTo('{}')).execute();
+  await db.schema
+    .alterTable('kit')
+    .addColumn('facts', 'text', (c) => c.notNull().defaultTo('{}'))
+    .execute();
   await db.schema
     .createTable('stock_event')
     .addColumn('seq', 'integer', (c) => c.primaryKey().autoIncrement())
@@ -12,9 +18,15 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     .addColumn('code', 'text', (c) => c.notNull())
     .addColumn('copy', 'integer', (c) => c.notNull().check(sql`copy > 0`))
     .addColumn('reason', 'text', (c) => c.notNull())
-    .addForeignKeyConstraint('stock_event_piece', ['kit_id', 'code'], 'piece', ['kit_id', 'code'], (f) => f.onDelete('cascade'))
+    .addForeignKeyConstraint('stock_event_piece', ['kit_id', 'code'], 'piece', ['kit_id', 'code'], (f) =>
+      f.onDelete('cascade'),
+    )
     .execute();
-  await db.schema.createTable('kit_week').addColumn('week', 'text', (c) => c.primaryKey()).addColumn('kit_id', 'text', (c) => c.notNull().references('kit.id').onDelete('cascade')).execute();
+  await db.schema
+    .createTable('kit_week')
+    .addColumn('week', 'text', (c) => c.primaryKey())
+    .addColumn('kit_id', 'text', (c) => c.notNull().references('kit.id').onDelete('cascade'))
+    .execute();
   await db.schema
     .createTable('order_item')
     .addColumn('id', 'integer', (c) => c.primaryKey().autoIncrement())

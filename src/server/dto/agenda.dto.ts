@@ -1,6 +1,22 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { DemandKind, Part, Room } from '../../core/week/demand';
 import { DEMAND_KINDS, PARTS, ROOMS } from '../../core/week/demand';
@@ -31,13 +47,19 @@ export class EntryDto implements AgendaEntry {
   @IsBoolean() tentative!: boolean;
   @IsInt() @Min(0) @Max(FURTHEST) leadDays!: number;
   @IsBoolean() dueShown!: boolean;
-  @IsArray() @ArrayMaxSize(20) @IsInt({ each: true }) @Min(1, { each: true }) @Max(FURTHEST, { each: true }) countdown!: number[];
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(FURTHEST, { each: true })
+  countdown!: number[];
   @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => ReminderDto) reminders!: ReminderDto[];
   @IsOptional() @IsInt() @Min(0) @Max(9999) since: number | null = null;
   @IsOptional() @IsString() @MaxLength(500) onlyWith: string | null = null;
   @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) @MaxLength(500, { each: true }) quiet!: string[];
   @IsOptional() @Matches(DAY) from: string | null = null;
-  @IsOptional() @Matches(/^FREQ=(DAILY|WEEKLY|MONTHLY|YEARLY)[A-Z0-9=;,+-]*$/) @MaxLength(300) repeat: string | null = null;
+  @IsOptional() @Matches(/^FREQ=(DAILY|WEEKLY|MONTHLY|YEARLY)[A-Z0-9=;,+-]*$/) @MaxLength(300) repeat: string | null =
+    null;
 }
 
 export class PutEntryDto {
@@ -57,12 +79,22 @@ export class HappeningDto {
 }
 
 export class MoveDto {
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => HappeningDto) items!: HappeningDto[];
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => HappeningDto)
+  items!: HappeningDto[];
   @Matches(DAY) to!: string;
 }
 
 export class GatherDto {
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => HappeningDto) items!: HappeningDto[];
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => HappeningDto)
+  items!: HappeningDto[];
   @IsString() @MinLength(1) @MaxLength(100) list!: string;
 }
 
@@ -94,7 +126,12 @@ export class RoundDto implements Omit<Round, 'turns'> {
   @Matches(DAY) first!: string;
   @IsIn(['day', 'week']) every!: 'day' | 'week';
   /** a free turn has no text */
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(MOST_TURNS) @ValidateNested({ each: true }) @Type(() => SlotDto) slots!: SlotDto[];
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(MOST_TURNS)
+  @ValidateNested({ each: true })
+  @Type(() => SlotDto)
+  slots!: SlotDto[];
   @IsOptional() @IsIn(DEMAND_KINDS) kind: DemandKind | null = null;
   @IsOptional() @IsIn(PARTS) part: Part | null = null;
 }

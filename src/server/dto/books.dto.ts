@@ -1,6 +1,18 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsObject, IsString, Max, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
 import type { Measures } from '../../core/book/from-measures';
 
 export class BookIdDto {

@@ -6,7 +6,10 @@ import { ChangeDto, SaveEditDto } from './change.dto';
 import { check } from './check';
 import { KeepMannerDto, SetMannerDto, StartSpreadDto, StepHistoryDto, TickDto } from './spread.dto';
 
-const edit = (over: object = {}) => ({ spreadId: 1, change: { label: 'Move', before: [placement()], after: [{ ...placement(), ...over }] } });
+const edit = (over: object = {}) => ({
+  spreadId: 1,
+  change: { label: 'Move', before: [placement()], after: [{ ...placement(), ...over }] },
+});
 const said = (type: Parameters<typeof check>[0], value: unknown): string => {
   try {
     check(type, value, 'door');
@@ -54,6 +57,15 @@ it('guards the agenda', () => {
   const entry = { ...blankEntry('2027-02-08'), title: 'vet' };
   expect(said(PutEntryDto, { entry })).toBe('accepted');
   expect(said(PutEntryDto, { entry: { ...entry, repeat: 'FREQ=WEEKLY;BYDAY=MO,WE' } })).toBe('accepted');
-  for (const [key, value] of Object.entries({ title: '', day: 'monday', start: 1440, minutes: 0, kind: 'party', repeat: 'FREQ=WEEKLY\nDTSTART:1', leadDays: -1 })) expect(said(PutEntryDto, { entry: { ...entry, [key]: value } })).toContain(`entry.${key}`);
+  for (const [key, value] of Object.entries({
+    title: '',
+    day: 'monday',
+    start: 1440,
+    minutes: 0,
+    kind: 'party',
+    repeat: 'FREQ=WEEKLY\nDTSTART:1',
+    leadDays: -1,
+  }))
+    expect(said(PutEntryDto, { entry: { ...entry, [key]: value } })).toContain(`entry.${key}`);
   expect(said(RemoveEntryDto, { uid: '', day: null })).toContain('uid');
 });

@@ -1,6 +1,18 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsNumber, IsOptional, IsString, Matches, Max, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import {
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
 import type { OrderLine } from '../../core/kit/order';
 import { ORDER_STATES } from '../../core/kit/order';
 import type { StockEvent } from '../../core/kit/stock';

@@ -1,6 +1,18 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsInt, IsNumber, IsString, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsNumber,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 import type { TaughtWord } from '../../core/week/taught';
 import type { Hand } from '../../core/measure/hand';
 
@@ -11,7 +23,8 @@ export class HandDto implements Hand {
 }
 
 export class TaughtWordDto implements TaughtWord {
-  @Matches(/^\s*[\p{L}\p{N}][\p{L}\p{N} ]{0,39}\s*$/u, { message: 'expected: a word or two, of letters and digits' }) word!: string;
+  @Matches(/^\s*[\p{L}\p{N}][\p{L}\p{N} ]{0,39}\s*$/u, { message: 'expected: a word or two, of letters and digits' })
+  word!: string;
   @Matches(/^[\p{L}\p{N}-]{1,40}$/u) means!: string;
 }
 

@@ -1,6 +1,19 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsBoolean, IsIn, IsInt, IsNotIn, IsObject, IsOptional, IsString, Matches, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNotIn,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
 import { MANNERS } from '../../core/manner/registry';
 import { WAY_VALUES } from '../../core/manner/ways';
 
@@ -62,7 +75,10 @@ export class SetMannerDto extends SpreadIdDto {
 }
 
 export class KeepMannerDto extends MannerDto {
-  @IsString() @Matches(/^[\p{L}\p{N}][\p{L}\p{N} '’-]{0,58}$/u, { message: 'expected: a name of letters and digits, 60 at most' }) @IsNotIn(Object.keys(MANNERS)) name!: string;
+  @IsString()
+  @Matches(/^[\p{L}\p{N}][\p{L}\p{N} '’-]{0,58}$/u, { message: 'expected: a name of letters and digits, 60 at most' })
+  @IsNotIn(Object.keys(MANNERS))
+  name!: string;
 }
 
 export class StepHistoryDto extends SpreadIdDto {

@@ -59,10 +59,25 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
     setDragged(null);
     const to = String(over?.id ?? '').replace('month ', '');
     const { demands } = active.data.current as Dragged;
-    if (to && demands[0] && to !== week.days[demands[0].day]) void run(moveItems({ items: demands.map(happening), to }));
+    if (to && demands[0] && to !== week.days[demands[0].day])
+      void run(moveItems({ items: demands.map(happening), to }));
   };
-  useHotkeys('mod+z', (e) => { e.preventDefault(); if (history.undo) void run(undoAgenda({ way: 'undo' })); }, [history]);
-  useHotkeys('mod+y, mod+shift+z', (e) => { e.preventDefault(); if (history.redo) void run(undoAgenda({ way: 'redo' })); }, [history]);
+  useHotkeys(
+    'mod+z',
+    (e) => {
+      e.preventDefault();
+      if (history.undo) void run(undoAgenda({ way: 'undo' }));
+    },
+    [history],
+  );
+  useHotkeys(
+    'mod+y, mod+shift+z',
+    (e) => {
+      e.preventDefault();
+      if (history.redo) void run(undoAgenda({ way: 'redo' }));
+    },
+    [history],
+  );
   const from = week.days.includes(agenda.today) ? agenda.today : (week.days[0] as string);
   const words = search.trim();
   const shows = (d: Demand): boolean => (FILTERS[filter] as (typeof FILTERS)[number]).shows(d) && hasWords(d, words);
@@ -70,49 +85,226 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
   const trouble = agenda.calendars.some((c) => c.trouble);
   return (
     <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar title={<><Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>Agenda · {spokenWeek(week.days)}</Typography><Typography variant="caption" aria-live="polite" data-testid="agenda-saved" sx={{ opacity: 0.85 }}>{busy ? 'saving…' : 'saved'}</Typography></>}>
-        <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}><span><IconButton color="inherit" aria-label="Undo" disabled={!history.undo || busy} onClick={() => run(undoAgenda({ way: 'undo' }))}><IconArrowBackUp size={20} /></IconButton></span></Tooltip>
-        <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}><span><IconButton color="inherit" aria-label="Redo" disabled={!history.redo || busy} onClick={() => run(undoAgenda({ way: 'redo' }))}><IconArrowForwardUp size={20} /></IconButton></span></Tooltip>
-        {agenda.spreadId !== null && <Button color="inherit" component={Link} href={`/spreads/${agenda.spreadId}`}>To the spread</Button>}
+      <TopBar
+        title={
+          <>
+            <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
+              Agenda · {spokenWeek(week.days)}
+            </Typography>
+            <Typography variant="caption" aria-live="polite" data-testid="agenda-saved" sx={{ opacity: 0.85 }}>
+              {busy ? 'saving…' : 'saved'}
+            </Typography>
+          </>
+        }
+      >
+        <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}>
+          <span>
+            <IconButton
+              color="inherit"
+              aria-label="Undo"
+              disabled={!history.undo || busy}
+              onClick={() => run(undoAgenda({ way: 'undo' }))}
+            >
+              <IconArrowBackUp size={20} />
+            </IconButton>
+          </span>
+        </Tooltip>
+        <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}>
+          <span>
+            <IconButton
+              color="inherit"
+              aria-label="Redo"
+              disabled={!history.redo || busy}
+              onClick={() => run(undoAgenda({ way: 'redo' }))}
+            >
+              <IconArrowForwardUp size={20} />
+            </IconButton>
+          </span>
+        </Tooltip>
+        {agenda.spreadId !== null && (
+          <Button color="inherit" component={Link} href={`/spreads/${agenda.spreadId}`}>
+            To the spread
+          </Button>
+        )}
       </TopBar>
-      {messages.map((m) => <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>{m}</Alert>)}
-      {news.said.map((m) => <Alert key={m} severity="info" onClose={news.clear} sx={{ borderRadius: 0 }}>{m}</Alert>)}
-      <DndContext id="agenda" sensors={sensors} onDragStart={(e: DragStartEvent) => setDragged(e.active.data.current as Dragged)} onDragEnd={drop} onDragCancel={() => setDragged(null)}>
-        <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, overflowY: { xs: 'auto', md: 'visible' } }}>
-          <Box sx={{ width: { xs: '100%', md: 340 }, flexShrink: 0, borderRight: `1px solid ${GLASS.edge}`, background: GLASS.paper, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+      {messages.map((m) => (
+        <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>
+          {m}
+        </Alert>
+      ))}
+      {news.said.map((m) => (
+        <Alert key={m} severity="info" onClose={news.clear} sx={{ borderRadius: 0 }}>
+          {m}
+        </Alert>
+      ))}
+      <DndContext
+        id="agenda"
+        sensors={sensors}
+        onDragStart={(e: DragStartEvent) => setDragged(e.active.data.current as Dragged)}
+        onDragEnd={drop}
+        onDragCancel={() => setDragged(null)}
+      >
+        <Box
+          sx={{
+            flex: 1,
+            minHeight: 0,
+            display: 'flex',
+            flexWrap: { xs: 'wrap', md: 'nowrap' },
+            overflowY: { xs: 'auto', md: 'visible' },
+          }}
+        >
+          <Box
+            sx={{
+              width: { xs: '100%', md: 340 },
+              flexShrink: 0,
+              borderRight: `1px solid ${GLASS.edge}`,
+              background: GLASS.paper,
+              display: 'flex',
+              flexDirection: 'column',
+              minHeight: 0,
+            }}
+          >
             <MonthGrid agenda={agenda} />
-            <Tabs value={tab} onChange={(_, t: number) => setTab(t)} variant="fullWidth" aria-label="Beside the month" sx={{ borderTop: `1px solid ${GLASS.edge}`, borderBottom: `1px solid ${GLASS.edge}`, minHeight: 38, '& .MuiTab-root': { minHeight: 38, textTransform: 'none', px: 0.5, minWidth: 0 } }}>
-              <Tab label={asked ? `To settle, ${asked}` : 'To settle'} /><Tab label="Rounds" /><Tab label={trouble ? 'Calendars !' : 'Calendars'} />
+            <Tabs
+              value={tab}
+              onChange={(_, t: number) => setTab(t)}
+              variant="fullWidth"
+              aria-label="Beside the month"
+              sx={{
+                borderTop: `1px solid ${GLASS.edge}`,
+                borderBottom: `1px solid ${GLASS.edge}`,
+                minHeight: 38,
+                '& .MuiTab-root': { minHeight: 38, textTransform: 'none', px: 0.5, minWidth: 0 },
+              }}
+            >
+              <Tab label={asked ? `To settle, ${asked}` : 'To settle'} />
+              <Tab label="Rounds" />
+              <Tab label={trouble ? 'Calendars !' : 'Calendars'} />
             </Tabs>
-            <Box role="tabpanel" aria-label={['To settle', 'Rounds', 'Calendars'][tab]} tabIndex={0} sx={{ flex: 1, minHeight: 0, overflowY: 'auto', p: 2, pt: 1.5 }}>
+            <Box
+              role="tabpanel"
+              aria-label={['To settle', 'Rounds', 'Calendars'][tab]}
+              tabIndex={0}
+              sx={{ flex: 1, minHeight: 0, overflowY: 'auto', p: 2, pt: 1.5 }}
+            >
               {tab === 0 && <Settle agenda={agenda} run={run} busy={busy} />}
               {tab === 1 && <Rounds rounds={agenda.rounds} first={from} run={run} busy={busy} />}
               {tab === 2 && <Calendars calendars={agenda.calendars} run={run} busy={busy} />}
             </Box>
           </Box>
-          <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', px: { xs: 2, md: 3 }, py: 2, gap: 1.5, minHeight: 0 }}>
+          <Box
+            component="main"
+            sx={{
+              flex: 1,
+              minWidth: 0,
+              display: 'flex',
+              flexDirection: 'column',
+              px: { xs: 2, md: 3 },
+              py: 2,
+              gap: 1.5,
+              minHeight: 0,
+            }}
+          >
             <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start', flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
-              <TypedLine from={from} busy={busy} onSave={save} onForm={(entry) => setEditing({ entry, demand: null })} />
-              <TextField size="small" placeholder="Find" value={search} onChange={(e) => setSearch(e.target.value)} sx={{ width: 130 }} slotProps={{ htmlInput: { 'aria-label': 'Find an item' }, input: { startAdornment: <InputAdornment position="start"><IconSearch size={15} /></InputAdornment> } }} />
-              <TextField select size="small" value={filter} onChange={(e) => setFilter(Number(e.target.value))} sx={{ width: 150 }} slotProps={{ htmlInput: { 'aria-label': 'Show' } }}>
-                {FILTERS.map((f, i) => <MenuItem key={f.name} value={i}>{f.name}</MenuItem>)}
+              <TypedLine
+                from={from}
+                busy={busy}
+                onSave={save}
+                onForm={(entry) => setEditing({ entry, demand: null })}
+              />
+              <TextField
+                size="small"
+                placeholder="Find"
+                value={search}
+                onChange={(e) => setSearch(e.target.value)}
+                sx={{ width: 130 }}
+                slotProps={{
+                  htmlInput: { 'aria-label': 'Find an item' },
+                  input: {
+                    startAdornment: (
+                      <InputAdornment position="start">
+                        <IconSearch size={15} />
+                      </InputAdornment>
+                    ),
+                  },
+                }}
+              />
+              <TextField
+                select
+                size="small"
+                value={filter}
+                onChange={(e) => setFilter(Number(e.target.value))}
+                sx={{ width: 150 }}
+                slotProps={{ htmlInput: { 'aria-label': 'Show' } }}
+              >
+                {FILTERS.map((f, i) => (
+                  <MenuItem key={f.name} value={i}>
+                    {f.name}
+                  </MenuItem>
+                ))}
               </TextField>
             </Box>
             <Box sx={{ flex: 1, minHeight: 0, overflowY: { xs: 'visible', md: 'auto' } }}>
-              {(words || filter > 0) && !week.demands.some(shows) && <Typography color="text.secondary" sx={{ mb: 1 }}>Nothing of this week fits.</Typography>}
-              <WeekList agenda={agenda} shows={shows} run={run} busy={busy} onOpen={(demand) => { const entry = agenda.entries[demand.uid]; if (entry) setEditing({ entry, demand }); }} />
+              {(words || filter > 0) && !week.demands.some(shows) && (
+                <Typography color="text.secondary" sx={{ mb: 1 }}>
+                  Nothing of this week fits.
+                </Typography>
+              )}
+              <WeekList
+                agenda={agenda}
+                shows={shows}
+                run={run}
+                busy={busy}
+                onOpen={(demand) => {
+                  const entry = agenda.entries[demand.uid];
+                  if (entry) setEditing({ entry, demand });
+                }}
+              />
               {words && <Elsewhere key={words} words={words} week={week.week} />}
             </Box>
           </Box>
         </Box>
-        <DragOverlay>{dragged && <Box sx={{ px: 1.5, py: 0.5, width: 'max-content', maxWidth: 260, borderRadius: 1, background: GLASS.bottle, color: '#fff', fontSize: 13, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>{dragged.label}</Box>}</DragOverlay>
+        <DragOverlay>
+          {dragged && (
+            <Box
+              sx={{
+                px: 1.5,
+                py: 0.5,
+                width: 'max-content',
+                maxWidth: 260,
+                borderRadius: 1,
+                background: GLASS.bottle,
+                color: '#fff',
+                fontSize: 13,
+                overflow: 'hidden',
+                textOverflow: 'ellipsis',
+                whiteSpace: 'nowrap',
+              }}
+            >
+              {dragged.label}
+            </Box>
+          )}
+        </DragOverlay>
       </DndContext>
       {editing && (
         <EntryDialog
-          entry={editing.entry} demand={editing.demand} feed={agenda.fromFeed[editing.entry.uid] ?? null} hand={agenda.hand} columnWidth={agenda.columnWidth} routines={agenda.routines} busy={busy} onClose={() => setEditing(null)}
-          onSave={async (entry) => { if (await save(entry)) setEditing(null); }}
-          onRemove={async (day) => { if (await run(dropEntry({ uid: editing.entry.uid, day }))) setEditing(null); }}
-          onMove={async (to) => { if (editing.demand && (await run(moveItems({ items: [happening(editing.demand)], to })))) setEditing(null); }}
+          entry={editing.entry}
+          demand={editing.demand}
+          feed={agenda.fromFeed[editing.entry.uid] ?? null}
+          hand={agenda.hand}
+          columnWidth={agenda.columnWidth}
+          routines={agenda.routines}
+          busy={busy}
+          onClose={() => setEditing(null)}
+          onSave={async (entry) => {
+            if (await save(entry)) setEditing(null);
+          }}
+          onRemove={async (day) => {
+            if (await run(dropEntry({ uid: editing.entry.uid, day }))) setEditing(null);
+          }}
+          onMove={async (to) => {
+            if (editing.demand && (await run(moveItems({ items: [happening(editing.demand)], to })))) setEditing(null);
+          }}
         />
       )}
     </Box>

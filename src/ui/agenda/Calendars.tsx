@@ -22,13 +22,25 @@ import { GLASS } from '../theme';
 import type { Run } from '../use-run';
 
 const MOST_NAMED = 3;
-const listed = (titles: readonly string[]): string => `${titles.slice(0, MOST_NAMED).join(', ')}${titles.length > MOST_NAMED ? ` and ${titles.length - MOST_NAMED} more` : ''}`;
+const listed = (titles: readonly string[]): string =>
+  `${titles.slice(0, MOST_NAMED).join(', ')}${titles.length > MOST_NAMED ? ` and ${titles.length - MOST_NAMED} more` : ''}`;
 
 /** What a feed brought, in words; '' when nothing. */
 export const spokenChanges = (c: CalendarChanges | null): string =>
-  c ? [['new', c.added], ['changed', c.changed], ['gone', c.removed]].flatMap(([word, titles]) => (titles?.length ? [`${word as string}: ${listed(titles as string[])}`] : [])).join(' · ') : '';
+  c
+    ? [
+        ['new', c.added],
+        ['changed', c.changed],
+        ['gone', c.removed],
+      ]
+        .flatMap(([word, titles]) => (titles?.length ? [`${word as string}: ${listed(titles as string[])}`] : []))
+        .join(' · ')
+    : '';
 
-const day = (iso: string | null): string => (iso ? new Date(iso).toLocaleString('en-US', { month: 'short', day: 'numeric', hour: 'numeric', minute: '2-digit' }) : 'never');
+const day = (iso: string | null): string =>
+  iso
+    ? new Date(iso).toLocaleString('en-US', { month: 'short', day: 'numeric', hour: 'numeric', minute: '2-digit' })
+    : 'never';
 
 /** The calendars that the week is read from: files, what is written here, and feeds. */
 export function Calendars({ calendars, run, busy }: { calendars: readonly CalendarLine[]; run: Run; busy: boolean }) {
@@ -37,24 +49,77 @@ export function Calendars({ calendars, run, busy }: { calendars: readonly Calend
   const feeds = calendars.some((c) => c.address);
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.25 }}>
-      {calendars.length === 0 && <Typography variant="body2" color="text.secondary">No calendar yet. What you add here makes one.</Typography>}
+      {calendars.length === 0 && (
+        <Typography variant="body2" color="text.secondary">
+          No calendar yet. What you add here makes one.
+        </Typography>
+      )}
       {calendars.map((c) => (
-        <Box key={c.name} role="group" aria-label={c.name} sx={{ borderLeft: `3px solid ${c.trouble ? GLASS.cranberry : GLASS.edge}`, pl: 1.25 }}>
+        <Box
+          key={c.name}
+          role="group"
+          aria-label={c.name}
+          sx={{ borderLeft: `3px solid ${c.trouble ? GLASS.cranberry : GLASS.edge}`, pl: 1.25 }}
+        >
           <Box sx={{ display: 'flex', alignItems: 'center' }}>
-            <Typography variant="body2" sx={{ fontWeight: 600, flex: 1, overflowWrap: 'anywhere' }}>{c.name}</Typography>
-            <Tooltip title="Write out as a file (.ics)"><IconButton size="small" aria-label={`Write ${c.name} out`} component="a" href={`/calendars/${encodeURIComponent(c.name)}`}><IconDownload size={16} /></IconButton></Tooltip>
-            <Tooltip title="Take it away (can be undone)"><span><IconButton size="small" aria-label={`Take ${c.name} away`} disabled={busy} onClick={() => run(dropCalendar({ name: c.name }))}><IconTrash size={16} /></IconButton></span></Tooltip>
+            <Typography variant="body2" sx={{ fontWeight: 600, flex: 1, overflowWrap: 'anywhere' }}>
+              {c.name}
+            </Typography>
+            <Tooltip title="Write out as a file (.ics)">
+              <IconButton
+                size="small"
+                aria-label={`Write ${c.name} out`}
+                component="a"
+                href={`/calendars/${encodeURIComponent(c.name)}`}
+              >
+                <IconDownload size={16} />
+              </IconButton>
+            </Tooltip>
+            <Tooltip title="Take it away (can be undone)">
+              <span>
+                <IconButton
+                  size="small"
+                  aria-label={`Take ${c.name} away`}
+                  disabled={busy}
+                  onClick={() => run(dropCalendar({ name: c.name }))}
+                >
+                  <IconTrash size={16} />
+                </IconButton>
+              </span>
+            </Tooltip>
           </Box>
-          <Typography variant="caption" color="text.secondary" component="p" suppressHydrationWarning>{c.items} items{c.address ? ` · a feed, asked ${day(c.checkedAt)}` : ''}</Typography>
-          {c.trouble && <Typography variant="caption" component="p" suppressHydrationWarning sx={{ color: GLASS.cranberry }}>The last asking failed: {c.trouble}. What you see is the copy of {day(c.readAt)}.</Typography>}
-          {!c.trouble && spokenChanges(c.changes) && <Typography variant="caption" component="p" sx={{ color: GLASS.cobalt }}>Last time, {spokenChanges(c.changes)}</Typography>}
-          {c.notes.map((n) => <Typography key={n} variant="caption" component="p" color="text.secondary">{n}</Typography>)}
+          <Typography variant="caption" color="text.secondary" component="p" suppressHydrationWarning>
+            {c.items} items{c.address ? ` · a feed, asked ${day(c.checkedAt)}` : ''}
+          </Typography>
+          {c.trouble && (
+            <Typography variant="caption" component="p" suppressHydrationWarning sx={{ color: GLASS.cranberry }}>
+              The last asking failed: {c.trouble}. What you see is the copy of {day(c.readAt)}.
+            </Typography>
+          )}
+          {!c.trouble && spokenChanges(c.changes) && (
+            <Typography variant="caption" component="p" sx={{ color: GLASS.cobalt }}>
+              Last time, {spokenChanges(c.changes)}
+            </Typography>
+          )}
+          {c.notes.map((n) => (
+            <Typography key={n} variant="caption" component="p" color="text.secondary">
+              {n}
+            </Typography>
+          ))}
         </Box>
       ))}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-        {feeds && <Button size="small" variant="outlined" disabled={busy} onClick={() => run(refreshFeeds())}>Ask the feeds now</Button>}
-        <Button size="small" variant="outlined" onClick={() => setFollowing(true)}>Follow a feed</Button>
-        <Button size="small" variant="outlined" onClick={() => setTakingIn(true)}>Take in a file</Button>
+        {feeds && (
+          <Button size="small" variant="outlined" disabled={busy} onClick={() => run(refreshFeeds())}>
+            Ask the feeds now
+          </Button>
+        )}
+        <Button size="small" variant="outlined" onClick={() => setFollowing(true)}>
+          Follow a feed
+        </Button>
+        <Button size="small" variant="outlined" onClick={() => setTakingIn(true)}>
+          Take in a file
+        </Button>
       </Box>
       {following && <FollowDialog onClose={() => setFollowing(false)} run={run} busy={busy} />}
       {takingIn && <TakeInDialog onClose={() => setTakingIn(false)} />}
@@ -76,14 +141,40 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
     <Dialog open onClose={onClose} maxWidth="xs" fullWidth>
       <DialogTitle>Follow a feed</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
-        <Typography variant="body2" color="text.secondary">A calendar that someone else keeps, read from its address. It is asked again whenever the agenda opens; when it fails, its last good copy stays.</Typography>
-        <TextField autoFocus label="Name" value={name} onChange={(e) => setName(e.target.value)} slotProps={{ htmlInput: { maxLength: 100 } }} />
-        <TextField label="Address" placeholder="http://127.0.0.1:4390/household.ics" value={address} onChange={(e) => setAddress(e.target.value)} slotProps={{ htmlInput: { maxLength: 2000 } }} />
-        {trouble.map((t) => <Alert key={t} severity="error">{t}</Alert>)}
+        <Typography variant="body2" color="text.secondary">
+          A calendar that someone else keeps, read from its address. It is asked again whenever the agenda opens; when
+          it fails, its last good copy stays.
+        </Typography>
+        <TextField
+          autoFocus
+          label="Name"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 100 } }}
+        />
+        <TextField
+          label="Address"
+          placeholder="http://127.0.0.1:4390/household.ics"
+          value={address}
+          onChange={(e) => setAddress(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 2000 } }}
+        />
+        {trouble.map((t) => (
+          <Alert key={t} severity="error">
+            {t}
+          </Alert>
+        ))}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
         <Button onClick={onClose}>Leave it</Button>
-        <Button variant="contained" color="secondary" disabled={busy || !name.trim() || !address.trim()} onClick={follow}>Follow</Button>
+        <Button
+          variant="contained"
+          color="secondary"
+          disabled={busy || !name.trim() || !address.trim()}
+          onClick={follow}
+        >
+          Follow
+        </Button>
       </DialogActions>
     </Dialog>
   );

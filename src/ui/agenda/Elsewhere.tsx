@@ -15,7 +15,18 @@ export function Elsewhere({ words, week }: { words: string; week: string }) {
   const [found, setFound] = useState<readonly Found[] | null>(null);
   useEffect(() => {
     let current = true;
-    const timer = setTimeout(() => void findItems({ words }).then((r) => { if (current) setFound(r.ok ? r.value : []); }, () => { if (current) setFound([]); }), PAUSE);
+    const timer = setTimeout(
+      () =>
+        void findItems({ words }).then(
+          (r) => {
+            if (current) setFound(r.ok ? r.value : []);
+          },
+          () => {
+            if (current) setFound([]);
+          },
+        ),
+      PAUSE,
+    );
     return () => {
       current = false;
       clearTimeout(timer);
@@ -24,10 +35,30 @@ export function Elsewhere({ words, week }: { words: string; week: string }) {
   const others = found?.filter((f) => f.week !== week) ?? [];
   return (
     <Box component="section" aria-label="In other weeks" sx={{ pb: 2 }}>
-      <Typography variant="caption" color="text.secondary">{found === null ? 'Looking in other weeks…' : others.length ? 'In other weeks' : 'In no other week, half a year back and a year ahead.'}</Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(250px, 1fr))', gap: 0.5, columnGap: 1.5 }}>
+      <Typography variant="caption" color="text.secondary">
+        {found === null
+          ? 'Looking in other weeks…'
+          : others.length
+            ? 'In other weeks'
+            : 'In no other week, half a year back and a year ahead.'}
+      </Typography>
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(250px, 1fr))', gap: 0.5, columnGap: 1.5 }}
+      >
         {others.map((f) => (
-          <Link key={`${f.title} ${f.day} ${f.calendar}`} href={`/agenda?week=${f.week}`} style={{ color: GLASS.bottle, fontSize: 13, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>{f.day} · {f.title}</Link>
+          <Link
+            key={`${f.title} ${f.day} ${f.calendar}`}
+            href={`/agenda?week=${f.week}`}
+            style={{
+              color: GLASS.bottle,
+              fontSize: 13,
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+              whiteSpace: 'nowrap',
+            }}
+          >
+            {f.day} · {f.title}
+          </Link>
         ))}
       </Box>
     </Box>

@@ -42,7 +42,19 @@ interface EntryDialogProps {
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /** All that can be said of an item, by form. */
-export function EntryDialog({ entry: given, demand, feed, hand, columnWidth, routines, busy, onClose, onSave, onRemove, onMove }: EntryDialogProps) {
+export function EntryDialog({
+  entry: given,
+  demand,
+  feed,
+  hand,
+  columnWidth,
+  routines,
+  busy,
+  onClose,
+  onSave,
+  onRemove,
+  onMove,
+}: EntryDialogProps) {
   const [entry, setEntry] = useState(given);
   const [tab, setTab] = useState(0);
   const [moved, setMoved] = useState(demand?.on ?? '');
@@ -54,38 +66,123 @@ export function EntryDialog({ entry: given, demand, feed, hand, columnWidth, rou
   const dated = DAY.test(entry.day);
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
-      <DialogTitle sx={{ pb: 1 }}>{given.uid ? (many ? 'Change this series' : 'Change this item') : 'A new item'}</DialogTitle>
+      <DialogTitle sx={{ pb: 1 }}>
+        {given.uid ? (many ? 'Change this series' : 'Change this item') : 'A new item'}
+      </DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important', minHeight: 404 }}>
         {feed && <Alert severity="info">It comes from the feed “{feed}” and is changed there.</Alert>}
-        <TextField autoFocus label="What" value={entry.title} onChange={(e) => set({ title: e.target.value })} slotProps={{ htmlInput: { maxLength: 400 } }} />
-        <Tabs value={tab} onChange={(_, t: number) => setTab(t)} sx={{ minHeight: 36, '& .MuiTab-root': { minHeight: 36, textTransform: 'none' } }}>
-          <Tab label="When and what kind" /><Tab label="Comes round" /><Tab label="Looking ahead" />
+        <TextField
+          autoFocus
+          label="What"
+          value={entry.title}
+          onChange={(e) => set({ title: e.target.value })}
+          slotProps={{ htmlInput: { maxLength: 400 } }}
+        />
+        <Tabs
+          value={tab}
+          onChange={(_, t: number) => setTab(t)}
+          sx={{ minHeight: 36, '& .MuiTab-root': { minHeight: 36, textTransform: 'none' } }}
+        >
+          <Tab label="When and what kind" />
+          <Tab label="Comes round" />
+          <Tab label="Looking ahead" />
         </Tabs>
         {tab === 0 && (
           <>
             <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2 }}>
-              <TextField label={many ? 'First day' : 'Day'} type="date" value={entry.day} onChange={(e) => set({ day: e.target.value })} slotProps={{ inputLabel: { shrink: true } }} />
-              <TextField label="Time" type="time" value={clock(entry.start)} onChange={(e) => set({ start: minutesOf(e.target.value) })} slotProps={{ inputLabel: { shrink: true } }} />
-              {entry.start === null
-                ? <TextField label="Days it lasts" type="number" value={entry.days} onChange={(e) => set({ days: wholeOf(e.target.value, 1, 366) })} />
-                : <TextField label="Minutes" type="number" value={entry.minutes ?? ''} onChange={(e) => set({ minutes: Number(e.target.value) > 0 ? wholeOf(e.target.value, 1, 1440) : null })} />}
-              <TextField select label="Kind" value={entry.kind ?? ''} onChange={(e) => set({ kind: (e.target.value || null) as AgendaEntry['kind'] })}>
+              <TextField
+                label={many ? 'First day' : 'Day'}
+                type="date"
+                value={entry.day}
+                onChange={(e) => set({ day: e.target.value })}
+                slotProps={{ inputLabel: { shrink: true } }}
+              />
+              <TextField
+                label="Time"
+                type="time"
+                value={clock(entry.start)}
+                onChange={(e) => set({ start: minutesOf(e.target.value) })}
+                slotProps={{ inputLabel: { shrink: true } }}
+              />
+              {entry.start === null ? (
+                <TextField
+                  label="Days it lasts"
+                  type="number"
+                  value={entry.days}
+                  onChange={(e) => set({ days: wholeOf(e.target.value, 1, 366) })}
+                />
+              ) : (
+                <TextField
+                  label="Minutes"
+                  type="number"
+                  value={entry.minutes ?? ''}
+                  onChange={(e) =>
+                    set({ minutes: Number(e.target.value) > 0 ? wholeOf(e.target.value, 1, 1440) : null })
+                  }
+                />
+              )}
+              <TextField
+                select
+                label="Kind"
+                value={entry.kind ?? ''}
+                onChange={(e) => set({ kind: (e.target.value || null) as AgendaEntry['kind'] })}
+              >
                 <MenuItem value="">as it seems</MenuItem>
-                {DEMAND_KINDS.map((k) => <MenuItem key={k} value={k}>{k}</MenuItem>)}
+                {DEMAND_KINDS.map((k) => (
+                  <MenuItem key={k} value={k}>
+                    {k}
+                  </MenuItem>
+                ))}
               </TextField>
-              <TextField select label="Part of day" disabled={entry.start !== null} value={entry.part ?? ''} onChange={(e) => set({ part: (e.target.value || null) as AgendaEntry['part'] })}>
+              <TextField
+                select
+                label="Part of day"
+                disabled={entry.start !== null}
+                value={entry.part ?? ''}
+                onChange={(e) => set({ part: (e.target.value || null) as AgendaEntry['part'] })}
+              >
                 <MenuItem value="">as usual</MenuItem>
-                {PARTS.map((p) => <MenuItem key={p} value={p}>{p}</MenuItem>)}
+                {PARTS.map((p) => (
+                  <MenuItem key={p} value={p}>
+                    {p}
+                  </MenuItem>
+                ))}
               </TextField>
-              <TextField label="On the list" value={entry.list ?? ''} onChange={(e) => set({ list: e.target.value || null })} slotProps={{ htmlInput: { maxLength: 100 } }} />
-              <TextField select sx={{ gridColumn: '1 / -1' }} label="Room it wants" value={entry.room ?? ''} onChange={(e) => set({ room: (e.target.value || null) as AgendaEntry['room'] })} helperText={guess ? `By its text, in your hand: ${guess.lines} ${guess.lines === 1 ? 'line' : 'lines'}, a ${guess.room} of ${guess.mm} mm.` : ' '}>
+              <TextField
+                label="On the list"
+                value={entry.list ?? ''}
+                onChange={(e) => set({ list: e.target.value || null })}
+                slotProps={{ htmlInput: { maxLength: 100 } }}
+              />
+              <TextField
+                select
+                sx={{ gridColumn: '1 / -1' }}
+                label="Room it wants"
+                value={entry.room ?? ''}
+                onChange={(e) => set({ room: (e.target.value || null) as AgendaEntry['room'] })}
+                helperText={
+                  guess
+                    ? `By its text, in your hand: ${guess.lines} ${guess.lines === 1 ? 'line' : 'lines'}, a ${guess.room} of ${guess.mm} mm.`
+                    : ' '
+                }
+              >
                 <MenuItem value="">by its text{guess ? `: a ${guess.room}` : ''}</MenuItem>
-                {ROOMS.map((r) => <MenuItem key={r} value={r}>{r}</MenuItem>)}
+                {ROOMS.map((r) => (
+                  <MenuItem key={r} value={r}>
+                    {r}
+                  </MenuItem>
+                ))}
               </TextField>
             </Box>
             <Box>
-              <FormControlLabel control={<Switch checked={entry.tentative} onChange={(e) => set({ tentative: e.target.checked })} />} label="Not sure yet" />
-              <FormControlLabel control={<Switch checked={entry.task} onChange={(e) => set({ task: e.target.checked })} />} label="A task to tick" />
+              <FormControlLabel
+                control={<Switch checked={entry.tentative} onChange={(e) => set({ tentative: e.target.checked })} />}
+                label="Not sure yet"
+              />
+              <FormControlLabel
+                control={<Switch checked={entry.task} onChange={(e) => set({ task: e.target.checked })} />}
+                label="A task to tick"
+              />
             </Box>
           </>
         )}
@@ -94,8 +191,21 @@ export function EntryDialog({ entry: given, demand, feed, hand, columnWidth, rou
             {dated && <RepeatFields rule={entry.repeat} day={entry.day} onChange={(repeat) => set({ repeat })} />}
             {many && demand && !feed && (
               <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-                <TextField size="small" type="date" label="Move this day alone to" value={moved} onChange={(e) => setMoved(e.target.value)} slotProps={{ inputLabel: { shrink: true } }} />
-                <Button variant="outlined" disabled={busy || !DAY.test(moved) || moved === demand.on} onClick={() => onMove(moved)}>Move this day</Button>
+                <TextField
+                  size="small"
+                  type="date"
+                  label="Move this day alone to"
+                  value={moved}
+                  onChange={(e) => setMoved(e.target.value)}
+                  slotProps={{ inputLabel: { shrink: true } }}
+                />
+                <Button
+                  variant="outlined"
+                  disabled={busy || !DAY.test(moved) || moved === demand.on}
+                  onClick={() => onMove(moved)}
+                >
+                  Move this day
+                </Button>
               </Box>
             )}
           </>
@@ -103,10 +213,27 @@ export function EntryDialog({ entry: given, demand, feed, hand, columnWidth, rou
         {tab === 2 && <AheadFields entry={entry} routines={routines} set={set} />}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        {given.uid && demand && many && !feed && <Button color="error" disabled={busy} onClick={() => onRemove(demand.on)}>Take this day out</Button>}
-        {given.uid && !feed && <Button color="error" disabled={busy} onClick={() => onRemove(null)} sx={{ mr: 'auto' }}>{many ? 'Take the series out' : 'Take it out'}</Button>}
+        {given.uid && demand && many && !feed && (
+          <Button color="error" disabled={busy} onClick={() => onRemove(demand.on)}>
+            Take this day out
+          </Button>
+        )}
+        {given.uid && !feed && (
+          <Button color="error" disabled={busy} onClick={() => onRemove(null)} sx={{ mr: 'auto' }}>
+            {many ? 'Take the series out' : 'Take it out'}
+          </Button>
+        )}
         <Button onClick={onClose}>Leave it</Button>
-        {!feed && <Button variant="contained" color="secondary" disabled={!valid || busy} onClick={() => onSave({ ...entry, title: entry.title.trim() })}>Save</Button>}
+        {!feed && (
+          <Button
+            variant="contained"
+            color="secondary"
+            disabled={!valid || busy}
+            onClick={() => onSave({ ...entry, title: entry.title.trim() })}
+          >
+            Save
+          </Button>
+        )}
       </DialogActions>
     </Dialog>
   );

@@ -12,27 +12,86 @@ import { spokenRule } from '../../core/week/typed-line';
 import { wholeOf } from './clock';
 
 const NAMES: Readonly<Record<Repeat['kind'], string>> = {
-  once: 'once', days: 'every so many days', weeks: 'by weekdays', 'month day': 'by day of the month', 'month weekday': 'by weekday of the month', year: 'every year', other: 'by a rule of its own',
+  once: 'once',
+  days: 'every so many days',
+  weeks: 'by weekdays',
+  'month day': 'by day of the month',
+  'month weekday': 'by weekday of the month',
+  year: 'every year',
+  other: 'by a rule of its own',
 };
-const UNITS: Partial<Record<Repeat['kind'], string>> = { days: 'days', weeks: 'weeks', 'month day': 'months', 'month weekday': 'months', year: 'years' };
+const UNITS: Partial<Record<Repeat['kind'], string>> = {
+  days: 'days',
+  weeks: 'weeks',
+  'month day': 'months',
+  'month weekday': 'months',
+  year: 'years',
+};
 const LETTERS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'];
 
 /** How an item comes round. */
-export function RepeatFields({ rule, day, onChange }: { rule: string | null; day: string; onChange: (rule: string | null) => void }) {
+export function RepeatFields({
+  rule,
+  day,
+  onChange,
+}: {
+  rule: string | null;
+  day: string;
+  onChange: (rule: string | null) => void;
+}) {
   const repeat = repeatOf(rule);
   const set = (change: Partial<Repeat>) => onChange(ruleOfRepeat({ ...repeat, ...change }, day));
   const kinds = REPEAT_KINDS.filter((k) => k !== 'other' || repeat.kind === 'other');
   const weekday = DateTime.fromISO(day, { zone: 'utc' }).weekday - 1;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2, alignItems: 'center' }}>
-      <TextField select label="Comes round" value={repeat.kind} onChange={(e) => set({ kind: e.target.value as Repeat['kind'], weekdays: e.target.value === 'weeks' ? [weekday] : [] })} helperText={rule ? spokenRule(rule) : ' '}>
-        {kinds.map((k) => <MenuItem key={k} value={k}>{NAMES[k]}</MenuItem>)}
+      <TextField
+        select
+        label="Comes round"
+        value={repeat.kind}
+        onChange={(e) =>
+          set({ kind: e.target.value as Repeat['kind'], weekdays: e.target.value === 'weeks' ? [weekday] : [] })
+        }
+        helperText={rule ? spokenRule(rule) : ' '}
+      >
+        {kinds.map((k) => (
+          <MenuItem key={k} value={k}>
+            {NAMES[k]}
+          </MenuItem>
+        ))}
       </TextField>
-      {UNITS[repeat.kind] && <TextField label={`Every … ${UNITS[repeat.kind]}`} type="number" value={repeat.every} onChange={(e) => set({ every: wholeOf(e.target.value, 1, 500) })} helperText=" " />}
-      {UNITS[repeat.kind] && <TextField label="Until" type="date" value={repeat.until ?? ''} onChange={(e) => set({ until: e.target.value || null })} slotProps={{ inputLabel: { shrink: true } }} helperText={repeat.until ? ' ' : 'with no end'} />}
+      {UNITS[repeat.kind] && (
+        <TextField
+          label={`Every … ${UNITS[repeat.kind]}`}
+          type="number"
+          value={repeat.every}
+          onChange={(e) => set({ every: wholeOf(e.target.value, 1, 500) })}
+          helperText=" "
+        />
+      )}
+      {UNITS[repeat.kind] && (
+        <TextField
+          label="Until"
+          type="date"
+          value={repeat.until ?? ''}
+          onChange={(e) => set({ until: e.target.value || null })}
+          slotProps={{ inputLabel: { shrink: true } }}
+          helperText={repeat.until ? ' ' : 'with no end'}
+        />
+      )}
       {repeat.kind === 'weeks' && (
-        <ToggleButtonGroup size="small" value={repeat.weekdays} onChange={(_, weekdays: number[]) => weekdays.length && set({ weekdays })} aria-label="On" sx={{ gridColumn: '1 / -1', mt: -1.5 }}>
-          {LETTERS.map((letters, i) => <ToggleButton key={letters} value={i}>{letters}</ToggleButton>)}
+        <ToggleButtonGroup
+          size="small"
+          value={repeat.weekdays}
+          onChange={(_, weekdays: number[]) => weekdays.length && set({ weekdays })}
+          aria-label="On"
+          sx={{ gridColumn: '1 / -1', mt: -1.5 }}
+        >
+          {LETTERS.map((letters, i) => (
+            <ToggleButton key={letters} value={i}>
+              {letters}
+            </ToggleButton>
+          ))}
         </ToggleButtonGroup>
       )}
     </Box>

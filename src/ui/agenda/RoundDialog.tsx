@@ -18,41 +18,133 @@ import { clock, minutesOf, wholeOf } from './clock';
 
 const FREE: Turn = { text: '', start: null, minutes: null };
 
-/** A rota that goes round in days, or alternatives that take turns by the week: a line for each turn, an empty one is free. */
-export function RoundDialog({ round: given, isNew, busy, onClose, onSave, onRemove }: { round: Round; isNew: boolean; busy: boolean; onClose: () => void; onSave: (round: Round) => void; onRemove: () => void }) {
+/**
+ * A rota that goes round in days, or alternatives that take turns by the week: a line for each turn, an empty one is
+ * free.
+ */
+export function RoundDialog({
+  round: given,
+  isNew,
+  busy,
+  onClose,
+  onSave,
+  onRemove,
+}: {
+  round: Round;
+  isNew: boolean;
+  busy: boolean;
+  onClose: () => void;
+  onSave: (round: Round) => void;
+  onRemove: () => void;
+}) {
   const [round, setRound] = useState(given);
   const set = (change: Partial<Round>) => setRound((r) => ({ ...r, ...change }));
-  const setTurn = (i: number, change: Partial<Turn>) => set({ turns: round.turns.map((t, j) => (j === i ? { ...(t ?? FREE), ...change } : t)) });
+  const setTurn = (i: number, change: Partial<Turn>) =>
+    set({ turns: round.turns.map((t, j) => (j === i ? { ...(t ?? FREE), ...change } : t)) });
   const turns = round.turns.map((t) => (t?.text.trim() ? { ...t, text: t.text.trim() } : null));
   const valid = round.name.trim() !== '' && /^\d{4}-\d{2}-\d{2}$/.test(round.first) && turns.some(Boolean);
-  const dayOf = (i: number): string => DateTime.fromISO(round.first, { zone: 'utc' }).plus({ days: i * (round.every === 'week' ? 7 : 1) }).toFormat('ccc, LLL d', { locale: 'en-US' });
+  const dayOf = (i: number): string =>
+    DateTime.fromISO(round.first, { zone: 'utc' })
+      .plus({ days: i * (round.every === 'week' ? 7 : 1) })
+      .toFormat('ccc, LLL d', { locale: 'en-US' });
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
       <DialogTitle>{round.every === 'day' ? 'A rota' : 'Taking turns'}</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1.2fr 1.25fr 0.7fr 1fr', gap: 2 }}>
-          <TextField autoFocus label="Name" value={round.name} onChange={(e) => set({ name: e.target.value })} slotProps={{ htmlInput: { maxLength: 80 } }} />
-          <TextField label="First day" type="date" value={round.first} onChange={(e) => set({ first: e.target.value })} slotProps={{ inputLabel: { shrink: true } }} />
-          <TextField label={round.every === 'day' ? 'Days' : 'Weeks'} type="number" value={round.turns.length} onChange={(e) => { const n = wholeOf(e.target.value, 2, MOST_TURNS); set({ turns: Array.from({ length: n }, (_, i) => round.turns[i] ?? null) }); }} />
-          <TextField select label="Kind" value={round.kind ?? ''} onChange={(e) => set({ kind: (e.target.value || null) as Round['kind'] })}>
+          <TextField
+            autoFocus
+            label="Name"
+            value={round.name}
+            onChange={(e) => set({ name: e.target.value })}
+            slotProps={{ htmlInput: { maxLength: 80 } }}
+          />
+          <TextField
+            label="First day"
+            type="date"
+            value={round.first}
+            onChange={(e) => set({ first: e.target.value })}
+            slotProps={{ inputLabel: { shrink: true } }}
+          />
+          <TextField
+            label={round.every === 'day' ? 'Days' : 'Weeks'}
+            type="number"
+            value={round.turns.length}
+            onChange={(e) => {
+              const n = wholeOf(e.target.value, 2, MOST_TURNS);
+              set({ turns: Array.from({ length: n }, (_, i) => round.turns[i] ?? null) });
+            }}
+          />
+          <TextField
+            select
+            label="Kind"
+            value={round.kind ?? ''}
+            onChange={(e) => set({ kind: (e.target.value || null) as Round['kind'] })}
+          >
             <MenuItem value="">as it seems</MenuItem>
-            {DEMAND_KINDS.filter((k) => k !== 'band').map((k) => <MenuItem key={k} value={k}>{k}</MenuItem>)}
+            {DEMAND_KINDS.filter((k) => k !== 'band').map((k) => (
+              <MenuItem key={k} value={k}>
+                {k}
+              </MenuItem>
+            ))}
           </TextField>
         </Box>
-        <Typography variant="body2" color="text.secondary">{round.every === 'day' ? 'What each day holds, until it begins again. Leave a day empty to have it off.' : 'What each week has its turn, on the same weekday.'}</Typography>
+        <Typography variant="body2" color="text.secondary">
+          {round.every === 'day'
+            ? 'What each day holds, until it begins again. Leave a day empty to have it off.'
+            : 'What each week has its turn, on the same weekday.'}
+        </Typography>
         {round.turns.map((turn, i) => (
-          <Box key={i} sx={{ display: 'grid', gridTemplateColumns: '88px 1fr 144px 84px', gap: 1, alignItems: 'center' }}>
-            <Typography variant="caption" color="text.secondary">{dayOf(i)}</Typography>
-            <TextField size="small" placeholder={round.every === 'day' ? 'off' : 'nothing'} value={turn?.text ?? ''} onChange={(e) => setTurn(i, { text: e.target.value })} slotProps={{ htmlInput: { 'aria-label': `Turn ${i + 1}`, maxLength: 200 } }} />
-            <TextField size="small" type="time" value={clock(turn?.start ?? null)} onChange={(e) => setTurn(i, { start: minutesOf(e.target.value) })} slotProps={{ htmlInput: { 'aria-label': `Time of turn ${i + 1}` } }} />
-            <TextField size="small" type="number" placeholder="min" disabled={(turn?.start ?? null) === null} value={turn?.minutes ?? ''} onChange={(e) => setTurn(i, { minutes: Number(e.target.value) > 0 ? wholeOf(e.target.value, 1, 1440) : null })} slotProps={{ htmlInput: { 'aria-label': `Minutes of turn ${i + 1}` } }} />
+          <Box
+            key={i}
+            sx={{ display: 'grid', gridTemplateColumns: '88px 1fr 144px 84px', gap: 1, alignItems: 'center' }}
+          >
+            <Typography variant="caption" color="text.secondary">
+              {dayOf(i)}
+            </Typography>
+            <TextField
+              size="small"
+              placeholder={round.every === 'day' ? 'off' : 'nothing'}
+              value={turn?.text ?? ''}
+              onChange={(e) => setTurn(i, { text: e.target.value })}
+              slotProps={{ htmlInput: { 'aria-label': `Turn ${i + 1}`, maxLength: 200 } }}
+            />
+            <TextField
+              size="small"
+              type="time"
+              value={clock(turn?.start ?? null)}
+              onChange={(e) => setTurn(i, { start: minutesOf(e.target.value) })}
+              slotProps={{ htmlInput: { 'aria-label': `Time of turn ${i + 1}` } }}
+            />
+            <TextField
+              size="small"
+              type="number"
+              placeholder="min"
+              disabled={(turn?.start ?? null) === null}
+              value={turn?.minutes ?? ''}
+              onChange={(e) =>
+                setTurn(i, { minutes: Number(e.target.value) > 0 ? wholeOf(e.target.value, 1, 1440) : null })
+              }
+              slotProps={{ htmlInput: { 'aria-label': `Minutes of turn ${i + 1}` } }}
+            />
           </Box>
         ))}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        {!isNew && <Button color="error" disabled={busy} onClick={onRemove} sx={{ mr: 'auto' }}>Take it out</Button>}
+        {!isNew && (
+          <Button color="error" disabled={busy} onClick={onRemove} sx={{ mr: 'auto' }}>
+            Take it out
+          </Button>
+        )}
         <Button onClick={onClose}>Leave it</Button>
-        <Button variant="contained" color="secondary" disabled={!valid || busy} onClick={() => onSave({ ...round, name: round.name.trim(), turns })}>Save</Button>
+        <Button
+          variant="contained"
+          color="secondary"
+          disabled={!valid || busy}
+          onClick={() => onSave({ ...round, name: round.name.trim(), turns })}
+        >
+          Save
+        </Button>
       </DialogActions>
     </Dialog>
   );

@@ -19,26 +19,68 @@ export const sentRound = (round: Round, instead: string): unknown => {
 };
 
 /** Rotas, and what takes turns. */
-export function Rounds({ rounds, first, run, busy }: { rounds: readonly Round[]; first: string; run: Run; busy: boolean }) {
+export function Rounds({
+  rounds,
+  first,
+  run,
+  busy,
+}: {
+  rounds: readonly Round[];
+  first: string;
+  run: Run;
+  busy: boolean;
+}) {
   const [open, setOpen] = useState<{ round: Round; instead: string } | null>(null);
-  const fresh = (every: Round['every']): Round => ({ name: '', first, every, turns: Array.from({ length: every === 'day' ? 8 : 2 }, () => null), kind: null, part: null });
+  const fresh = (every: Round['every']): Round => ({
+    name: '',
+    first,
+    every,
+    turns: Array.from({ length: every === 'day' ? 8 : 2 }, () => null),
+    kind: null,
+    part: null,
+  });
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
       {rounds.map((r) => (
-        <ButtonBase key={r.name} onClick={() => setOpen({ round: r, instead: r.name })} sx={{ display: 'block', textAlign: 'left', borderRadius: 1, p: 0.75, '&:hover': { background: GLASS.bottleSoft } }}>
-          <Typography variant="body2" sx={{ fontWeight: 600 }}>{r.name}</Typography>
-          <Typography variant="caption" color="text.secondary">{spokenRound(r)}</Typography>
+        <ButtonBase
+          key={r.name}
+          onClick={() => setOpen({ round: r, instead: r.name })}
+          sx={{
+            display: 'block',
+            textAlign: 'left',
+            borderRadius: 1,
+            p: 0.75,
+            '&:hover': { background: GLASS.bottleSoft },
+          }}
+        >
+          <Typography variant="body2" sx={{ fontWeight: 600 }}>
+            {r.name}
+          </Typography>
+          <Typography variant="caption" color="text.secondary">
+            {spokenRound(r)}
+          </Typography>
         </ButtonBase>
       ))}
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button size="small" variant="outlined" onClick={() => setOpen({ round: fresh('day'), instead: '' })}>New rota</Button>
-        <Button size="small" variant="outlined" onClick={() => setOpen({ round: fresh('week'), instead: '' })}>New turns</Button>
+        <Button size="small" variant="outlined" onClick={() => setOpen({ round: fresh('day'), instead: '' })}>
+          New rota
+        </Button>
+        <Button size="small" variant="outlined" onClick={() => setOpen({ round: fresh('week'), instead: '' })}>
+          New turns
+        </Button>
       </Box>
       {open && (
         <RoundDialog
-          round={open.round} isNew={open.instead === ''} busy={busy} onClose={() => setOpen(null)}
-          onSave={async (round) => { if (await run(saveRound(sentRound(round, open.instead)))) setOpen(null); }}
-          onRemove={async () => { if (await run(dropRound({ name: open.instead }))) setOpen(null); }}
+          round={open.round}
+          isNew={open.instead === ''}
+          busy={busy}
+          onClose={() => setOpen(null)}
+          onSave={async (round) => {
+            if (await run(saveRound(sentRound(round, open.instead)))) setOpen(null);
+          }}
+          onRemove={async () => {
+            if (await run(dropRound({ name: open.instead }))) setOpen(null);
+          }}
         />
       )}
     </Box>

@@ -15,37 +15,79 @@ import { happening } from './happening';
 export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: boolean }) {
   const { undone, twice, week, today, fromFeed } = agenda;
   const to = week.days.includes(today) ? today : (week.days[0] as string);
-  if (undone.length + twice.length === 0) return <Typography variant="body2" color="text.secondary">Nothing is left over from the week before, and nothing looks entered twice.</Typography>;
+  if (undone.length + twice.length === 0)
+    return (
+      <Typography variant="body2" color="text.secondary">
+        Nothing is left over from the week before, and nothing looks entered twice.
+      </Typography>
+    );
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
-      {undone.length > 0 && <Typography variant="caption" color="text.secondary">Left over from the week before</Typography>}
+      {undone.length > 0 && (
+        <Typography variant="caption" color="text.secondary">
+          Left over from the week before
+        </Typography>
+      )}
       {undone.map((d) => (
-        <Asked key={d.key} title={d.title} note={`from ${longDay(d.on)}${d.list && d.list !== 'to do' ? `, ${d.list}` : ''}${d.from ? `, put off since ${d.from}` : ''}`}>
-          <Small disabled={busy} onClick={() => run(bringOver({ ...happening(d), to }))}>Bring to {longDay(to)}</Small>
-          <Small disabled={busy} onClick={() => run(markItem({ ...happening(d), mark: 'done' }))}>It is done</Small>
-          <Small disabled={busy} onClick={() => run(markItem({ ...happening(d), mark: 'let go' }))}>Let it go</Small>
+        <Asked
+          key={d.key}
+          title={d.title}
+          note={`from ${longDay(d.on)}${d.list && d.list !== 'to do' ? `, ${d.list}` : ''}${d.from ? `, put off since ${d.from}` : ''}`}
+        >
+          <Small disabled={busy} onClick={() => run(bringOver({ ...happening(d), to }))}>
+            Bring to {longDay(to)}
+          </Small>
+          <Small disabled={busy} onClick={() => run(markItem({ ...happening(d), mark: 'done' }))}>
+            It is done
+          </Small>
+          <Small disabled={busy} onClick={() => run(markItem({ ...happening(d), mark: 'let go' }))}>
+            Let it go
+          </Small>
         </Asked>
       ))}
-      {twice.length > 0 && <Typography variant="caption" color="text.secondary">One thing, or two?</Typography>}
+      {twice.length > 0 && (
+        <Typography variant="caption" color="text.secondary">
+          One thing, or two?
+        </Typography>
+      )}
       {twice.map(({ one, other }) => (
-        <Asked key={`${one.key} ${other.key}`} title={`${one.title} · ${other.title}`} note={`${place(one, week.days)} and ${place(other, week.days)}`}>
-          {[one, other].filter((d) => !fromFeed[d.uid]).map((d) => (
-            <Small key={d.key} disabled={busy} onClick={() => run(dropEntry({ uid: d.uid, day: d.repeated ? d.on : null }))}>Take {longDay(week.days[d.day] as string)}’s out</Small>
-          ))}
-          <Small disabled={busy} onClick={() => run(keepBoth({ pairs: [{ one: one.uid, other: other.uid }] }))}>Both are meant</Small>
+        <Asked
+          key={`${one.key} ${other.key}`}
+          title={`${one.title} · ${other.title}`}
+          note={`${place(one, week.days)} and ${place(other, week.days)}`}
+        >
+          {[one, other]
+            .filter((d) => !fromFeed[d.uid])
+            .map((d) => (
+              <Small
+                key={d.key}
+                disabled={busy}
+                onClick={() => run(dropEntry({ uid: d.uid, day: d.repeated ? d.on : null }))}
+              >
+                Take {longDay(week.days[d.day] as string)}’s out
+              </Small>
+            ))}
+          <Small disabled={busy} onClick={() => run(keepBoth({ pairs: [{ one: one.uid, other: other.uid }] }))}>
+            Both are meant
+          </Small>
         </Asked>
       ))}
     </Box>
   );
 }
 
-const place = (d: Demand, days: readonly string[]): string => `${longDay(days[d.day] as string)}${d.list ? `, on “${d.list}”` : ''}`;
+const place = (d: Demand, days: readonly string[]): string =>
+  `${longDay(days[d.day] as string)}${d.list ? `, on “${d.list}”` : ''}`;
 
 function Asked({ title, note, children }: { title: string; note: string; children: React.ReactNode }) {
   return (
     <Box role="group" aria-label={title} sx={{ borderLeft: `3px solid ${GLASS.cobalt}`, pl: 1.25 }}>
-      <Typography variant="body2" sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{title}</Typography>
-      <Typography variant="caption" color="text.secondary">{note}</Typography>
+      <Typography variant="body2" sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>
+        {title}
+      </Typography>
+      <Typography variant="caption" color="text.secondary">
+        {note}
+      </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 0.25 }}>{children}</Box>
     </Box>
   );

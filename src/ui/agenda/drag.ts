@@ -4,7 +4,8 @@ import type { Demand } from '../../core/week/demand';
 /** A press becomes a drag after so many pixels, so that a click still opens the item. */
 const PIXELS = 6;
 
-export const useDragSensors = () => useSensors(useSensor(PointerSensor, { activationConstraint: { distance: PIXELS } }));
+export const useDragSensors = () =>
+  useSensors(useSensor(PointerSensor, { activationConstraint: { distance: PIXELS } }));
 
 /** What is dragged: one item, or all rows of a list. */
 export interface Dragged {
@@ -13,4 +14,5 @@ export interface Dragged {
 }
 
 /** Only the item itself moves: a due day, a reminder or a count of days goes with it. */
-export const canMove = (d: Demand, fromFeed: Readonly<Record<string, string>>): boolean => d.aspect === 'item' && !fromFeed[d.uid];
+export const canMove = (d: Demand, fromFeed: Readonly<Record<string, string>>): boolean =>
+  d.aspect === 'item' && !fromFeed[d.uid];

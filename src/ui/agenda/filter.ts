@@ -12,4 +12,5 @@ export const FILTERS: readonly { readonly name: string; readonly shows: (d: Dema
   { name: 'what does not come round', shows: (d) => !d.repeated },
 ];
 
-export const hasWords = (d: Demand, words: string): boolean => [d.title, d.list, d.kind, ...d.categories].join(' ').toLowerCase().includes(words.trim().toLowerCase());
+export const hasWords = (d: Demand, words: string): boolean =>
+  [d.title, d.list, d.kind, ...d.categories].join(' ').toLowerCase().includes(words.trim().toLowerCase());

@@ -13,14 +13,27 @@ export function useFeeds(calendars: readonly CalendarLine[]) {
   const [said, setSaid] = useState<readonly string[]>([]);
   const asked = useRef(false);
   useEffect(() => {
-    if (asked.current || !calendars.some((c) => c.address && Math.abs(Date.now() - Date.parse(c.checkedAt ?? '1970-01-01')) > FRESH)) return;
+    if (
+      asked.current ||
+      !calendars.some((c) => c.address && Math.abs(Date.now() - Date.parse(c.checkedAt ?? '1970-01-01')) > FRESH)
+    )
+      return;
     asked.current = true;
-    void refreshFeeds().then((answer) => {
-      if (!answer.ok) return;
-      const news = answer.value.flatMap((f) => (f.trouble ? [`“${f.name}” could not be read: ${f.trouble}. Its last good copy is shown.`] : f.changes ? [`“${f.name}” has news (${spokenChanges(f.changes)}).`] : []));
-      setSaid(news);
-      if (news.length) router.refresh();
-    }, () => {});
+    void refreshFeeds().then(
+      (answer) => {
+        if (!answer.ok) return;
+        const news = answer.value.flatMap((f) =>
+          f.trouble
+            ? [`“${f.name}” could not be read: ${f.trouble}. Its last good copy is shown.`]
+            : f.changes
+              ? [`“${f.name}” has news (${spokenChanges(f.changes)}).`]
+              : [],
+        );
+        setSaid(news);
+        if (news.length) router.refresh();
+      },
+      () => {},
+    );
   }, [calendars, router]);
   return { said, clear: () => setSaid([]) };
 }

@@ -40,30 +40,40 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
   const [mending, setMending] = useState(false);
   const [said, setSaid] = useState<string | null>(null);
   const [message, setMessage] = useState<string | null>(null);
-  const [at, setAt] = useState(() => Math.max(0, file.steps.findIndex((s) => !ticked.includes(stepKey(s)))));
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      file.steps.findIndex((s) => !ticked.includes(stepKey(s))),
+    ),
+  );
   const step = file.steps[at];
   const count = file.steps.filter((s) => done.has(stepKey(s))).length;
 
-  const tick = useCallback(async (key: string, on: boolean) => {
-    const set = (value: boolean) => setDone((before) => {
-      const next = new Set(before);
-      if (value) next.add(key);
-      else next.delete(key);
-      return next;
-    });
-    set(on);
-    const saved = await tickStep({ spreadId: spread.id, step: key, done: on }).catch(() => null);
-    if (saved?.ok) return setMessage(null);
-    set(!on);
-    setMessage(saved ? saved.messages.join(' ') : 'The server could not be reached; the tick was not kept.');
-  }, [spread.id]);
+  const tick = useCallback(
+    async (key: string, on: boolean) => {
+      const set = (value: boolean) =>
+        setDone((before) => {
+          const next = new Set(before);
+          if (value) next.add(key);
+          else next.delete(key);
+          return next;
+        });
+      set(on);
+      const saved = await tickStep({ spreadId: spread.id, step: key, done: on }).catch(() => null);
+      if (saved?.ok) return setMessage(null);
+      set(!on);
+      setMessage(saved ? saved.messages.join(' ') : 'The server could not be reached; the tick was not kept.');
+    },
+    [spread.id],
+  );
 
   const sticker = step && (step.do === 'place' || step.do === 'stack') ? step.refs[0] : undefined;
   const mishap = async (what: 'spoiled' | 'out') => {
     setMending(true);
     const made = await mend({ spreadId: spread.id, placement: sticker, what }).catch(() => null);
     setMending(false);
-    if (!made?.ok) return setMessage(made ? made.messages.join(' ') : 'The server could not be reached; nothing was changed.');
+    if (!made?.ok)
+      return setMessage(made ? made.messages.join(' ') : 'The server could not be reached; nothing was changed.');
     setMessage(null);
     setSaid(made.value.said);
     router.refresh();
@@ -74,39 +84,152 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
     void tick(stepKey(step), true);
     setAt(Math.min(at + 1, file.steps.length - 1));
   };
-  useHotkeys('space, enter', (e) => { e.preventDefault(); next(); }, [step, at]);
-  useHotkeys('up, left', (e) => { e.preventDefault(); setAt((n) => Math.max(0, n - 1)); });
-  useHotkeys('down, right', (e) => { e.preventDefault(); setAt((n) => Math.min(file.steps.length - 1, n + 1)); }, [file]);
+  useHotkeys(
+    'space, enter',
+    (e) => {
+      e.preventDefault();
+      next();
+    },
+    [step, at],
+  );
+  useHotkeys('up, left', (e) => {
+    e.preventDefault();
+    setAt((n) => Math.max(0, n - 1));
+  });
+  useHotkeys(
+    'down, right',
+    (e) => {
+      e.preventDefault();
+      setAt((n) => Math.min(file.steps.length - 1, n + 1));
+    },
+    [file],
+  );
 
   return (
     <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
       <PieceDefs pieces={pieces} />
-      <TopBar title={<><Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>Bench · {spokenWeek(context.week.days)}</Typography><Typography variant="caption" data-testid="progress" sx={{ opacity: 0.85 }}>{count} of {file.steps.length} steps done</Typography></>}>
-        <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>Back to the spread</Button>
-        <Button color="inherit" variant="outlined" sx={{ background: 'transparent', borderColor: '#ffffff66' }} startIcon={<IconPrinter size={18} />} href={`/spreads/${spread.id}/print`} target="_blank">Print at 100 %</Button>
+      <TopBar
+        title={
+          <>
+            <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
+              Bench · {spokenWeek(context.week.days)}
+            </Typography>
+            <Typography variant="caption" data-testid="progress" sx={{ opacity: 0.85 }}>
+              {count} of {file.steps.length} steps done
+            </Typography>
+          </>
+        }
+      >
+        <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>
+          Back to the spread
+        </Button>
+        <Button
+          color="inherit"
+          variant="outlined"
+          sx={{ background: 'transparent', borderColor: '#ffffff66' }}
+          startIcon={<IconPrinter size={18} />}
+          href={`/spreads/${spread.id}/print`}
+          target="_blank"
+        >
+          Print at 100 %
+        </Button>
       </TopBar>
-      {said && <Alert severity="success" onClose={() => setSaid(null)} sx={{ borderRadius: 0 }}>{said} The steps are counted anew.</Alert>}
-      {message && <Alert severity="error" onClose={() => setMessage(null)}>{message}</Alert>}
+      {said && (
+        <Alert severity="success" onClose={() => setSaid(null)} sx={{ borderRadius: 0 }}>
+          {said} The steps are counted anew.
+        </Alert>
+      )}
+      {message && (
+        <Alert severity="error" onClose={() => setMessage(null)}>
+          {message}
+        </Alert>
+      )}
       {!step ? (
-        <Box sx={{ p: 6 }}><Typography variant="h1">Nothing to do yet</Typography><Typography sx={{ my: 2 }}>Lay the week out first; then the bench says what to white out, cut, place and write.</Typography><Button component={Link} href={`/spreads/${spread.id}`} variant="contained" color="secondary">To the spread</Button></Box>
+        <Box sx={{ p: 6 }}>
+          <Typography variant="h1">Nothing to do yet</Typography>
+          <Typography sx={{ my: 2 }}>
+            Lay the week out first; then the bench says what to white out, cut, place and write.
+          </Typography>
+          <Button component={Link} href={`/spreads/${spread.id}`} variant="contained" color="secondary">
+            To the spread
+          </Button>
+        </Box>
       ) : (
         <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-          <StepList steps={file.steps} done={done} at={at} onGo={setAt} onTick={tick} facts={{ tape: tapeLength(file.whiteOut), cuts: file.cuts.length, unit: context.book.unit }} />
-          <Box component="main" sx={{ flex: 1, minWidth: 0, p: { xs: 2, md: 3 }, display: 'flex', flexDirection: 'column', gap: 1.5, minHeight: 0, overflow: 'auto' }}>
+          <StepList
+            steps={file.steps}
+            done={done}
+            at={at}
+            onGo={setAt}
+            onTick={tick}
+            facts={{ tape: tapeLength(file.whiteOut), cuts: file.cuts.length, unit: context.book.unit }}
+          />
+          <Box
+            component="main"
+            sx={{
+              flex: 1,
+              minWidth: 0,
+              p: { xs: 2, md: 3 },
+              display: 'flex',
+              flexDirection: 'column',
+              gap: 1.5,
+              minHeight: 0,
+              overflow: 'auto',
+            }}
+          >
             <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
               <Box sx={{ flex: 1 }}>
-                <Dots raised={Math.floor((count / file.steps.length) * TENTHS)} hollow={TENTHS - Math.floor((count / file.steps.length) * TENTHS)} size={11} label={`${count} of ${file.steps.length} steps done`} />
-                <Typography variant="h1" component="h2" sx={{ mt: 1, fontSize: 24, lineHeight: 1.3, maxWidth: 760 }} data-testid="say">{step.say}</Typography>
+                <Dots
+                  raised={Math.floor((count / file.steps.length) * TENTHS)}
+                  hollow={TENTHS - Math.floor((count / file.steps.length) * TENTHS)}
+                  size={11}
+                  label={`${count} of ${file.steps.length} steps done`}
+                />
+                <Typography
+                  variant="h1"
+                  component="h2"
+                  sx={{ mt: 1, fontSize: 24, lineHeight: 1.3, maxWidth: 760 }}
+                  data-testid="say"
+                >
+                  {step.say}
+                </Typography>
               </Box>
               <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'stretch' }}>
-                <Button variant="contained" color="secondary" size="large" onClick={next}>{done.has(stepKey(step)) ? 'Next' : 'Done, next'}</Button>
-                <Button onClick={() => setAt(Math.max(0, at - 1))} disabled={at === 0}>Step before</Button>
-                {sticker && <Button disabled={mending} onClick={() => { void mishap('spoiled'); }}>Spoiled it</Button>}
-                {sticker && <Button disabled={mending} onClick={() => { void mishap('out'); }}>Out of it</Button>}
+                <Button variant="contained" color="secondary" size="large" onClick={next}>
+                  {done.has(stepKey(step)) ? 'Next' : 'Done, next'}
+                </Button>
+                <Button onClick={() => setAt(Math.max(0, at - 1))} disabled={at === 0}>
+                  Step before
+                </Button>
+                {sticker && (
+                  <Button
+                    disabled={mending}
+                    onClick={() => {
+                      void mishap('spoiled');
+                    }}
+                  >
+                    Spoiled it
+                  </Button>
+                )}
+                {sticker && (
+                  <Button
+                    disabled={mending}
+                    onClick={() => {
+                      void mishap('out');
+                    }}
+                  >
+                    Out of it
+                  </Button>
+                )}
               </Box>
             </Box>
             {CAUTIONS[step.do] && (step.do !== 'place' || at === file.steps.findIndex((s) => s.do === 'place')) && (
-              <Typography role="note" sx={{ color: GLASS.cranberry, borderLeft: `4px solid ${GLASS.cranberry}`, pl: 1.5, maxWidth: 820 }}>{CAUTIONS[step.do]}</Typography>
+              <Typography
+                role="note"
+                sx={{ color: GLASS.cranberry, borderLeft: `4px solid ${GLASS.cranberry}`, pl: 1.5, maxWidth: 820 }}
+              >
+                {CAUTIONS[step.do]}
+              </Typography>
             )}
             <StepPicture context={context} file={file} step={step} />
           </Box>

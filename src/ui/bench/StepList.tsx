@@ -33,19 +33,55 @@ export function StepList({ steps, done, at, onGo, onTick, facts }: StepListProps
     write: 'Ink, last',
   };
   const lastLaid = steps.findLastIndex((s) => s.do === 'place' || s.do === 'stack');
-  const groupOf = (s: Step): string => (s.do === 'place' || s.do === 'stack' || (s.do === 'write' && s.n <= lastLaid) ? 'lay' : s.do); // what is written first belongs to the laying
+  const groupOf = (s: Step): string =>
+    // what is written first belongs to the laying
+    s.do === 'place' || s.do === 'stack' || (s.do === 'write' && s.n <= lastLaid) ? 'lay' : s.do;
   return (
-    <Box component="nav" aria-label="Steps" sx={{ width: { xs: 250, lg: 340 }, flexShrink: 0, borderRight: `1px solid ${GLASS.edge}`, background: GLASS.paper, overflowY: 'auto', py: 1 }}>
+    <Box
+      component="nav"
+      aria-label="Steps"
+      sx={{
+        width: { xs: 250, lg: 340 },
+        flexShrink: 0,
+        borderRight: `1px solid ${GLASS.edge}`,
+        background: GLASS.paper,
+        overflowY: 'auto',
+        py: 1,
+      }}
+    >
       {steps.map((step, i) => {
         const head = i === 0 || groupOf(steps[i - 1] as Step) !== groupOf(step);
         const key = stepKey(step);
         return (
           <Box key={key} ref={i === at ? here : undefined}>
-            {head && <Typography variant="h3" component="h2" sx={{ px: 2, pt: 1.5, pb: 0.5 }}>{heads[groupOf(step)]}</Typography>}
-            <Box sx={{ display: 'flex', alignItems: 'flex-start', px: 0.75, background: i === at ? GLASS.bottleSoft : 'transparent', borderLeft: `4px solid ${i === at ? GLASS.amber : 'transparent'}` }}>
-              <Checkbox size="small" checked={done.has(key)} onChange={(e) => onTick(key, e.target.checked)} slotProps={{ input: { 'aria-label': `Step ${step.n} done` } }} />
-              <ButtonBase onClick={() => onGo(i)} aria-current={i === at ? 'step' : undefined} sx={{ flex: 1, justifyContent: 'flex-start', textAlign: 'left', py: 1 }}>
-                <Typography variant="body2" sx={{ color: done.has(key) ? GLASS.quiet : GLASS.ink }}>{step.n}. {step.say}</Typography>
+            {head && (
+              <Typography variant="h3" component="h2" sx={{ px: 2, pt: 1.5, pb: 0.5 }}>
+                {heads[groupOf(step)]}
+              </Typography>
+            )}
+            <Box
+              sx={{
+                display: 'flex',
+                alignItems: 'flex-start',
+                px: 0.75,
+                background: i === at ? GLASS.bottleSoft : 'transparent',
+                borderLeft: `4px solid ${i === at ? GLASS.amber : 'transparent'}`,
+              }}
+            >
+              <Checkbox
+                size="small"
+                checked={done.has(key)}
+                onChange={(e) => onTick(key, e.target.checked)}
+                slotProps={{ input: { 'aria-label': `Step ${step.n} done` } }}
+              />
+              <ButtonBase
+                onClick={() => onGo(i)}
+                aria-current={i === at ? 'step' : undefined}
+                sx={{ flex: 1, justifyContent: 'flex-start', textAlign: 'left', py: 1 }}
+              >
+                <Typography variant="body2" sx={{ color: done.has(key) ? GLASS.quiet : GLASS.ink }}>
+                  {step.n}. {step.say}
+                </Typography>
               </ButtonBase>
             </Box>
           </Box>

@@ -36,33 +36,135 @@ export function BooksScreen({ page }: { page: BooksPage }) {
   };
   return (
     <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar title={<Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>Books{chosen ? ` · ${chosen.line.name}` : ''}</Typography>}>
-        <Button color="inherit" onClick={() => setCard(true)}>Check this screen</Button>
-        {chosen && <Button color="inherit" component="a" href={`/books/${encodeURIComponent(chosen.line.id)}/test-print`} target="_blank">Test print</Button>}
-        <Button variant="contained" color="secondary" onClick={() => setMeasuring(true)}>Measure a book</Button>
+      <TopBar
+        title={
+          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
+            Books{chosen ? ` · ${chosen.line.name}` : ''}
+          </Typography>
+        }
+      >
+        <Button color="inherit" onClick={() => setCard(true)}>
+          Check this screen
+        </Button>
+        {chosen && (
+          <Button
+            color="inherit"
+            component="a"
+            href={`/books/${encodeURIComponent(chosen.line.id)}/test-print`}
+            target="_blank"
+          >
+            Test print
+          </Button>
+        )}
+        <Button variant="contained" color="secondary" onClick={() => setMeasuring(true)}>
+          Measure a book
+        </Button>
       </TopBar>
-      {messages.map((m) => <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>{m}</Alert>)}
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, overflowY: { xs: 'auto', md: 'visible' } }}>
-        <Box component="nav" aria-label="Books" sx={{ width: { xs: '100%', md: 232 }, flexShrink: 0, borderRight: `1px solid ${GLASS.edge}`, background: GLASS.paper, p: 1.25, display: 'flex', flexDirection: 'column', gap: 0.5, overflowY: 'auto' }}>
+      {messages.map((m) => (
+        <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>
+          {m}
+        </Alert>
+      ))}
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'flex',
+          flexWrap: { xs: 'wrap', md: 'nowrap' },
+          overflowY: { xs: 'auto', md: 'visible' },
+        }}
+      >
+        <Box
+          component="nav"
+          aria-label="Books"
+          sx={{
+            width: { xs: '100%', md: 232 },
+            flexShrink: 0,
+            borderRight: `1px solid ${GLASS.edge}`,
+            background: GLASS.paper,
+            p: 1.25,
+            display: 'flex',
+            flexDirection: 'column',
+            gap: 0.5,
+            overflowY: 'auto',
+          }}
+        >
           {page.books.map((b) => (
-            <ButtonBase key={b.id} component={Link} href={`/books?book=${encodeURIComponent(b.id)}`} aria-current={b.id === chosen?.line.id} sx={{ display: 'block', textAlign: 'left', borderRadius: 2, px: 1.5, py: 1, borderLeft: `4px solid ${b.id === chosen?.line.id ? GLASS.amber : 'transparent'}`, background: b.id === chosen?.line.id ? GLASS.bottleSoft : 'transparent' }}>
-              <Typography sx={{ fontWeight: 600, fontSize: 14, lineHeight: 1.3, overflowWrap: 'anywhere' }}>{b.name}</Typography>
-              <Typography variant="caption" color="text.secondary">{b.shipped ? 'ships with Hobnail' : 'measured by you'}{b.weeks.length ? ` · ${b.weeks.length} ${b.weeks.length === 1 ? 'week' : 'weeks'}` : ''}</Typography>
+            <ButtonBase
+              key={b.id}
+              component={Link}
+              href={`/books?book=${encodeURIComponent(b.id)}`}
+              aria-current={b.id === chosen?.line.id}
+              sx={{
+                display: 'block',
+                textAlign: 'left',
+                borderRadius: 2,
+                px: 1.5,
+                py: 1,
+                borderLeft: `4px solid ${b.id === chosen?.line.id ? GLASS.amber : 'transparent'}`,
+                background: b.id === chosen?.line.id ? GLASS.bottleSoft : 'transparent',
+              }}
+            >
+              <Typography sx={{ fontWeight: 600, fontSize: 14, lineHeight: 1.3, overflowWrap: 'anywhere' }}>
+                {b.name}
+              </Typography>
+              <Typography variant="caption" color="text.secondary">
+                {b.shipped ? 'ships with Hobnail' : 'measured by you'}
+                {b.weeks.length ? ` · ${b.weeks.length} ${b.weeks.length === 1 ? 'week' : 'weeks'}` : ''}
+              </Typography>
             </ButtonBase>
           ))}
           {chosen && (
-            <Box sx={{ mt: 'auto', pt: 2, display: 'flex', flexDirection: 'column', gap: 0.5, alignItems: 'flex-start' }}>
-              <Button size="small" disabled={busy} onClick={() => { void copy(); }}>Make a copy to change</Button>
-              <Button size="small" component="a" href={`/books/${encodeURIComponent(chosen.line.id)}/file`}>Write out (.book.json)</Button>
-              {!chosen.line.shipped && <Button size="small" color="error" disabled={busy || chosen.line.weeks.length > 0} onClick={() => { void drop(chosen.line); }}>Take this book away</Button>}
+            <Box
+              sx={{ mt: 'auto', pt: 2, display: 'flex', flexDirection: 'column', gap: 0.5, alignItems: 'flex-start' }}
+            >
+              <Button
+                size="small"
+                disabled={busy}
+                onClick={() => {
+                  void copy();
+                }}
+              >
+                Make a copy to change
+              </Button>
+              <Button size="small" component="a" href={`/books/${encodeURIComponent(chosen.line.id)}/file`}>
+                Write out (.book.json)
+              </Button>
+              {!chosen.line.shipped && (
+                <Button
+                  size="small"
+                  color="error"
+                  disabled={busy || chosen.line.weeks.length > 0}
+                  onClick={() => {
+                    void drop(chosen.line);
+                  }}
+                >
+                  Take this book away
+                </Button>
+              )}
             </Box>
           )}
         </Box>
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-          {chosen ? <BookEditor key={chosen.line.id} chosen={chosen} /> : <Typography color="text.secondary" sx={{ p: 4 }}>No book yet. Measure yours, or take in a book file on the shelf.</Typography>}
+          {chosen ? (
+            <BookEditor key={chosen.line.id} chosen={chosen} />
+          ) : (
+            <Typography color="text.secondary" sx={{ p: 4 }}>
+              No book yet. Measure yours, or take in a book file on the shelf.
+            </Typography>
+          )}
         </Box>
       </Box>
-      {measuring && <MeasureDialog onClose={() => setMeasuring(false)} onMade={(id) => { setMeasuring(false); open(id); router.refresh(); }} />}
+      {measuring && (
+        <MeasureDialog
+          onClose={() => setMeasuring(false)}
+          onMade={(id) => {
+            setMeasuring(false);
+            open(id);
+            router.refresh();
+          }}
+        />
+      )}
       {card && <CardDialog onClose={() => setCard(false)} />}
     </Box>
   );

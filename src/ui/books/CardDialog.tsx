@@ -19,18 +19,53 @@ export function CardDialog({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
       <DialogTitle>Check this screen with a bank card</DialogTitle>
       <DialogContent>
-        <Typography>Hold a card to the screen and move the slider until the outline is exactly as wide as the card.</Typography>
+        <Typography>
+          Hold a card to the screen and move the slider until the outline is exactly as wide as the card.
+        </Typography>
         <Box sx={{ height: 400, display: 'flex', alignItems: 'center', justifyContent: 'center' }}>
-          <Box data-testid="card" sx={{ width: PAPER.card.width * pixels, height: PAPER.card.height * pixels, border: `2px solid ${GLASS.bottle}`, borderRadius: `${3.18 * pixels}px`, background: GLASS.bottleSoft, display: 'flex', alignItems: 'center', justifyContent: 'center', flexShrink: 0 }}>
+          <Box
+            data-testid="card"
+            sx={{
+              width: PAPER.card.width * pixels,
+              height: PAPER.card.height * pixels,
+              border: `2px solid ${GLASS.bottle}`,
+              borderRadius: `${3.18 * pixels}px`,
+              background: GLASS.bottleSoft,
+              display: 'flex',
+              alignItems: 'center',
+              justifyContent: 'center',
+              flexShrink: 0,
+            }}
+          >
             <Typography color="text.secondary">85.60 × 53.98 mm</Typography>
           </Box>
         </Box>
-        <Slider value={pixels} min={2} max={7} step={0.005} onChange={(_, v) => setPixels(v as number)} aria-label="Pixels to the millimeter" valueLabelDisplay="auto" valueLabelFormat={(v) => v.toFixed(2)} />
-        <Typography variant="caption" color="text.secondary">{pixels.toFixed(3)} pixels to the millimeter. It is kept in this browser, for this screen.</Typography>
+        <Slider
+          value={pixels}
+          min={2}
+          max={7}
+          step={0.005}
+          onChange={(_, v) => setPixels(v as number)}
+          aria-label="Pixels to the millimeter"
+          valueLabelDisplay="auto"
+          valueLabelFormat={(v) => v.toFixed(2)}
+        />
+        <Typography variant="caption" color="text.secondary">
+          {pixels.toFixed(3)} pixels to the millimeter. It is kept in this browser, for this screen.
+        </Typography>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <Button onClick={onClose}>Leave it</Button>
-        <Button variant="contained" color="secondary" onClick={() => { keep(pixels); onClose(); }}>Keep this scale</Button>
+        <Button
+          variant="contained"
+          color="secondary"
+          onClick={() => {
+            keep(pixels);
+            onClose();
+          }}
+        >
+          Keep this scale
+        </Button>
       </DialogActions>
     </Dialog>
   );

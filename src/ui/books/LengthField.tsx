@@ -25,9 +25,29 @@ export function LengthField({ label, value, unit, onChange, disabled, sx }: Leng
   };
   return (
     <TextField
-      size="small" label={label} disabled={disabled ?? false} value={text ?? ruled(value, unit)} error={mm === null} sx={sx ?? {}}
-      helperText={mm === null ? `like ${unit === 'in' ? '1 1/2 or 38.1 mm' : '38.1 or 1 1/2 in'}` : text !== null && unit === 'in' ? `${mm} mm` : undefined}
-      onFocus={(e) => e.target.select()} onChange={(e) => setText(e.target.value)} onBlur={settle} onKeyDown={(e) => { if (e.key === 'Enter') { e.preventDefault(); settle(); } if (e.key === 'Escape') setText(null); }}
+      size="small"
+      label={label}
+      disabled={disabled ?? false}
+      value={text ?? ruled(value, unit)}
+      error={mm === null}
+      sx={sx ?? {}}
+      helperText={
+        mm === null
+          ? `like ${unit === 'in' ? '1 1/2 or 38.1 mm' : '38.1 or 1 1/2 in'}`
+          : text !== null && unit === 'in'
+            ? `${mm} mm`
+            : undefined
+      }
+      onFocus={(e) => e.target.select()}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={settle}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter') {
+          e.preventDefault();
+          settle();
+        }
+        if (e.key === 'Escape') setText(null);
+      }}
     />
   );
 }

@@ -8,7 +8,13 @@ import { GLASS } from '../theme';
 
 /** One quiet color a kind of place, told apart by its name as well. */
 export const KIND_COLORS: Readonly<Record<Region['kind'], string>> = {
-  day: '#17443F', 'date-header': '#B8691B', sidebar: '#2C4A86', 'bottom-strip': '#9B2743', 'top-strip': '#9B2743', 'month-flag': '#B8691B', free: '#5C635F',
+  day: '#17443F',
+  'date-header': '#B8691B',
+  sidebar: '#2C4A86',
+  'bottom-strip': '#9B2743',
+  'top-strip': '#9B2743',
+  'month-flag': '#B8691B',
+  free: '#5C635F',
 };
 const HANDLE = 2.6;
 
@@ -25,10 +31,26 @@ interface PageCanvasProps {
   readonly onDraw: (rect: Rect) => void;
 }
 
-type Held = { readonly part: Part; readonly from: { x: number; y: number }; readonly rect: Rect; readonly sizing: boolean };
+type Held = {
+  readonly part: Part;
+  readonly from: { x: number; y: number };
+  readonly rect: Rect;
+  readonly sizing: boolean;
+};
 
 /** A page true to proportion, its places and printed marks over the scan: to draw, move and size by hand. */
-export function PageCanvas({ book, page, scan, chosen, drawing, locked, width, onChoose, onPlace, onDraw }: PageCanvasProps) {
+export function PageCanvas({
+  book,
+  page,
+  scan,
+  chosen,
+  drawing,
+  locked,
+  width,
+  onChoose,
+  onPlace,
+  onDraw,
+}: PageCanvasProps) {
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<Held | null>(null);
   const [moved, setMoved] = useState<Rect | null>(null);
@@ -37,7 +59,10 @@ export function PageCanvas({ book, page, scan, chosen, drawing, locked, width, o
   if (!paper) return null;
   const at = (e: React.PointerEvent): { x: number; y: number } => {
     const box = (svg.current as SVGSVGElement).getBoundingClientRect();
-    return { x: ((e.clientX - box.left) / box.width) * paper.width, y: ((e.clientY - box.top) / box.height) * paper.height };
+    return {
+      x: ((e.clientX - box.left) / box.width) * paper.width,
+      y: ((e.clientY - box.top) / box.height) * paper.height,
+    };
   };
   const grip = (e: React.PointerEvent, part: Part, sizing: boolean) => {
     if (drawing || e.button !== 0) return;
@@ -55,10 +80,23 @@ export function PageCanvas({ book, page, scan, chosen, drawing, locked, width, o
   };
   const move = (e: React.PointerEvent) => {
     const p = at(e);
-    if (drawn) setDrawn({ ...drawn, rect: { x: Math.min(p.x, drawn.from.x), y: Math.min(p.y, drawn.from.y), w: Math.abs(p.x - drawn.from.x), h: Math.abs(p.y - drawn.from.y) } });
+    if (drawn)
+      setDrawn({
+        ...drawn,
+        rect: {
+          x: Math.min(p.x, drawn.from.x),
+          y: Math.min(p.y, drawn.from.y),
+          w: Math.abs(p.x - drawn.from.x),
+          h: Math.abs(p.y - drawn.from.y),
+        },
+      });
     if (!held) return;
     const [dx, dy] = [p.x - held.from.x, p.y - held.from.y];
-    setMoved(held.sizing ? { ...held.rect, w: Math.max(0.5, held.rect.w + dx), h: Math.max(0.5, held.rect.h + dy) } : { ...held.rect, x: held.rect.x + dx, y: held.rect.y + dy });
+    setMoved(
+      held.sizing
+        ? { ...held.rect, w: Math.max(0.5, held.rect.w + dx), h: Math.max(0.5, held.rect.h + dy) }
+        : { ...held.rect, x: held.rect.x + dx, y: held.rect.y + dy },
+    );
   };
   const up = () => {
     if (drawn && drawn.rect.w > 0.5 && drawn.rect.h > 0.2) onDraw(drawn.rect);
@@ -68,39 +106,140 @@ export function PageCanvas({ book, page, scan, chosen, drawing, locked, width, o
     setMoved(null);
   };
   const isChosen = (part: Part): boolean => chosen !== null && JSON.stringify(part) === JSON.stringify(chosen);
-  const shown = (part: Part, rect: Rect): Rect => (held && moved && JSON.stringify(held.part) === JSON.stringify(part) ? moved : rect);
+  const shown = (part: Part, rect: Rect): Rect =>
+    held && moved && JSON.stringify(held.part) === JSON.stringify(part) ? moved : rect;
   const paperPart = chosen ? placeOf(book, chosen) : undefined;
   const frame = chosen && paperPart?.page === page ? shown(chosen, paperPart) : null;
   return (
-    <svg ref={svg} viewBox={`0 0 ${paper.width} ${paper.height}`} style={{ width, display: 'block', cursor: drawing ? 'crosshair' : 'default', touchAction: 'none', boxShadow: '0 1px 6px #0003' }} role="group" aria-label={`Page ${page + 1}`} data-testid="page" onPointerDown={down} onPointerMove={move} onPointerUp={up}>
+    <svg
+      ref={svg}
+      viewBox={`0 0 ${paper.width} ${paper.height}`}
+      style={{
+        width,
+        display: 'block',
+        cursor: drawing ? 'crosshair' : 'default',
+        touchAction: 'none',
+        boxShadow: '0 1px 6px #0003',
+      }}
+      role="group"
+      aria-label={`Page ${page + 1}`}
+      data-testid="page"
+      onPointerDown={down}
+      onPointerMove={move}
+      onPointerUp={up}
+    >
       <rect width={paper.width} height={paper.height} fill={PAPER_COLOR} />
-      {scan && <image href={scan.url} width={paper.width} height={paper.height} preserveAspectRatio="none" opacity={scan.opacity} />}
-      <rect x={paper.bindingSide === 'left' ? 0 : paper.width - book.binding.width} width={book.binding.width} height={paper.height} fill={GLASS.edge} opacity={0.55} />
+      {scan && (
+        <image
+          href={scan.url}
+          width={paper.width}
+          height={paper.height}
+          preserveAspectRatio="none"
+          opacity={scan.opacity}
+        />
+      )}
+      <rect
+        x={paper.bindingSide === 'left' ? 0 : paper.width - book.binding.width}
+        width={book.binding.width}
+        height={paper.height}
+        fill={GLASS.edge}
+        opacity={0.55}
+      />
       <g pointerEvents="none" dangerouslySetInnerHTML={{ __html: marksSvg(book, page) }} />
-      {book.regions.filter((r) => r.page === page).map((r) => {
-        const part: Part = { of: 'region', id: r.id };
-        const rect = shown(part, r);
-        return (
-          <g key={r.id} onPointerDown={(e) => grip(e, part, false)} style={{ cursor: drawing || locked ? 'inherit' : 'move' }} data-testid="region" data-id={r.id}>
-            <rect x={rect.x} y={rect.y} width={rect.w} height={rect.h} fill={KIND_COLORS[r.kind]} fillOpacity={isChosen(part) ? 0.2 : 0.09} stroke={KIND_COLORS[r.kind]} strokeOpacity={0.6} strokeWidth={0.3} />
-            <text x={rect.x + 1} y={rect.y + 3.4} fontSize={2.8} fill={KIND_COLORS[r.kind]} style={{ userSelect: 'none' }}>{r.id}</text>
-          </g>
-        );
-      })}
+      {book.regions
+        .filter((r) => r.page === page)
+        .map((r) => {
+          const part: Part = { of: 'region', id: r.id };
+          const rect = shown(part, r);
+          return (
+            <g
+              key={r.id}
+              onPointerDown={(e) => grip(e, part, false)}
+              style={{ cursor: drawing || locked ? 'inherit' : 'move' }}
+              data-testid="region"
+              data-id={r.id}
+            >
+              <rect
+                x={rect.x}
+                y={rect.y}
+                width={rect.w}
+                height={rect.h}
+                fill={KIND_COLORS[r.kind]}
+                fillOpacity={isChosen(part) ? 0.2 : 0.09}
+                stroke={KIND_COLORS[r.kind]}
+                strokeOpacity={0.6}
+                strokeWidth={0.3}
+              />
+              <text
+                x={rect.x + 1}
+                y={rect.y + 3.4}
+                fontSize={2.8}
+                fill={KIND_COLORS[r.kind]}
+                style={{ userSelect: 'none' }}
+              >
+                {r.id}
+              </text>
+            </g>
+          );
+        })}
       {book.marks.map((m, i) => {
         if (m.page !== page) return null;
         const part: Part = { of: 'mark', at: i };
         const rect = shown(part, m);
         const line = m.kind === 'line' || isChosen(part);
-        return line ? <rect key={i} x={rect.x} y={rect.y - (m.h < 1 ? 0.7 : 0)} width={Math.max(rect.w, 1)} height={Math.max(rect.h, 1.4)} fill="transparent" onPointerDown={(e) => grip(e, part, false)} style={{ cursor: drawing || locked ? 'inherit' : 'move' }} /> : null;
+        return line ? (
+          <rect
+            key={i}
+            x={rect.x}
+            y={rect.y - (m.h < 1 ? 0.7 : 0)}
+            width={Math.max(rect.w, 1)}
+            height={Math.max(rect.h, 1.4)}
+            fill="transparent"
+            onPointerDown={(e) => grip(e, part, false)}
+            style={{ cursor: drawing || locked ? 'inherit' : 'move' }}
+          />
+        ) : null;
       })}
       {frame && (
         <>
-          <rect x={frame.x} y={frame.y} width={frame.w} height={frame.h} fill="none" stroke={GLASS.amber} strokeWidth={0.8} pointerEvents="none" />
-          {!locked && <rect x={frame.x + frame.w - HANDLE / 2} y={frame.y + frame.h - HANDLE / 2} width={HANDLE} height={HANDLE} fill="#fff" stroke={GLASS.amber} strokeWidth={0.6} style={{ cursor: 'nwse-resize' }} onPointerDown={(e) => grip(e, chosen as Part, true)} data-testid="handle" />}
+          <rect
+            x={frame.x}
+            y={frame.y}
+            width={frame.w}
+            height={frame.h}
+            fill="none"
+            stroke={GLASS.amber}
+            strokeWidth={0.8}
+            pointerEvents="none"
+          />
+          {!locked && (
+            <rect
+              x={frame.x + frame.w - HANDLE / 2}
+              y={frame.y + frame.h - HANDLE / 2}
+              width={HANDLE}
+              height={HANDLE}
+              fill="#fff"
+              stroke={GLASS.amber}
+              strokeWidth={0.6}
+              style={{ cursor: 'nwse-resize' }}
+              onPointerDown={(e) => grip(e, chosen as Part, true)}
+              data-testid="handle"
+            />
+          )}
         </>
       )}
-      {drawn && <rect x={drawn.rect.x} y={drawn.rect.y} width={drawn.rect.w} height={drawn.rect.h} fill={GLASS.amber} fillOpacity={0.15} stroke={GLASS.amber} strokeWidth={0.5} />}
+      {drawn && (
+        <rect
+          x={drawn.rect.x}
+          y={drawn.rect.y}
+          width={drawn.rect.w}
+          height={drawn.rect.h}
+          fill={GLASS.amber}
+          fillOpacity={0.15}
+          stroke={GLASS.amber}
+          strokeWidth={0.5}
+        />
+      )}
     </svg>
   );
 }

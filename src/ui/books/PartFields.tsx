@@ -10,54 +10,148 @@ import { hasDay, placeOf, removePart, repeatRight, setMark, setPlace, setRegion 
 import { tidy } from '../../core/measure/length';
 import { LengthField } from './LengthField';
 
-export const REGION_KINDS: readonly RegionKind[] = ['day', 'date-header', 'sidebar', 'bottom-strip', 'top-strip', 'month-flag', 'free'];
+export const REGION_KINDS: readonly RegionKind[] = [
+  'day',
+  'date-header',
+  'sidebar',
+  'bottom-strip',
+  'top-strip',
+  'month-flag',
+  'free',
+];
 export const MARK_KINDS: readonly MarkKind[] = ['line', 'box', 'label', 'circle'];
 const DAYS = ['first day', 'second day', 'third day', 'fourth day', 'fifth day', 'sixth day', 'seventh day'];
 
 /** The chosen place or mark in numbers: kind, day, place and size; to repeat it across the page, to take it away. */
-export function PartFields({ book, part, onChange }: { book: Book; part: Part; onChange: (book: Book, chosen?: Part | null) => void }) {
+export function PartFields({
+  book,
+  part,
+  onChange,
+}: {
+  book: Book;
+  part: Part;
+  onChange: (book: Book, chosen?: Part | null) => void;
+}) {
   const [times, setTimes] = useState(3);
   const rect = placeOf(book, part);
   const [pitch, setPitch] = useState(rect ? tidy(rect.w + 2) : 40);
   if (!rect) return null;
   const region = part.of === 'region' ? book.regions.find((r) => r.id === part.id) : undefined;
-  const field = (label: string, key: 'x' | 'y' | 'w' | 'h') => <LengthField key={`${JSON.stringify(part)} ${key}`} label={label} value={rect[key]} unit={book.unit} onChange={(mm) => onChange(setPlace(book, part, { [key]: mm }))} />;
+  const field = (label: string, key: 'x' | 'y' | 'w' | 'h') => (
+    <LengthField
+      key={`${JSON.stringify(part)} ${key}`}
+      label={label}
+      value={rect[key]}
+      unit={book.unit}
+      onChange={(mm) => onChange(setPlace(book, part, { [key]: mm }))}
+    />
+  );
   const first = region?.rows?.[0];
   const split = (count: number): void => {
     if (!region) return;
     const h = count ? tidy((region.h - (count - 1) * 2) / count) : 0;
-    onChange(setRegion(book, region.id, { rows: Array.from({ length: count }, (_, i) => ({ y: tidy(region.y + i * (h + 2)), h })) }));
+    onChange(
+      setRegion(book, region.id, {
+        rows: Array.from({ length: count }, (_, i) => ({ y: tidy(region.y + i * (h + 2)), h })),
+      }),
+    );
   };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.25 }}>
-      <Typography variant="h3" component="h2" sx={{ fontSize: 16 }}>{region ? region.id : `printed ${book.marks[(part as { at: number }).at]?.kind}`}</Typography>
+      <Typography variant="h3" component="h2" sx={{ fontSize: 16 }}>
+        {region ? region.id : `printed ${book.marks[(part as { at: number }).at]?.kind}`}
+      </Typography>
       {region ? (
-        <TextField select size="small" label="What it is" value={region.kind} onChange={(e) => onChange(setRegion(book, region.id, { kind: e.target.value as RegionKind, ...(hasDay(e.target.value as RegionKind) ? { day: region.day ?? 0 } : {}) }))}>
-          {REGION_KINDS.map((k) => <MenuItem key={k} value={k}>{k.replace('-', ' ')}</MenuItem>)}
+        <TextField
+          select
+          size="small"
+          label="What it is"
+          value={region.kind}
+          onChange={(e) =>
+            onChange(
+              setRegion(book, region.id, {
+                kind: e.target.value as RegionKind,
+                ...(hasDay(e.target.value as RegionKind) ? { day: region.day ?? 0 } : {}),
+              }),
+            )
+          }
+        >
+          {REGION_KINDS.map((k) => (
+            <MenuItem key={k} value={k}>
+              {k.replace('-', ' ')}
+            </MenuItem>
+          ))}
         </TextField>
       ) : (
-        <TextField select size="small" label="What is printed" value={book.marks[(part as { at: number }).at]?.kind ?? 'line'} onChange={(e) => onChange(setMark(book, (part as { at: number }).at, e.target.value as MarkKind))}>
-          {MARK_KINDS.map((k) => <MenuItem key={k} value={k}>{k}</MenuItem>)}
+        <TextField
+          select
+          size="small"
+          label="What is printed"
+          value={book.marks[(part as { at: number }).at]?.kind ?? 'line'}
+          onChange={(e) => onChange(setMark(book, (part as { at: number }).at, e.target.value as MarkKind))}
+        >
+          {MARK_KINDS.map((k) => (
+            <MenuItem key={k} value={k}>
+              {k}
+            </MenuItem>
+          ))}
         </TextField>
       )}
       {region && hasDay(region.kind) && (
-        <TextField select size="small" label="Of which day" value={region.day ?? 0} onChange={(e) => onChange(setRegion(book, region.id, { day: Number(e.target.value) }))}>
-          {DAYS.map((d, i) => <MenuItem key={d} value={i}>{d}</MenuItem>)}
+        <TextField
+          select
+          size="small"
+          label="Of which day"
+          value={region.day ?? 0}
+          onChange={(e) => onChange(setRegion(book, region.id, { day: Number(e.target.value) }))}
+        >
+          {DAYS.map((d, i) => (
+            <MenuItem key={d} value={i}>
+              {d}
+            </MenuItem>
+          ))}
         </TextField>
       )}
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>{field('From the left', 'x')}{field('From the top', 'y')}{field('Width', 'w')}{field('Height', 'h')}</Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
+        {field('From the left', 'x')}
+        {field('From the top', 'y')}
+        {field('Width', 'w')}
+        {field('Height', 'h')}
+      </Box>
       {region?.kind === 'day' && (
-        <TextField select size="small" label="Printed rows" value={region.rows?.length ?? 0} onChange={(e) => split(Number(e.target.value))} helperText={first ? `each ${tidy(first.h)} mm high` : 'an open column'}>
-          {[0, 2, 3, 4, 5].map((n) => <MenuItem key={n} value={n}>{n || 'none'}</MenuItem>)}
+        <TextField
+          select
+          size="small"
+          label="Printed rows"
+          value={region.rows?.length ?? 0}
+          onChange={(e) => split(Number(e.target.value))}
+          helperText={first ? `each ${tidy(first.h)} mm high` : 'an open column'}
+        >
+          {[0, 2, 3, 4, 5].map((n) => (
+            <MenuItem key={n} value={n}>
+              {n || 'none'}
+            </MenuItem>
+          ))}
         </TextField>
       )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-        <TextField size="small" type="number" label="Again to the right" value={times} onChange={(e) => setTimes(Math.max(1, Math.min(12, Number(e.target.value) || 1)))} sx={{ width: 120 }} />
+        <TextField
+          size="small"
+          type="number"
+          label="Again to the right"
+          value={times}
+          onChange={(e) => setTimes(Math.max(1, Math.min(12, Number(e.target.value) || 1)))}
+          sx={{ width: 120 }}
+        />
         <LengthField label="each after" value={pitch} unit={book.unit} onChange={setPitch} sx={{ flex: 1 }} />
       </Box>
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <Button variant="outlined" size="small" onClick={() => onChange(repeatRight(book, part, times, pitch))}>Repeat it</Button>
-        <Button size="small" color="error" onClick={() => onChange(removePart(book, part), null)}>Take it away</Button>
+        <Button variant="outlined" size="small" onClick={() => onChange(repeatRight(book, part, times, pitch))}>
+          Repeat it
+        </Button>
+        <Button size="small" color="error" onClick={() => onChange(removePart(book, part), null)}>
+          Take it away
+        </Button>
       </Box>
     </Box>
   );

@@ -18,18 +18,79 @@ export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts
   const weekWrong = facts.keptFor !== null && !isWeekName(facts.keptFor);
   const changed = JSON.stringify(facts) !== JSON.stringify(given);
   return (
-    <Box component="form" onSubmit={(e) => { e.preventDefault(); void run(saveFacts({ kit, facts })); }} sx={{ maxWidth: 640, display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2, pt: 1 }}>
-      <TextField select label="Season" value={facts.season ?? ''} onChange={(e) => set({ season: (e.target.value || null) as KitFacts['season'] })}>
+    <Box
+      component="form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void run(saveFacts({ kit, facts }));
+      }}
+      sx={{ maxWidth: 640, display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2, pt: 1 }}
+    >
+      <TextField
+        select
+        label="Season"
+        value={facts.season ?? ''}
+        onChange={(e) => set({ season: (e.target.value || null) as KitFacts['season'] })}
+      >
         <MenuItem value="">any</MenuItem>
-        {SEASONS.map((s) => <MenuItem key={s} value={s}>{s}</MenuItem>)}
+        {SEASONS.map((s) => (
+          <MenuItem key={s} value={s}>
+            {s}
+          </MenuItem>
+        ))}
       </TextField>
-      <TextField label="To be used by" type="date" value={facts.useBy ?? ''} onChange={(e) => set({ useBy: e.target.value || null })} slotProps={{ inputLabel: { shrink: true } }} />
-      <TextField label="Moods and occasions" placeholder="sea, choir, birthday" value={facts.moods} onChange={(e) => set({ moods: e.target.value })} slotProps={{ htmlInput: { maxLength: 300 } }} />
-      <TextField label="Kept for the week" placeholder="2027-W51" value={facts.keptFor ?? ''} error={weekWrong} helperText={weekWrong ? 'a week such as 2027-W51' : 'and offered for no other'} onChange={(e) => set({ keptFor: e.target.value.trim() || null })} />
-      <TextField label="Price" type="number" value={facts.price ?? ''} onChange={(e) => set({ price: e.target.value === '' ? null : Math.max(0, Number(e.target.value)) })} />
-      <TextField label="Shop" value={facts.shop} onChange={(e) => set({ shop: e.target.value })} slotProps={{ htmlInput: { maxLength: 200 } }} />
-      <TextField label="Notes" multiline minRows={3} sx={{ gridColumn: '1 / -1' }} value={facts.notes} onChange={(e) => set({ notes: e.target.value })} slotProps={{ htmlInput: { maxLength: 2000 } }} />
-      <Button type="submit" variant="contained" color="secondary" disabled={busy || !changed || weekWrong} sx={{ justifySelf: 'start' }}>Keep this</Button>
+      <TextField
+        label="To be used by"
+        type="date"
+        value={facts.useBy ?? ''}
+        onChange={(e) => set({ useBy: e.target.value || null })}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <TextField
+        label="Moods and occasions"
+        placeholder="sea, choir, birthday"
+        value={facts.moods}
+        onChange={(e) => set({ moods: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 300 } }}
+      />
+      <TextField
+        label="Kept for the week"
+        placeholder="2027-W51"
+        value={facts.keptFor ?? ''}
+        error={weekWrong}
+        helperText={weekWrong ? 'a week such as 2027-W51' : 'and offered for no other'}
+        onChange={(e) => set({ keptFor: e.target.value.trim() || null })}
+      />
+      <TextField
+        label="Price"
+        type="number"
+        value={facts.price ?? ''}
+        onChange={(e) => set({ price: e.target.value === '' ? null : Math.max(0, Number(e.target.value)) })}
+      />
+      <TextField
+        label="Shop"
+        value={facts.shop}
+        onChange={(e) => set({ shop: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 200 } }}
+      />
+      <TextField
+        label="Notes"
+        multiline
+        minRows={3}
+        sx={{ gridColumn: '1 / -1' }}
+        value={facts.notes}
+        onChange={(e) => set({ notes: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 2000 } }}
+      />
+      <Button
+        type="submit"
+        variant="contained"
+        color="secondary"
+        disabled={busy || !changed || weekWrong}
+        sx={{ justifySelf: 'start' }}
+      >
+        Keep this
+      </Button>
     </Box>
   );
 }

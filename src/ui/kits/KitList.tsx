@@ -18,24 +18,46 @@ export function KitList({ kits, chosen }: { kits: readonly KitLine[]; chosen: st
     <Box component="nav" aria-label="Kits" sx={{ display: 'flex', flexDirection: 'column', gap: 0.5 }}>
       {(['kit', 'stash'] as const).map((role) => {
         const own = kits.filter((k) => k.role === role);
-        return own.length > 0 && (
-          <Box key={role}>
-            <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.5 }}>{role === 'kit' ? 'Kits' : 'Stash'}</Typography>
-            {own.map((k) => {
-              const whole = k.total - k.touched - k.spoiled;
-              const raised = k.total ? Math.round((whole / k.total) * STUDS) : 0;
-              return (
-                <ButtonBase key={k.name} component={Link} href={`/kits?kit=${encodeURIComponent(k.name)}`} aria-current={k.name === chosen ? 'page' : undefined} sx={{ width: '100%', display: 'block', textAlign: 'left', p: 1, borderRadius: 1.5, background: k.name === chosen ? GLASS.bottleSoft : 'transparent', '&:hover': { background: GLASS.bottleSoft } }}>
-                  <Typography sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{spokenName(k.name)}</Typography>
-                  <Box sx={{ my: 0.5 }}><Swatches colors={k.swatches} /></Box>
-                  <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-                    <Dots raised={raised} hollow={STUDS - raised} size={5} label={`${whole} of ${k.total} whole`} />
-                    <Typography variant="caption" color="text.secondary">{whole} of {k.total} whole</Typography>
-                  </Box>
-                </ButtonBase>
-              );
-            })}
-          </Box>
+        return (
+          own.length > 0 && (
+            <Box key={role}>
+              <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.5 }}>
+                {role === 'kit' ? 'Kits' : 'Stash'}
+              </Typography>
+              {own.map((k) => {
+                const whole = k.total - k.touched - k.spoiled;
+                const raised = k.total ? Math.round((whole / k.total) * STUDS) : 0;
+                return (
+                  <ButtonBase
+                    key={k.name}
+                    component={Link}
+                    href={`/kits?kit=${encodeURIComponent(k.name)}`}
+                    aria-current={k.name === chosen ? 'page' : undefined}
+                    sx={{
+                      width: '100%',
+                      display: 'block',
+                      textAlign: 'left',
+                      p: 1,
+                      borderRadius: 1.5,
+                      background: k.name === chosen ? GLASS.bottleSoft : 'transparent',
+                      '&:hover': { background: GLASS.bottleSoft },
+                    }}
+                  >
+                    <Typography sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{spokenName(k.name)}</Typography>
+                    <Box sx={{ my: 0.5 }}>
+                      <Swatches colors={k.swatches} />
+                    </Box>
+                    <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+                      <Dots raised={raised} hollow={STUDS - raised} size={5} label={`${whole} of ${k.total} whole`} />
+                      <Typography variant="caption" color="text.secondary">
+                        {whole} of {k.total} whole
+                      </Typography>
+                    </Box>
+                  </ButtonBase>
+                );
+              })}
+            </Box>
+          )
         );
       })}
     </Box>

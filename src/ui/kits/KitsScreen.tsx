@@ -42,38 +42,189 @@ export function KitsScreen({ page }: { page: KitsPage }) {
   const [search, setSearch] = useState('');
   const [taking, setTaking] = useState(false);
   const { chosen, history } = page;
-  useHotkeys('mod+z', (e) => { e.preventDefault(); if (history.undo) void run(undoKits({ way: 'undo' })); }, [history]);
-  useHotkeys('mod+y, mod+shift+z', (e) => { e.preventDefault(); if (history.redo) void run(undoKits({ way: 'redo' })); }, [history]);
+  useHotkeys(
+    'mod+z',
+    (e) => {
+      e.preventDefault();
+      if (history.undo) void run(undoKits({ way: 'undo' }));
+    },
+    [history],
+  );
+  useHotkeys(
+    'mod+y, mod+shift+z',
+    (e) => {
+      e.preventDefault();
+      if (history.redo) void run(undoKits({ way: 'redo' }));
+    },
+    [history],
+  );
   const low = page.supplies.filter((s) => s.amount <= s.warnAt).length;
   const toOrder = page.orders.filter((o) => o.state === 'to order').length;
   const words = search.trim();
-  const none = <Typography color="text.secondary">No kit yet. Take one in from a file, or from a usual list of contents.</Typography>;
+  const none = (
+    <Typography color="text.secondary">
+      No kit yet. Take one in from a file, or from a usual list of contents.
+    </Typography>
+  );
   return (
     <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar title={<><Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>Kits{chosen ? ` · ${spokenName(chosen.kit.name)}` : ''}</Typography><Typography variant="caption" aria-live="polite" sx={{ opacity: 0.85 }}>{busy ? 'saving…' : 'saved'}</Typography></>}>
-        <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}><span><IconButton color="inherit" aria-label="Undo" disabled={!history.undo || busy} onClick={() => run(undoKits({ way: 'undo' }))}><IconArrowBackUp size={20} /></IconButton></span></Tooltip>
-        <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}><span><IconButton color="inherit" aria-label="Redo" disabled={!history.redo || busy} onClick={() => run(undoKits({ way: 'redo' }))}><IconArrowForwardUp size={20} /></IconButton></span></Tooltip>
-        <Button color="inherit" onClick={() => setTaking(true)}>Take a kit in</Button>
+      <TopBar
+        title={
+          <>
+            <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
+              Kits{chosen ? ` · ${spokenName(chosen.kit.name)}` : ''}
+            </Typography>
+            <Typography variant="caption" aria-live="polite" sx={{ opacity: 0.85 }}>
+              {busy ? 'saving…' : 'saved'}
+            </Typography>
+          </>
+        }
+      >
+        <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}>
+          <span>
+            <IconButton
+              color="inherit"
+              aria-label="Undo"
+              disabled={!history.undo || busy}
+              onClick={() => run(undoKits({ way: 'undo' }))}
+            >
+              <IconArrowBackUp size={20} />
+            </IconButton>
+          </span>
+        </Tooltip>
+        <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}>
+          <span>
+            <IconButton
+              color="inherit"
+              aria-label="Redo"
+              disabled={!history.redo || busy}
+              onClick={() => run(undoKits({ way: 'redo' }))}
+            >
+              <IconArrowForwardUp size={20} />
+            </IconButton>
+          </span>
+        </Tooltip>
+        <Button color="inherit" onClick={() => setTaking(true)}>
+          Take a kit in
+        </Button>
       </TopBar>
-      {messages.map((m) => <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>{m}</Alert>)}
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, overflowY: { xs: 'auto', md: 'visible' } }}>
-        <Box sx={{ width: { xs: '100%', md: 240 }, flexShrink: 0, borderRight: `1px solid ${GLASS.edge}`, background: GLASS.paper, p: 1.5, overflowY: { md: 'auto' } }}>
-          <TextField fullWidth size="small" placeholder="coral, laundry, 38x12…" value={search} onChange={(e) => setSearch(e.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Search all kits' }, input: { startAdornment: <InputAdornment position="start"><IconSearch size={15} /></InputAdornment> } }} />
+      {messages.map((m) => (
+        <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>
+          {m}
+        </Alert>
+      ))}
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'flex',
+          flexWrap: { xs: 'wrap', md: 'nowrap' },
+          overflowY: { xs: 'auto', md: 'visible' },
+        }}
+      >
+        <Box
+          sx={{
+            width: { xs: '100%', md: 240 },
+            flexShrink: 0,
+            borderRight: `1px solid ${GLASS.edge}`,
+            background: GLASS.paper,
+            p: 1.5,
+            overflowY: { md: 'auto' },
+          }}
+        >
+          <TextField
+            fullWidth
+            size="small"
+            placeholder="coral, laundry, 38x12…"
+            value={search}
+            onChange={(e) => setSearch(e.target.value)}
+            slotProps={{
+              htmlInput: { 'aria-label': 'Search all kits' },
+              input: {
+                startAdornment: (
+                  <InputAdornment position="start">
+                    <IconSearch size={15} />
+                  </InputAdornment>
+                ),
+              },
+            }}
+          />
           <KitList kits={page.kits} chosen={chosen?.kit.name ?? null} />
         </Box>
-        <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', px: { xs: 2, md: 3 }, pt: 1, gap: 1.5, minHeight: 0 }}>
-          {words ? <SearchResults key={words} words={words} /> : (
+        <Box
+          component="main"
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            display: 'flex',
+            flexDirection: 'column',
+            px: { xs: 2, md: 3 },
+            pt: 1,
+            gap: 1.5,
+            minHeight: 0,
+          }}
+        >
+          {words ? (
+            <SearchResults key={words} words={words} />
+          ) : (
             <>
               <Box sx={{ display: 'flex', alignItems: 'center' }}>
-                <Tabs value={tab} onChange={(_, t: number) => setTab(t)} variant="scrollable" aria-label="Kits" sx={{ flex: 1, minHeight: 40, '& .MuiTab-root': { minHeight: 40, textTransform: 'none' } }}>
-                  {TABS.map((t, i) => <Tab key={t} label={i === 4 && toOrder ? `${t}, ${toOrder}` : i === 5 && low ? `${t} !` : t} />)}
+                <Tabs
+                  value={tab}
+                  onChange={(_, t: number) => setTab(t)}
+                  variant="scrollable"
+                  aria-label="Kits"
+                  sx={{ flex: 1, minHeight: 40, '& .MuiTab-root': { minHeight: 40, textTransform: 'none' } }}
+                >
+                  {TABS.map((t, i) => (
+                    <Tab key={t} label={i === 4 && toOrder ? `${t}, ${toOrder}` : i === 5 && low ? `${t} !` : t} />
+                  ))}
                 </Tabs>
-                {chosen && tab < 3 && <Button component="a" href={`/kits/${encodeURIComponent(chosen.kit.name)}`} size="small">Write out (.csv)</Button>}
+                {chosen && tab < 3 && (
+                  <Button component="a" href={`/kits/${encodeURIComponent(chosen.kit.name)}`} size="small">
+                    Write out (.csv)
+                  </Button>
+                )}
               </Box>
-              <Box role="tabpanel" tabIndex={0} aria-label={TABS[tab]} sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column', overflowY: tab === 0 ? 'visible' : 'auto' }}>
-                {tab === 0 && (chosen ? <Table key={chosen.kit.name} kit={chosen.kit} stock={chosen.stock} favorites={chosen.favorites} unit={page.unit} run={run} busy={busy} /> : none)}
+              <Box
+                role="tabpanel"
+                tabIndex={0}
+                aria-label={TABS[tab]}
+                sx={{
+                  flex: 1,
+                  minHeight: 0,
+                  display: 'flex',
+                  flexDirection: 'column',
+                  overflowY: tab === 0 ? 'visible' : 'auto',
+                }}
+              >
+                {tab === 0 &&
+                  (chosen ? (
+                    <Table
+                      key={chosen.kit.name}
+                      kit={chosen.kit}
+                      stock={chosen.stock}
+                      favorites={chosen.favorites}
+                      unit={page.unit}
+                      run={run}
+                      busy={busy}
+                    />
+                  ) : (
+                    none
+                  ))}
                 {tab === 1 && (chosen ? <NumbersGrid stock={chosen.stock} /> : none)}
-                {tab === 2 && (chosen ? <FactsForm key={`${chosen.kit.name} ${JSON.stringify(chosen.facts)}`} kit={chosen.kit.name} facts={chosen.facts} run={run} busy={busy} /> : none)}
+                {tab === 2 &&
+                  (chosen ? (
+                    <FactsForm
+                      key={`${chosen.kit.name} ${JSON.stringify(chosen.facts)}`}
+                      kit={chosen.kit.name}
+                      facts={chosen.facts}
+                      run={run}
+                      busy={busy}
+                    />
+                  ) : (
+                    none
+                  ))}
                 {tab === 3 && <WeeksAhead page={page} run={run} busy={busy} />}
                 {tab === 4 && <Orders orders={page.orders} today={page.today} run={run} busy={busy} />}
                 {tab === 5 && <Supplies supplies={page.supplies} run={run} busy={busy} />}
@@ -82,7 +233,16 @@ export function KitsScreen({ page }: { page: KitsPage }) {
           )}
         </Box>
       </Box>
-      {taking && <TakeKitDialog onClose={() => setTaking(false)} onStored={(name) => { setTaking(false); router.push(`/kits?kit=${encodeURIComponent(name)}`); router.refresh(); }} />}
+      {taking && (
+        <TakeKitDialog
+          onClose={() => setTaking(false)}
+          onStored={(name) => {
+            setTaking(false);
+            router.push(`/kits?kit=${encodeURIComponent(name)}`);
+            router.refresh();
+          }}
+        />
+      )}
     </Box>
   );
 }

@@ -20,8 +20,34 @@ interface Line extends Record<CopyState, number> {
 const COLUMNS: GridColDef<Line>[] = [
   { field: 'id', headerName: 'Code', width: 90 },
   { field: 'kind', headerName: 'Kind', width: 120 },
-  { field: 'color', headerName: 'Color', width: 70, sortable: false, valueGetter: (_, l) => l.piece.color, renderCell: ({ row }) => <Box component="span" title={row.piece.color} sx={{ display: 'inline-block', width: 26, height: 14, borderRadius: 1, background: `linear-gradient(90deg, ${row.piece.color} 65%, ${row.piece.accent} 65%)`, border: '1px solid #0002' }} /> },
-  { field: 'words', headerName: 'Says or means', flex: 1, minWidth: 110, valueGetter: (_, l) => [l.piece.words, l.piece.icon, l.piece.motif].filter(Boolean).join(', ') },
+  {
+    field: 'color',
+    headerName: 'Color',
+    width: 70,
+    sortable: false,
+    valueGetter: (_, l) => l.piece.color,
+    renderCell: ({ row }) => (
+      <Box
+        component="span"
+        title={row.piece.color}
+        sx={{
+          display: 'inline-block',
+          width: 26,
+          height: 14,
+          borderRadius: 1,
+          background: `linear-gradient(90deg, ${row.piece.color} 65%, ${row.piece.accent} 65%)`,
+          border: '1px solid #0002',
+        }}
+      />
+    ),
+  },
+  {
+    field: 'words',
+    headerName: 'Says or means',
+    flex: 1,
+    minWidth: 110,
+    valueGetter: (_, l) => [l.piece.words, l.piece.icon, l.piece.motif].filter(Boolean).join(', '),
+  },
   { field: 'area', headerName: 'Size, mm', width: 110, renderCell: ({ row }) => row.size },
   { field: 'whole', headerName: 'Whole', type: 'number', width: 75 },
   { field: 'cut', headerName: 'Cut', type: 'number', width: 65 },
@@ -36,9 +62,36 @@ export default function NumbersGrid({ stock }: { stock: readonly PieceStock[] })
     const count = (state: CopyState): number => copies.filter((c) => c.state === state).length;
     const left = copies.flatMap((c) => c.left);
     return {
-      id: piece.code, kind: traits(piece.kind).label, size: `${piece.width} × ${piece.height}`, area: piece.width * piece.height, piece, whole: count('whole'), cut: count('cut'), used: count('used'), spoiled: count('spoiled'),
-      left: left.map((l) => (l.rows ? `${l.rows} ${l.rows === 1 ? 'row' : 'rows'}` : isStrip(piece.kind) ? `${Math.round(l.w)} mm` : `${Math.round(l.w)}×${Math.round(l.h)}`)).join(', '),
+      id: piece.code,
+      kind: traits(piece.kind).label,
+      size: `${piece.width} × ${piece.height}`,
+      area: piece.width * piece.height,
+      piece,
+      whole: count('whole'),
+      cut: count('cut'),
+      used: count('used'),
+      spoiled: count('spoiled'),
+      left: left
+        .map((l) =>
+          l.rows
+            ? `${l.rows} ${l.rows === 1 ? 'row' : 'rows'}`
+            : isStrip(piece.kind)
+              ? `${Math.round(l.w)} mm`
+              : `${Math.round(l.w)}×${Math.round(l.h)}`,
+        )
+        .join(', '),
     };
   });
-  return <Box sx={{ flex: 1, minHeight: 320 }}><DataGrid rows={rows} columns={COLUMNS} density="compact" disableRowSelectionOnClick initialState={{ pagination: { paginationModel: { pageSize: 100 } } }} aria-label="The kit in numbers" /></Box>;
+  return (
+    <Box sx={{ flex: 1, minHeight: 320 }}>
+      <DataGrid
+        rows={rows}
+        columns={COLUMNS}
+        density="compact"
+        disableRowSelectionOnClick
+        initialState={{ pagination: { paginationModel: { pageSize: 100 } } }}
+        aria-label="The kit in numbers"
+      />
+    </Box>
+  );
 }

@@ -18,8 +18,25 @@ import type { Run } from '../use-run';
 import { wholeOf } from '../agenda/clock';
 
 /** What to order, by when: the day it is needed less the days its shop takes. */
-export function Orders({ orders, today, run, busy }: { orders: readonly OrderRow[]; today: string; run: Run; busy: boolean }) {
-  const [fresh, setFresh] = useState<OrderLine>({ what: '', count: 1, shop: '', days: 7, neededBy: today, state: 'to order' });
+export function Orders({
+  orders,
+  today,
+  run,
+  busy,
+}: {
+  orders: readonly OrderRow[];
+  today: string;
+  run: Run;
+  busy: boolean;
+}) {
+  const [fresh, setFresh] = useState<OrderLine>({
+    what: '',
+    count: 1,
+    shop: '',
+    days: 7,
+    neededBy: today,
+    state: 'to order',
+  });
   const [said, setSaid] = useState('');
   const set = (change: Partial<OrderLine>) => setFresh((f) => ({ ...f, ...change }));
   const add = async () => {
@@ -30,33 +47,134 @@ export function Orders({ orders, today, run, busy }: { orders: readonly OrderRow
     const action = takeOrders({ file: file.name, csv: await file.text() });
     if (await run(action)) setSaid(`${file.name} was read.`);
   };
-  const save = ({ id, ...order }: OrderRow, change: Partial<OrderLine>) => run(saveOrder({ id, order: { ...order, ...change } }));
+  const save = ({ id, ...order }: OrderRow, change: Partial<OrderLine>) =>
+    run(saveOrder({ id, order: { ...order, ...change } }));
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2 }}>
-      {said && <Alert severity="success" onClose={() => setSaid('')}>{said}</Alert>}
-      <Box component="form" onSubmit={(e) => { e.preventDefault(); void add(); }} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        <TextField size="small" label="What" value={fresh.what} onChange={(e) => set({ what: e.target.value })} sx={{ width: 190 }} slotProps={{ htmlInput: { maxLength: 300 } }} />
-        <TextField size="small" label="How many" type="number" value={fresh.count} onChange={(e) => set({ count: wholeOf(e.target.value, 1, 10_000) })} sx={{ width: 88 }} />
-        <TextField size="small" label="Shop" value={fresh.shop} onChange={(e) => set({ shop: e.target.value })} sx={{ width: 116 }} slotProps={{ htmlInput: { maxLength: 200 } }} />
-        <TextField size="small" label="Days it takes" type="number" value={fresh.days} onChange={(e) => set({ days: wholeOf(e.target.value, 0, 365) })} sx={{ width: 112 }} />
-        <TextField size="small" label="Needed by" type="date" value={fresh.neededBy} onChange={(e) => set({ neededBy: e.target.value })} slotProps={{ inputLabel: { shrink: true } }} />
-        <Button type="submit" variant="contained" color="secondary" disabled={busy || !fresh.what.trim() || !/^\d{4}-\d{2}-\d{2}$/.test(fresh.neededBy)}>Add</Button>
+      {said && (
+        <Alert severity="success" onClose={() => setSaid('')}>
+          {said}
+        </Alert>
+      )}
+      <Box
+        component="form"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void add();
+        }}
+        sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}
+      >
+        <TextField
+          size="small"
+          label="What"
+          value={fresh.what}
+          onChange={(e) => set({ what: e.target.value })}
+          sx={{ width: 190 }}
+          slotProps={{ htmlInput: { maxLength: 300 } }}
+        />
+        <TextField
+          size="small"
+          label="How many"
+          type="number"
+          value={fresh.count}
+          onChange={(e) => set({ count: wholeOf(e.target.value, 1, 10_000) })}
+          sx={{ width: 88 }}
+        />
+        <TextField
+          size="small"
+          label="Shop"
+          value={fresh.shop}
+          onChange={(e) => set({ shop: e.target.value })}
+          sx={{ width: 116 }}
+          slotProps={{ htmlInput: { maxLength: 200 } }}
+        />
+        <TextField
+          size="small"
+          label="Days it takes"
+          type="number"
+          value={fresh.days}
+          onChange={(e) => set({ days: wholeOf(e.target.value, 0, 365) })}
+          sx={{ width: 112 }}
+        />
+        <TextField
+          size="small"
+          label="Needed by"
+          type="date"
+          value={fresh.neededBy}
+          onChange={(e) => set({ neededBy: e.target.value })}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <Button
+          type="submit"
+          variant="contained"
+          color="secondary"
+          disabled={busy || !fresh.what.trim() || !/^\d{4}-\d{2}-\d{2}$/.test(fresh.neededBy)}
+        >
+          Add
+        </Button>
         <Box sx={{ flex: 1 }} />
-        <Button component="a" href="/orders">Write out (.csv)</Button>
-        <Button component="label">Read in<input hidden type="file" accept=".csv" data-testid="orders-file" onChange={(e) => void read(e.target.files?.[0])} /></Button>
+        <Button component="a" href="/orders">
+          Write out (.csv)
+        </Button>
+        <Button component="label">
+          Read in
+          <input
+            hidden
+            type="file"
+            accept=".csv"
+            data-testid="orders-file"
+            onChange={(e) => void read(e.target.files?.[0])}
+          />
+        </Button>
       </Box>
-      {orders.length === 0 && <Typography color="text.secondary">Nothing to order. What a week lacks can be put here from “Weeks ahead”.</Typography>}
+      {orders.length === 0 && (
+        <Typography color="text.secondary">
+          Nothing to order. What a week lacks can be put here from “Weeks ahead”.
+        </Typography>
+      )}
       {[...orders].sort(byUrgency).map((o) => {
         const by = orderBy(o);
         const late = o.state === 'to order' && by < today;
         return (
-          <Box key={o.id} role="group" aria-label={o.what} sx={{ display: 'flex', gap: 2, alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}`, py: 0.75 }}>
-            <Typography sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>{o.count} × {o.what}{o.shop ? `, ${o.shop}` : ''}</Typography>
-            <Typography variant="body2" sx={{ width: 330, color: late ? GLASS.cranberry : GLASS.quiet }}>{o.state === 'here' ? 'here' : late ? `too late for ${o.neededBy}: it should have been ordered by ${by}` : `order by ${by}, needed ${o.neededBy}`}</Typography>
-            <TextField select size="small" value={o.state} disabled={busy} onChange={(e) => save(o, { state: e.target.value as OrderLine['state'] })} sx={{ width: 120 }} slotProps={{ htmlInput: { 'aria-label': `State of ${o.what}` } }}>
-              {ORDER_STATES.map((s) => <MenuItem key={s} value={s}>{s}</MenuItem>)}
+          <Box
+            key={o.id}
+            role="group"
+            aria-label={o.what}
+            sx={{ display: 'flex', gap: 2, alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}`, py: 0.75 }}
+          >
+            <Typography sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>
+              {o.count} × {o.what}
+              {o.shop ? `, ${o.shop}` : ''}
+            </Typography>
+            <Typography variant="body2" sx={{ width: 330, color: late ? GLASS.cranberry : GLASS.quiet }}>
+              {o.state === 'here'
+                ? 'here'
+                : late
+                  ? `too late for ${o.neededBy}: it should have been ordered by ${by}`
+                  : `order by ${by}, needed ${o.neededBy}`}
+            </Typography>
+            <TextField
+              select
+              size="small"
+              value={o.state}
+              disabled={busy}
+              onChange={(e) => save(o, { state: e.target.value as OrderLine['state'] })}
+              sx={{ width: 120 }}
+              slotProps={{ htmlInput: { 'aria-label': `State of ${o.what}` } }}
+            >
+              {ORDER_STATES.map((s) => (
+                <MenuItem key={s} value={s}>
+                  {s}
+                </MenuItem>
+              ))}
             </TextField>
-            <IconButton aria-label={`Take ${o.what} off the list`} disabled={busy} onClick={() => run(removeOrder({ id: o.id }))}><IconTrash size={16} /></IconButton>
+            <IconButton
+              aria-label={`Take ${o.what} off the list`}
+              disabled={busy}
+              onClick={() => run(removeOrder({ id: o.id }))}
+            >
+              <IconTrash size={16} />
+            </IconButton>
           </Box>
         );
       })}

@@ -23,15 +23,56 @@ export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[];
   };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2, maxWidth: 820 }}>
-      <Box component="form" onSubmit={(e) => { e.preventDefault(); void add(); }} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        <TextField size="small" label="Supply" placeholder="correction tape" value={fresh.name} onChange={(e) => set({ name: e.target.value })} slotProps={{ htmlInput: { maxLength: 100 } }} />
-        <TextField size="small" label="There is" type="number" value={fresh.amount} onChange={(e) => set({ amount: amount(e.target.value) })} sx={{ width: 100 }} />
-        <TextField size="small" label="Unit" value={fresh.unit} onChange={(e) => set({ unit: e.target.value })} sx={{ width: 90 }} slotProps={{ htmlInput: { maxLength: 20 } }} />
-        <TextField size="small" label="Warn at" type="number" value={fresh.warnAt} onChange={(e) => set({ warnAt: amount(e.target.value) })} sx={{ width: 100 }} />
-        <Button type="submit" variant="contained" color="secondary" disabled={busy || !fresh.name.trim()}>Keep</Button>
+      <Box
+        component="form"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void add();
+        }}
+        sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}
+      >
+        <TextField
+          size="small"
+          label="Supply"
+          placeholder="correction tape"
+          value={fresh.name}
+          onChange={(e) => set({ name: e.target.value })}
+          slotProps={{ htmlInput: { maxLength: 100 } }}
+        />
+        <TextField
+          size="small"
+          label="There is"
+          type="number"
+          value={fresh.amount}
+          onChange={(e) => set({ amount: amount(e.target.value) })}
+          sx={{ width: 100 }}
+        />
+        <TextField
+          size="small"
+          label="Unit"
+          value={fresh.unit}
+          onChange={(e) => set({ unit: e.target.value })}
+          sx={{ width: 90 }}
+          slotProps={{ htmlInput: { maxLength: 20 } }}
+        />
+        <TextField
+          size="small"
+          label="Warn at"
+          type="number"
+          value={fresh.warnAt}
+          onChange={(e) => set({ warnAt: amount(e.target.value) })}
+          sx={{ width: 100 }}
+        />
+        <Button type="submit" variant="contained" color="secondary" disabled={busy || !fresh.name.trim()}>
+          Keep
+        </Button>
       </Box>
-      {supplies.length === 0 && <Typography color="text.secondary">No supply yet: correction tape in meters, pens by ink and type.</Typography>}
-      {supplies.map((s) => <Line key={`${s.name} ${s.amount}`} supply={s} run={run} busy={busy} />)}
+      {supplies.length === 0 && (
+        <Typography color="text.secondary">No supply yet: correction tape in meters, pens by ink and type.</Typography>
+      )}
+      {supplies.map((s) => (
+        <Line key={`${s.name} ${s.amount}`} supply={s} run={run} busy={busy} />
+      ))}
     </Box>
   );
 }
@@ -43,12 +84,46 @@ function Line({ supply: s, run, busy }: { supply: Supply; run: Run; busy: boolea
   const [now, setNow] = useState(String(s.amount));
   const changed = amount(now) !== s.amount;
   return (
-    <Box role="group" aria-label={s.name} sx={{ display: 'flex', gap: 1.5, alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}`, py: 0.75, flexWrap: 'wrap' }}>
+    <Box
+      role="group"
+      aria-label={s.name}
+      sx={{
+        display: 'flex',
+        gap: 1.5,
+        alignItems: 'center',
+        borderBottom: `1px solid ${GLASS.edge}`,
+        py: 0.75,
+        flexWrap: 'wrap',
+      }}
+    >
       <Typography sx={{ flex: 1, minWidth: 160 }}>{s.name}</Typography>
-      <Typography variant="body2" sx={{ color: s.amount <= s.warnAt ? GLASS.cranberry : GLASS.quiet }}>{s.amount <= s.warnAt ? `runs out: ${s.amount} ${s.unit} left` : `${s.amount} ${s.unit}, warns at ${s.warnAt}`}</Typography>
-      <TextField size="small" type="number" value={now} disabled={busy} onChange={(e) => setNow(e.target.value)} sx={{ width: 100 }} slotProps={{ htmlInput: { 'aria-label': `${s.name}, there is` } }} />
-      {changed && REASONS.map((reason) => <Button key={reason} size="small" variant="outlined" disabled={busy} onClick={() => run(saveSupply({ ...s, amount: amount(now), reason }))}>{reason}</Button>)}
-      <IconButton aria-label={`Take ${s.name} off`} disabled={busy} onClick={() => run(removeSupply({ name: s.name }))}><IconTrash size={16} /></IconButton>
+      <Typography variant="body2" sx={{ color: s.amount <= s.warnAt ? GLASS.cranberry : GLASS.quiet }}>
+        {s.amount <= s.warnAt ? `runs out: ${s.amount} ${s.unit} left` : `${s.amount} ${s.unit}, warns at ${s.warnAt}`}
+      </Typography>
+      <TextField
+        size="small"
+        type="number"
+        value={now}
+        disabled={busy}
+        onChange={(e) => setNow(e.target.value)}
+        sx={{ width: 100 }}
+        slotProps={{ htmlInput: { 'aria-label': `${s.name}, there is` } }}
+      />
+      {changed &&
+        REASONS.map((reason) => (
+          <Button
+            key={reason}
+            size="small"
+            variant="outlined"
+            disabled={busy}
+            onClick={() => run(saveSupply({ ...s, amount: amount(now), reason }))}
+          >
+            {reason}
+          </Button>
+        ))}
+      <IconButton aria-label={`Take ${s.name} off`} disabled={busy} onClick={() => run(removeSupply({ name: s.name }))}>
+        <IconTrash size={16} />
+      </IconButton>
     </Box>
   );
 }

@@ -20,7 +20,21 @@ import { PieceCard } from './PieceCard';
 const SCALE = 2.2;
 
 /** The kit's sheets as they lie on the table, true to scale, with gaps where pieces are used, cut or spoiled. */
-export function Table({ kit, stock, favorites, unit, run, busy }: { kit: Kit; stock: readonly PieceStock[]; favorites: readonly string[]; unit: 'mm' | 'in'; run: Run; busy: boolean }) {
+export function Table({
+  kit,
+  stock,
+  favorites,
+  unit,
+  run,
+  busy,
+}: {
+  kit: Kit;
+  stock: readonly PieceStock[];
+  favorites: readonly string[];
+  unit: 'mm' | 'in';
+  run: Run;
+  busy: boolean;
+}) {
   const [chosen, setChosen] = useState<string | null>(null);
   const sheets = useMemo(() => sheetsOf(kit), [kit]);
   const byCode = useMemo(() => new Map(stock.map((s) => [s.piece.code, s])), [stock]);
@@ -29,15 +43,45 @@ export function Table({ kit, stock, favorites, unit, run, busy }: { kit: Kit; st
     <Box sx={{ display: 'flex', gap: 2.5, flex: 1, minHeight: 0, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
       <PieceDefs pieces={kit.pieces} />
       <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto' }}>
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 1.5 }}><Swatches colors={palette(kit, 10)} /><Typography variant="caption" color="text.secondary">its colors, the most seen first</Typography></Box>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 1.5 }}>
+          <Swatches colors={palette(kit, 10)} />
+          <Typography variant="caption" color="text.secondary">
+            its colors, the most seen first
+          </Typography>
+        </Box>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start', pb: 2 }}>
-          {sheets.map((sheet) => <SheetOnTable key={sheet.number} sheet={sheet} byCode={byCode} chosen={chosen} onChoose={setChosen} />)}
-          {kit.pieces.filter(isRoll).map((p) => <RollOnTable key={p.code} piece={p} chosen={chosen === p.code} onChoose={setChosen} />)}
+          {sheets.map((sheet) => (
+            <SheetOnTable key={sheet.number} sheet={sheet} byCode={byCode} chosen={chosen} onChoose={setChosen} />
+          ))}
+          {kit.pieces.filter(isRoll).map((p) => (
+            <RollOnTable key={p.code} piece={p} chosen={chosen === p.code} onChoose={setChosen} />
+          ))}
         </Box>
         {kit.pieces.length === 0 && <Typography color="text.secondary">No sticker is in it.</Typography>}
       </Box>
-      <Box component="aside" aria-label="The chosen sticker" sx={{ width: { xs: '100%', md: 290 }, flexShrink: 0, borderLeft: { md: `1px solid ${GLASS.edge}` }, pl: { md: 2.5 }, overflowY: 'auto' }}>
-        {card ? <PieceCard key={card.piece.code} line={card} liked={favorites.includes(pieceKey(card.piece))} unit={unit} run={run} busy={busy} /> : <Counts stock={stock} />}
+      <Box
+        component="aside"
+        aria-label="The chosen sticker"
+        sx={{
+          width: { xs: '100%', md: 290 },
+          flexShrink: 0,
+          borderLeft: { md: `1px solid ${GLASS.edge}` },
+          pl: { md: 2.5 },
+          overflowY: 'auto',
+        }}
+      >
+        {card ? (
+          <PieceCard
+            key={card.piece.code}
+            line={card}
+            liked={favorites.includes(pieceKey(card.piece))}
+            unit={unit}
+            run={run}
+            busy={busy}
+          />
+        ) : (
+          <Counts stock={stock} />
+        )}
       </Box>
     </Box>
   );
@@ -48,15 +92,23 @@ function Counts({ stock }: { stock: readonly PieceStock[] }) {
   const kinds = [...new Set(stock.map((s) => s.piece.kind))];
   return (
     <>
-      <Typography variant="h3" component="h2">What is there</Typography>
-      <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>Choose a sticker to see its copies, or to note that one was spoiled, used elsewhere or found.</Typography>
+      <Typography variant="h3" component="h2">
+        What is there
+      </Typography>
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+        Choose a sticker to see its copies, or to note that one was spoiled, used elsewhere or found.
+      </Typography>
       {kinds.map((kind) => {
         const copies = stock.filter((s) => s.piece.kind === kind).flatMap((s) => s.copies);
         const whole = copies.filter((c) => c.state === 'whole').length;
         return (
           <Box key={kind} sx={{ display: 'flex', py: 0.25 }}>
-            <Typography variant="body2" sx={{ flex: 1 }}>{traits(kind).plural}</Typography>
-            <Typography variant="body2" color="text.secondary">{whole === copies.length ? whole : `${whole} of ${copies.length}`}</Typography>
+            <Typography variant="body2" sx={{ flex: 1 }}>
+              {traits(kind).plural}
+            </Typography>
+            <Typography variant="body2" color="text.secondary">
+              {whole === copies.length ? whole : `${whole} of ${copies.length}`}
+            </Typography>
           </Box>
         );
       })}
@@ -64,28 +116,103 @@ function Counts({ stock }: { stock: readonly PieceStock[] }) {
   );
 }
 
-const SheetOnTable = memo(function SheetOnTable({ sheet, byCode, chosen, onChoose }: { sheet: Sheet; byCode: ReadonlyMap<string, PieceStock>; chosen: string | null; onChoose: (code: string) => void }) {
+const SheetOnTable = memo(function SheetOnTable({
+  sheet,
+  byCode,
+  chosen,
+  onChoose,
+}: {
+  sheet: Sheet;
+  byCode: ReadonlyMap<string, PieceStock>;
+  chosen: string | null;
+  onChoose: (code: string) => void;
+}) {
   const stateOf = (piece: Piece, copy: number): CopyStock | undefined => byCode.get(piece.code)?.copies[copy - 1];
   const whole = sheet.lying.filter((l) => stateOf(l.piece, l.copy)?.state === 'whole').length;
   return (
     <Box sx={{ contentVisibility: 'auto' }}>
-      <Typography variant="caption" color="text.secondary">Sheet {sheet.number} · {whole} of {sheet.lying.length} whole</Typography>
-      <svg width={sheet.width * SCALE} height={sheet.height * SCALE} viewBox={`0 0 ${sheet.width} ${sheet.height}`} style={{ display: 'block' }} aria-label={`Sheet ${sheet.number}`}>
-        <rect x=".25" y=".25" width={sheet.width - 0.5} height={sheet.height - 0.5} rx="2" fill="#fff" stroke={GLASS.edge} strokeWidth=".5" />
+      <Typography variant="caption" color="text.secondary">
+        Sheet {sheet.number} · {whole} of {sheet.lying.length} whole
+      </Typography>
+      <svg
+        width={sheet.width * SCALE}
+        height={sheet.height * SCALE}
+        viewBox={`0 0 ${sheet.width} ${sheet.height}`}
+        style={{ display: 'block' }}
+        aria-label={`Sheet ${sheet.number}`}
+      >
+        <rect
+          x=".25"
+          y=".25"
+          width={sheet.width - 0.5}
+          height={sheet.height - 0.5}
+          rx="2"
+          fill="#fff"
+          stroke={GLASS.edge}
+          strokeWidth=".5"
+        />
         {sheet.lying.map(({ piece, copy, x, y, w, h }) => {
           const stock = stateOf(piece, copy);
           const free = stock?.state === 'whole';
           return (
             <g
-              key={`${piece.code}-${copy}`} transform={`translate(${x} ${y})`} role="button" tabIndex={copy === 1 ? 0 : -1} data-testid="on-table" data-state={stock?.state} aria-pressed={chosen === piece.code}
-              aria-label={`${traits(piece.kind).label} ${piece.code} ${piece.words || piece.icon || piece.motif}, ${stock?.state ?? ''}`} style={{ cursor: 'pointer' }}
-              onClick={() => onChoose(piece.code)} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onChoose(piece.code); } }}
+              key={`${piece.code}-${copy}`}
+              transform={`translate(${x} ${y})`}
+              role="button"
+              tabIndex={copy === 1 ? 0 : -1}
+              data-testid="on-table"
+              data-state={stock?.state}
+              aria-pressed={chosen === piece.code}
+              aria-label={`${traits(piece.kind).label} ${piece.code} ${piece.words || piece.icon || piece.motif}, ${stock?.state ?? ''}`}
+              style={{ cursor: 'pointer' }}
+              onClick={() => onChoose(piece.code)}
+              onKeyDown={(e) => {
+                if (e.key === 'Enter' || e.key === ' ') {
+                  e.preventDefault();
+                  onChoose(piece.code);
+                }
+              }}
             >
               <title>{`${traits(piece.kind).label} ${piece.code}, ${piece.width} × ${piece.height} mm, ${stock?.state ?? ''}${stock?.where.length ? `: ${stock.where.join(', ')}` : ''}`}</title>
-              {free ? <use href={`#${symbolId(piece)}`} /> : <rect width={w} height={h} rx="1" fill={GLASS.milk} stroke={stock?.state === 'spoiled' ? GLASS.cranberry : '#cfc8b8'} strokeWidth=".5" strokeDasharray="1.6 1.2" />}
-              {stock?.left.map((r) => <svg key={`${r.x}-${r.y}`} x={r.x} y={r.y} width={r.w} height={r.h} viewBox={`${r.x} ${r.y} ${r.w} ${r.h}`} opacity=".75"><use href={`#${symbolId(piece)}`} /></svg>)}
+              {free ? (
+                <use href={`#${symbolId(piece)}`} />
+              ) : (
+                <rect
+                  width={w}
+                  height={h}
+                  rx="1"
+                  fill={GLASS.milk}
+                  stroke={stock?.state === 'spoiled' ? GLASS.cranberry : '#cfc8b8'}
+                  strokeWidth=".5"
+                  strokeDasharray="1.6 1.2"
+                />
+              )}
+              {stock?.left.map((r) => (
+                <svg
+                  key={`${r.x}-${r.y}`}
+                  x={r.x}
+                  y={r.y}
+                  width={r.w}
+                  height={r.h}
+                  viewBox={`${r.x} ${r.y} ${r.w} ${r.h}`}
+                  opacity=".75"
+                >
+                  <use href={`#${symbolId(piece)}`} />
+                </svg>
+              ))}
               <rect width={w} height={h} fill="transparent" />
-              {chosen === piece.code && <rect x="-.8" y="-.8" width={w + 1.6} height={h + 1.6} rx="1.4" fill="none" stroke={GLASS.amber} strokeWidth="1.2" />}
+              {chosen === piece.code && (
+                <rect
+                  x="-.8"
+                  y="-.8"
+                  width={w + 1.6}
+                  height={h + 1.6}
+                  rx="1.4"
+                  fill="none"
+                  stroke={GLASS.amber}
+                  strokeWidth="1.2"
+                />
+              )}
             </g>
           );
         })}
@@ -97,9 +224,26 @@ const SheetOnTable = memo(function SheetOnTable({ sheet, byCode, chosen, onChoos
 function RollOnTable({ piece, chosen, onChoose }: { piece: Piece; chosen: boolean; onChoose: (code: string) => void }) {
   const shown = 127;
   return (
-    <Box role="button" tabIndex={0} onClick={() => onChoose(piece.code)} onKeyDown={(e) => e.key === 'Enter' && onChoose(piece.code)} aria-label={`washi roll ${piece.code}`} sx={{ cursor: 'pointer', outline: chosen ? `2px solid ${GLASS.amber}` : 'none', borderRadius: 1 }}>
-      <Typography variant="caption" color="text.secondary">Roll {piece.code}, {piece.height} mm wide</Typography>
-      <svg width={shown * SCALE} height={piece.height * SCALE} viewBox={`0 0 ${shown} ${piece.height}`} style={{ display: 'block' }} aria-hidden><use href={`#${symbolId(piece)}`} /></svg>
+    <Box
+      role="button"
+      tabIndex={0}
+      onClick={() => onChoose(piece.code)}
+      onKeyDown={(e) => e.key === 'Enter' && onChoose(piece.code)}
+      aria-label={`washi roll ${piece.code}`}
+      sx={{ cursor: 'pointer', outline: chosen ? `2px solid ${GLASS.amber}` : 'none', borderRadius: 1 }}
+    >
+      <Typography variant="caption" color="text.secondary">
+        Roll {piece.code}, {piece.height} mm wide
+      </Typography>
+      <svg
+        width={shown * SCALE}
+        height={piece.height * SCALE}
+        viewBox={`0 0 ${shown} ${piece.height}`}
+        style={{ display: 'block' }}
+        aria-hidden
+      >
+        <use href={`#${symbolId(piece)}`} />
+      </svg>
     </Box>
   );
 }

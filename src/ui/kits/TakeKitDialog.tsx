@@ -25,7 +25,8 @@ import { Waiting } from '../Waiting';
 const CheckGrid = dynamic(() => import('./CheckGrid'), { loading: () => <Waiting /> });
 
 /** @throws BadInput */
-export const kitOfFile = (bytes: Uint8Array, file: string): Kit => readKit(decodeText(bytes, file), file, file.replace(/\.csv$/i, '').replace(/\.kit$/i, ''));
+export const kitOfFile = (bytes: Uint8Array, file: string): Kit =>
+  readKit(decodeText(bytes, file), file, file.replace(/\.csv$/i, '').replace(/\.kit$/i, ''));
 
 const MOST_SHOWN = 8;
 /** What a reader finds wrong with a kit, as sentences; none when all is well. */
@@ -38,8 +39,19 @@ export function faultsOf(read: () => unknown): string[] {
   }
 }
 
-/** A kit comes in from a CSV file or from a usual list of contents, is checked and corrected in a table, and only then stored. */
-export function TakeKitDialog({ given = null, onClose, onStored }: { given?: Kit | null; onClose: () => void; onStored: (name: string, said: string) => void }) {
+/**
+ * A kit comes in from a CSV file or from a usual list of contents, is checked and corrected in a table, and only then
+ * stored.
+ */
+export function TakeKitDialog({
+  given = null,
+  onClose,
+  onStored,
+}: {
+  given?: Kit | null;
+  onClose: () => void;
+  onStored: (name: string, said: string) => void;
+}) {
   const [kit, setKit] = useState(given);
   const [busy, setBusy] = useState(false);
   const [role, setRole] = useState('kit');
@@ -56,7 +68,10 @@ export function TakeKitDialog({ given = null, onClose, onStored }: { given?: Kit
     if (!kit) return;
     setBusy(true);
     const name = kit.name.trim();
-    const answer = await addCheckedKit({ name, role, csv }).catch((e: unknown) => ({ ok: false as const, messages: [`The server could not be reached: ${String(e)}. Nothing was kept.`] }));
+    const answer = await addCheckedKit({ name, role, csv }).catch((e: unknown) => ({
+      ok: false as const,
+      messages: [`The server could not be reached: ${String(e)}. Nothing was kept.`],
+    }));
     setBusy(false);
     if (answer.ok) onStored(name, `${stickers} stickers of ${kit.pieces.length} designs`);
     else setFaults(answer.messages);
@@ -68,12 +83,21 @@ export function TakeKitDialog({ given = null, onClose, onStored }: { given?: Kit
         {kit ? (
           <>
             <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
-              <TextField size="small" label="Name" value={kit.name} onChange={(e) => setKit({ ...kit, name: e.target.value })} slotProps={{ htmlInput: { maxLength: 80 } }} />
+              <TextField
+                size="small"
+                label="Name"
+                value={kit.name}
+                onChange={(e) => setKit({ ...kit, name: e.target.value })}
+                slotProps={{ htmlInput: { maxLength: 80 } }}
+              />
               <RadioGroup row value={role} onChange={(e) => setRole(e.target.value)}>
                 <FormControlLabel value="kit" control={<Radio />} label="a kit" />
                 <FormControlLabel value="stash" control={<Radio />} label="stash" />
               </RadioGroup>
-              <Typography color="text.secondary">{stickers} stickers of {kit.pieces.length} designs. Double-click a cell to correct it; nothing is stored yet.</Typography>
+              <Typography color="text.secondary">
+                {stickers} stickers of {kit.pieces.length} designs. Double-click a cell to correct it; nothing is stored
+                yet.
+              </Typography>
             </Box>
             <CheckGrid pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
           </>
@@ -81,26 +105,67 @@ export function TakeKitDialog({ given = null, onClose, onStored }: { given?: Kit
           <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 3 }}>
             <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
               <Typography variant="h3">From a file</Typography>
-              <Typography color="text.secondary">A list as a spreadsheet saves it (.csv): a line for each design, with code, kind, count, width_mm and height_mm.</Typography>
-              <Button component="label" variant="outlined">Choose a file<input hidden type="file" accept=".csv" data-testid="kit-file" onChange={(e) => void open(e.target.files?.[0])} /></Button>
+              <Typography color="text.secondary">
+                A list as a spreadsheet saves it (.csv): a line for each design, with code, kind, count, width_mm and
+                height_mm.
+              </Typography>
+              <Button component="label" variant="outlined">
+                Choose a file
+                <input
+                  hidden
+                  type="file"
+                  accept=".csv"
+                  data-testid="kit-file"
+                  onChange={(e) => void open(e.target.files?.[0])}
+                />
+              </Button>
             </Box>
             <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
               <Typography variant="h3">From a usual list</Typography>
-              <Typography color="text.secondary">What such a kit usually has. Correct the numbers to what lies before you.</Typography>
+              <Typography color="text.secondary">
+                What such a kit usually has. Correct the numbers to what lies before you.
+              </Typography>
               <Box sx={{ display: 'flex', gap: 1 }}>
-                <Button variant="outlined" onClick={() => setKit(typicalKit('my mini kit', 'mini'))}>A mini kit</Button>
-                <Button variant="outlined" onClick={() => setKit(typicalKit('my full kit', 'full'))}>A full kit</Button>
+                <Button variant="outlined" onClick={() => setKit(typicalKit('my mini kit', 'mini'))}>
+                  A mini kit
+                </Button>
+                <Button variant="outlined" onClick={() => setKit(typicalKit('my full kit', 'full'))}>
+                  A full kit
+                </Button>
               </Box>
             </Box>
           </Box>
         )}
-        {[...faults, ...wrong].slice(0, MOST_SHOWN).map((m) => <Alert key={m} severity="error">{m}</Alert>)}
-        {faults.length + wrong.length > MOST_SHOWN && <Typography color="error">… and {faults.length + wrong.length - MOST_SHOWN} more.</Typography>}
+        {[...faults, ...wrong].slice(0, MOST_SHOWN).map((m) => (
+          <Alert key={m} severity="error">
+            {m}
+          </Alert>
+        ))}
+        {faults.length + wrong.length > MOST_SHOWN && (
+          <Typography color="error">… and {faults.length + wrong.length - MOST_SHOWN} more.</Typography>
+        )}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        {kit && <Button onClick={() => { setKit(null); setFaults([]); }} sx={{ mr: 'auto' }}>Begin again</Button>}
+        {kit && (
+          <Button
+            onClick={() => {
+              setKit(null);
+              setFaults([]);
+            }}
+            sx={{ mr: 'auto' }}
+          >
+            Begin again
+          </Button>
+        )}
         <Button onClick={onClose}>Leave it</Button>
-        <Button variant="contained" color="secondary" disabled={!kit || busy || wrong.length > 0 || !kit.name.trim()} onClick={store}>It is right: take it in</Button>
+        <Button
+          variant="contained"
+          color="secondary"
+          disabled={!kit || busy || wrong.length > 0 || !kit.name.trim()}
+          onClick={store}
+        >
+          It is right: take it in
+        </Button>
       </DialogActions>
     </Dialog>
   );

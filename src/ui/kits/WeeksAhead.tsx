@@ -19,12 +19,20 @@ const USUAL_DAYS = 7;
 
 /** Which kit for which week, and whether it is enough; suggestions where none is chosen. */
 export function WeeksAhead({ page, run, busy }: { page: KitsPage; run: Run; busy: boolean }) {
-  if (!page.weeks.length) return <Typography color="text.secondary">Take a book in first; then weeks can be planned.</Typography>;
+  if (!page.weeks.length)
+    return <Typography color="text.secondary">Take a book in first; then weeks can be planned.</Typography>;
   const kits = page.kits.filter((k) => k.role === 'kit');
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pb: 2 }}>
-      {page.pairs.map((p) => <Typography key={p.one + p.other} variant="body2" sx={{ color: GLASS.cobalt }}>{spokenName(p.one)} and {spokenName(p.other)} are both begun and go together: between them they may make a week.</Typography>)}
-      {page.weeks.map((w) => <Week key={w.week} week={w} kits={kits.map((k) => k.name)} run={run} busy={busy} />)}
+      {page.pairs.map((p) => (
+        <Typography key={p.one + p.other} variant="body2" sx={{ color: GLASS.cobalt }}>
+          {spokenName(p.one)} and {spokenName(p.other)} are both begun and go together: between them they may make a
+          week.
+        </Typography>
+      ))}
+      {page.weeks.map((w) => (
+        <Week key={w.week} week={w} kits={kits.map((k) => k.name)} run={run} busy={busy} />
+      ))}
     </Box>
   );
 }
@@ -33,7 +41,11 @@ export function WeeksAhead({ page, run, busy }: { page: KitsPage; run: Run; busy
 function AllKinds({ enough }: { enough: readonly Enough[] }) {
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(190px, 1fr))', columnGap: 2, mt: 1 }}>
-      {enough.map((e) => <Typography key={e.what} variant="caption" sx={{ color: e.there < e.needed ? GLASS.cranberry : GLASS.quiet }}>{e.what}: {e.needed} needed, {e.there} there</Typography>)}
+      {enough.map((e) => (
+        <Typography key={e.what} variant="caption" sx={{ color: e.there < e.needed ? GLASS.cranberry : GLASS.quiet }}>
+          {e.what}: {e.needed} needed, {e.there} there
+        </Typography>
+      ))}
     </Box>
   );
 }
@@ -46,23 +58,62 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
     <Paper component="section" aria-label={w.title} sx={{ p: 2 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ width: 150 }}>
-          <Typography variant="h3" component="h2">{w.title}</Typography>
-          <Typography variant="caption" color="text.secondary">{w.items} items</Typography>
+          <Typography variant="h3" component="h2">
+            {w.title}
+          </Typography>
+          <Typography variant="caption" color="text.secondary">
+            {w.items} items
+          </Typography>
         </Box>
-        {w.spreadId !== null
-          ? <Button component={Link} href={`/spreads/${w.spreadId}`} variant="outlined" size="small">{spokenName(w.kit ?? '')}, begun</Button>
-          : (
-            <TextField select size="small" label="Kit" value={w.kit ?? ''} disabled={busy} onChange={(e) => plan(e.target.value || null)} sx={{ width: 190 }}>
-              <MenuItem value="">none yet</MenuItem>
-              {kits.map((k) => <MenuItem key={k} value={k}>{spokenName(k)}</MenuItem>)}
-            </TextField>
-          )}
-        {w.suggestions.map((s) => <Button key={s.kit} size="small" variant="outlined" disabled={busy} onClick={() => plan(s.kit)}>{spokenName(s.kit)}: {s.why}</Button>)}
-        {w.share > 0 && <Typography variant="body2" color="text.secondary">{Math.round(w.share * 100)} % of the kit used{w.cost === null ? '' : `, ${w.cost.toFixed(2)} of its price`}</Typography>}
-        {w.kit && w.share === 0 && <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)} sx={{ color: lacking.length ? GLASS.cranberry : GLASS.bottle }}>{lacking.length ? `${lacking.length} of ${w.enough.length} kinds are not enough` : `enough: all ${w.enough.length} kinds are there`}</Button>}
+        {w.spreadId !== null ? (
+          <Button component={Link} href={`/spreads/${w.spreadId}`} variant="outlined" size="small">
+            {spokenName(w.kit ?? '')}, begun
+          </Button>
+        ) : (
+          <TextField
+            select
+            size="small"
+            label="Kit"
+            value={w.kit ?? ''}
+            disabled={busy}
+            onChange={(e) => plan(e.target.value || null)}
+            sx={{ width: 190 }}
+          >
+            <MenuItem value="">none yet</MenuItem>
+            {kits.map((k) => (
+              <MenuItem key={k} value={k}>
+                {spokenName(k)}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+        {w.suggestions.map((s) => (
+          <Button key={s.kit} size="small" variant="outlined" disabled={busy} onClick={() => plan(s.kit)}>
+            {spokenName(s.kit)}: {s.why}
+          </Button>
+        ))}
+        {w.share > 0 && (
+          <Typography variant="body2" color="text.secondary">
+            {Math.round(w.share * 100)} % of the kit used{w.cost === null ? '' : `, ${w.cost.toFixed(2)} of its price`}
+          </Typography>
+        )}
+        {w.kit && w.share === 0 && (
+          <Button
+            size="small"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+            sx={{ color: lacking.length ? GLASS.cranberry : GLASS.bottle }}
+          >
+            {lacking.length
+              ? `${lacking.length} of ${w.enough.length} kinds are not enough`
+              : `enough: all ${w.enough.length} kinds are there`}
+          </Button>
+        )}
       </Box>
       {open && <AllKinds enough={w.enough} />}
-      {lacking.map((e) => <Lacking key={e.what} enough={e} neededBy={w.days[0] as string} run={run} busy={busy} />)}
+      {lacking.map((e) => (
+        <Lacking key={e.what} enough={e} neededBy={w.days[0] as string} run={run} busy={busy} />
+      ))}
     </Paper>
   );
 }
@@ -70,21 +121,48 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
 function Lacking({ enough: e, neededBy, run, busy }: { enough: Enough; neededBy: string; run: Run; busy: boolean }) {
   const [ordered, setOrdered] = useState(false);
   const order = async () => {
-    if (await run(saveOrder({ id: null, order: { what: e.what, count: e.needed - e.there, shop: '', days: USUAL_DAYS, neededBy, state: 'to order' } }))) setOrdered(true);
+    if (
+      await run(
+        saveOrder({
+          id: null,
+          order: { what: e.what, count: e.needed - e.there, shop: '', days: USUAL_DAYS, neededBy, state: 'to order' },
+        }),
+      )
+    )
+      setOrdered(true);
   };
   return (
     <Box role="group" aria-label={e.what} sx={{ mt: 1.25, pl: 1.5, borderLeft: `3px solid ${GLASS.cranberry}` }}>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <Typography variant="body2" sx={{ fontWeight: 600 }}>{e.what}: {e.there} of {e.needed}</Typography>
-        <Button size="small" disabled={busy || ordered} onClick={order} sx={{ py: 0 }}>{ordered ? 'on the order list' : `Put ${e.needed - e.there} on the order list`}</Button>
+        <Typography variant="body2" sx={{ fontWeight: 600 }}>
+          {e.what}: {e.there} of {e.needed}
+        </Typography>
+        <Button size="small" disabled={busy || ordered} onClick={order} sx={{ py: 0 }}>
+          {ordered ? 'on the order list' : `Put ${e.needed - e.there} on the order list`}
+        </Button>
       </Box>
       {e.substitutes.map((s) => (
         <Typography key={`${s.piece.kit}/${s.piece.code}`} variant="caption" component="p" color="text.secondary">
-          <Box component="span" sx={{ display: 'inline-block', width: 10, height: 10, borderRadius: '50%', background: s.piece.color, border: '1px solid #0002', mr: 0.75 }} />
+          <Box
+            component="span"
+            sx={{
+              display: 'inline-block',
+              width: 10,
+              height: 10,
+              borderRadius: '50%',
+              background: s.piece.color,
+              border: '1px solid #0002',
+              mr: 0.75,
+            }}
+          />
           {spokenName(s.piece.kit)} {s.piece.code}, {s.piece.count}: {s.sentence}
         </Typography>
       ))}
-      {e.makeshift && <Typography variant="caption" component="p" color="text.secondary">or {e.makeshift}</Typography>}
+      {e.makeshift && (
+        <Typography variant="caption" component="p" color="text.secondary">
+          or {e.makeshift}
+        </Typography>
+      )}
     </Box>
   );
 }

@@ -38,57 +38,171 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
   const [said, setSaid] = useState('');
   const hand = handFromSample(Number(length.replace(',', '.')), Number(rise.replace(',', '.')));
   const run = async (action: Promise<Outcome<null>>, done: string) => {
-    const answer = await action.catch((e: unknown): Outcome<null> => ({ ok: false, messages: [`The server could not be reached: ${String(e)}. Nothing was changed.`] }));
+    const answer = await action.catch((e: unknown): Outcome<null> => ({
+      ok: false,
+      messages: [`The server could not be reached: ${String(e)}. Nothing was changed.`],
+    }));
     setMessages(answer.ok ? [] : answer.messages);
     setSaid(answer.ok ? done : '');
     if (answer.ok) router.refresh();
   };
   return (
     <Box sx={{ minHeight: '100vh' }}>
-      <TopBar title={<Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>Settings</Typography>}><Button color="inherit" component={Link} href="/agenda">Agenda</Button></TopBar>
-      <Box component="main" sx={{ maxWidth: 1000, mx: 'auto', px: { xs: 2, md: 4 }, py: 3, display: 'flex', flexDirection: 'column', gap: 2 }}>
-        {[...messages, ...troubles].map((m) => <Alert key={m} severity="error">{m}</Alert>)}
-        {said && <Alert severity="success" onClose={() => setSaid('')}>{said}</Alert>}
-        <Paper component="section" aria-label="Your hand" sx={{ p: 3, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 4 }}>
+      <TopBar
+        title={
+          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
+            Settings
+          </Typography>
+        }
+      >
+        <Button color="inherit" component={Link} href="/agenda">
+          Agenda
+        </Button>
+      </TopBar>
+      <Box
+        component="main"
+        sx={{
+          maxWidth: 1000,
+          mx: 'auto',
+          px: { xs: 2, md: 4 },
+          py: 3,
+          display: 'flex',
+          flexDirection: 'column',
+          gap: 2,
+        }}
+      >
+        {[...messages, ...troubles].map((m) => (
+          <Alert key={m} severity="error">
+            {m}
+          </Alert>
+        ))}
+        {said && (
+          <Alert severity="success" onClose={() => setSaid('')}>
+            {said}
+          </Alert>
+        )}
+        <Paper
+          component="section"
+          aria-label="Your hand"
+          sx={{ p: 3, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 4 }}
+        >
           <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
             <Box>
               <Typography variant="h2">Your hand</Typography>
-              <Typography color="text.secondary" sx={{ mt: 0.5 }}>{settings.measured ? 'Measured. Do it again when you change pens.' : 'Until you measure it, a usual hand with a fine pen is taken.'}</Typography>
+              <Typography color="text.secondary" sx={{ mt: 0.5 }}>
+                {settings.measured
+                  ? 'Measured. Do it again when you change pens.'
+                  : 'Until you measure it, a usual hand with a fine pen is taken.'}
+              </Typography>
             </Box>
-            <Typography>Write this line on paper, {SAMPLE_LINES} times, each under the other, with the pen and in the size you use in your planner:</Typography>
-            <Typography sx={{ fontFamily: 'Caveat, cursive', fontSize: 24, background: GLASS.milk, borderRadius: 2, px: 2, py: 1 }}>{SAMPLE_LINE}</Typography>
+            <Typography>
+              Write this line on paper, {SAMPLE_LINES} times, each under the other, with the pen and in the size you use
+              in your planner:
+            </Typography>
+            <Typography
+              sx={{
+                fontFamily: 'Caveat, cursive',
+                fontSize: 24,
+                background: GLASS.milk,
+                borderRadius: 2,
+                px: 2,
+                py: 1,
+              }}
+            >
+              {SAMPLE_LINE}
+            </Typography>
             <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
-              <TextField label="Length of one line, mm" value={length} onChange={(e) => setLength(e.target.value)} slotProps={{ htmlInput: { inputMode: 'decimal' } }} helperText="from its first letter to its last" />
-              <TextField label="From the first line to the last, mm" value={rise} onChange={(e) => setRise(e.target.value)} slotProps={{ htmlInput: { inputMode: 'decimal' } }} helperText="from under the letters to under the letters" />
+              <TextField
+                label="Length of one line, mm"
+                value={length}
+                onChange={(e) => setLength(e.target.value)}
+                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+                helperText="from its first letter to its last"
+              />
+              <TextField
+                label="From the first line to the last, mm"
+                value={rise}
+                onChange={(e) => setRise(e.target.value)}
+                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+                helperText="from under the letters to under the letters"
+              />
             </Box>
             <Typography data-testid="hand" aria-live="polite" sx={{ color: hand ? GLASS.bottle : GLASS.cranberry }}>
-              {hand ? `${hand.lettersPerLine} letters to a line of ${hand.lineWidth} mm, ${hand.linePitch} mm from line to line.` : 'That is no size that anyone writes. Please measure again, in millimeters.'}
+              {hand
+                ? `${hand.lettersPerLine} letters to a line of ${hand.lineWidth} mm, ${hand.linePitch} mm from line to line.`
+                : 'That is no size that anyone writes. Please measure again, in millimeters.'}
             </Typography>
-            <Button variant="contained" color="secondary" disabled={!hand} sx={{ alignSelf: 'flex-start' }} onClick={() => run(saveHand(hand), 'Your hand is kept. Every week is measured with it from now on.')}>Keep this hand</Button>
+            <Button
+              variant="contained"
+              color="secondary"
+              disabled={!hand}
+              sx={{ alignSelf: 'flex-start' }}
+              onClick={() => run(saveHand(hand), 'Your hand is kept. Every week is measured with it from now on.')}
+            >
+              Keep this hand
+            </Button>
           </Box>
           <Box>
             <Typography variant="h3">What it takes on a column of {settings.hand.lineWidth} mm</Typography>
-            {hand && EXAMPLES.map((text) => {
-              const { room, lines, mm } = roomWanted(text, hand.lineWidth, hand);
-              return (
-                <Box key={text} sx={{ mt: 2 }}>
-                  <Box sx={{ width: hand.lineWidth * px, height: mm * px, background: GLASS.bottleSoft, borderRadius: 1, pl: 0.5, overflow: 'hidden', fontFamily: 'Caveat, cursive', fontSize: Math.min(hand.linePitch * 1.02, 6) * px, lineHeight: `${hand.linePitch * px}px` }}>
-                    {writeLines(text, hand.lineWidth - 2, hand).map((line) => <Box key={line} sx={{ whiteSpace: 'nowrap' }}>{line}</Box>)}
+            {hand &&
+              EXAMPLES.map((text) => {
+                const { room, lines, mm } = roomWanted(text, hand.lineWidth, hand);
+                return (
+                  <Box key={text} sx={{ mt: 2 }}>
+                    <Box
+                      sx={{
+                        width: hand.lineWidth * px,
+                        height: mm * px,
+                        background: GLASS.bottleSoft,
+                        borderRadius: 1,
+                        pl: 0.5,
+                        overflow: 'hidden',
+                        fontFamily: 'Caveat, cursive',
+                        fontSize: Math.min(hand.linePitch * 1.02, 6) * px,
+                        lineHeight: `${hand.linePitch * px}px`,
+                      }}
+                    >
+                      {writeLines(text, hand.lineWidth - 2, hand).map((line) => (
+                        <Box key={line} sx={{ whiteSpace: 'nowrap' }}>
+                          {line}
+                        </Box>
+                      ))}
+                    </Box>
+                    <Typography variant="caption" color="text.secondary">
+                      {lines} {lines === 1 ? 'line' : 'lines'}: a {room} of {mm} mm
+                    </Typography>
                   </Box>
-                  <Typography variant="caption" color="text.secondary">{lines} {lines === 1 ? 'line' : 'lines'}: a {room} of {mm} mm</Typography>
-                </Box>
-              );
-            })}
+                );
+              })}
           </Box>
         </Paper>
-        <Paper component="section" aria-label="Your clock" sx={{ p: 3, display: 'flex', flexDirection: 'column', gap: 2 }}>
+        <Paper
+          component="section"
+          aria-label="Your clock"
+          sx={{ p: 3, display: 'flex', flexDirection: 'column', gap: 2 }}
+        >
           <Box>
             <Typography variant="h2">Your clock</Typography>
-            <Typography color="text.secondary" sx={{ mt: 0.5 }}>Times from other zones are moved to it, and its changes are announced on their day.</Typography>
+            <Typography color="text.secondary" sx={{ mt: 0.5 }}>
+              Times from other zones are moved to it, and its changes are announced on their day.
+            </Typography>
           </Box>
           <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-            <Autocomplete options={[...settings.zones]} value={zone} disableClearable onChange={(_, z) => setZone(z)} sx={{ width: 320 }} renderInput={(params) => <TextField {...params} label="Time zone" />} />
-            <Button variant="outlined" disabled={zone === settings.zone} onClick={() => run(saveZone({ zone }), `Your clock is now ${zone}’s.`)}>Keep this zone</Button>
+            <Autocomplete
+              options={[...settings.zones]}
+              value={zone}
+              disableClearable
+              onChange={(_, z) => setZone(z)}
+              sx={{ width: 320 }}
+              renderInput={(params) => <TextField {...params} label="Time zone" />}
+            />
+            <Button
+              variant="outlined"
+              disabled={zone === settings.zone}
+              onClick={() => run(saveZone({ zone }), `Your clock is now ${zone}’s.`)}
+            >
+              Keep this zone
+            </Button>
           </Box>
         </Paper>
         <Words taught={settings.taught} meanings={settings.meanings} run={change} busy={busy} />

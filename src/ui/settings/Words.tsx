@@ -12,7 +12,17 @@ import { saveTaught } from '../../server/settings-actions';
 import type { Run } from '../use-run';
 
 /** Words of the owner's own and the icons they mean: “Juniper” is a dog. */
-export function Words({ taught, meanings, run, busy }: { taught: readonly TaughtWord[]; meanings: readonly string[]; run: Run; busy: boolean }) {
+export function Words({
+  taught,
+  meanings,
+  run,
+  busy,
+}: {
+  taught: readonly TaughtWord[];
+  meanings: readonly string[];
+  run: Run;
+  busy: boolean;
+}) {
   const [word, setWord] = useState('');
   const [means, setMeans] = useState<string | null>(null);
   const add = async () => {
@@ -24,16 +34,49 @@ export function Words({ taught, meanings, run, busy }: { taught: readonly Taught
     <Paper component="section" aria-label="Your words" sx={{ p: 3, display: 'flex', flexDirection: 'column', gap: 2 }}>
       <Box>
         <Typography variant="h2">Your words</Typography>
-        <Typography color="text.secondary" sx={{ mt: 0.5 }}>Hobnail meets usual words with their icons. Teach it yours: a name, a place, a word of the family’s.</Typography>
+        <Typography color="text.secondary" sx={{ mt: 0.5 }}>
+          Hobnail meets usual words with their icons. Teach it yours: a name, a place, a word of the family’s.
+        </Typography>
       </Box>
-      <Box component="form" onSubmit={(e) => { e.preventDefault(); void add(); }} sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-        <TextField size="small" label="When an item says" value={word} onChange={(e) => setWord(e.target.value)} slotProps={{ htmlInput: { maxLength: 40 } }} />
-        <Autocomplete size="small" options={[...meanings]} value={means} onChange={(_, m) => setMeans(m)} sx={{ width: 220 }} renderInput={(params) => <TextField {...params} label="it gets the icon" />} />
-        <Button type="submit" variant="outlined" disabled={busy || !word.trim() || !means}>Teach it</Button>
+      <Box
+        component="form"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void add();
+        }}
+        sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}
+      >
+        <TextField
+          size="small"
+          label="When an item says"
+          value={word}
+          onChange={(e) => setWord(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 40 } }}
+        />
+        <Autocomplete
+          size="small"
+          options={[...meanings]}
+          value={means}
+          onChange={(_, m) => setMeans(m)}
+          sx={{ width: 220 }}
+          renderInput={(params) => <TextField {...params} label="it gets the icon" />}
+        />
+        <Button type="submit" variant="outlined" disabled={busy || !word.trim() || !means}>
+          Teach it
+        </Button>
       </Box>
       {meanings.length === 0 && <Alert severity="info">No kit has icons yet.</Alert>}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        {taught.map((t) => <Chip key={t.word} label={`${t.word}: ${t.means}`} onDelete={() => { void run(saveTaught({ words: taught.filter((x) => x !== t) })); }} disabled={busy} />)}
+        {taught.map((t) => (
+          <Chip
+            key={t.word}
+            label={`${t.word}: ${t.means}`}
+            onDelete={() => {
+              void run(saveTaught({ words: taught.filter((x) => x !== t) }));
+            }}
+            disabled={busy}
+          />
+        ))}
       </Box>
     </Paper>
   );

@@ -21,11 +21,21 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <TopBar>
-        <Button color="inherit" component={Link} href="/agenda" startIcon={<IconCalendarWeek size={18} />}>Agenda</Button>
-        <Button color="inherit" component={Link} href="/kits" startIcon={<IconSticker size={18} />}>Kits</Button>
-        <Button color="inherit" component={Link} href="/books" startIcon={<IconNotebook size={18} />}>Books</Button>
-        <Button color="inherit" startIcon={<IconFileImport size={18} />} onClick={() => setTakingIn(true)}>Take in a file</Button>
-        <Button color="inherit" component={Link} href="/settings" startIcon={<IconAdjustments size={18} />}>Settings</Button>
+        <Button color="inherit" component={Link} href="/agenda" startIcon={<IconCalendarWeek size={18} />}>
+          Agenda
+        </Button>
+        <Button color="inherit" component={Link} href="/kits" startIcon={<IconSticker size={18} />}>
+          Kits
+        </Button>
+        <Button color="inherit" component={Link} href="/books" startIcon={<IconNotebook size={18} />}>
+          Books
+        </Button>
+        <Button color="inherit" startIcon={<IconFileImport size={18} />} onClick={() => setTakingIn(true)}>
+          Take in a file
+        </Button>
+        <Button color="inherit" component={Link} href="/settings" startIcon={<IconAdjustments size={18} />}>
+          Settings
+        </Button>
       </TopBar>
       <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 1500, width: '100%', mx: 'auto' }}>
         <Typography variant="h1">{ready ? 'The weeks ahead' : 'An empty shelf'}</Typography>
@@ -38,7 +48,12 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
         </Typography>
         <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))' }}>
           {shelf.weeks.map((week) => (
-            <WeekCard key={week.week} week={week} next={week === toPlan} onStart={ready ? () => setStarting(week) : null} />
+            <WeekCard
+              key={week.week}
+              week={week}
+              next={week === toPlan}
+              onStart={ready ? () => setStarting(week) : null}
+            />
           ))}
         </Box>
       </Box>

@@ -25,7 +25,12 @@ const remember = (manner: string): void => window.localStorage.setItem(LAST, man
 /** Opens a week: which book, which kit, in which manner. */
 export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; shelf: Shelf; onClose: () => void }) {
   const router = useRouter();
-  const free = shelf.kits.find((k) => k.id === week.planned) ?? [...shelf.kits].sort((a, b) => b.pieces - a.pieces).find((k) => !shelf.weeks.some((w) => w.kit === k.id || (w.planned === k.id && w !== week))) ?? shelf.kits[0];
+  const free =
+    shelf.kits.find((k) => k.id === week.planned) ??
+    [...shelf.kits]
+      .sort((a, b) => b.pieces - a.pieces)
+      .find((k) => !shelf.weeks.some((w) => w.kit === k.id || (w.planned === k.id && w !== week))) ??
+    shelf.kits[0];
   const [bookId, setBookId] = useState(shelf.books.find((b) => b.id === 'three-box')?.id ?? shelf.books[0]?.id ?? '');
   const [kitId, setKitId] = useState(free?.id ?? '');
   const [manner, setManner] = useState(() => recall() ?? 'scattered');
@@ -45,7 +50,11 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2.5 }}>
         <Typography color="text.secondary">{week.items} items wait for a place.</Typography>
         <TextField select label="Book" value={bookId} onChange={(e) => setBookId(e.target.value)}>
-          {shelf.books.map((b) => <MenuItem key={b.id} value={b.id}>{b.name}</MenuItem>)}
+          {shelf.books.map((b) => (
+            <MenuItem key={b.id} value={b.id}>
+              {b.name}
+            </MenuItem>
+          ))}
         </TextField>
         <TextField select label="Kit" value={kitId} onChange={(e) => setKitId(e.target.value)}>
           {shelf.kits.map((k) => {
@@ -54,20 +63,38 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
               <MenuItem key={k.id} value={k.id}>
                 <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
                   <Swatches colors={k.swatches} /> {spokenName(k.id)}
-                  <Typography variant="caption" color="text.secondary">{k.pieces} stickers{used ? `, begun for ${used.title}` : ''}</Typography>
+                  <Typography variant="caption" color="text.secondary">
+                    {k.pieces} stickers{used ? `, begun for ${used.title}` : ''}
+                  </Typography>
                 </Box>
               </MenuItem>
             );
           })}
         </TextField>
-        <TextField select label="Manner" value={shelf.manners.some((m) => m.name === manner) ? manner : 'scattered'} onChange={(e) => setManner(e.target.value)} helperText={shelf.manners.find((m) => m.name === manner)?.says}>
-          {shelf.manners.map((m) => <MenuItem key={m.name} value={m.name}>{spokenName(m.name)}</MenuItem>)}
+        <TextField
+          select
+          label="Manner"
+          value={shelf.manners.some((m) => m.name === manner) ? manner : 'scattered'}
+          onChange={(e) => setManner(e.target.value)}
+          helperText={shelf.manners.find((m) => m.name === manner)?.says}
+        >
+          {shelf.manners.map((m) => (
+            <MenuItem key={m.name} value={m.name}>
+              {spokenName(m.name)}
+            </MenuItem>
+          ))}
         </TextField>
-        {messages.map((m) => <Alert key={m} severity="error">{m}</Alert>)}
+        {messages.map((m) => (
+          <Alert key={m} severity="error">
+            {m}
+          </Alert>
+        ))}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
         <Button onClick={onClose}>Not now</Button>
-        <Button variant="contained" color="secondary" onClick={start} disabled={busy || !bookId || !kitId}>Open the book</Button>
+        <Button variant="contained" color="secondary" onClick={start} disabled={busy || !bookId || !kitId}>
+          Open the book
+        </Button>
       </DialogActions>
     </Dialog>
   );

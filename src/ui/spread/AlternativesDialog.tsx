@@ -33,8 +33,12 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
   const [from, setFrom] = useState<readonly number[]>([0, 0, 0, 0, 0, 0, 0]);
   useEffect(() => {
     let current = true;
-    alternatives().then((found) => current && setList(found)).catch((e: unknown) => current && setTrouble(`It stopped: ${e instanceof Error ? e.message : String(e)}.`));
-    return () => { current = false; };
+    alternatives()
+      .then((found) => current && setList(found))
+      .catch((e: unknown) => current && setTrouble(`It stopped: ${e instanceof Error ? e.message : String(e)}.`));
+    return () => {
+      current = false;
+    };
   }, [alternatives]);
   const mixed = new Set(from).size > 1;
   const main = from[0] ?? 0;
@@ -42,30 +46,85 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth>
       <DialogTitle>Three ways to lay this week out</DialogTitle>
       <DialogContent>
-        {list === null && !trouble && <Box sx={{ py: 6 }}><Typography color="text.secondary" sx={{ mb: 2 }}>Trying other heights, headers, lists and amounts of white…</Typography><LinearProgress color="secondary" aria-label="Trying other ways" /></Box>}
+        {list === null && !trouble && (
+          <Box sx={{ py: 6 }}>
+            <Typography color="text.secondary" sx={{ mb: 2 }}>
+              Trying other heights, headers, lists and amounts of white…
+            </Typography>
+            <LinearProgress color="secondary" aria-label="Trying other ways" />
+          </Box>
+        )}
         {trouble && <Alert severity="error">{trouble}</Alert>}
         {list && (
           <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${list.length}, 1fr)`, gap: 2 }}>
             {list.map((a, n) => (
-              <Box key={a.says} component="section" aria-label={`Way ${n + 1}`} sx={{ display: 'flex', flexDirection: 'column', gap: 1, p: 1.25, borderRadius: 2, border: `1.5px solid ${from.includes(n) ? GLASS.bottle : GLASS.edge}` }}>
+              <Box
+                key={a.says}
+                component="section"
+                aria-label={`Way ${n + 1}`}
+                sx={{
+                  display: 'flex',
+                  flexDirection: 'column',
+                  gap: 1,
+                  p: 1.25,
+                  borderRadius: 2,
+                  border: `1.5px solid ${from.includes(n) ? GLASS.bottle : GLASS.edge}`,
+                }}
+              >
                 <Picture context={context} alternative={a} />
                 <Typography variant="body2">{a.says}</Typography>
-                <Typography variant="caption" color="text.secondary">score {Math.round(a.score.total)}{lost(a)}{a.unplaced ? `; ${a.unplaced} without a place` : ''}</Typography>
+                <Typography variant="caption" color="text.secondary">
+                  score {Math.round(a.score.total)}
+                  {lost(a)}
+                  {a.unplaced ? `; ${a.unplaced} without a place` : ''}
+                </Typography>
                 <Box role="group" aria-label={`Days from way ${n + 1}`} sx={{ display: 'flex', gap: 0.25, mt: 'auto' }}>
                   {context.week.days.map((iso, day) => (
-                    <ButtonBase key={iso} aria-pressed={from[day] === n} aria-label={`${longDay(iso)} from way ${n + 1}`} onClick={() => setFrom(from.map((f, d) => (d === day ? n : f)))} sx={{ flex: 1, py: 0.5, borderRadius: 1, fontSize: 11.5, background: from[day] === n ? GLASS.bottle : GLASS.bottleSoft, color: from[day] === n ? '#fff' : GLASS.ink }}>{shortDay(iso)}</ButtonBase>
+                    <ButtonBase
+                      key={iso}
+                      aria-pressed={from[day] === n}
+                      aria-label={`${longDay(iso)} from way ${n + 1}`}
+                      onClick={() => setFrom(from.map((f, d) => (d === day ? n : f)))}
+                      sx={{
+                        flex: 1,
+                        py: 0.5,
+                        borderRadius: 1,
+                        fontSize: 11.5,
+                        background: from[day] === n ? GLASS.bottle : GLASS.bottleSoft,
+                        color: from[day] === n ? '#fff' : GLASS.ink,
+                      }}
+                    >
+                      {shortDay(iso)}
+                    </ButtonBase>
                   ))}
                 </Box>
-                <Button variant="outlined" size="small" onClick={() => setFrom(from.map(() => n))}>The whole week</Button>
+                <Button variant="outlined" size="small" onClick={() => setFrom(from.map(() => n))}>
+                  The whole week
+                </Button>
               </Box>
             ))}
           </Box>
         )}
-        {list && <Typography variant="caption" color="text.secondary" sx={{ display: 'block', mt: 1.5 }}>What is locked stays in all of them. Base and sidebar come from the way that Monday, or your first day, is taken from. Undo brings back what lies there now.</Typography>}
+        {list && (
+          <Typography variant="caption" color="text.secondary" sx={{ display: 'block', mt: 1.5 }}>
+            What is locked stays in all of them. Base and sidebar come from the way that Monday, or your first day, is
+            taken from. Undo brings back what lies there now.
+          </Typography>
+        )}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
         <Button onClick={onClose}>Keep what lies there</Button>
-        <Button variant="contained" color="secondary" disabled={!list?.length} onClick={() => { if (list) choose(list, from); onClose(); }}>{mixed ? 'Lay it out so, day by day' : `Lay out way ${main + 1}`}</Button>
+        <Button
+          variant="contained"
+          color="secondary"
+          disabled={!list?.length}
+          onClick={() => {
+            if (list) choose(list, from);
+            onClose();
+          }}
+        >
+          {mixed ? 'Lay it out so, day by day' : `Lay out way ${main + 1}`}
+        </Button>
       </DialogActions>
     </Dialog>
   );
@@ -73,7 +132,10 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
 
 /** What cost the most points. */
 function lost(a: Alternative): string {
-  const worst = Object.entries(a.score.parts).filter(([, n]) => n < 0).sort((x, y) => x[1] - y[1]).slice(0, 3);
+  const worst = Object.entries(a.score.parts)
+    .filter(([, n]) => n < 0)
+    .sort((x, y) => x[1] - y[1])
+    .slice(0, 3);
   return worst.length ? `: ${worst.map(([rule, n]) => `${rule} ${n}`).join(', ')}` : '';
 }
 
@@ -85,21 +147,39 @@ function Picture({ context, alternative }: { context: Context; alternative: Alte
   const width = pages.reduce((sum, p) => sum + p.width, 0);
   const height = Math.max(...pages.map((p) => p.height));
   return (
-    <svg viewBox={`0 0 ${num(width)} ${num(height)}`} style={{ width: '100%', display: 'block', boxShadow: '0 1px 4px #0002' }} role="img" aria-label={alternative.says}>
+    <svg
+      viewBox={`0 0 ${num(width)} ${num(height)}`}
+      style={{ width: '100%', display: 'block', boxShadow: '0 1px 4px #0002' }}
+      role="img"
+      aria-label={alternative.says}
+    >
       {pages.map((page, i) => (
         <g key={i} transform={`translate(${num(offsets[i] ?? 0)} 0)`}>
           <rect width={page.width} height={page.height} fill={GLASS.paper} />
           <g dangerouslySetInnerHTML={{ __html: marksSvg(context.book, i) }} opacity={0.5} />
-          {[...alternative.placements].filter((p) => p.page === i).sort((a, b) => a.layer - b.layer).map((p) => {
-            const piece = pieces.get(pieceKey(p));
-            if (!piece) return null;
-            const cut = shownCut(piece, p.cut);
-            return (
-              <g key={p.id} transform={`translate(${num(p.x)} ${num(p.y)})${p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : ''}`}>
-                <svg width={p.w} height={p.h} viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`} overflow={p.cut ? 'hidden' : 'visible'}><use href={`#${symbolId(piece)}`} /></svg>
-              </g>
-            );
-          })}
+          {[...alternative.placements]
+            .filter((p) => p.page === i)
+            .sort((a, b) => a.layer - b.layer)
+            .map((p) => {
+              const piece = pieces.get(pieceKey(p));
+              if (!piece) return null;
+              const cut = shownCut(piece, p.cut);
+              return (
+                <g
+                  key={p.id}
+                  transform={`translate(${num(p.x)} ${num(p.y)})${p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : ''}`}
+                >
+                  <svg
+                    width={p.w}
+                    height={p.h}
+                    viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`}
+                    overflow={p.cut ? 'hidden' : 'visible'}
+                  >
+                    <use href={`#${symbolId(piece)}`} />
+                  </svg>
+                </g>
+              );
+            })}
         </g>
       ))}
     </svg>

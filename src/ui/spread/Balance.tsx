@@ -24,35 +24,66 @@ export function Balance() {
         {week.days.map((iso, day) => {
           const column = dayColumn(book, day);
           const white = whiteSpace(view, day);
-          const colors = colorAreas(view, view.placements.filter((p) => p.day === day));
+          const colors = colorAreas(
+            view,
+            view.placements.filter((p) => p.day === day),
+          );
           const sum = colors.reduce((n, c) => n + c.area, 0) || 1;
-          const said = `${longDay(iso)}: ${Math.round(white * 100)} of 100 white${colors.slice(0, 3).map((c) => `, ${Math.round((c.area / sum) * 100)} of the rest ${colorName(c.color)}`).join('')}`;
+          const said = `${longDay(iso)}: ${Math.round(white * 100)} of 100 white${colors
+            .slice(0, 3)
+            .map((c) => `, ${Math.round((c.area / sum) * 100)} of the rest ${colorName(c.color)}`)
+            .join('')}`;
           return (
             <Box key={iso} sx={{ textAlign: 'center' }}>
               <svg width={44} height={TALL} role="img" aria-label={said}>
                 <title>{said}</title>
                 <rect x={0.5} y={0.5} width={43} height={TALL - 1} rx={3} fill="#fff" stroke={GLASS.edge} />
-                {colors.reduce<{ y: number; bars: React.ReactNode[] }>(({ y, bars }, c) => {
-                  const h = column ? Math.max(0.5, (c.area / sum) * (1 - white) * (TALL - 2)) : 0;
-                  return { y: y - h, bars: [...bars, <rect key={c.color} x={1} y={y - h} width={42} height={h} fill={c.color} />] };
-                }, { y: TALL - 1, bars: [] }).bars}
+                {
+                  colors.reduce<{ y: number; bars: React.ReactNode[] }>(
+                    ({ y, bars }, c) => {
+                      const h = column ? Math.max(0.5, (c.area / sum) * (1 - white) * (TALL - 2)) : 0;
+                      return {
+                        y: y - h,
+                        bars: [...bars, <rect key={c.color} x={1} y={y - h} width={42} height={h} fill={c.color} />],
+                      };
+                    },
+                    { y: TALL - 1, bars: [] },
+                  ).bars
+                }
               </svg>
-              <Typography variant="caption" component="div">{shortDay(iso)}</Typography>
-              <Typography variant="caption" component="div" color="text.secondary">{Math.round(white * 100)}</Typography>
+              <Typography variant="caption" component="div">
+                {shortDay(iso)}
+              </Typography>
+              <Typography variant="caption" component="div" color="text.secondary">
+                {Math.round(white * 100)}
+              </Typography>
             </Box>
           );
         })}
       </Box>
       <WeekColors />
       <Box sx={{ flex: 1, minWidth: 128 }}>
-        <Typography variant="body2" sx={{ fontWeight: 600 }}>Weight of the pages</Typography>
-        <svg width="100%" height={26} viewBox="0 0 100 26" preserveAspectRatio="none" role="img" aria-label={`Left ${share} of 100, right ${100 - share}`}>
+        <Typography variant="body2" sx={{ fontWeight: 600 }}>
+          Weight of the pages
+        </Typography>
+        <svg
+          width="100%"
+          height={26}
+          viewBox="0 0 100 26"
+          preserveAspectRatio="none"
+          role="img"
+          aria-label={`Left ${share} of 100, right ${100 - share}`}
+        >
           <rect y={6} width={Math.max(0, share - 0.5)} height={14} fill={GLASS.bottle} />
           <rect x={share + 0.5} y={6} width={Math.max(0, 99.5 - share)} height={14} fill={GLASS.cobalt} />
           <rect x={49.8} y={0} width={0.4} height={26} fill={GLASS.ink} />
         </svg>
-        <Typography variant="caption" color="text.secondary" component="div">left {share}, right {100 - share} of 100, by area and boldness</Typography>
-        <Typography variant="caption" color="text.secondary" component="div" sx={{ mt: 0.5 }}>Under each day: what stays white, of 100.</Typography>
+        <Typography variant="caption" color="text.secondary" component="div">
+          left {share}, right {100 - share} of 100, by area and boldness
+        </Typography>
+        <Typography variant="caption" color="text.secondary" component="div" sx={{ mt: 0.5 }}>
+          Under each day: what stays white, of 100.
+        </Typography>
       </Box>
     </Box>
   );

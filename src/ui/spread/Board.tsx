@@ -22,7 +22,13 @@ import { pagesShown, useSpread } from './store';
 import { symbolId } from './symbol-id';
 import { Studs } from './Studs';
 
-const ROLES: Readonly<Partial<Record<StepName, readonly Placement['role'][]>>> = { Base: ['base'], Sidebar: ['sidebar'], Boxes: ['box'], Days: ['day'], Finish: ['finish'] };
+const ROLES: Readonly<Partial<Record<StepName, readonly Placement['role'][]>>> = {
+  Base: ['base'],
+  Sidebar: ['sidebar'],
+  Boxes: ['box'],
+  Days: ['day'],
+  Finish: ['finish'],
+};
 /** mm over the page, for the studs */
 export const OVERHEAD = 11;
 
@@ -41,7 +47,16 @@ export function Board() {
   const pick = useSpread((s) => s.pick);
   const { view } = useReview();
   const svg = useRef<SVGSVGElement>(null);
-  const drag = useRef<{ id: string; ids: Set<string>; page: number; x: number; y: number; dx: number; dy: number; moved: boolean } | null>(null);
+  const drag = useRef<{
+    id: string;
+    ids: Set<string>;
+    page: number;
+    x: number;
+    y: number;
+    dx: number;
+    dy: number;
+    moved: boolean;
+  } | null>(null);
   const { pages } = context.book;
   const offsets = pages.map((_, i) => pages.slice(0, i).reduce((sum, p) => sum + p.width, 0));
   const tall = Math.max(...pages.map((p) => p.height));
@@ -60,10 +75,21 @@ export function Board() {
     (e.currentTarget as SVGGElement).focus({ preventScroll: true });
     const stack = stackOf(placements, p.id);
     if (stack.some((q) => q.locked)) return;
-    drag.current = { id: p.id, ids: new Set(stack.map((q) => q.id)), page: p.page, ...toMm(e), dx: 0, dy: 0, moved: false };
+    drag.current = {
+      id: p.id,
+      ids: new Set(stack.map((q) => q.id)),
+      page: p.page,
+      ...toMm(e),
+      dx: 0,
+      dy: 0,
+      moved: false,
+    };
     svg.current?.setPointerCapture(e.pointerId);
   };
-  const shift = (x: number, y: number) => drag.current?.ids.forEach((id) => svg.current?.querySelector<SVGGElement>(`[data-drag="${id}"]`)?.setAttribute('transform', `translate(${x} ${y})`));
+  const shift = (x: number, y: number) =>
+    drag.current?.ids.forEach((id) =>
+      svg.current?.querySelector<SVGGElement>(`[data-drag="${id}"]`)?.setAttribute('transform', `translate(${x} ${y})`),
+    );
   const move = (e: PointerEvent) => {
     const d = drag.current;
     if (!d) return;
@@ -82,7 +108,14 @@ export function Board() {
     const x = p.x + d.dx + (offsets[p.page] ?? 0);
     const page = pages.findIndex((pg, i) => x + p.w / 2 < (offsets[i] ?? 0) + pg.width);
     const onPage = page < 0 ? pages.length - 1 : page;
-    edit(movePiece(context, placements, p.id, snap(context, placements, d.ids, onPage, { x: x - (offsets[onPage] ?? 0), y: p.y + d.dy, w: p.w, h: p.h })));
+    edit(
+      movePiece(
+        context,
+        placements,
+        p.id,
+        snap(context, placements, d.ids, onPage, { x: x - (offsets[onPage] ?? 0), y: p.y + d.dy, w: p.w, h: p.h }),
+      ),
+    );
   };
   const lay = (spot: Spot) => {
     if (!picked) return;
@@ -92,36 +125,130 @@ export function Board() {
 
   return (
     <svg
-      ref={svg} viewBox={`${num(box[0] as number)} ${-OVERHEAD} ${num(box[1] as number)} ${num(tall + OVERHEAD)}`} role="group" aria-label={`The open book, ${context.week.week}`}
-      style={{ width: '100%', display: 'block', touchAction: 'none', userSelect: 'none' }} data-testid="board"
-      onPointerMove={move} onPointerUp={() => drop()} onPointerCancel={() => drop(true)}
+      ref={svg}
+      viewBox={`${num(box[0] as number)} ${-OVERHEAD} ${num(box[1] as number)} ${num(tall + OVERHEAD)}`}
+      role="group"
+      aria-label={`The open book, ${context.week.week}`}
+      style={{ width: '100%', display: 'block', touchAction: 'none', userSelect: 'none' }}
+      data-testid="board"
+      onPointerMove={move}
+      onPointerUp={() => drop()}
+      onPointerCancel={() => drop(true)}
       onPointerDown={(e) => e.target === e.currentTarget && select(null)}
     >
       <defs>
-        <linearGradient id="gutter-left" x1="0" x2="1"><stop offset="0" stopColor="#000" stopOpacity="0" /><stop offset="1" stopColor="#000" stopOpacity=".09" /></linearGradient>
-        <linearGradient id="gutter-right" x1="1" x2="0"><stop offset="0" stopColor="#000" stopOpacity="0" /><stop offset="1" stopColor="#000" stopOpacity=".09" /></linearGradient>
+        <linearGradient id="gutter-left" x1="0" x2="1">
+          <stop offset="0" stopColor="#000" stopOpacity="0" />
+          <stop offset="1" stopColor="#000" stopOpacity=".09" />
+        </linearGradient>
+        <linearGradient id="gutter-right" x1="1" x2="0">
+          <stop offset="0" stopColor="#000" stopOpacity="0" />
+          <stop offset="1" stopColor="#000" stopOpacity=".09" />
+        </linearGradient>
       </defs>
       {pages.map((page, i) => (
         <g key={i} transform={`translate(${num(offsets[i] as number)} 0)`}>
-          <rect width={page.width} height={page.height} rx="1.5" fill={GLASS.paper} stroke={GLASS.edge} strokeWidth=".5" onPointerDown={() => select(null)} />
-          <rect x={page.bindingSide === 'right' ? page.width - context.book.binding.width : 0} width={context.book.binding.width} height={page.height} fill={`url(#gutter-${page.bindingSide === 'right' ? 'left' : 'right'})`} pointerEvents="none" />
-          <g pointerEvents="none" dangerouslySetInnerHTML={{ __html: marksSvg(context.book, i) + whiteOutSvg(view.whiteOut.filter((w) => w.page === i)) + placesSvg(view.openPlaces.filter((p) => p.page === i)) }} />
+          <rect
+            width={page.width}
+            height={page.height}
+            rx="1.5"
+            fill={GLASS.paper}
+            stroke={GLASS.edge}
+            strokeWidth=".5"
+            onPointerDown={() => select(null)}
+          />
+          <rect
+            x={page.bindingSide === 'right' ? page.width - context.book.binding.width : 0}
+            width={context.book.binding.width}
+            height={page.height}
+            fill={`url(#gutter-${page.bindingSide === 'right' ? 'left' : 'right'})`}
+            pointerEvents="none"
+          />
+          <g
+            pointerEvents="none"
+            dangerouslySetInnerHTML={{
+              __html:
+                marksSvg(context.book, i) +
+                whiteOutSvg(view.whiteOut.filter((w) => w.page === i)) +
+                placesSvg(view.openPlaces.filter((p) => p.page === i)),
+            }}
+          />
           <Studs page={i} />
-          {[...placements].filter((p) => p.page === i).sort((a, b) => a.layer - b.layer).map((p, n) => (
-            <Laid
-              key={p.id} placement={p} written={handSvg(context, p, placements)} name={nameOf(context, p)} symbol={symbolId(p)}
-              whole={view.pieceOf(p)} chosen={p.id === selected} fresh={changed.includes(p.id)} tab={selected ? p.id === selected : n === 0}
-              pale={step !== null && step !== 'Finish' && ROLES[step] !== undefined && !ROLES[step].includes(p.role)} onBegin={begin} onChoose={select}
-            />
-          ))}
-          {spots.filter((s) => s.page === i).map((spot) => (
-            <g key={`${spot.x}-${spot.y}`} role="button" tabIndex={0} aria-label={`Lay it here. ${spot.say}`} data-testid="spot" style={{ cursor: 'copy' }} onClick={() => lay(spot)} onKeyDown={(e: KeyboardEvent) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), lay(spot))}>
-              <title>{spot.say}</title>
-              <rect x={spot.x} y={spot.y} width={spot.w} height={spot.h} rx="1" fill={GLASS.amber} fillOpacity=".16" stroke={GLASS.amber} strokeWidth=".6" strokeDasharray="2 1.2" />
-              {spot.cut && <text x={spot.x + spot.w / 2} y={spot.y + spot.h / 2 + 1.2} fontSize="3.2" textAnchor="middle" fill={GLASS.amber} fontWeight="600">trim</text>}
+          {[...placements]
+            .filter((p) => p.page === i)
+            .sort((a, b) => a.layer - b.layer)
+            .map((p, n) => (
+              <Laid
+                key={p.id}
+                placement={p}
+                written={handSvg(context, p, placements)}
+                name={nameOf(context, p)}
+                symbol={symbolId(p)}
+                whole={view.pieceOf(p)}
+                chosen={p.id === selected}
+                fresh={changed.includes(p.id)}
+                tab={selected ? p.id === selected : n === 0}
+                pale={step !== null && step !== 'Finish' && ROLES[step] !== undefined && !ROLES[step].includes(p.role)}
+                onBegin={begin}
+                onChoose={select}
+              />
+            ))}
+          {spots
+            .filter((s) => s.page === i)
+            .map((spot) => (
+              <g
+                key={`${spot.x}-${spot.y}`}
+                role="button"
+                tabIndex={0}
+                aria-label={`Lay it here. ${spot.say}`}
+                data-testid="spot"
+                style={{ cursor: 'copy' }}
+                onClick={() => lay(spot)}
+                onKeyDown={(e: KeyboardEvent) =>
+                  (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), lay(spot))
+                }
+              >
+                <title>{spot.say}</title>
+                <rect
+                  x={spot.x}
+                  y={spot.y}
+                  width={spot.w}
+                  height={spot.h}
+                  rx="1"
+                  fill={GLASS.amber}
+                  fillOpacity=".16"
+                  stroke={GLASS.amber}
+                  strokeWidth=".6"
+                  strokeDasharray="2 1.2"
+                />
+                {spot.cut && (
+                  <text
+                    x={spot.x + spot.w / 2}
+                    y={spot.y + spot.h / 2 + 1.2}
+                    fontSize="3.2"
+                    textAnchor="middle"
+                    fill={GLASS.amber}
+                    fontWeight="600"
+                  >
+                    trim
+                  </text>
+                )}
+              </g>
+            ))}
+          {finding && finding.page === i && (
+            <g pointerEvents="none">
+              <circle
+                cx={finding.x + 1}
+                cy={finding.y + 1}
+                r="4.4"
+                fill="none"
+                stroke={GLASS.cranberry}
+                strokeWidth=".9"
+              >
+                <animate attributeName="r" values="3.4;6;3.4" dur="1.6s" repeatCount="3" />
+              </circle>
             </g>
-          ))}
-          {finding && finding.page === i && <g pointerEvents="none"><circle cx={finding.x + 1} cy={finding.y + 1} r="4.4" fill="none" stroke={GLASS.cranberry} strokeWidth=".9"><animate attributeName="r" values="3.4;6;3.4" dur="1.6s" repeatCount="3" /></circle></g>}
+          )}
         </g>
       ))}
     </svg>
@@ -144,7 +271,19 @@ interface LaidProps {
 }
 
 /** One sticker in the book; it is drawn anew only when it changes. */
-const Laid = memo(function Laid({ placement: p, written, name, symbol, whole, chosen, fresh, tab, pale, onBegin, onChoose }: LaidProps) {
+const Laid = memo(function Laid({
+  placement: p,
+  written,
+  name,
+  symbol,
+  whole,
+  chosen,
+  fresh,
+  tab,
+  pale,
+  onBegin,
+  onChoose,
+}: LaidProps) {
   if (!whole) return null;
   const cut = shownCut(whole, p.cut);
   const flat = whole.shape !== 'free' && whole.kind !== 'banner';
@@ -153,18 +292,78 @@ const Laid = memo(function Laid({ placement: p, written, name, symbol, whole, ch
   return (
     <g data-drag={p.id} opacity={pale ? 0.22 : 1}>
       <g
-        id={`laid-${p.id}`} data-testid="piece" data-piece={`${p.kit}/${p.code}`} data-role={p.role} role="button" tabIndex={tab ? 0 : -1} aria-label={`${name}${p.locked ? ', locked' : ''}`} aria-pressed={chosen}
-        transform={place} style={{ cursor: p.locked ? 'default' : 'grab', outline: 'none' }}
-        onPointerDown={(e) => onBegin(e, p)} onFocus={() => onChoose(p.id)}
+        id={`laid-${p.id}`}
+        data-testid="piece"
+        data-piece={`${p.kit}/${p.code}`}
+        data-role={p.role}
+        role="button"
+        tabIndex={tab ? 0 : -1}
+        aria-label={`${name}${p.locked ? ', locked' : ''}`}
+        aria-pressed={chosen}
+        transform={place}
+        style={{ cursor: p.locked ? 'default' : 'grab', outline: 'none' }}
+        onPointerDown={(e) => onBegin(e, p)}
+        onFocus={() => onChoose(p.id)}
       >
-        {flat && <path d={outline(p.cut ? 'rect' : whole.shape, p.w, p.h)} transform="translate(.3 .45)" fill="#3b2f1e" opacity={whole.kind === 'washi' || whole.kind === 'bottom-washi' ? 0.04 : 0.13} />}
-        <svg width={p.w} height={p.h} viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`} overflow={p.cut ? 'hidden' : 'visible'} aria-hidden><use href={`#${symbol}`} /></svg>
+        {flat && (
+          <path
+            d={outline(p.cut ? 'rect' : whole.shape, p.w, p.h)}
+            transform="translate(.3 .45)"
+            fill="#3b2f1e"
+            opacity={whole.kind === 'washi' || whole.kind === 'bottom-washi' ? 0.04 : 0.13}
+          />
+        )}
+        <svg
+          width={p.w}
+          height={p.h}
+          viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`}
+          overflow={p.cut ? 'hidden' : 'visible'}
+          aria-hidden
+        >
+          <use href={`#${symbol}`} />
+        </svg>
         <rect width={p.w} height={p.h} fill="transparent" />
-        {p.locked && <g transform={`translate(${num(p.w - 3.4)} .6)`}><circle cx="1.4" cy="1.4" r="1.7" fill="#fff" /><path d="M.7 1.3h1.4v1.1H.7zM.95 1.3V.9a.45.45 0 0 1 .9 0v.4" fill="none" stroke={GLASS.bottle} strokeWidth=".28" /></g>}
+        {p.locked && (
+          <g transform={`translate(${num(p.w - 3.4)} .6)`}>
+            <circle cx="1.4" cy="1.4" r="1.7" fill="#fff" />
+            <path
+              d="M.7 1.3h1.4v1.1H.7zM.95 1.3V.9a.45.45 0 0 1 .9 0v.4"
+              fill="none"
+              stroke={GLASS.bottle}
+              strokeWidth=".28"
+            />
+          </g>
+        )}
       </g>
       <g transform={place} pointerEvents="none" aria-hidden dangerouslySetInnerHTML={{ __html: written }} />
-      {fresh && <rect x={f.x - 0.7} y={f.y - 0.7} width={f.w + 1.4} height={f.h + 1.4} rx="1.2" fill="none" stroke={GLASS.cobalt} strokeWidth=".7" strokeDasharray="1.6 1.2" pointerEvents="none" data-testid="fresh" />}
-      {chosen && <rect x={f.x - 0.7} y={f.y - 0.7} width={f.w + 1.4} height={f.h + 1.4} rx="1.2" fill="none" stroke={GLASS.amber} strokeWidth=".9" pointerEvents="none" />}
+      {fresh && (
+        <rect
+          x={f.x - 0.7}
+          y={f.y - 0.7}
+          width={f.w + 1.4}
+          height={f.h + 1.4}
+          rx="1.2"
+          fill="none"
+          stroke={GLASS.cobalt}
+          strokeWidth=".7"
+          strokeDasharray="1.6 1.2"
+          pointerEvents="none"
+          data-testid="fresh"
+        />
+      )}
+      {chosen && (
+        <rect
+          x={f.x - 0.7}
+          y={f.y - 0.7}
+          width={f.w + 1.4}
+          height={f.h + 1.4}
+          rx="1.2"
+          fill="none"
+          stroke={GLASS.amber}
+          strokeWidth=".9"
+          pointerEvents="none"
+        />
+      )}
     </g>
   );
 });

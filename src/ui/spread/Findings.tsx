@@ -27,31 +27,72 @@ export function Findings() {
   const [all, setAll] = useState(false);
   const list = step && step !== 'Week' ? findings.filter((f) => stepOf(f) === step) : findings;
   return (
-    <Box sx={{ overflowY: 'auto', flex: 1, p: 1.25, display: 'flex', flexDirection: 'column', gap: 0.75 }} data-testid="findings">
-      {list.length === 0 && <Typography color="text.secondary" sx={{ p: 0.75 }}>{step ? 'Nothing to say about this step.' : 'Nothing would go wrong. The spread works.'}</Typography>}
+    <Box
+      sx={{ overflowY: 'auto', flex: 1, p: 1.25, display: 'flex', flexDirection: 'column', gap: 0.75 }}
+      data-testid="findings"
+    >
+      {list.length === 0 && (
+        <Typography color="text.secondary" sx={{ p: 0.75 }}>
+          {step ? 'Nothing to say about this step.' : 'Nothing would go wrong. The spread works.'}
+        </Typography>
+      )}
       {list.map((f, i) => {
         const chosen = shown !== null && findingKey(shown) === findingKey(f);
         return (
-          <Box key={`${findingKey(f)}-${i}`} sx={{ borderRadius: 2, border: `1px solid ${chosen ? COLORS[f.severity] : GLASS.edge}`, background: GLASS.paper, flexShrink: 0 }}>
-            <ButtonBase onClick={() => show(chosen ? null : f)} aria-pressed={chosen} sx={{ display: 'block', textAlign: 'left', p: 1.25, width: '100%', borderRadius: 2 }}>
-              <Typography variant="caption" sx={{ color: COLORS[f.severity], fontWeight: 600, display: 'flex', alignItems: 'center', gap: 0.75 }}>
-                <Box component="span" sx={{ width: 8, height: 8, borderRadius: '50%', background: COLORS[f.severity] }} />
+          <Box
+            key={`${findingKey(f)}-${i}`}
+            sx={{
+              borderRadius: 2,
+              border: `1px solid ${chosen ? COLORS[f.severity] : GLASS.edge}`,
+              background: GLASS.paper,
+              flexShrink: 0,
+            }}
+          >
+            <ButtonBase
+              onClick={() => show(chosen ? null : f)}
+              aria-pressed={chosen}
+              sx={{ display: 'block', textAlign: 'left', p: 1.25, width: '100%', borderRadius: 2 }}
+            >
+              <Typography
+                variant="caption"
+                sx={{ color: COLORS[f.severity], fontWeight: 600, display: 'flex', alignItems: 'center', gap: 0.75 }}
+              >
+                <Box
+                  component="span"
+                  sx={{ width: 8, height: 8, borderRadius: '50%', background: COLORS[f.severity] }}
+                />
                 {SAID[f.severity]} · <span title={RULES.find((r) => r.code === f.rule)?.title}>{f.rule}</span>
               </Typography>
-              <Typography variant="body2" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>{f.message}</Typography>
-              <Typography variant="body2" color="text.secondary" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>{f.remedy}</Typography>
+              <Typography variant="body2" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>
+                {f.message}
+              </Typography>
+              <Typography variant="body2" color="text.secondary" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>
+                {f.remedy}
+              </Typography>
             </ButtonBase>
             {chosen && <Remedies key={findingKey(f)} finding={f} />}
           </Box>
         );
       })}
-      {waved.length > 0 && <Button size="small" onClick={() => setAll(!all)} aria-expanded={all}>Wanted so · {waved.length}</Button>}
-      {all && waved.map((f) => (
-        <Box key={findingKey(f)} sx={{ px: 1.25, py: 0.75, borderRadius: 2, border: `1px dashed ${GLASS.edge}`, flexShrink: 0 }}>
-          <Typography variant="body2" color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>{f.rule}: {f.message}</Typography>
-          <Button size="small" onClick={() => wave(findingKey(f), false)}>Say it again</Button>
-        </Box>
-      ))}
+      {waved.length > 0 && (
+        <Button size="small" onClick={() => setAll(!all)} aria-expanded={all}>
+          Wanted so · {waved.length}
+        </Button>
+      )}
+      {all &&
+        waved.map((f) => (
+          <Box
+            key={findingKey(f)}
+            sx={{ px: 1.25, py: 0.75, borderRadius: 2, border: `1px dashed ${GLASS.edge}`, flexShrink: 0 }}
+          >
+            <Typography variant="body2" color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>
+              {f.rule}: {f.message}
+            </Typography>
+            <Button size="small" onClick={() => wave(findingKey(f), false)}>
+              Say it again
+            </Button>
+          </Box>
+        ))}
     </Box>
   );
 }
@@ -64,15 +105,50 @@ function Remedies({ finding }: { finding: Finding }) {
   const [remedies, setRemedies] = useState<readonly Remedy[] | null>(null);
   useEffect(() => {
     let current = true;
-    remediesOf(finding).then((r) => current && setRemedies(r)).catch(() => current && setRemedies([]));
-    return () => { current = false; };
+    remediesOf(finding)
+      .then((r) => current && setRemedies(r))
+      .catch(() => current && setRemedies([]));
+    return () => {
+      current = false;
+    };
   }, [remediesOf, finding]);
   return (
-    <Box sx={{ px: 1.25, pb: 1.25, display: 'flex', flexDirection: 'column', gap: 0.5, alignItems: 'flex-start' }} data-testid="remedies">
-      {remedies === null && <Typography variant="caption" color="text.secondary" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}><CircularProgress size={12} /> trying what would help…</Typography>}
-      {remedies?.map((r) => <Button key={r.label} size="small" variant="outlined" data-testid="remedy" onClick={() => apply(r)} sx={{ textAlign: 'left', lineHeight: 1.3, py: 0.5, borderRadius: 2, justifyContent: 'flex-start', overflowWrap: 'anywhere' }}>{r.label}</Button>)}
-      {remedies?.length === 0 && <Typography variant="caption" color="text.secondary">No single action takes it away.</Typography>}
-      <Button size="small" onClick={() => wave(findingKey(finding), true)}>I want it so</Button>
+    <Box
+      sx={{ px: 1.25, pb: 1.25, display: 'flex', flexDirection: 'column', gap: 0.5, alignItems: 'flex-start' }}
+      data-testid="remedies"
+    >
+      {remedies === null && (
+        <Typography variant="caption" color="text.secondary" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <CircularProgress size={12} /> trying what would help…
+        </Typography>
+      )}
+      {remedies?.map((r) => (
+        <Button
+          key={r.label}
+          size="small"
+          variant="outlined"
+          data-testid="remedy"
+          onClick={() => apply(r)}
+          sx={{
+            textAlign: 'left',
+            lineHeight: 1.3,
+            py: 0.5,
+            borderRadius: 2,
+            justifyContent: 'flex-start',
+            overflowWrap: 'anywhere',
+          }}
+        >
+          {r.label}
+        </Button>
+      ))}
+      {remedies?.length === 0 && (
+        <Typography variant="caption" color="text.secondary">
+          No single action takes it away.
+        </Typography>
+      )}
+      <Button size="small" onClick={() => wave(findingKey(finding), true)}>
+        I want it so
+      </Button>
     </Box>
   );
 }

@@ -27,7 +27,9 @@ export function Items() {
   const busy = useSpread((s) => s.busy);
   const { view } = useReview();
   const [search, setSearch] = useState('');
-  const shown = week.demands.filter((d) => [d.title, d.list, ...d.categories].join(' ').toLowerCase().includes(search.trim().toLowerCase()));
+  const shown = week.demands.filter((d) =>
+    [d.title, d.list, ...d.categories].join(' ').toLowerCase().includes(search.trim().toLowerCase()),
+  );
   const places = new Set(view.openPlaces.flatMap((p) => p.demands.map((d) => d.key)));
   const without = shown.filter((d) => !view.carriers.has(d.key));
   const open = without.filter((d) => isPlannedAhead(d, view.context));
@@ -35,47 +37,129 @@ export function Items() {
   const reasons = new Map(view.unplaced.map((u) => [u.demand.key, u]));
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
-      <TextField size="small" placeholder="Find an item" value={search} onChange={(e) => setSearch(e.target.value)} sx={{ m: 1.25, mb: 0.5 }} slotProps={{ htmlInput: { 'aria-label': 'Find an item' }, input: { startAdornment: <InputAdornment position="start"><IconSearch size={15} /></InputAdornment> } }} />
-      <Box component={Link} href={`/agenda?week=${week.week}`} sx={{ mx: 1.5, mt: 0.5, fontSize: 12.5, fontWeight: 600, color: GLASS.bottle }}>Add or change items in the agenda</Box>
+      <TextField
+        size="small"
+        placeholder="Find an item"
+        value={search}
+        onChange={(e) => setSearch(e.target.value)}
+        sx={{ m: 1.25, mb: 0.5 }}
+        slotProps={{
+          htmlInput: { 'aria-label': 'Find an item' },
+          input: {
+            startAdornment: (
+              <InputAdornment position="start">
+                <IconSearch size={15} />
+              </InputAdornment>
+            ),
+          },
+        }}
+      />
+      <Box
+        component={Link}
+        href={`/agenda?week=${week.week}`}
+        sx={{ mx: 1.5, mt: 0.5, fontSize: 12.5, fontWeight: 600, color: GLASS.bottle }}
+      >
+        Add or change items in the agenda
+      </Box>
       <Box sx={{ overflowY: 'auto', flex: 1, px: 1.25, pb: 2 }}>
         {open.length > 0 && (
           <Box component="section" aria-label="Without a place" data-testid="without-place">
-            <Typography variant="h3" sx={{ color: GLASS.cranberry, mt: 1 }}>Without a place · {open.length}</Typography>
+            <Typography variant="h3" sx={{ color: GLASS.cranberry, mt: 1 }}>
+              Without a place · {open.length}
+            </Typography>
             {open.map((d) => (
               <Box key={d.key} sx={{ py: 0.75, borderBottom: `1px solid ${GLASS.edge}` }}>
                 <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
-                {view.placements.length > 0 && <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.25 }}>{reasons.get(d.key)?.reason}</Typography>}
-                {view.placements.length > 0 && d.kind !== 'band' && <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let it in: ${d.title.slice(0, 60)}`}>Let it in</Button>}
+                {view.placements.length > 0 && (
+                  <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.25 }}>
+                    {reasons.get(d.key)?.reason}
+                  </Typography>
+                )}
+                {view.placements.length > 0 && d.kind !== 'band' && (
+                  <Button
+                    size="small"
+                    disabled={!!busy}
+                    onClick={() => letIn(d.key)}
+                    aria-label={`Let it in: ${d.title.slice(0, 60)}`}
+                  >
+                    Let it in
+                  </Button>
+                )}
               </Box>
             ))}
           </Box>
         )}
         {later.length > 0 && (
           <Box component="section" aria-label="Written in later" data-testid="written-later">
-            <Typography variant="h3" sx={{ mt: 1 }}>Written in later · {later.length}</Typography>
-            <Typography variant="caption" color="text.secondary" component="p">{places.size ? `A place is kept open for ${places.size === later.length ? 'each' : `${places.size} of them`}.` : 'No places are marked for them.'}</Typography>
+            <Typography variant="h3" sx={{ mt: 1 }}>
+              Written in later · {later.length}
+            </Typography>
+            <Typography variant="caption" color="text.secondary" component="p">
+              {places.size
+                ? `A place is kept open for ${places.size === later.length ? 'each' : `${places.size} of them`}.`
+                : 'No places are marked for them.'}
+            </Typography>
             {later.map((d) => (
               <Box key={d.key} sx={{ display: 'flex', alignItems: 'center', borderBottom: `1px solid ${GLASS.edge}` }}>
                 <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
-                {d.kind !== 'band' && <Button size="small" disabled={!!busy} onClick={() => letIn(d.key)} aria-label={`Let it in: ${d.title.slice(0, 60)}`} sx={{ flexShrink: 0, minWidth: 0 }}>Let it in</Button>}
+                {d.kind !== 'band' && (
+                  <Button
+                    size="small"
+                    disabled={!!busy}
+                    onClick={() => letIn(d.key)}
+                    aria-label={`Let it in: ${d.title.slice(0, 60)}`}
+                    sx={{ flexShrink: 0, minWidth: 0 }}
+                  >
+                    Let it in
+                  </Button>
+                )}
               </Box>
             ))}
           </Box>
         )}
-        {shown.length === 0 && <Typography color="text.secondary" sx={{ mt: 1 }}>{week.demands.length ? 'No item has these words.' : 'Nothing is in the calendar for this week. It can be laid out all the same: base, sidebar and boxes.'}</Typography>}
+        {shown.length === 0 && (
+          <Typography color="text.secondary" sx={{ mt: 1 }}>
+            {week.demands.length
+              ? 'No item has these words.'
+              : 'Nothing is in the calendar for this week. It can be laid out all the same: base, sidebar and boxes.'}
+          </Typography>
+        )}
         {week.days.map((iso, day) => {
           const here = shown.filter((d) => d.day === day && view.carriers.has(d.key));
           if (!here.length && !shown.some((d) => d.day === day)) return null;
           return (
             <Box component="section" key={iso} aria-label={longDay(iso)}>
               <Box sx={{ display: 'flex', alignItems: 'baseline', mt: 1.5, mb: 0.25 }}>
-                <Typography variant="h3" sx={{ flex: 1 }}>{longDay(iso)} {Number(iso.slice(8))}</Typography>
-                <Button size="small" disabled={!!busy} onClick={() => arrangeDay(day)} aria-label={`Arrange ${longDay(iso)} alone`} sx={{ minWidth: 0, py: 0, px: 0.75, fontSize: 12 }}>Arrange</Button>
+                <Typography variant="h3" sx={{ flex: 1 }}>
+                  {longDay(iso)} {Number(iso.slice(8))}
+                </Typography>
+                <Button
+                  size="small"
+                  disabled={!!busy}
+                  onClick={() => arrangeDay(day)}
+                  aria-label={`Arrange ${longDay(iso)} alone`}
+                  sx={{ minWidth: 0, py: 0, px: 0.75, fontSize: 12 }}
+                >
+                  Arrange
+                </Button>
               </Box>
               {here.map((d) => {
                 const at = view.carriers.get(d.key);
                 return (
-                  <ButtonBase key={d.key} onClick={() => at && select(at.id)} sx={{ width: '100%', justifyContent: 'flex-start', textAlign: 'left', py: 0.4, px: 0.75, borderRadius: 1, background: at?.id === selected ? GLASS.bottleSoft : 'transparent', '&:hover': { background: GLASS.bottleSoft } }}>
+                  <ButtonBase
+                    key={d.key}
+                    onClick={() => at && select(at.id)}
+                    sx={{
+                      width: '100%',
+                      justifyContent: 'flex-start',
+                      textAlign: 'left',
+                      py: 0.4,
+                      px: 0.75,
+                      borderRadius: 1,
+                      background: at?.id === selected ? GLASS.bottleSoft : 'transparent',
+                      '&:hover': { background: GLASS.bottleSoft },
+                    }}
+                  >
                     <Line d={d} />
                   </ButtonBase>
                 );
@@ -91,8 +175,23 @@ export function Items() {
 function Line({ d, day }: { d: Demand; day?: string }) {
   return (
     <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'baseline', minWidth: 0, width: '100%' }}>
-      <Typography variant="caption" color="text.secondary" sx={{ width: 40, flexShrink: 0 }}>{d.start === null ? (day ?? (d.list ? 'list' : d.kind === 'band' ? 'days' : '·')) : spokenTime(d.start)}</Typography>
-      <Typography variant="body2" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', display: '-webkit-box', WebkitLineClamp: 2, WebkitBoxOrient: 'vertical' }} title={d.title}>{d.title}{d.tentative ? ' ?' : ''}</Typography>
+      <Typography variant="caption" color="text.secondary" sx={{ width: 40, flexShrink: 0 }}>
+        {d.start === null ? (day ?? (d.list ? 'list' : d.kind === 'band' ? 'days' : '·')) : spokenTime(d.start)}
+      </Typography>
+      <Typography
+        variant="body2"
+        sx={{
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          display: '-webkit-box',
+          WebkitLineClamp: 2,
+          WebkitBoxOrient: 'vertical',
+        }}
+        title={d.title}
+      >
+        {d.title}
+        {d.tentative ? ' ?' : ''}
+      </Typography>
     </Box>
   );
 }

@@ -27,7 +27,10 @@ import { useSpread } from './store';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** How this week is laid out: a school, and every habit of it that can be set otherwise; to be kept as one's own manner. */
+/**
+ * How this week is laid out: a school, and every habit of it that can be set otherwise; to be kept as one's own
+ * manner.
+ */
 export function MannerDialog({ onClose }: { onClose: () => void }) {
   const own = useSpread((s) => s.data.own);
   const school = useSpread((s) => s.context.manner.name);
@@ -39,17 +42,29 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
   const [messages, setMessages] = useState<readonly string[]>([]);
   const [said, setSaid] = useState('');
   const manner = MANNERS[choice.school] as Manner;
-  const list = () => ownManners().then((a) => setMine(a.ok ? a.value : [])).catch(() => setMine([]));
-  useEffect(() => { void list(); }, []);
+  const list = () =>
+    ownManners()
+      .then((a) => setMine(a.ok ? a.value : []))
+      .catch(() => setMine([]));
+  useEffect(() => {
+    void list();
+  }, []);
   const habit = (s: Setting): unknown => (s.of === 'options' ? manner.habits[s.key] : manner.ways[s.key]);
   const value = (s: Setting): unknown => (s.of === 'options' ? choice.options[s.key] : choice.ways[s.key]) ?? habit(s);
-  const set = (of: 'options' | 'ways', key: string, to: unknown, usual: unknown) => setChoice((c) => {
-    const next: Record<string, unknown> = { ...c[of], [key]: to };
-    if (same(to, usual)) delete next[key];
-    return { ...c, [of]: next };
-  });
+  const set = (of: 'options' | 'ways', key: string, to: unknown, usual: unknown) =>
+    setChoice((c) => {
+      const next: Record<string, unknown> = { ...c[of], [key]: to };
+      if (same(to, usual)) delete next[key];
+      return { ...c, [of]: next };
+    });
   const sections = choice.options.sidebar ?? manner.habits.sidebar;
-  const toggle = (section: Section) => set('options', 'sidebar', sections.includes(section) ? sections.filter((s) => s !== section) : [...sections, section], manner.habits.sidebar);
+  const toggle = (section: Section) =>
+    set(
+      'options',
+      'sidebar',
+      sections.includes(section) ? sections.filter((s) => s !== section) : [...sections, section],
+      manner.habits.sidebar,
+    );
   const keep = async () => {
     const kept = await keepMannerAs({ name: name.trim(), ...choice });
     setMessages(kept.ok ? [] : kept.messages);
@@ -67,23 +82,50 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth>
       <DialogTitle>How this week is laid out</DialogTitle>
-      <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 3, alignItems: 'start' }}>
+      <DialogContent
+        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 3, alignItems: 'start' }}
+      >
         <Box role="radiogroup" aria-label="Manner" sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}>
           {Object.values(MANNERS).map((m) => (
-            <School key={m.name} name={spokenName(m.name)} says={m.says} chosen={m.name === choice.school} onChoose={() => setChoice({ school: m.name, options: {}, ways: {} })} />
+            <School
+              key={m.name}
+              name={spokenName(m.name)}
+              says={m.says}
+              chosen={m.name === choice.school}
+              onChoose={() => setChoice({ school: m.name, options: {}, ways: {} })}
+            />
           ))}
-          {mine.length > 0 && <Typography variant="subtitle2" sx={{ mt: 1 }}>Your own</Typography>}
+          {mine.length > 0 && (
+            <Typography variant="subtitle2" sx={{ mt: 1 }}>
+              Your own
+            </Typography>
+          )}
           {mine.map((m) => (
             <Box key={m.name} sx={{ display: 'flex', gap: 0.5 }}>
-              <School name={m.name} says={`after ${spokenName(m.school)}`} chosen={m.school === choice.school && same(m.options, choice.options) && same(m.ways, choice.ways)} onChoose={() => setChoice({ school: m.school, options: m.options, ways: m.ways })} />
-              <Button size="small" aria-label={`Forget ${m.name}`} onClick={() => { void forgetMannerOf({ name: m.name }).then(list); }}>Forget</Button>
+              <School
+                name={m.name}
+                says={`after ${spokenName(m.school)}`}
+                chosen={m.school === choice.school && same(m.options, choice.options) && same(m.ways, choice.ways)}
+                onChoose={() => setChoice({ school: m.school, options: m.options, ways: m.ways })}
+              />
+              <Button
+                size="small"
+                aria-label={`Forget ${m.name}`}
+                onClick={() => {
+                  void forgetMannerOf({ name: m.name }).then(list);
+                }}
+              >
+                Forget
+              </Button>
             </Box>
           ))}
         </Box>
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
           {SETTINGS.map(({ group, settings }) => (
             <Box key={group} component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
-              <Typography component="legend" variant="h3" sx={{ fontSize: 15, p: 0, mb: 1 }}>{group}</Typography>
+              <Typography component="legend" variant="h3" sx={{ fontSize: 15, p: 0, mb: 1 }}>
+                {group}
+              </Typography>
               <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(165px, 1fr))', gap: 1.25 }}>
                 {settings.map((s) => {
                   const usual = habit(s);
@@ -91,10 +133,23 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
                   const other = !same(value(s), usual);
                   return (
                     <TextField
-                      key={s.key} select size="small" label={s.label} value={at < 0 ? '' : at} onChange={(e) => set(s.of, s.key, s.choices[Number(e.target.value)]?.value, usual)}
-                      slotProps={{ input: { sx: other ? { fontWeight: 600, color: GLASS.amberDeep } : {} }, select: { renderValue: (i) => s.choices[Number(i)]?.label ?? '' } }}
+                      key={s.key}
+                      select
+                      size="small"
+                      label={s.label}
+                      value={at < 0 ? '' : at}
+                      onChange={(e) => set(s.of, s.key, s.choices[Number(e.target.value)]?.value, usual)}
+                      slotProps={{
+                        input: { sx: other ? { fontWeight: 600, color: GLASS.amberDeep } : {} },
+                        select: { renderValue: (i) => s.choices[Number(i)]?.label ?? '' },
+                      }}
                     >
-                      {s.choices.map((c, i) => <MenuItem key={c.label} value={i}>{c.label}{same(c.value, usual) ? ' · the habit' : ''}</MenuItem>)}
+                      {s.choices.map((c, i) => (
+                        <MenuItem key={c.label} value={i}>
+                          {c.label}
+                          {same(c.value, usual) ? ' · the habit' : ''}
+                        </MenuItem>
+                      ))}
                     </TextField>
                   );
                 })}
@@ -102,37 +157,107 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
             </Box>
           ))}
           <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
-            <Typography component="legend" variant="h3" sx={{ fontSize: 15, p: 0, mb: 1 }}>Sidebar, top to bottom</Typography>
+            <Typography component="legend" variant="h3" sx={{ fontSize: 15, p: 0, mb: 1 }}>
+              Sidebar, top to bottom
+            </Typography>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
               {[...sections, ...SIDEBAR_SECTIONS.filter((s) => !sections.includes(s))].map((s) => (
-                <Chip key={s} label={`${sections.includes(s) ? `${sections.indexOf(s) + 1}. ` : ''}${s.replace('-', ' ')}`} clickable onClick={() => toggle(s)} color={sections.includes(s) ? 'primary' : 'default'} variant={sections.includes(s) ? 'filled' : 'outlined'} aria-pressed={sections.includes(s)} />
+                <Chip
+                  key={s}
+                  label={`${sections.includes(s) ? `${sections.indexOf(s) + 1}. ` : ''}${s.replace('-', ' ')}`}
+                  clickable
+                  onClick={() => toggle(s)}
+                  color={sections.includes(s) ? 'primary' : 'default'}
+                  variant={sections.includes(s) ? 'filled' : 'outlined'}
+                  aria-pressed={sections.includes(s)}
+                />
               ))}
             </Box>
           </Box>
-          <Box component="form" onSubmit={(e) => { e.preventDefault(); void keep(); }} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-            <TextField size="small" label="Keep as my own manner" value={name} onChange={(e) => setName(e.target.value)} slotProps={{ htmlInput: { maxLength: 60 } }} sx={{ width: 240 }} />
-            <Button type="submit" variant="outlined" disabled={!name.trim()}>Keep</Button>
-            <Button onClick={() => setChoice({ school: choice.school, options: {}, ways: {} })} disabled={changed === 0} sx={{ ml: 'auto' }}>Back to all habits</Button>
+          <Box
+            component="form"
+            onSubmit={(e) => {
+              e.preventDefault();
+              void keep();
+            }}
+            sx={{ display: 'flex', gap: 1, alignItems: 'center' }}
+          >
+            <TextField
+              size="small"
+              label="Keep as my own manner"
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+              slotProps={{ htmlInput: { maxLength: 60 } }}
+              sx={{ width: 240 }}
+            />
+            <Button type="submit" variant="outlined" disabled={!name.trim()}>
+              Keep
+            </Button>
+            <Button
+              onClick={() => setChoice({ school: choice.school, options: {}, ways: {} })}
+              disabled={changed === 0}
+              sx={{ ml: 'auto' }}
+            >
+              Back to all habits
+            </Button>
           </Box>
-          {messages.map((m) => <Alert key={m} severity="error">{m}</Alert>)}
+          {messages.map((m) => (
+            <Alert key={m} severity="error">
+              {m}
+            </Alert>
+          ))}
           {said && <Alert severity="success">{said}</Alert>}
         </Box>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
-        <Typography variant="caption" color="text.secondary" sx={{ mr: 'auto' }}>{changed ? `${changed} set otherwise than ${spokenName(choice.school)} has it` : `all as ${spokenName(choice.school)} has it`}</Typography>
+        <Typography variant="caption" color="text.secondary" sx={{ mr: 'auto' }}>
+          {changed
+            ? `${changed} set otherwise than ${spokenName(choice.school)} has it`
+            : `all as ${spokenName(choice.school)} has it`}
+        </Typography>
         <Button onClick={onClose}>Leave it</Button>
-        <Button variant="outlined" onClick={() => use(false)}>Use it from here on</Button>
-        <Button variant="contained" color="secondary" onClick={() => use(true)}>{any ? 'Use it and arrange anew' : 'Use it and arrange'}</Button>
+        <Button variant="outlined" onClick={() => use(false)}>
+          Use it from here on
+        </Button>
+        <Button variant="contained" color="secondary" onClick={() => use(true)}>
+          {any ? 'Use it and arrange anew' : 'Use it and arrange'}
+        </Button>
       </DialogActions>
     </Dialog>
   );
 }
 
-function School({ name, says, chosen, onChoose }: { name: string; says: string; chosen: boolean; onChoose: () => void }) {
+function School({
+  name,
+  says,
+  chosen,
+  onChoose,
+}: {
+  name: string;
+  says: string;
+  chosen: boolean;
+  onChoose: () => void;
+}) {
   return (
-    <ButtonBase role="radio" aria-checked={chosen} onClick={onChoose} sx={{ width: '100%', display: 'block', textAlign: 'left', borderRadius: 2, px: 1.5, py: 1, border: `1.5px solid ${chosen ? GLASS.bottle : GLASS.edge}`, background: chosen ? GLASS.bottleSoft : 'transparent' }}>
+    <ButtonBase
+      role="radio"
+      aria-checked={chosen}
+      onClick={onChoose}
+      sx={{
+        width: '100%',
+        display: 'block',
+        textAlign: 'left',
+        borderRadius: 2,
+        px: 1.5,
+        py: 1,
+        border: `1.5px solid ${chosen ? GLASS.bottle : GLASS.edge}`,
+        background: chosen ? GLASS.bottleSoft : 'transparent',
+      }}
+    >
       <Typography sx={{ fontWeight: 600, fontSize: 14.5 }}>{name}</Typography>
-      <Typography variant="caption" color="text.secondary" sx={{ display: 'block', lineHeight: 1.3 }}>{says}</Typography>
+      <Typography variant="caption" color="text.secondary" sx={{ display: 'block', lineHeight: 1.3 }}>
+        {says}
+      </Typography>
     </ButtonBase>
   );
 }

@@ -10,7 +10,9 @@ export const PieceDefs = memo(function PieceDefs({ pieces }: { pieces: readonly 
   return (
     <svg width="0" height="0" style={{ position: 'absolute' }} aria-hidden>
       <defs>
-        {pieces.map((p) => <g key={symbolId(p)} id={symbolId(p)} dangerouslySetInnerHTML={{ __html: drawPiece(p, symbolId(p)) }} />)}
+        {pieces.map((p) => (
+          <g key={symbolId(p)} id={symbolId(p)} dangerouslySetInnerHTML={{ __html: drawPiece(p, symbolId(p)) }} />
+        ))}
       </defs>
     </svg>
   );

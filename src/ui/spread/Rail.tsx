@@ -20,28 +20,77 @@ export function Rail() {
   const id = useSpread((s) => s.data.id);
   const { findings, view } = useReview();
   return (
-    <Box component="nav" aria-label="Order of work" sx={{ width: 88, flexShrink: 0, py: 1.5, display: 'flex', flexDirection: 'column', gap: 0.25, borderRight: `1px solid ${GLASS.edge}`, background: GLASS.paper, overflowY: 'auto' }}>
+    <Box
+      component="nav"
+      aria-label="Order of work"
+      sx={{
+        width: 88,
+        flexShrink: 0,
+        py: 1.5,
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 0.25,
+        borderRight: `1px solid ${GLASS.edge}`,
+        background: GLASS.paper,
+        overflowY: 'auto',
+      }}
+    >
       {STEPS.map((name) => {
         const here = findings.filter((f) => stepOf(f) === name);
         const open = name === 'Week' ? withoutPlace(view) : here.length;
-        const worst = name === 'Week' ? 'stop' : here.some((f) => f.severity === 'stop') ? 'stop' : here.some((f) => f.severity === 'fix') ? 'fix' : 'look';
+        const worst =
+          name === 'Week'
+            ? 'stop'
+            : here.some((f) => f.severity === 'stop')
+              ? 'stop'
+              : here.some((f) => f.severity === 'fix')
+                ? 'fix'
+                : 'look';
         const color = worst === 'stop' ? GLASS.cranberry : worst === 'fix' ? GLASS.amber : GLASS.cobalt;
         const chosen = step === name;
         const label = `${name}: ${open} open`;
         const content = (
           <>
-            <Box component="span" sx={{ fontWeight: chosen ? 600 : 500, fontSize: 13.5, color: chosen ? GLASS.bottle : GLASS.ink }}>{name}</Box>
+            <Box
+              component="span"
+              sx={{ fontWeight: chosen ? 600 : 500, fontSize: 13.5, color: chosen ? GLASS.bottle : GLASS.ink }}
+            >
+              {name}
+            </Box>
             <Box component="span" sx={{ height: 9, display: 'flex', alignItems: 'center', gap: 0.5 }}>
               {open > 0 && <Dots raised={Math.min(open, MOST_DOTS)} size={6} color={color} label={`${open} open`} />}
-              {open > MOST_DOTS && <Box component="span" sx={{ fontSize: 10.5, color }}>{open}</Box>}
+              {open > MOST_DOTS && (
+                <Box component="span" sx={{ fontSize: 10.5, color }}>
+                  {open}
+                </Box>
+              )}
             </Box>
           </>
         );
-        const sx = { flexDirection: 'column', alignItems: 'flex-start', gap: 0.5, px: 1.75, py: 1, borderLeft: `4px solid ${chosen ? GLASS.amber : 'transparent'}`, background: chosen ? GLASS.bottleSoft : 'transparent', '&:hover': { background: GLASS.bottleSoft } } as const;
+        const sx = {
+          flexDirection: 'column',
+          alignItems: 'flex-start',
+          gap: 0.5,
+          px: 1.75,
+          py: 1,
+          borderLeft: `4px solid ${chosen ? GLASS.amber : 'transparent'}`,
+          background: chosen ? GLASS.bottleSoft : 'transparent',
+          '&:hover': { background: GLASS.bottleSoft },
+        } as const;
         return name === 'Bench' ? (
-          <ButtonBase key={name} component={Link} href={`/spreads/${id}/bench`} aria-label={label} sx={sx}>{content}</ButtonBase>
+          <ButtonBase key={name} component={Link} href={`/spreads/${id}/bench`} aria-label={label} sx={sx}>
+            {content}
+          </ButtonBase>
         ) : (
-          <ButtonBase key={name} onClick={() => setStep(chosen ? null : name)} aria-pressed={chosen} aria-label={label} sx={sx}>{content}</ButtonBase>
+          <ButtonBase
+            key={name}
+            onClick={() => setStep(chosen ? null : name)}
+            aria-pressed={chosen}
+            aria-label={label}
+            sx={sx}
+          >
+            {content}
+          </ButtonBase>
         );
       })}
     </Box>

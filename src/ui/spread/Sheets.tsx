@@ -39,17 +39,69 @@ export function Sheets() {
   const widest = Math.max(1, ...sheets.map((s) => s.width));
   const choose = (piece: Piece) => pick(picked === piece ? null : piece);
   return (
-    <Box component="section" aria-label="Sheets" sx={{ width: 226, flexShrink: 0, borderRight: `1px solid ${GLASS.edge}`, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+    <Box
+      component="section"
+      aria-label="Sheets"
+      sx={{
+        width: 226,
+        flexShrink: 0,
+        borderRight: `1px solid ${GLASS.edge}`,
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: 0,
+      }}
+    >
       <Box sx={{ p: 1.25, pt: 1.75, display: 'flex', flexDirection: 'column', gap: 1 }}>
-        <TextField select size="small" label="On the table" value={kitName} onChange={(e) => setKitName(e.target.value)}>
-          {[context.kit, ...context.stash].map((k, i) => <MenuItem key={k.name} value={k.name}>{spokenName(k.name)}{i ? ' (stash)' : ''}</MenuItem>)}
+        <TextField
+          select
+          size="small"
+          label="On the table"
+          value={kitName}
+          onChange={(e) => setKitName(e.target.value)}
+        >
+          {[context.kit, ...context.stash].map((k, i) => (
+            <MenuItem key={k.name} value={k.name}>
+              {spokenName(k.name)}
+              {i ? ' (stash)' : ''}
+            </MenuItem>
+          ))}
         </TextField>
-        <TextField size="small" placeholder="header, coffee, coral…" value={search} onChange={(e) => setSearch(e.target.value)} slotProps={{ htmlInput: { 'aria-label': 'Search the stickers' }, input: { startAdornment: <InputAdornment position="start"><IconSearch size={15} /></InputAdornment> } }} />
+        <TextField
+          size="small"
+          placeholder="header, coffee, coral…"
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+          slotProps={{
+            htmlInput: { 'aria-label': 'Search the stickers' },
+            input: {
+              startAdornment: (
+                <InputAdornment position="start">
+                  <IconSearch size={15} />
+                </InputAdornment>
+              ),
+            },
+          }}
+        />
       </Box>
       <Box sx={{ overflowY: 'auto', flex: 1, px: 1.25, pb: 2, display: 'flex', flexDirection: 'column', gap: 1.25 }}>
-        {shown.pieces.length === 0 && <Typography variant="body2" color="text.secondary">No sticker here is called that. Try a kind, a word or an icon.</Typography>}
-        {sheets.map((sheet) => <SheetView key={sheet.number} sheet={sheet} widest={widest} ledger={ledger} picked={picked} onPick={choose} />)}
-        {shown.pieces.filter(isRoll).map((p) => <Roll key={p.code} piece={p} left={ledger.lengthLeft(p)} picked={picked === p} onPick={choose} unit={context.book.unit} />)}
+        {shown.pieces.length === 0 && (
+          <Typography variant="body2" color="text.secondary">
+            No sticker here is called that. Try a kind, a word or an icon.
+          </Typography>
+        )}
+        {sheets.map((sheet) => (
+          <SheetView key={sheet.number} sheet={sheet} widest={widest} ledger={ledger} picked={picked} onPick={choose} />
+        ))}
+        {shown.pieces.filter(isRoll).map((p) => (
+          <Roll
+            key={p.code}
+            piece={p}
+            left={ledger.lengthLeft(p)}
+            picked={picked === p}
+            onPick={choose}
+            unit={context.book.unit}
+          />
+        ))}
       </Box>
     </Box>
   );
@@ -57,16 +109,36 @@ export function Sheets() {
 
 function matches(p: Piece, search: string): boolean {
   const words = search.trim().toLowerCase().split(/\s+/).filter(Boolean);
-  const text = [p.code, p.kind, traits(p.kind).label, p.words, p.icon, p.motif, p.color, p.foil].join(' ').toLowerCase();
+  const text = [p.code, p.kind, traits(p.kind).label, p.words, p.icon, p.motif, p.color, p.foil]
+    .join(' ')
+    .toLowerCase();
   return words.every((w) => text.includes(w));
 }
 
-const SheetView = memo(function SheetView({ sheet, widest, ledger, picked, onPick }: { sheet: Sheet; widest: number; ledger: Ledger; picked: Piece | null; onPick: (p: Piece) => void }) {
+const SheetView = memo(function SheetView({
+  sheet,
+  widest,
+  ledger,
+  picked,
+  onPick,
+}: {
+  sheet: Sheet;
+  widest: number;
+  ledger: Ledger;
+  picked: Piece | null;
+  onPick: (p: Piece) => void;
+}) {
   const gone = sheet.lying.filter((l) => ledger.partsOf(l.piece, l.copy).length > 0).length;
   return (
     <Box sx={{ contentVisibility: 'auto' }}>
-      <Typography variant="caption" color="text.secondary">Sheet {sheet.number} · {sheet.lying.length - gone} of {sheet.lying.length} left</Typography>
-      <svg viewBox={`0 0 ${sheet.width} ${sheet.height}`} style={{ width: `${(sheet.width / widest) * 100}%`, display: 'block' }} aria-label={`Sheet ${sheet.number}`}>
+      <Typography variant="caption" color="text.secondary">
+        Sheet {sheet.number} · {sheet.lying.length - gone} of {sheet.lying.length} left
+      </Typography>
+      <svg
+        viewBox={`0 0 ${sheet.width} ${sheet.height}`}
+        style={{ width: `${(sheet.width / widest) * 100}%`, display: 'block' }}
+        aria-label={`Sheet ${sheet.number}`}
+      >
         <rect width={sheet.width} height={sheet.height} rx="2" fill="#fff" stroke={GLASS.edge} strokeWidth=".5" />
         {sheet.lying.map(({ piece, copy, x, y, w, h }) => {
           const parts = ledger.partsOf(piece, copy);
@@ -74,15 +146,57 @@ const SheetView = memo(function SheetView({ sheet, widest, ledger, picked, onPic
           const free = parts.length === 0;
           return (
             <g
-              key={`${piece.code}-${copy}`} transform={`translate(${x} ${y})`} role="button" tabIndex={free && copy === firstFree(piece, ledger) ? 0 : -1} aria-label={`${traits(piece.kind).label} ${piece.code} ${piece.words || piece.icon || piece.motif}${free ? '' : ', used'}`} aria-pressed={picked === piece} aria-disabled={!free && !rest?.length}
-              data-testid={free ? 'free-sticker' : 'gap'} style={{ cursor: free ? 'pointer' : 'default', outline: 'none' }} onClick={() => free && onPick(piece)} onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && free && (e.preventDefault(), onPick(piece))}
+              key={`${piece.code}-${copy}`}
+              transform={`translate(${x} ${y})`}
+              role="button"
+              tabIndex={free && copy === firstFree(piece, ledger) ? 0 : -1}
+              aria-label={`${traits(piece.kind).label} ${piece.code} ${piece.words || piece.icon || piece.motif}${free ? '' : ', used'}`}
+              aria-pressed={picked === piece}
+              aria-disabled={!free && !rest?.length}
+              data-testid={free ? 'free-sticker' : 'gap'}
+              style={{ cursor: free ? 'pointer' : 'default', outline: 'none' }}
+              onClick={() => free && onPick(piece)}
+              onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && free && (e.preventDefault(), onPick(piece))}
             >
               <title>{`${traits(piece.kind).label} ${piece.code}, ${piece.width} × ${piece.height} mm`}</title>
-              {!free && <rect width={w} height={h} rx="1" fill={GLASS.milk} stroke="#cfc8b8" strokeWidth=".5" strokeDasharray="1.6 1.2" />}
+              {!free && (
+                <rect
+                  width={w}
+                  height={h}
+                  rx="1"
+                  fill={GLASS.milk}
+                  stroke="#cfc8b8"
+                  strokeWidth=".5"
+                  strokeDasharray="1.6 1.2"
+                />
+              )}
               {free && <use href={`#${symbolId(piece)}`} />}
-              {rest?.map((r) => <svg key={`${r.x}-${r.y}`} x={r.x} y={r.y} width={r.w} height={r.h} viewBox={`${r.x} ${r.y} ${r.w} ${r.h}`} opacity=".75"><use href={`#${symbolId(piece)}`} /></svg>)}
+              {rest?.map((r) => (
+                <svg
+                  key={`${r.x}-${r.y}`}
+                  x={r.x}
+                  y={r.y}
+                  width={r.w}
+                  height={r.h}
+                  viewBox={`${r.x} ${r.y} ${r.w} ${r.h}`}
+                  opacity=".75"
+                >
+                  <use href={`#${symbolId(piece)}`} />
+                </svg>
+              ))}
               <rect width={w} height={h} fill="transparent" />
-              {picked === piece && free && <rect x="-1" y="-1" width={w + 2} height={h + 2} rx="1.5" fill="none" stroke={GLASS.amber} strokeWidth="1.6" />}
+              {picked === piece && free && (
+                <rect
+                  x="-1"
+                  y="-1"
+                  width={w + 2}
+                  height={h + 2}
+                  rx="1.5"
+                  fill="none"
+                  stroke={GLASS.amber}
+                  strokeWidth="1.6"
+                />
+              )}
             </g>
           );
         })}
@@ -97,11 +211,37 @@ function firstFree(piece: Piece, ledger: Ledger): number {
 }
 
 /** Washi on its roll: a piece of it, and how much is left. */
-function Roll({ piece, left, picked, onPick, unit }: { piece: Piece; left: number; picked: boolean; onPick: (p: Piece) => void; unit: 'mm' | 'in' }) {
+function Roll({
+  piece,
+  left,
+  picked,
+  onPick,
+  unit,
+}: {
+  piece: Piece;
+  left: number;
+  picked: boolean;
+  onPick: (p: Piece) => void;
+  unit: 'mm' | 'in';
+}) {
   return (
-    <ButtonBase onClick={() => onPick(piece)} disabled={left < 10} aria-pressed={picked} sx={{ display: 'block', textAlign: 'left', borderRadius: 1, outline: picked ? `2px solid ${GLASS.amber}` : 'none' }}>
-      <svg viewBox={`0 0 110 ${piece.height}`} style={{ width: '100%', display: 'block' }} aria-hidden><use href={`#${symbolId(piece)}`} /></svg>
-      <Typography variant="caption" color="text.secondary">{piece.code}: {ruled(left, unit)} left, {piece.height} mm wide</Typography>
+    <ButtonBase
+      onClick={() => onPick(piece)}
+      disabled={left < 10}
+      aria-pressed={picked}
+      sx={{
+        display: 'block',
+        textAlign: 'left',
+        borderRadius: 1,
+        outline: picked ? `2px solid ${GLASS.amber}` : 'none',
+      }}
+    >
+      <svg viewBox={`0 0 110 ${piece.height}`} style={{ width: '100%', display: 'block' }} aria-hidden>
+        <use href={`#${symbolId(piece)}`} />
+      </svg>
+      <Typography variant="caption" color="text.secondary">
+        {piece.code}: {ruled(left, unit)} left, {piece.height} mm wide
+      </Typography>
     </ButtonBase>
   );
 }

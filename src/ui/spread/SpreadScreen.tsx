@@ -39,7 +39,9 @@ import { SpreadStoreContext, createSpreadStore, pagesShown, useSpread } from './
 import { Tray } from './Tray';
 import { KEYS, useKeys } from './use-keys';
 
-const AlternativesDialog = dynamic(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog), { ssr: false });
+const AlternativesDialog = dynamic(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog), {
+  ssr: false,
+});
 const MannerDialog = dynamic(() => import('./MannerDialog').then((m) => m.MannerDialog), { ssr: false });
 
 /** Drawn in the browser only: sending every sticker's drawing with the page would triple its weight. */
@@ -94,31 +96,111 @@ function Screen() {
       <Box sx={{ height: '100vh', minWidth: 900, display: 'flex', flexDirection: 'column' }}>
         <Head score={placements.length ? Math.round(scoreOf(reviewed.findings).total) : null} />
         {busy ? <LinearProgress color="secondary" aria-label={busy} /> : null}
-        {messages.map((m) => <Alert key={m} severity="warning" onClose={dismiss} sx={{ borderRadius: 0 }}>{m}</Alert>)}
-        {said && <Alert severity="success" onClose={dismiss} sx={{ borderRadius: 0, py: 0 }}>{said}</Alert>}
-        {before && !said && <Alert severity="info" action={<><Button color="inherit" size="small" onClick={() => { setManner(before); dismiss(); }}>Back to {spokenName(before.school)}</Button><Button color="inherit" size="small" onClick={dismiss}>All right</Button></>} sx={{ borderRadius: 0, py: 0 }}>Laid out in {spokenName(context.manner.name)} from here on.</Alert>}
+        {messages.map((m) => (
+          <Alert key={m} severity="warning" onClose={dismiss} sx={{ borderRadius: 0 }}>
+            {m}
+          </Alert>
+        ))}
+        {said && (
+          <Alert severity="success" onClose={dismiss} sx={{ borderRadius: 0, py: 0 }}>
+            {said}
+          </Alert>
+        )}
+        {before && !said && (
+          <Alert
+            severity="info"
+            action={
+              <>
+                <Button
+                  color="inherit"
+                  size="small"
+                  onClick={() => {
+                    setManner(before);
+                    dismiss();
+                  }}
+                >
+                  Back to {spokenName(before.school)}
+                </Button>
+                <Button color="inherit" size="small" onClick={dismiss}>
+                  All right
+                </Button>
+              </>
+            }
+            sx={{ borderRadius: 0, py: 0 }}
+          >
+            Laid out in {spokenName(context.manner.name)} from here on.
+          </Alert>
+        )}
         <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
           <Rail />
           <Sheets />
-          <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', background: '#EFEBE1' }}>
+          <Box
+            component="main"
+            sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', background: '#EFEBE1' }}
+          >
             <Box sx={{ display: 'flex', alignItems: 'center', px: 2, pt: 0.75, gap: 1 }}>
-              <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>{context.book.name} · {spokenName(context.kit.name)}</Typography>
-              <Button size="small" onClick={() => setOthers(true)} disabled={!!busy}>Other ways</Button>
-              <Button size="small" onClick={() => setManners(true)} disabled={!!busy}>Manner: {spokenName(context.manner.name)}{adapted ? ', adapted' : ''}</Button>
-              <ToggleButtonGroup size="small" exclusive value={zoom} onChange={(_, v) => v !== null && setZoom(v)} aria-label="How near">
+              <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }} noWrap>
+                {context.book.name} · {spokenName(context.kit.name)}
+              </Typography>
+              <Button size="small" onClick={() => setOthers(true)} disabled={!!busy}>
+                Other ways
+              </Button>
+              <Button size="small" onClick={() => setManners(true)} disabled={!!busy}>
+                Manner: {spokenName(context.manner.name)}
+                {adapted ? ', adapted' : ''}
+              </Button>
+              <ToggleButtonGroup
+                size="small"
+                exclusive
+                value={zoom}
+                onChange={(_, v) => v !== null && setZoom(v)}
+                aria-label="How near"
+              >
                 <ToggleButton value={0}>{four ? '1–2' : 'Left'}</ToggleButton>
                 <ToggleButton value="both">{four ? 'All' : 'Both'}</ToggleButton>
                 <ToggleButton value={1}>{four ? '3–4' : 'Right'}</ToggleButton>
               </ToggleButtonGroup>
             </Box>
-            <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', px: 1.5, pb: 1, display: 'flex', justifyContent: 'center', alignItems: 'flex-start' }}>
-              <BoardFrame><Board /></BoardFrame>
+            <Box
+              sx={{
+                flex: 1,
+                minHeight: 0,
+                overflow: 'auto',
+                px: 1.5,
+                pb: 1,
+                display: 'flex',
+                justifyContent: 'center',
+                alignItems: 'flex-start',
+              }}
+            >
+              <BoardFrame>
+                <Board />
+              </BoardFrame>
             </Box>
             <Tray />
           </Box>
-          <Box component="aside" sx={{ width: 252, flexShrink: 0, borderLeft: `1px solid ${GLASS.edge}`, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-            <Tabs value={tab} onChange={(_, v: 'items' | 'findings') => setTab(v)} variant="fullWidth" sx={{ minHeight: 42, borderBottom: `1px solid ${GLASS.edge}` }}>
-              <Tab value="items" label={`Items · ${context.week.demands.length}${open && placements.length ? `, ${open} open` : ''}`} sx={{ minHeight: 42, px: 0.5 }} />
+          <Box
+            component="aside"
+            sx={{
+              width: 252,
+              flexShrink: 0,
+              borderLeft: `1px solid ${GLASS.edge}`,
+              display: 'flex',
+              flexDirection: 'column',
+              minHeight: 0,
+            }}
+          >
+            <Tabs
+              value={tab}
+              onChange={(_, v: 'items' | 'findings') => setTab(v)}
+              variant="fullWidth"
+              sx={{ minHeight: 42, borderBottom: `1px solid ${GLASS.edge}` }}
+            >
+              <Tab
+                value="items"
+                label={`Items · ${context.week.demands.length}${open && placements.length ? `, ${open} open` : ''}`}
+                sx={{ minHeight: 42, px: 0.5 }}
+              />
               <Tab value="findings" label={`Findings · ${reviewed.findings.length}`} sx={{ minHeight: 42, px: 0.5 }} />
             </Tabs>
             {tab === 'items' ? <Items /> : <Findings />}
@@ -134,8 +216,19 @@ function BoardFrame({ children }: { children: React.ReactNode }) {
   const book = useSpread((s) => s.context.book);
   const zoom = useSpread((s) => s.zoom);
   const shown = pagesShown(book.pages.length, zoom);
-  const shape = shown.reduce((w, i) => w + (book.pages[i]?.width ?? 0), 0) / (Math.max(...book.pages.map((p) => p.height)) + 12);
-  return <Box sx={{ width: '100%', maxWidth: shown.length > 1 ? `calc((100vh - 292px) * ${shape.toFixed(3)})` : 'none', minWidth: 460 }}>{children}</Box>;
+  const shape =
+    shown.reduce((w, i) => w + (book.pages[i]?.width ?? 0), 0) / (Math.max(...book.pages.map((p) => p.height)) + 12);
+  return (
+    <Box
+      sx={{
+        width: '100%',
+        maxWidth: shown.length > 1 ? `calc((100vh - 292px) * ${shape.toFixed(3)})` : 'none',
+        minWidth: 460,
+      }}
+    >
+      {children}
+    </Box>
+  );
 }
 
 function Head({ score }: { score: number | null }) {
@@ -161,38 +254,103 @@ function Head({ score }: { score: number | null }) {
     <TopBar
       title={
         <>
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>{spokenWeek(days)}</Typography>
-          <Typography variant="caption" aria-live="polite" data-testid="saved" sx={{ opacity: 0.85 }}>{busy ?? (saving === 'saved' ? 'saved' : saving === 'saving' ? 'saving…' : 'not saved')}</Typography>
-          {score !== null && <Tooltip title="100, less what the findings cost"><Typography variant="caption" sx={{ opacity: 0.85 }}>score {score}</Typography></Tooltip>}
+          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
+            {spokenWeek(days)}
+          </Typography>
+          <Typography variant="caption" aria-live="polite" data-testid="saved" sx={{ opacity: 0.85 }}>
+            {busy ?? (saving === 'saved' ? 'saved' : saving === 'saving' ? 'saving…' : 'not saved')}
+          </Typography>
+          {score !== null && (
+            <Tooltip title="100, less what the findings cost">
+              <Typography variant="caption" sx={{ opacity: 0.85 }}>
+                score {score}
+              </Typography>
+            </Tooltip>
+          )}
         </>
       }
     >
-      <Tooltip title="The keys"><IconButton color="inherit" aria-label="The keys" onClick={() => setKeys(true)}><IconKeyboard size={20} /></IconButton></Tooltip>
-      <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}><span><IconButton color="inherit" aria-label="Undo" disabled={!history.undo} onClick={() => travel('undo')}><IconArrowBackUp size={20} /></IconButton></span></Tooltip>
-      <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}><span><IconButton color="inherit" aria-label="Redo" disabled={!history.redo} onClick={() => travel('redo')}><IconArrowForwardUp size={20} /></IconButton></span></Tooltip>
-      <Button color="inherit" onClick={() => setAsking(true)} disabled={!!busy}>Begin anew</Button>
-      <Button variant={any ? 'outlined' : 'contained'} color={any ? 'inherit' : 'secondary'} sx={any ? { background: 'transparent', borderColor: '#ffffff66' } : {}} onClick={() => arrange('rest')} disabled={!!busy}>{any ? 'Arrange the rest' : 'Arrange the week'}</Button>
-      {any && <Button component={Link} href={`/spreads/${id}/bench`} variant="contained" color="secondary">To the bench</Button>}
+      <Tooltip title="The keys">
+        <IconButton color="inherit" aria-label="The keys" onClick={() => setKeys(true)}>
+          <IconKeyboard size={20} />
+        </IconButton>
+      </Tooltip>
+      <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}>
+        <span>
+          <IconButton color="inherit" aria-label="Undo" disabled={!history.undo} onClick={() => travel('undo')}>
+            <IconArrowBackUp size={20} />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}>
+        <span>
+          <IconButton color="inherit" aria-label="Redo" disabled={!history.redo} onClick={() => travel('redo')}>
+            <IconArrowForwardUp size={20} />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Button color="inherit" onClick={() => setAsking(true)} disabled={!!busy}>
+        Begin anew
+      </Button>
+      <Button
+        variant={any ? 'outlined' : 'contained'}
+        color={any ? 'inherit' : 'secondary'}
+        sx={any ? { background: 'transparent', borderColor: '#ffffff66' } : {}}
+        onClick={() => arrange('rest')}
+        disabled={!!busy}
+      >
+        {any ? 'Arrange the rest' : 'Arrange the week'}
+      </Button>
+      {any && (
+        <Button component={Link} href={`/spreads/${id}/bench`} variant="contained" color="secondary">
+          To the bench
+        </Button>
+      )}
       <Dialog open={asking} onClose={() => setAsking(false)}>
         <DialogTitle>Begin this week anew?</DialogTitle>
         <DialogContent>
           <Typography>Everything that is not locked is lifted and arranged again. Undo brings it back.</Typography>
-          <Typography color="text.secondary" sx={{ mt: 1.5 }}>To choose another book or kit, give the week up: its spread goes for good, its stickers are free again.</Typography>
+          <Typography color="text.secondary" sx={{ mt: 1.5 }}>
+            To choose another book or kit, give the week up: its spread goes for good, its stickers are free again.
+          </Typography>
         </DialogContent>
         <DialogActions>
-          <Button color="error" onClick={giveUp} sx={{ mr: 'auto' }}>Give the week up</Button>
+          <Button color="error" onClick={giveUp} sx={{ mr: 'auto' }}>
+            Give the week up
+          </Button>
           <Button onClick={() => setAsking(false)}>Keep it</Button>
-          <Button variant="contained" color="secondary" onClick={() => { setAsking(false); arrange('anew'); }}>Arrange anew</Button>
+          <Button
+            variant="contained"
+            color="secondary"
+            onClick={() => {
+              setAsking(false);
+              arrange('anew');
+            }}
+          >
+            Arrange anew
+          </Button>
         </DialogActions>
       </Dialog>
       <Dialog open={keys} onClose={() => setKeys(false)}>
         <DialogTitle>The keys</DialogTitle>
         <DialogContent>
-          <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}>
-            {KEYS.map(([key, what]) => [<Box component="dt" key={key} sx={{ fontWeight: 600 }}>{key}</Box>, <Box component="dd" key={`${key}-`} sx={{ m: 0 }}>{what}</Box>])}
+          <Box
+            component="dl"
+            sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}
+          >
+            {KEYS.map(([key, what]) => [
+              <Box component="dt" key={key} sx={{ fontWeight: 600 }}>
+                {key}
+              </Box>,
+              <Box component="dd" key={`${key}-`} sx={{ m: 0 }}>
+                {what}
+              </Box>,
+            ])}
           </Box>
         </DialogContent>
-        <DialogActions><Button onClick={() => setKeys(false)}>Close</Button></DialogActions>
+        <DialogActions>
+          <Button onClick={() => setKeys(false)}>Close</Button>
+        </DialogActions>
       </Dialog>
     </TopBar>
   );

@@ -18,26 +18,40 @@ export function Studs({ page }: { page: number }) {
   return (
     <g>
       <defs>
-        <radialGradient id="stud" cx=".35" cy=".3" r=".8"><stop offset="0" stopColor="#ffffff" /><stop offset=".25" stopColor="#6d918b" /><stop offset=".75" stopColor={GLASS.bottle} /></radialGradient>
+        <radialGradient id="stud" cx=".35" cy=".3" r=".8">
+          <stop offset="0" stopColor="#ffffff" />
+          <stop offset=".25" stopColor="#6d918b" />
+          <stop offset=".75" stopColor={GLASS.bottle} />
+        </radialGradient>
       </defs>
-      {context.book.regions.filter((r) => r.kind === 'day' && r.page === page).map((column) => {
-        const used = usedHeight(placements.filter((p) => p.page === page && p.layer === 0).flatMap((p) => intersect(footprint(p), column) ?? []));
-        const count = Math.max(1, Math.round(column.h / STUD));
-        const raised = Math.min(count, Math.round((used / column.h) * count));
-        const perRow = Math.max(1, Math.floor(column.w / PITCH));
-        const start = column.x + (column.w - (Math.min(count, perRow) - 1) * PITCH) / 2;
-        const label = `${longDay(context.week.days[column.day ?? 0] as string)}: ${ruled(used, context.book.unit)} of ${ruled(column.h, context.book.unit)} used`;
-        return (
-          <g key={column.id} role="img" aria-label={label}>
-            <title>{label}</title>
-            <rect x={column.x} y={-10} width={column.w} height={9} fill="transparent" />
-            {Array.from({ length: count }, (_, i) => {
-              const [cx, cy] = [start + (i % perRow) * PITCH, -8 + Math.floor(i / perRow) * PITCH];
-              return i < raised ? <circle key={i} cx={cx} cy={cy} r="1.45" fill="url(#stud)" /> : <circle key={i} cx={cx} cy={cy} r="1.3" fill={GLASS.milk} stroke="#b9b3a4" strokeWidth=".35" />;
-            })}
-          </g>
-        );
-      })}
+      {context.book.regions
+        .filter((r) => r.kind === 'day' && r.page === page)
+        .map((column) => {
+          const used = usedHeight(
+            placements
+              .filter((p) => p.page === page && p.layer === 0)
+              .flatMap((p) => intersect(footprint(p), column) ?? []),
+          );
+          const count = Math.max(1, Math.round(column.h / STUD));
+          const raised = Math.min(count, Math.round((used / column.h) * count));
+          const perRow = Math.max(1, Math.floor(column.w / PITCH));
+          const start = column.x + (column.w - (Math.min(count, perRow) - 1) * PITCH) / 2;
+          const label = `${longDay(context.week.days[column.day ?? 0] as string)}: ${ruled(used, context.book.unit)} of ${ruled(column.h, context.book.unit)} used`;
+          return (
+            <g key={column.id} role="img" aria-label={label}>
+              <title>{label}</title>
+              <rect x={column.x} y={-10} width={column.w} height={9} fill="transparent" />
+              {Array.from({ length: count }, (_, i) => {
+                const [cx, cy] = [start + (i % perRow) * PITCH, -8 + Math.floor(i / perRow) * PITCH];
+                return i < raised ? (
+                  <circle key={i} cx={cx} cy={cy} r="1.45" fill="url(#stud)" />
+                ) : (
+                  <circle key={i} cx={cx} cy={cy} r="1.3" fill={GLASS.milk} stroke="#b9b3a4" strokeWidth=".35" />
+                );
+              })}
+            </g>
+          );
+        })}
     </g>
   );
 }

@@ -36,8 +36,29 @@ export function Tray() {
   const { view } = useReview();
   const piece = placement && view.pieceOf(placement);
   return (
-    <Box component="section" aria-label="In hand" sx={{ borderTop: `1px solid ${GLASS.edge}`, background: GLASS.paper, px: 2, py: 1.25, minHeight: 172, maxHeight: 230, flexShrink: 0, overflowY: 'auto' }}>
-      {picked ? <PickedTray piece={picked} /> : placement && piece ? <PlacedTray key={selected} placement={placement} piece={piece} /> : step === 'Finish' && view.placements.length > 0 ? <Balance /> : <EmptyTray />}
+    <Box
+      component="section"
+      aria-label="In hand"
+      sx={{
+        borderTop: `1px solid ${GLASS.edge}`,
+        background: GLASS.paper,
+        px: 2,
+        py: 1.25,
+        minHeight: 172,
+        maxHeight: 230,
+        flexShrink: 0,
+        overflowY: 'auto',
+      }}
+    >
+      {picked ? (
+        <PickedTray piece={picked} />
+      ) : placement && piece ? (
+        <PlacedTray key={selected} placement={placement} piece={piece} />
+      ) : step === 'Finish' && view.placements.length > 0 ? (
+        <Balance />
+      ) : (
+        <EmptyTray />
+      )}
     </Box>
   );
 }
@@ -63,8 +84,17 @@ function PickedTray({ piece }: { piece: Piece }) {
       <Picture piece={piece} size={92} />
       <Box sx={{ flex: 1 }}>
         <Typography variant="h3">{titled(piece)}</Typography>
-        <Typography variant="body2" color="text.secondary">{piece.width} × {piece.height} mm · {piece.finish.replace('-', ', ')} · {spots.length ? `it may go to ${spots.length} ${spots.length === 1 ? 'place' : 'places'}, shown in amber` : 'there is no free place for it now'}</Typography>
-        <Box component="ul" sx={{ m: 0, mt: 0.75, pl: 2, columns: 2, fontSize: 12.5, color: GLASS.quiet }}>{spots.map((s) => <li key={`${s.page}-${s.x}-${s.y}`}>{s.say}</li>)}</Box>
+        <Typography variant="body2" color="text.secondary">
+          {piece.width} × {piece.height} mm · {piece.finish.replace('-', ', ')} ·{' '}
+          {spots.length
+            ? `it may go to ${spots.length} ${spots.length === 1 ? 'place' : 'places'}, shown in amber`
+            : 'there is no free place for it now'}
+        </Typography>
+        <Box component="ul" sx={{ m: 0, mt: 0.75, pl: 2, columns: 2, fontSize: 12.5, color: GLASS.quiet }}>
+          {spots.map((s) => (
+            <li key={`${s.page}-${s.x}-${s.y}`}>{s.say}</li>
+          ))}
+        </Box>
       </Box>
       <Button onClick={() => pick(null)}>Put it back</Button>
     </Box>
@@ -89,38 +119,121 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
     <Box sx={{ display: 'flex', gap: 2 }}>
       <Picture piece={piece} size={92} />
       <Box sx={{ width: 258, flexShrink: 0 }}>
-        <Typography variant="h3" noWrap title={titled(piece)}>{titled(piece)}</Typography>
-        <Typography variant="body2" color="text.secondary">{pageName(context.book, p.page)}, {measuredFrom(context.book, p)}</Typography>
-        <Typography variant="body2" color="text.secondary">{ruled(p.w, unit)} × {ruled(p.h, unit)}{p.cut ? `, cut from ${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}` : ''}</Typography>
+        <Typography variant="h3" noWrap title={titled(piece)}>
+          {titled(piece)}
+        </Typography>
+        <Typography variant="body2" color="text.secondary">
+          {pageName(context.book, p.page)}, {measuredFrom(context.book, p)}
+        </Typography>
+        <Typography variant="body2" color="text.secondary">
+          {ruled(p.w, unit)} × {ruled(p.h, unit)}
+          {p.cut ? `, cut from ${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}` : ''}
+        </Typography>
         {writes && (
-          <TextField size="small" multiline maxRows={2} fullWidth label={p.ink ? `Written with ${p.ink}` : 'To be written'} value={text} disabled={p.locked} sx={{ mt: 1.25 }} onChange={(e) => setText(e.target.value)} onBlur={() => edit(writeOn(context, p, text))} onKeyDown={(e) => { e.stopPropagation(); if (e.key === 'Enter' && !e.shiftKey) { e.preventDefault(); (e.target as HTMLElement).blur(); } }} slotProps={{ htmlInput: { maxLength: 400 } }} />
+          <TextField
+            size="small"
+            multiline
+            maxRows={2}
+            fullWidth
+            label={p.ink ? `Written with ${p.ink}` : 'To be written'}
+            value={text}
+            disabled={p.locked}
+            sx={{ mt: 1.25 }}
+            onChange={(e) => setText(e.target.value)}
+            onBlur={() => edit(writeOn(context, p, text))}
+            onKeyDown={(e) => {
+              e.stopPropagation();
+              if (e.key === 'Enter' && !e.shiftKey) {
+                e.preventDefault();
+                (e.target as HTMLElement).blur();
+              }
+            }}
+            slotProps={{ htmlInput: { maxLength: 400 } }}
+          />
         )}
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Typography variant="caption" color="text.secondary">{p.locked ? 'Locked: it is stuck down already' : swaps.length ? 'Swap it for' : 'Nothing else fits in its stead'}</Typography>
+        <Typography variant="caption" color="text.secondary">
+          {p.locked
+            ? 'Locked: it is stuck down already'
+            : swaps.length
+              ? 'Swap it for'
+              : 'Nothing else fits in its stead'}
+        </Typography>
         <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto', py: 0.75, pl: 0.25 }}>
-          {!p.locked && swaps.map(({ piece: other, left }) => (
-            <ButtonBase key={pieceKey(other)} data-testid="swap" aria-label={`Swap for ${titled(other)}`} onClick={() => edit(swapPiece(context, placements, p.id, other))} sx={{ flexDirection: 'column', gap: 0.25, p: 0.5, borderRadius: 1, border: `1px solid ${GLASS.edge}`, flexShrink: 0, '&:hover': { borderColor: GLASS.amber } }}>
-              <Picture piece={other} size={Math.min(84, Math.max(22, other.width * 1.5))} />
-              <Box component="span" sx={{ fontSize: 10.5, color: GLASS.quiet }}>{other.code} · {left}</Box>
-            </ButtonBase>
-          ))}
+          {!p.locked &&
+            swaps.map(({ piece: other, left }) => (
+              <ButtonBase
+                key={pieceKey(other)}
+                data-testid="swap"
+                aria-label={`Swap for ${titled(other)}`}
+                onClick={() => edit(swapPiece(context, placements, p.id, other))}
+                sx={{
+                  flexDirection: 'column',
+                  gap: 0.25,
+                  p: 0.5,
+                  borderRadius: 1,
+                  border: `1px solid ${GLASS.edge}`,
+                  flexShrink: 0,
+                  '&:hover': { borderColor: GLASS.amber },
+                }}
+              >
+                <Picture piece={other} size={Math.min(84, Math.max(22, other.width * 1.5))} />
+                <Box component="span" sx={{ fontSize: 10.5, color: GLASS.quiet }}>
+                  {other.code} · {left}
+                </Box>
+              </ButtonBase>
+            ))}
         </Box>
         <Box sx={{ display: 'flex', gap: 0.5, mt: 0.5, flexWrap: 'wrap' }}>
-          <Button size="small" startIcon={<IconRotateClockwise size={15} />} disabled={p.locked} onClick={() => edit(turnPiece(context, p))}>Turn</Button>
-          <Button size="small" startIcon={p.locked ? <IconLockOpen size={15} /> : <IconLock size={15} />} onClick={() => edit(lockPiece(context, p))}>{p.locked ? 'Unlock' : 'Lock'}</Button>
-          <Button size="small" onClick={() => mishap(p.id, 'spoiled')}>It was spoiled</Button>
-          <Button size="small" onClick={() => mishap(p.id, 'out')}>I have none left</Button>
-          <Button size="small" color="error" startIcon={<IconTrash size={15} />} disabled={p.locked} onClick={() => edit(removePiece(context, placements, p.id))}>Take off</Button>
+          <Button
+            size="small"
+            startIcon={<IconRotateClockwise size={15} />}
+            disabled={p.locked}
+            onClick={() => edit(turnPiece(context, p))}
+          >
+            Turn
+          </Button>
+          <Button
+            size="small"
+            startIcon={p.locked ? <IconLockOpen size={15} /> : <IconLock size={15} />}
+            onClick={() => edit(lockPiece(context, p))}
+          >
+            {p.locked ? 'Unlock' : 'Lock'}
+          </Button>
+          <Button size="small" onClick={() => mishap(p.id, 'spoiled')}>
+            It was spoiled
+          </Button>
+          <Button size="small" onClick={() => mishap(p.id, 'out')}>
+            I have none left
+          </Button>
+          <Button
+            size="small"
+            color="error"
+            startIcon={<IconTrash size={15} />}
+            disabled={p.locked}
+            onClick={() => edit(removePiece(context, placements, p.id))}
+          >
+            Take off
+          </Button>
         </Box>
       </Box>
     </Box>
   );
 }
 
-const titled = (p: Piece): string => `${traits(p.kind).label} ${p.code}${p.words ? ` “${p.words}”` : p.icon ? `, ${p.icon}` : p.motif ? `, ${p.motif}` : ''}`;
+const titled = (p: Piece): string =>
+  `${traits(p.kind).label} ${p.code}${p.words ? ` “${p.words}”` : p.icon ? `, ${p.icon}` : p.motif ? `, ${p.motif}` : ''}`;
 
 function Picture({ piece, size }: { piece: Piece; size: number }) {
   const w = Math.min(piece.width, 80);
-  return <svg viewBox={`0 0 ${w} ${piece.height}`} style={{ width: size, height: Math.min(size * 1.25, (size * piece.height) / w), flexShrink: 0 }} aria-hidden><use href={`#${symbolId(piece)}`} /></svg>;
+  return (
+    <svg
+      viewBox={`0 0 ${w} ${piece.height}`}
+      style={{ width: size, height: Math.min(size * 1.25, (size * piece.height) / w), flexShrink: 0 }}
+      aria-hidden
+    >
+      <use href={`#${symbolId(piece)}`} />
+    </svg>
+  );
 }

@@ -17,7 +17,10 @@ import { useSpread } from './store';
 
 const SHOWN = 6;
 
-/** The colors that the week wears, the most seen first; each can be changed for another of the kit's, all over the spread. */
+/**
+ * The colors that the week wears, the most seen first; each can be changed for another of the kit's, all over the
+ * spread.
+ */
 export function WeekColors() {
   const { view } = useReview();
   const swapsOf = useSpread((s) => s.colorSwapsOf);
@@ -27,25 +30,67 @@ export function WeekColors() {
   const ask = (color: Hex, at: HTMLElement) => {
     setOpen({ color, at });
     setSwaps(null);
-    swapsOf(color).then(setSwaps).catch(() => setSwaps([]));
+    swapsOf(color)
+      .then(setSwaps)
+      .catch(() => setSwaps([]));
   };
   return (
     <Box sx={{ width: 168, flexShrink: 0 }} data-testid="week-colors">
-      <Typography variant="body2" sx={{ fontWeight: 600 }}>Colors of the week</Typography>
-      {colorAreas(view, view.placements).slice(0, SHOWN).map(({ color, pieces }) => (
-        <ButtonBase key={color} onClick={(e) => ask(color, e.currentTarget)} aria-haspopup="menu" sx={{ display: 'flex', width: '100%', justifyContent: 'flex-start', gap: 0.75, px: 0.5, py: 0.1, borderRadius: 1, '&:hover': { background: GLASS.bottleSoft } }}>
-          <Swatch color={color} />
-          <Typography variant="caption" noWrap sx={{ flex: 1, textAlign: 'left' }}>{colorName(color)}</Typography>
-          <Typography variant="caption" color="text.secondary">{pieces}</Typography>
-        </ButtonBase>
-      ))}
+      <Typography variant="body2" sx={{ fontWeight: 600 }}>
+        Colors of the week
+      </Typography>
+      {colorAreas(view, view.placements)
+        .slice(0, SHOWN)
+        .map(({ color, pieces }) => (
+          <ButtonBase
+            key={color}
+            onClick={(e) => ask(color, e.currentTarget)}
+            aria-haspopup="menu"
+            sx={{
+              display: 'flex',
+              width: '100%',
+              justifyContent: 'flex-start',
+              gap: 0.75,
+              px: 0.5,
+              py: 0.1,
+              borderRadius: 1,
+              '&:hover': { background: GLASS.bottleSoft },
+            }}
+          >
+            <Swatch color={color} />
+            <Typography variant="caption" noWrap sx={{ flex: 1, textAlign: 'left' }}>
+              {colorName(color)}
+            </Typography>
+            <Typography variant="caption" color="text.secondary">
+              {pieces}
+            </Typography>
+          </ButtonBase>
+        ))}
       <Menu open={open !== null} anchorEl={open?.at ?? null} onClose={() => setOpen(null)}>
-        {open && <Typography variant="caption" component="li" sx={{ px: 2, py: 0.5, display: 'block', fontWeight: 600 }}>Change {colorName(open.color)} to</Typography>}
-        {swaps === null && <MenuItem disabled><CircularProgress size={14} sx={{ mr: 1 }} /> counting what would change…</MenuItem>}
+        {open && (
+          <Typography variant="caption" component="li" sx={{ px: 2, py: 0.5, display: 'block', fontWeight: 600 }}>
+            Change {colorName(open.color)} to
+          </Typography>
+        )}
+        {swaps === null && (
+          <MenuItem disabled>
+            <CircularProgress size={14} sx={{ mr: 1 }} /> counting what would change…
+          </MenuItem>
+        )}
         {swaps?.length === 0 && <MenuItem disabled>Nothing of another color fits in these places.</MenuItem>}
         {swaps?.map((s) => (
-          <MenuItem key={s.to} onClick={() => { setOpen(null); recolor(s); }} sx={{ gap: 1 }}>
-            <Swatch color={s.to} /> {colorName(s.to)} <Typography variant="caption" color="text.secondary">{s.swapped} of {s.swapped + s.left} pieces</Typography>
+          <MenuItem
+            key={s.to}
+            onClick={() => {
+              setOpen(null);
+              recolor(s);
+            }}
+            sx={{ gap: 1 }}
+          >
+            <Swatch color={s.to} /> {colorName(s.to)}{' '}
+            <Typography variant="caption" color="text.secondary">
+              {s.swapped} of {s.swapped + s.left} pieces
+            </Typography>
           </MenuItem>
         ))}
       </Menu>
@@ -53,4 +98,16 @@ export function WeekColors() {
   );
 }
 
-const Swatch = ({ color }: { color: Hex }) => <Box component="span" sx={{ width: 13, height: 13, borderRadius: '50%', background: color, border: `1px solid ${GLASS.edge}`, flexShrink: 0 }} />;
+const Swatch = ({ color }: { color: Hex }) => (
+  <Box
+    component="span"
+    sx={{
+      width: 13,
+      height: 13,
+      borderRadius: '50%',
+      background: color,
+      border: `1px solid ${GLASS.edge}`,
+      flexShrink: 0,
+    }}
+  />
+);

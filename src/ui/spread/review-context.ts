@@ -20,7 +20,17 @@ export function useReview(): Reviewed {
   return reviewed;
 }
 
-const STEPS_BY_RULE: Readonly<Record<string, StepName>> = { B: 'Base', F: 'Days', D: 'Days', C: 'Boxes', L: 'Days', W: 'Finish', K: 'Kit', P: 'Bench', R: 'Bench' };
+const STEPS_BY_RULE: Readonly<Record<string, StepName>> = {
+  B: 'Base',
+  F: 'Days',
+  D: 'Days',
+  C: 'Boxes',
+  L: 'Days',
+  W: 'Finish',
+  K: 'Kit',
+  P: 'Bench',
+  R: 'Bench',
+};
 
 /** The step of the work that a finding belongs to. */
 export const stepOf = (f: Finding): StepName => STEPS_BY_RULE[f.rule[0] as string] ?? 'Days';

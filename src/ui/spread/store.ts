@@ -99,7 +99,10 @@ export interface MannerChoice {
 }
 
 let worker: Remote<ArrangeService> | null = null;
-const arranger = (): Remote<ArrangeService> => (worker ??= wrap<ArrangeService>(new Worker(new URL('../../workers/arrange.worker.ts', import.meta.url), { type: 'module' })));
+const arranger = (): Remote<ArrangeService> =>
+  (worker ??= wrap<ArrangeService>(
+    new Worker(new URL('../../workers/arrange.worker.ts', import.meta.url), { type: 'module' }),
+  ));
 
 /**
  * The spread screen's state. An edit is seen at once and saved in order, one after the other; when one fails,
@@ -114,17 +117,35 @@ export function createSpreadStore(data: SpreadData) {
     };
     const enqueue = (task: () => Promise<void>): void => {
       set({ saving: 'saving', messages: [] });
-      queue = queue.then(task).catch((error: unknown) => fail([`The server could not be reached: ${error instanceof Error ? error.message : String(error)}. What is shown is what was last saved.`]));
+      queue = queue
+        .then(task)
+        .catch((error: unknown) =>
+          fail([
+            `The server could not be reached: ${error instanceof Error ? error.message : String(error)}. What is shown is what was last saved.`,
+          ]),
+        );
     };
     return {
       data,
       context: contextFrom(data.context),
       placements: data.placements,
       history: data.history,
-      selected: null, picked: null, finding: null, step: null, zoom: 'both', saving: 'saved', busy: null, messages: [], mannerBefore: null, waved: data.waved, said: null, changed: [],
+      selected: null,
+      picked: null,
+      finding: null,
+      step: null,
+      zoom: 'both',
+      saving: 'saved',
+      busy: null,
+      messages: [],
+      mannerBefore: null,
+      waved: data.waved,
+      said: null,
+      changed: [],
       select: (selected) => set({ selected, picked: null }),
       pick: (picked) => set({ picked, selected: null }),
-      show: (finding) => set({ finding, ...(finding?.placements[0] ? { selected: finding.placements[0], picked: null } : {}) }),
+      show: (finding) =>
+        set({ finding, ...(finding?.placements[0] ? { selected: finding.placements[0], picked: null } : {}) }),
       setStep: (step) => set({ step }),
       setZoom: (zoom) => set({ zoom }),
       dismiss: () => set({ messages: [], mannerBefore: null, said: null, changed: [] }),
@@ -132,7 +153,12 @@ export function createSpreadStore(data: SpreadData) {
       edit: (change) => {
         if (!change || !applies(get().placements, change)) return;
         const placements = apply(get().placements, change);
-        set({ placements, history: { ...get().history, undo: change.label, redo: null }, finding: null, selected: placements.some((p) => p.id === get().selected) ? get().selected : null });
+        set({
+          placements,
+          history: { ...get().history, undo: change.label, redo: null },
+          finding: null,
+          selected: placements.some((p) => p.id === get().selected) ? get().selected : null,
+        });
         enqueue(async () => {
           const saved = await saveEdit({ spreadId: data.id, change });
           if (!saved.ok) return fail(saved.messages);
@@ -151,7 +177,8 @@ export function createSpreadStore(data: SpreadData) {
           if (!made.ok) return fail(made.messages);
           if (!made.value) return set({ saving: 'saved' });
           const { change, history } = made.value;
-          if (!applies(get().placements, change)) return fail(['This spread was changed in another window. It has been loaded anew.']);
+          if (!applies(get().placements, change))
+            return fail(['This spread was changed in another window. It has been loaded anew.']);
           set({ placements: apply(get().placements, change), history, saving: 'saved', selected: null, finding: null });
         });
       },
@@ -159,52 +186,93 @@ export function createSpreadStore(data: SpreadData) {
         if (get().busy) return;
         set({ busy: how === 'rest' ? 'Arranging what is open…' : 'Arranging anew…', selected: null, picked: null });
         const { placements } = get();
-        arranger()[how](get().data.context, placements as Placement[])
+        arranger()
+          [how](get().data.context, placements as Placement[])
           .then((change) => {
             set({ busy: null });
             if (change) get().edit(change as Change);
-            else set({ messages: ['Nothing more could be placed: what is still open has no room, or no sticker. The findings say why.'] });
+            else
+              set({
+                messages: [
+                  'Nothing more could be placed: what is still open has no room, or no sticker. The findings say why.',
+                ],
+              });
           })
-          .catch((error: unknown) => set({ busy: null, messages: [`The arranging stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
+          .catch((error: unknown) =>
+            set({
+              busy: null,
+              messages: [
+                `The arranging stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`,
+              ],
+            }),
+          );
       },
       arrangeDay: (day) => {
         if (get().busy) return;
         set({ busy: 'Arranging the day…', selected: null, picked: null });
-        arranger().day(get().data.context, get().placements as Placement[], day)
+        arranger()
+          .day(get().data.context, get().placements as Placement[], day)
           .then((change) => {
             set({ busy: null });
             if (change) get().edit(change as Change);
           })
-          .catch((error: unknown) => set({ busy: null, messages: [`The arranging stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
+          .catch((error: unknown) =>
+            set({
+              busy: null,
+              messages: [
+                `The arranging stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`,
+              ],
+            }),
+          );
       },
-      wave: (key, wanted) => enqueue(async () => {
-        const made = await waveThrough({ spreadId: data.id, key, wanted });
-        if (!made.ok) return fail(made.messages);
-        set({ waved: made.value, saving: 'saved', finding: null });
-      }),
-      remediesOf: async (finding) => (await arranger().remedies(get().data.context, get().placements as Placement[], finding)) as readonly Remedy[],
+      wave: (key, wanted) =>
+        enqueue(async () => {
+          const made = await waveThrough({ spreadId: data.id, key, wanted });
+          if (!made.ok) return fail(made.messages);
+          set({ waved: made.value, saving: 'saved', finding: null });
+        }),
+      remediesOf: async (finding) =>
+        (await arranger().remedies(get().data.context, get().placements as Placement[], finding)) as readonly Remedy[],
       remedy: ({ change, patch, label }) => {
         if (change) get().edit(change);
         const { own, context } = get().data;
-        if (patch?.options || patch?.ways) get().setManner({ school: context.manner, options: { ...own.options, ...patch.options }, ways: { ...own.ways, ...patch.ways } });
-        if (patch?.ticked || patch?.bothMeant || patch?.moved) enqueue(async () => {
-          const { ticked, bothMeant = [], moved } = patch;
-          const made = ticked ? await tickStep({ spreadId: data.id, step: ticked, done: true })
-            : moved ? await moveItems({ items: [{ uid: moved.uid, on: moved.on }], to: moved.to })
-            : await keepBoth({ pairs: bothMeant.map(([one, other]) => ({ one, other })) });
-          if (!made.ok) return fail(made.messages);
-          const now = get().data;
-          const fresh = { ...now.context, week: patchedWeek(now.context.week, patch), ticked: [...(now.context.ticked ?? []), ...(ticked ? [ticked] : [])] };
-          set({ data: { ...now, context: fresh }, context: contextFrom(fresh), saving: 'saved', finding: null });
-        });
+        if (patch?.options || patch?.ways)
+          get().setManner({
+            school: context.manner,
+            options: { ...own.options, ...patch.options },
+            ways: { ...own.ways, ...patch.ways },
+          });
+        if (patch?.ticked || patch?.bothMeant || patch?.moved)
+          enqueue(async () => {
+            const { ticked, bothMeant = [], moved } = patch;
+            const made = ticked
+              ? await tickStep({ spreadId: data.id, step: ticked, done: true })
+              : moved
+                ? await moveItems({ items: [{ uid: moved.uid, on: moved.on }], to: moved.to })
+                : await keepBoth({ pairs: bothMeant.map(([one, other]) => ({ one, other })) });
+            if (!made.ok) return fail(made.messages);
+            const now = get().data;
+            const fresh = {
+              ...now.context,
+              week: patchedWeek(now.context.week, patch),
+              ticked: [...(now.context.ticked ?? []), ...(ticked ? [ticked] : [])],
+            };
+            set({ data: { ...now, context: fresh }, context: contextFrom(fresh), saving: 'saved', finding: null });
+          });
         set({ said: label });
       },
-      colorSwapsOf: async (from) => (await arranger().colors(get().data.context, get().placements as Placement[], from)) as readonly ColorSwap[],
+      colorSwapsOf: async (from) =>
+        (await arranger().colors(get().data.context, get().placements as Placement[], from)) as readonly ColorSwap[],
       recolor: ({ change, swapped, left }) => {
         get().edit(change);
-        set({ said: `${change.label}: ${swapped} ${swapped === 1 ? 'piece' : 'pieces'} changed, nothing moved.${left ? ` ${left} stay: nothing of that color fits there, or they are stuck down.` : ''}`, changed: change.after.map((p) => p.id), selected: null });
+        set({
+          said: `${change.label}: ${swapped} ${swapped === 1 ? 'piece' : 'pieces'} changed, nothing moved.${left ? ` ${left} stay: nothing of that color fits there, or they are stuck down.` : ''}`,
+          changed: change.after.map((p) => p.id),
+          selected: null,
+        });
       },
-      alternatives: async () => (await arranger().alternatives(get().data.context, get().placements as Placement[])) as readonly Alternative[],
+      alternatives: async () =>
+        (await arranger().alternatives(get().data.context, get().placements as Placement[])) as readonly Alternative[],
       choose: (sources, from) => {
         const main = sources[from[0] ?? 0];
         if (!main) return;
@@ -212,38 +280,85 @@ export function createSpreadStore(data: SpreadData) {
         const label = new Set(from).size > 1 ? 'Lay the week out from several' : 'Lay the week out otherwise';
         set({ busy: 'Laying it out…' });
         const changed = Object.keys({ ...main.options, ...main.ways }).length > 0;
-        if (changed) get().setManner({ school: context.manner, options: { ...own.options, ...main.options }, ways: { ...own.ways, ...main.ways } });
-        queue = queue.then(async () => {
-          const order = [main, ...sources.filter((s) => s !== main)];
-          const change = await arranger().mix(get().data.context, get().placements as Placement[], order.map((s) => s.placements as Placement[]), from.map((n) => order.indexOf(sources[n] as Alternative)), label);
-          set({ busy: null });
-          get().edit(change as Change);
-          set({ said: `${label}: ${main.says}` });
-        }).catch((error: unknown) => set({ busy: null, messages: [`It stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
+        if (changed)
+          get().setManner({
+            school: context.manner,
+            options: { ...own.options, ...main.options },
+            ways: { ...own.ways, ...main.ways },
+          });
+        queue = queue
+          .then(async () => {
+            const order = [main, ...sources.filter((s) => s !== main)];
+            const change = await arranger().mix(
+              get().data.context,
+              get().placements as Placement[],
+              order.map((s) => s.placements as Placement[]),
+              from.map((n) => order.indexOf(sources[n] as Alternative)),
+              label,
+            );
+            set({ busy: null });
+            get().edit(change as Change);
+            set({ said: `${label}: ${main.says}` });
+          })
+          .catch((error: unknown) =>
+            set({
+              busy: null,
+              messages: [`It stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`],
+            }),
+          );
       },
-      mishap: (placement, what) => enqueue(async () => {
-        const made = await mend({ spreadId: data.id, placement, what });
-        if (!made.ok) return set({ saving: 'saved', messages: made.messages });
-        const { said, changed, spread } = made.value;
-        set({ data: spread, context: contextFrom(spread.context), placements: spread.placements, history: spread.history, saving: 'saved', said, changed, selected: null });
-      }),
+      mishap: (placement, what) =>
+        enqueue(async () => {
+          const made = await mend({ spreadId: data.id, placement, what });
+          if (!made.ok) return set({ saving: 'saved', messages: made.messages });
+          const { said, changed, spread } = made.value;
+          set({
+            data: spread,
+            context: contextFrom(spread.context),
+            placements: spread.placements,
+            history: spread.history,
+            saving: 'saved',
+            said,
+            changed,
+            selected: null,
+          });
+        }),
       letIn: (key) => {
         set({ busy: 'Looking for a place…' });
-        arranger().letIn(get().data.context, get().placements as Placement[], key).then((repair) => {
-          set({ busy: null });
-          if (!repair) return set({ messages: ['It does not fit into its day as that is. The finding about it has ways out.'] });
-          get().edit(repair.change as Change);
-          set({ said: `${repair.change.label}: ${repair.moved === 0 ? 'nothing had to move' : `${repair.moved} ${repair.moved === 1 ? 'piece' : 'pieces'} moved for it`}.`, changed: repair.change.after.map((p) => p.id), selected: null });
-        }).catch((error: unknown) => set({ busy: null, messages: [`It stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`] }));
+        arranger()
+          .letIn(get().data.context, get().placements as Placement[], key)
+          .then((repair) => {
+            set({ busy: null });
+            if (!repair)
+              return set({ messages: ['It does not fit into its day as that is. The finding about it has ways out.'] });
+            get().edit(repair.change as Change);
+            set({
+              said: `${repair.change.label}: ${repair.moved === 0 ? 'nothing had to move' : `${repair.moved} ${repair.moved === 1 ? 'piece' : 'pieces'} moved for it`}.`,
+              changed: repair.change.after.map((p) => p.id),
+              selected: null,
+            });
+          })
+          .catch((error: unknown) =>
+            set({
+              busy: null,
+              messages: [`It stopped: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`],
+            }),
+          );
       },
-      setManner: (manner, anew = false) => enqueue(async () => {
-        const before = { school: get().data.context.manner, ...get().data.own };
-        const made = await setMannerOf({ spreadId: data.id, manner });
-        if (!made.ok) return fail(made.messages);
-        const { context, own } = made.value;
-        set({ data: { ...get().data, context, own }, context: contextFrom(context), saving: 'saved', mannerBefore: before });
-        if (anew) get().arrange('anew');
-      }),
+      setManner: (manner, anew = false) =>
+        enqueue(async () => {
+          const before = { school: get().data.context.manner, ...get().data.own };
+          const made = await setMannerOf({ spreadId: data.id, manner });
+          if (!made.ok) return fail(made.messages);
+          const { context, own } = made.value;
+          set({
+            data: { ...get().data, context, own },
+            context: contextFrom(context),
+            saving: 'saved',
+            mannerBefore: before,
+          });
+          if (anew) get().arrange('anew');
+        }),
     };
   });
   return store;

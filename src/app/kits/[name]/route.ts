@@ -9,5 +9,7 @@ export const dynamic = 'force-dynamic';
 export async function GET(_: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {
   const name = decodeURIComponent((await params).name);
   const kit = await findKit(await store(), name);
-  return kit ? attachment(writeKit(kit), `${name}.kit.csv`, 'text/csv') : new Response('There is no kit of that name.', { status: 404 });
+  return kit
+    ? attachment(writeKit(kit), `${name}.kit.csv`, 'text/csv')
+    : new Response('There is no kit of that name.', { status: 404 });
 }

@@ -7,7 +7,8 @@ import * as rockpool from './rockpool';
 export const MOTIFS: Readonly<Record<string, Motif>> = { ...patterns, ...rockpool, ...nightAlmanac };
 
 /** The motif of that name; leaves and dots for a name nobody has drawn. */
-export const motifOf = (name: string): Motif => (Object.hasOwn(MOTIFS, name) ? (MOTIFS[name] as Motif) : patterns.sprig);
+export const motifOf = (name: string): Motif =>
+  Object.hasOwn(MOTIFS, name) ? (MOTIFS[name] as Motif) : patterns.sprig;
 
 /** True for patterns that fill a ground evenly, rather than picture something. */
 export const isPattern = (name: string): boolean => Object.hasOwn(patterns, name);

@@ -86,18 +86,31 @@ export class Paper {
 
   /** mm; a word is measured once, at size 1000. */
   private textWidth(text: string, size: number): number {
-    const known = this.measured.get(text) ?? this.fonts.plain.widthOfTextAtSize(printable(text, this.fonts.plain), 1000);
+    const known =
+      this.measured.get(text) ?? this.fonts.plain.widthOfTextAtSize(printable(text, this.fonts.plain), 1000);
     this.measured.set(text, known);
     return (known * size) / 1000 / POINTS;
   }
 
-
   rect(x: number, y: number, w: number, h: number, color = INK, weight = 0.5, fill?: ReturnType<typeof rgb>): void {
-    this.page?.drawRectangle({ x: x * POINTS, y: (this.height - y - h) * POINTS, width: w * POINTS, height: h * POINTS, borderColor: color, borderWidth: weight, ...(fill ? { color: fill } : {}) });
+    this.page?.drawRectangle({
+      x: x * POINTS,
+      y: (this.height - y - h) * POINTS,
+      width: w * POINTS,
+      height: h * POINTS,
+      borderColor: color,
+      borderWidth: weight,
+      ...(fill ? { color: fill } : {}),
+    });
   }
 
   line(x1: number, y1: number, x2: number, y2: number, color = INK, weight = 0.5): void {
-    this.page?.drawLine({ start: { x: x1 * POINTS, y: (this.height - y1) * POINTS }, end: { x: x2 * POINTS, y: (this.height - y2) * POINTS }, thickness: weight, color });
+    this.page?.drawLine({
+      start: { x: x1 * POINTS, y: (this.height - y1) * POINTS },
+      end: { x: x2 * POINTS, y: (this.height - y2) * POINTS },
+      thickness: weight,
+      color,
+    });
   }
 
   private square(): void {
@@ -107,8 +120,20 @@ export class Paper {
       this.line(x + i, y, x + i, y + 1.6, FRAME, 0.4);
       this.line(x, y + i, x + 1.6, y + i, FRAME, 0.4);
     }
-    this.text(`This square is ${SQUARE} × ${SQUARE} mm. If yours is not, print again at 100 %.`, x + SQUARE + 4, y + SQUARE / 2 - 1, 9);
-    this.text(`${this.title} · page ${this.document.getPageCount()}`, x + SQUARE + 4, y + SQUARE / 2 + 5, 8, this.fonts.plain, FAINT);
+    this.text(
+      `This square is ${SQUARE} × ${SQUARE} mm. If yours is not, print again at 100 %.`,
+      x + SQUARE + 4,
+      y + SQUARE / 2 - 1,
+      9,
+    );
+    this.text(
+      `${this.title} · page ${this.document.getPageCount()}`,
+      x + SQUARE + 4,
+      y + SQUARE / 2 + 5,
+      8,
+      this.fonts.plain,
+      FAINT,
+    );
   }
 
   private wrap(text: string, width: number, size: number): string[] {

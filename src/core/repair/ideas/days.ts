@@ -18,7 +18,10 @@ export const changePlaces: Idea = (c) => {
   const [upper, lower] = [stackOf(c.placements, a.id), stackOf(c.placements, b.id)];
   const up = a.y - b.y;
   const down = a.y + b.h + gap - a.y;
-  const moved = [...upper.map((p) => ({ ...p, y: tidy(p.y + down) })), ...lower.map((p) => ({ ...p, y: tidy(p.y + up) }))];
+  const moved = [
+    ...upper.map((p) => ({ ...p, y: tidy(p.y + down) })),
+    ...lower.map((p) => ({ ...p, y: tidy(p.y + up) })),
+  ];
   const label = 'Let the two change places';
   return asEdit(label, { label, before: [...upper, ...lower], after: moved });
 };
@@ -31,12 +34,23 @@ export const toItsDay: Idea = (c) =>
     if (!demand || !removal) return [];
     const without = apply(c.placements, removal);
     const repair = letIn(c.context, without, demand.key);
-    return repair ? asEdit(`Let it in on its own day, ${repair.moved} moved for it`, between(c.placements, apply(without, repair.change), '')) : [];
+    return repair
+      ? asEdit(
+          `Let it in on its own day, ${repair.moved} moved for it`,
+          between(c.placements, apply(without, repair.change), ''),
+        )
+      : [];
   });
 
 /** Written anew on its own sticker, where its time is now. */
 export const writeAsItIsNow: Idea = (c) =>
-  involved(c).flatMap((p) => c.context.week.demands.filter((d) => p.items.includes(d.uid) && d.day === p.day).flatMap((d) => {
-    const repair = asItIsNow(c.context, c.placements, d.key);
-    return repair ? asEdit(`${repair.change.label}${repair.moved ? `, moving ${repair.moved}` : ''}`, repair.change) : [];
-  }));
+  involved(c).flatMap((p) =>
+    c.context.week.demands
+      .filter((d) => p.items.includes(d.uid) && d.day === p.day)
+      .flatMap((d) => {
+        const repair = asItIsNow(c.context, c.placements, d.key);
+        return repair
+          ? asEdit(`${repair.change.label}${repair.moved ? `, moving ${repair.moved}` : ''}`, repair.change)
+          : [];
+      }),
+  );

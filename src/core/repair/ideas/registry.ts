@@ -2,7 +2,16 @@ import { breakUpTheColor, bringToTheOtherPage, tipTheScales } from './balance';
 import { changePlaces, toItsDay, writeAsItIsNow } from './days';
 import { cutLonger, fitIn, lineUp } from './fitting';
 import { bringInLine, layOnTop, takeOff, turnAround } from './laying';
-import { arrangeOpen, fewerAtTheirHours, letThemIn, makeRoom, oneList, otherWaysOut, putOff, sendOneNextDoor } from './letting-in';
+import {
+  arrangeOpen,
+  fewerAtTheirHours,
+  letThemIn,
+  makeRoom,
+  oneList,
+  otherWaysOut,
+  putOff,
+  sendOneNextDoor,
+} from './letting-in';
 import { recutList } from './lists';
 import { exchangeBoxes, swapOne } from './swaps';
 import { lastWholeWord, otherPen, otherText } from './writing';

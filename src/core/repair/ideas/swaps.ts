@@ -8,10 +8,21 @@ const MOST_SWAPS = 6;
 
 /** Another piece in the stead of one it is about. */
 export const swapOne: Idea = (c) =>
-  involved(c).slice(-4).reverse().flatMap((p) => swapsFor(c.context, c.placements, p.id).slice(0, MOST_SWAPS).flatMap(({ piece }) => asEdit(`Swap ${nameOf(c.context, p)} for ${piece.code}`, swapPiece(c.context, c.placements, p.id, piece))));
+  involved(c)
+    .slice(-4)
+    .reverse()
+    .flatMap((p) =>
+      swapsFor(c.context, c.placements, p.id)
+        .slice(0, MOST_SWAPS)
+        .flatMap(({ piece }) =>
+          asEdit(`Swap ${nameOf(c.context, p)} for ${piece.code}`, swapPiece(c.context, c.placements, p.id, piece)),
+        ),
+    );
 
 /** A box it is about changes places with another. */
 export const exchangeBoxes: Idea = (c) => {
   const boxes = singleBoxes(c);
-  return involved(c).filter((p) => boxes.includes(p)).flatMap((a) => boxes.flatMap((b) => exchange(c, a, b)));
+  return involved(c)
+    .filter((p) => boxes.includes(p))
+    .flatMap((a) => boxes.flatMap((b) => exchange(c, a, b)));
 };

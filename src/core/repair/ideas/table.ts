@@ -12,6 +12,11 @@ export const tickWhiteOut: Idea = ({ context, placements, finding }) => {
 
 /** Items that look alike are both meant. */
 export const keepBoth: Idea = ({ context, finding }) => {
-  const pairs = lookAlikes(context.week.demands).filter(({ one, other, how }) => finding.message.includes(`“${one.title}”`) && (how === 'same' || finding.message.includes(`“${other.title}”`))).map(({ one, other }) => [one.uid, other.uid] as const);
+  const pairs = lookAlikes(context.week.demands)
+    .filter(
+      ({ one, other, how }) =>
+        finding.message.includes(`“${one.title}”`) && (how === 'same' || finding.message.includes(`“${other.title}”`)),
+    )
+    .map(({ one, other }) => [one.uid, other.uid] as const);
   return pairs.length ? [asPatch('Both are meant', { bothMeant: pairs })] : [];
 };

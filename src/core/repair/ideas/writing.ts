@@ -19,8 +19,12 @@ export const otherText: Idea = (c) =>
     if (!piece) return [];
     const number = p.day === null ? '' : String(dayOfMonth(c.context.week.days[p.day] as string));
     if (piece.kind === 'date-cover') return altered(`Write ${number} on it`, p, { text: number, ink: inkFor(piece) });
-    const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laidOn(p, c.placements));
-    const shorter = p.text && piece.kind !== 'checklist' ? shortened(p.text, room.w, room.h, c.context.options.hand) : null;
+    const room = writingRoom(
+      { kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn },
+      laidOn(p, c.placements),
+    );
+    const shorter =
+      p.text && piece.kind !== 'checklist' ? shortened(p.text, room.w, room.h, c.context.options.hand) : null;
     return shorter && shorter !== p.text ? altered(`Write “${shorter}”`, p, { text: shorter }) : [];
   });
 

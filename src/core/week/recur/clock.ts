@@ -15,7 +15,8 @@ export interface Clock {
 }
 
 const same = (w: number): number => w;
-export const wallOfTime = (t: ICAL.Time): Wall => (t.isDate ? wallOf(t.year, t.month, t.day) : wallOf(t.year, t.month, t.day, t.hour, t.minute, t.second));
+export const wallOfTime = (t: ICAL.Time): Wall =>
+  t.isDate ? wallOf(t.year, t.month, t.day) : wallOf(t.year, t.month, t.day, t.hour, t.minute, t.second);
 
 /**
  * The clock of a date property. The tz database knows a named zone best, then the file's own VTIMEZONE;
@@ -24,7 +25,8 @@ export const wallOfTime = (t: ICAL.Time): Wall => (t.isDate ? wallOf(t.year, t.m
 export function clockOf(property: ICAL.Property, owner: IANAZone): Clock {
   const time = property.getFirstValue() as ICAL.Time;
   if (time.isDate) return { read: wallOfTime, toOwner: same, fromUtc: (i) => wallIn(owner, i) };
-  if (time.zone === ICAL.Timezone.utcTimezone) return { read: wallOfTime, toOwner: (w) => wallIn(owner, w), fromUtc: same };
+  if (time.zone === ICAL.Timezone.utcTimezone)
+    return { read: wallOfTime, toOwner: (w) => wallIn(owner, w), fromUtc: same };
   const tzid = property.getFirstParameter('tzid');
   const named = tzid ? zoneNamed(tzid) : null;
   if (named && named.name !== owner.name) {
@@ -33,7 +35,11 @@ export function clockOf(property: ICAL.Property, owner: IANAZone): Clock {
   if (!named && tzid && time.zone && time.zone !== ICAL.Timezone.localTimezone) {
     const { zone } = time;
     const instant = (w: Wall): number => w - zone.utcOffset(ICAL.Time.fromJSDate(new Date(w), true)) * 1000;
-    return { read: wallOfTime, toOwner: (w) => wallIn(owner, instant(w)), fromUtc: (i) => i + zone.utcOffset(ICAL.Time.fromJSDate(new Date(i), true)) * 1000 };
+    return {
+      read: wallOfTime,
+      toOwner: (w) => wallIn(owner, instant(w)),
+      fromUtc: (i) => i + zone.utcOffset(ICAL.Time.fromJSDate(new Date(i), true)) * 1000,
+    };
   }
   return { read: wallOfTime, toOwner: same, fromUtc: (i) => wallIn(owner, i) };
 }

@@ -15,7 +15,8 @@ export function dayTest(rule: Rule, start: Wall): DayTest {
   const open = !byYearDay && !byMonthDay && !byDay;
   const ofStart = open && (rule.freq === 'MONTHLY' || (rule.freq === 'YEARLY' && !byWeekNo)) ? from.getUTCDate() : null;
   const monthOfStart = ofStart !== null && rule.freq === 'YEARLY' && !byMonth ? from.getUTCMonth() + 1 : null;
-  const weekdayOfStart = open && (rule.freq === 'WEEKLY' || (rule.freq === 'YEARLY' && byWeekNo)) ? weekday(start) : null;
+  const weekdayOfStart =
+    open && (rule.freq === 'WEEKLY' || (rule.freq === 'YEARLY' && byWeekNo)) ? weekday(start) : null;
   const nthInYear = rule.freq === 'YEARLY' && !byMonth;
   const nthCounts = rule.freq === 'YEARLY' || rule.freq === 'MONTHLY';
   return (day) => {
@@ -25,7 +26,8 @@ export function dayTest(rule: Rule, start: Wall): DayTest {
     if (monthOfStart !== null && month !== monthOfStart) return false;
     if (ofStart !== null && ofMonth !== ofStart) return false;
     if (weekdayOfStart !== null && weekday(day) !== weekdayOfStart) return false;
-    if (byMonthDay && !byMonthDay.includes(ofMonth) && !byMonthDay.includes(ofMonth - 1 - monthLength(year, month))) return false;
+    if (byMonthDay && !byMonthDay.includes(ofMonth) && !byMonthDay.includes(ofMonth - 1 - monthLength(year, month)))
+      return false;
     if (byYearDay) {
       const ofYear = dayNumber(day) - dayNumber(wallOf(year, 1, 1)) + 1;
       if (!byYearDay.includes(ofYear) && !byYearDay.includes(ofYear - 1 - yearLength(year))) return false;
@@ -38,7 +40,14 @@ export function dayTest(rule: Rule, start: Wall): DayTest {
     const first = wallOf(year, nthInYear ? 1 : month, 1);
     const length = nthInYear ? yearLength(year) : monthLength(year, month);
     const place = dayNumber(day) - dayNumber(first);
-    return byDay.some((d) => d.weekday === weekday(day) && (d.nth === 0 || !nthCounts || d.nth === Math.floor(place / 7) + 1 || d.nth === -Math.floor((length - 1 - place) / 7) - 1));
+    return byDay.some(
+      (d) =>
+        d.weekday === weekday(day) &&
+        (d.nth === 0 ||
+          !nthCounts ||
+          d.nth === Math.floor(place / 7) + 1 ||
+          d.nth === -Math.floor((length - 1 - place) / 7) - 1),
+    );
   };
 }
 

@@ -59,7 +59,10 @@ function bounds(rule: Rule, start: Wall, count: number): [Wall, Wall] {
     case 'YEARLY':
       return yearBounds(rule, date.getUTCFullYear() + by, date.getUTCMonth() + 1);
     case 'MONTHLY':
-      return [Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + by, 1), Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + by + 1, 1)];
+      return [
+        Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + by, 1),
+        Date.UTC(date.getUTCFullYear(), date.getUTCMonth() + by + 1, 1),
+      ];
     case 'WEEKLY': {
       const first = (dayNumber(start) - ((weekday(start) - rule.weekStart + 7) % 7) + 7 * by) * DAY_MS;
       return [first, first + 7 * DAY_MS];
@@ -73,7 +76,12 @@ function bounds(rule: Rule, start: Wall, count: number): [Wall, Wall] {
 
 /** The whole year, or the one month that a plain yearly rule can lie in: birthdays are many. */
 function yearBounds(rule: Rule, year: number, monthOfStart: number): [Wall, Wall] {
-  const month = rule.byMonth?.length === 1 ? rule.byMonth[0] : !rule.byMonth && !rule.byDay && !rule.byMonthDay && !rule.byYearDay && !rule.byWeekNo ? monthOfStart : null;
+  const month =
+    rule.byMonth?.length === 1
+      ? rule.byMonth[0]
+      : !rule.byMonth && !rule.byDay && !rule.byMonthDay && !rule.byYearDay && !rule.byWeekNo
+        ? monthOfStart
+        : null;
   return month ? [wallOf(year, month, 1), Date.UTC(year, month, 1)] : [wallOf(year, 1, 1), wallOf(year + 1, 1, 1)];
 }
 
@@ -81,7 +89,12 @@ function yearBounds(rule: Rule, year: number, monthOfStart: number): [Wall, Wall
 function firstPeriod(rule: Rule, start: Wall, from: Wall): number {
   const [a, b] = [new Date(start), new Date(from)];
   const years = b.getUTCFullYear() - a.getUTCFullYear();
-  const away = { YEARLY: years, MONTHLY: years * 12 + b.getUTCMonth() - a.getUTCMonth(), WEEKLY: (dayNumber(from) - dayNumber(start)) / 7, DAILY: dayNumber(from) - dayNumber(start) }[rule.freq as 'DAILY'];
+  const away = {
+    YEARLY: years,
+    MONTHLY: years * 12 + b.getUTCMonth() - a.getUTCMonth(),
+    WEEKLY: (dayNumber(from) - dayNumber(start)) / 7,
+    DAILY: dayNumber(from) - dayNumber(start),
+  }[rule.freq as 'DAILY'];
   return Math.max(0, Math.floor(away / rule.interval) - 1);
 }
 
@@ -90,7 +103,9 @@ function timesOfDay(rule: Rule, start: Wall): number[] {
   const hours = rule.byHour ?? [date.getUTCHours()];
   const minutes = rule.byMinute ?? [date.getUTCMinutes()];
   const seconds = rule.bySecond ?? [date.getUTCSeconds()];
-  return hours.flatMap((h) => minutes.flatMap((m) => seconds.map((s) => ((h * 60 + m) * 60 + Math.min(s, 59)) * 1000))).sort((a, b) => a - b);
+  return hours
+    .flatMap((h) => minutes.flatMap((m) => seconds.map((s) => ((h * 60 + m) * 60 + Math.min(s, 59)) * 1000)))
+    .sort((a, b) => a - b);
 }
 
 /** What happens in each hour, minute or second; a day or an hour that is out is passed over in one step. */
@@ -108,9 +123,13 @@ function* clockSets(rule: Rule, start: Wall, from: Wall, last: Wall): Generator<
     if (day !== tested) [tested, isIn] = [day, passes(day * DAY_MS)];
     const date = new Date(at);
     if (!isIn) at = notBefore((day + 1) * DAY_MS);
-    else if (rule.byHour && !rule.byHour.includes(date.getUTCHours())) at = notBefore(Math.floor(at / UNITS.HOURLY + 1) * UNITS.HOURLY);
+    else if (rule.byHour && !rule.byHour.includes(date.getUTCHours()))
+      at = notBefore(Math.floor(at / UNITS.HOURLY + 1) * UNITS.HOURLY);
     else {
-      if ((unit >= UNITS.HOURLY || !rule.byMinute || rule.byMinute.includes(date.getUTCMinutes())) && (unit > 1000 || !rule.bySecond || rule.bySecond.includes(date.getUTCSeconds()))) {
+      if (
+        (unit >= UNITS.HOURLY || !rule.byMinute || rule.byMinute.includes(date.getUTCMinutes())) &&
+        (unit > 1000 || !rule.bySecond || rule.bySecond.includes(date.getUTCSeconds()))
+      ) {
         yield insideOf(rule, start, at);
       }
       at += stride;

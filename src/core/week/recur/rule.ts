@@ -36,13 +36,21 @@ export function ruleOf(recur: ICAL.Recur, untilOnClock: (until: ICAL.Time) => Wa
     freq: recur.freq as Frequency,
     interval: Math.max(1, recur.interval || 1),
     count: recur.count ?? null,
-    until: until ? (until.isDate ? wallOf(until.year, until.month, until.day) + DAY_MS - 1 : untilOnClock(until)) : null,
+    until: until
+      ? until.isDate
+        ? wallOf(until.year, until.month, until.day) + DAY_MS - 1
+        : untilOnClock(until)
+      : null,
     weekStart: (Number(recur.wkst || ICAL.Time.MONDAY) + 5) % 7,
     byMonth: numbers('BYMONTH'),
     byWeekNo: numbers('BYWEEKNO'),
     byYearDay: numbers('BYYEARDAY'),
     byMonthDay: numbers('BYMONTHDAY'),
-    byDay: parts.BYDAY?.map((text) => ({ weekday: CODES.indexOf(String(text).slice(-2)), nth: Number.parseInt(String(text), 10) || 0 })) ?? null,
+    byDay:
+      parts.BYDAY?.map((text) => ({
+        weekday: CODES.indexOf(String(text).slice(-2)),
+        nth: Number.parseInt(String(text), 10) || 0,
+      })) ?? null,
     byHour: numbers('BYHOUR'),
     byMinute: numbers('BYMINUTE'),
     bySecond: numbers('BYSECOND'),

@@ -11,9 +11,11 @@ export const DAY_MS = 86_400_000;
 /** Whole days since 1970-01-01. */
 export const dayNumber = (wall: Wall): number => Math.floor(wall / DAY_MS);
 
-export const wallOf = (year: number, month: number, day: number, hour = 0, minute = 0, second = 0): Wall => Date.UTC(year, month - 1, day, hour, minute, second);
+export const wallOf = (year: number, month: number, day: number, hour = 0, minute = 0, second = 0): Wall =>
+  Date.UTC(year, month - 1, day, hour, minute, second);
 
-export const wallOfDay = (day: IsoDay): Wall => wallOf(Number(day.slice(0, 4)), Number(day.slice(5, 7)), Number(day.slice(8, 10)));
+export const wallOfDay = (day: IsoDay): Wall =>
+  wallOf(Number(day.slice(0, 4)), Number(day.slice(5, 7)), Number(day.slice(8, 10)));
 
 export const isoDay = (wall: Wall): IsoDay => new Date(wall).toISOString().slice(0, 10);
 

@@ -13,7 +13,8 @@ const MOST_OFFSETS = 200_000;
 export function zoneNamed(name: string): IANAZone | null {
   const known = zones.get(name);
   if (known !== undefined) return known;
-  const zone = [name, name.split('/').slice(-2).join('/')].map((n) => IANAZone.create(n)).find((z) => z.isValid) ?? null;
+  const zone =
+    [name, name.split('/').slice(-2).join('/')].map((n) => IANAZone.create(n)).find((z) => z.isValid) ?? null;
   zones.set(name, zone);
   return zone;
 }
@@ -49,6 +50,8 @@ export const wallIn = (zone: IANAZone, instant: number): Wall => instant + offse
 
 /** Where a zone's clock changes within a day, and by how many minutes; null when it does not. */
 export function clockChange(zone: IANAZone, midnight: Wall): number | null {
-  const minutes = Math.round((offsetAt(zone, instantOf(midnight + DAY_MS, zone)) - offsetAt(zone, instantOf(midnight, zone))) / 60_000);
+  const minutes = Math.round(
+    (offsetAt(zone, instantOf(midnight + DAY_MS, zone)) - offsetAt(zone, instantOf(midnight, zone))) / 60_000,
+  );
   return minutes === 0 ? null : minutes;
 }

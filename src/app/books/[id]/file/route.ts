@@ -7,5 +7,7 @@ import { store } from '../../../../server/store';
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const { id } = await params;
   const book = await findBook(await store(), id);
-  return book ? attachment(writeBook(book), `${id}.book.json`, 'application/json') : new Response('There is no such book.', { status: 404 });
+  return book
+    ? attachment(writeBook(book), `${id}.book.json`, 'application/json')
+    : new Response('There is no such book.', { status: 404 });
 }

@@ -7,5 +7,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   const { id } = await params;
   const { chosen } = await loadBooks(id);
   if (!chosen || chosen.line.id !== id) return new Response('There is no such book.', { status: 404 });
-  return new Response(new Uint8Array(await bookPdf(chosen.book, printFonts())), { headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="test-print.pdf"' } });
+  return new Response(new Uint8Array(await bookPdf(chosen.book, printFonts())), {
+    headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="test-print.pdf"' },
+  });
 }

@@ -10,5 +10,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   if (!spread) return new Response('There is no such spread.', { status: 404 });
   const context = contextFrom(spread.context);
   const svg = spreadSvg(context, spread.placements, whiteOutOf(context, spread.placements), embeddedFonts());
-  return new Response(svg, { headers: { 'content-type': 'image/svg+xml', 'cache-control': 'private, max-age=31536000, immutable' } });
+  return new Response(svg, {
+    headers: { 'content-type': 'image/svg+xml', 'cache-control': 'private, max-age=31536000, immutable' },
+  });
 }

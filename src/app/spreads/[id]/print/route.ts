@@ -10,5 +10,10 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   if (!spread) return new Response('There is no such spread.', { status: 404 });
   const context = contextFrom(spread.context);
   const pdf = await benchPdf(context, completeSpread(context, spread.placements), printFonts());
-  return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="bench-${spread.context.week.week}.pdf"` } });
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': `inline; filename="bench-${spread.context.week.week}.pdf"`,
+    },
+  });
 }

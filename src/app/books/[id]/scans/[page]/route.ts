@@ -12,7 +12,9 @@ const MOST_MEGABYTES = 12;
 export async function GET(_: Request, { params }: At): Promise<Response> {
   const { id, page } = await params;
   const scan = await findScan(await store(), id, Number(page));
-  return scan ? new Response(new Uint8Array(scan.data), { headers: { 'content-type': scan.type, 'cache-control': 'no-store' } }) : new Response('There is no scan of this page.', { status: 404 });
+  return scan
+    ? new Response(new Uint8Array(scan.data), { headers: { 'content-type': scan.type, 'cache-control': 'no-store' } })
+    : new Response('There is no scan of this page.', { status: 404 });
 }
 
 /** Keeps a picture, whole or not at all. */
@@ -23,9 +25,14 @@ export async function PUT(request: Request, { params }: At): Promise<Response> {
   const number = Number(page);
   if (!book?.pages[number]) return new Response(`The book has no page ${number + 1}.`, { status: 404 });
   const type = request.headers.get('content-type') ?? '';
-  if (!TYPES.includes(type)) return new Response(`${type || 'No type'} was found; a picture as PNG, JPEG or WebP is expected.`, { status: 415 });
+  if (!TYPES.includes(type))
+    return new Response(`${type || 'No type'} was found; a picture as PNG, JPEG or WebP is expected.`, { status: 415 });
   const data = new Uint8Array(await request.arrayBuffer());
-  if (data.length === 0 || data.length > MOST_MEGABYTES * 2 ** 20) return new Response(`${(data.length / 2 ** 20).toFixed(1)} MB were found; a picture of at most ${MOST_MEGABYTES} MB is expected.`, { status: 413 });
+  if (data.length === 0 || data.length > MOST_MEGABYTES * 2 ** 20)
+    return new Response(
+      `${(data.length / 2 ** 20).toFixed(1)} MB were found; a picture of at most ${MOST_MEGABYTES} MB is expected.`,
+      { status: 413 },
+    );
   await putScan(db, id, number, type, data);
   return new Response(null, { status: 204 });
 }
