@@ -1,11 +1,53 @@
-/** Who may import whom (docs/decisions/0001-the-house.md). @type {import('dependency-cruiser').IConfiguration} */
+/**
+ * The rooms of the core, lowest first (docs/decisions/0001-the-house.md). A room may use those on lower floors only;
+ * rooms on one floor do not know each other.
+ */
+const FLOORS = [
+  ['measure', 'color'],
+  ['book', 'week'],
+  ['kit'],
+  ['manner', 'art'],
+  ['spread'],
+  ['arrange'],
+  ['edit', 'bench'],
+  ['repair'],
+  ['review'],
+  ['remedy'],
+  ['compare'],
+  ['format'],
+];
+
+const TEST = '\\.test\\.tsx?$';
+
+const oneDirection = FLOORS.flatMap((rooms, floor) =>
+  rooms.map((room) => ({
+    name: `core-${room}-uses-lower-floors-only`,
+    comment: 'Imports in the core run one way (CONTRIBUTING.md, The rooms).',
+    severity: 'error',
+    from: { path: `^src/core/${room}/`, pathNot: TEST },
+    to: {
+      path: '^src/core/',
+      pathNot: `^src/core/(${[room, ...FLOORS.slice(0, floor).flat()].join('|')})/`,
+    },
+  })),
+);
+
+/** Who may import whom. @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
+    ...oneDirection,
+    {
+      name: 'core-rooms-have-a-floor',
+      comment: 'A new room of the core gets its floor in FLOORS.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: `^src/core/(${FLOORS.flat().join('|')})/` },
+      to: {},
+    },
     {
       name: 'core-stands-alone',
       comment: 'The core has no interface, no database and no Node in it.',
       severity: 'error',
-      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core', pathNot: TEST },
       to: {
         path: '^(src/(db|server|app|ui|cli|workers)|demo|node_modules/(react|react-dom|next|@mui|@emotion|kysely|better-sqlite3|class-validator|comlink|zustand))(/|$)',
       },
@@ -13,7 +55,7 @@ module.exports = {
     {
       name: 'core-without-node',
       severity: 'error',
-      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core', pathNot: TEST },
       to: { dependencyTypes: ['core'] },
     },
     {
@@ -37,7 +79,7 @@ module.exports = {
     {
       name: 'screens-keep-off-the-database',
       severity: 'error',
-      from: { path: '^src/ui' },
+      from: { path: '^src/ui', pathNot: TEST },
       to: { path: '^src/(db|cli)', dependencyTypesNot: ['type-only'] },
     },
     {

@@ -1,6 +1,6 @@
-import type { PackItem } from '../src/core/arrange/day-packing';
-import { randomFrom } from '../src/core/arrange/random';
-import type { Stretch } from '../src/core/arrange/room';
+import type { PackItem } from '../src/core/arrange/exact/day-packing';
+import { randomFrom } from '../src/core/measure/random';
+import type { Stretch } from '../src/core/spread/free-room';
 import { optimum } from './highs';
 
 export interface DayColumn {

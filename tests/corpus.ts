@@ -1,6 +1,6 @@
 import { arrange } from '../src/core/arrange/arrange';
-import { randomFrom } from '../src/core/arrange/random';
-import type { Context, Placement } from '../src/core/arrange/spread';
+import { randomFrom } from '../src/core/measure/random';
+import type { Context, Placement } from '../src/core/spread/placement';
 import { BOOKS } from '../src/core/book/registry';
 import type { Book } from '../src/core/book/book';
 import { MANNERS } from '../src/core/manner/registry';

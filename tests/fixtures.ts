@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { arrange } from '../src/core/arrange/arrange';
-import type { ContextData } from '../src/core/arrange/context';
-import { contextFrom } from '../src/core/arrange/context';
-import type { Context, Placement } from '../src/core/arrange/spread';
+import type { ContextData } from '../src/core/spread/context';
+import { contextFrom } from '../src/core/spread/context';
+import type { Context, Placement } from '../src/core/spread/placement';
 import { threeBox } from '../src/core/book/three-box';
 import { readCalendar } from '../src/core/format/calendar';
 import { readKit } from '../src/core/format/kit-csv';

@@ -1,4 +1,4 @@
-import type { Context, Placement } from '../src/core/arrange/spread';
+import type { Context, Placement } from '../src/core/spread/placement';
 import { found } from './fixtures';
 
 /** That a rule is silent on one spread and speaks, with a length or a count and a remedy, on another. */

@@ -1,7 +1,7 @@
 import { arrange } from '../core/arrange/arrange';
-import { contextFrom } from '../core/arrange/context';
-import type { Context } from '../core/arrange/spread';
-import { completeSpread } from '../core/bench/spread-file';
+import { contextFrom } from '../core/spread/context';
+import type { Context } from '../core/spread/placement';
+import { completeSpread } from '../core/format/spread-file';
 import type { Book } from '../core/book/book';
 import { benchPdf } from '../core/format/bench-pdf';
 import { readBook, writeBook } from '../core/format/book-json';

@@ -1,4 +1,4 @@
-import type { Placement } from '../core/arrange/spread';
+import type { Placement } from '../core/spread/placement';
 import type { Change } from '../core/edit/change';
 import { applies, apply, invert } from '../core/edit/change';
 import type { Database } from './database';

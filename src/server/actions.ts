@@ -1,8 +1,8 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { contextFrom } from '../core/arrange/context';
-import type { Placement } from '../core/arrange/spread';
+import { contextFrom } from '../core/spread/context';
+import type { Placement } from '../core/spread/placement';
 import type { Change } from '../core/edit/change';
 import { applies, apply } from '../core/edit/change';
 import { piecesOfStep } from '../core/bench/step-key';

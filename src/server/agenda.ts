@@ -1,7 +1,7 @@
 import 'server-only';
-import { contextFrom } from '../core/arrange/context';
-import type { Fill, Relief } from '../core/arrange/relief';
-import { fillOfDays, reliefOf } from '../core/arrange/relief';
+import { contextFrom } from '../core/spread/context';
+import type { Fill, Relief } from '../core/arrange/counting/relief';
+import { fillOfDays, reliefOf } from '../core/arrange/counting/relief';
 import { dayColumn } from '../core/book/columns';
 import { entryOf, hasItem, routinesOf } from '../core/format/calendar-edit';
 import type { CalendarChanges } from '../core/format/calendar-changes';

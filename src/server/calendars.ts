@@ -1,5 +1,5 @@
 import { DateTime, IANAZone } from 'luxon';
-import type { Calendar } from '../core/format/calendar';
+import type { Calendar } from '../core/week/calendar';
 import { readingCalendar } from '../core/format/calendar';
 import { hasItem } from '../core/format/calendar-edit';
 import { BadInput, quoted } from '../core/format/fault';

@@ -1,6 +1,6 @@
 import type { CalendarChanges } from '../core/format/calendar-changes';
 import { calendarChanges, noChanges } from '../core/format/calendar-changes';
-import type { Calendar } from '../core/format/calendar';
+import type { Calendar } from '../core/week/calendar';
 import { MOST_MEGABYTES, readCalendar, readingCalendar } from '../core/format/calendar';
 import { decodeText } from '../core/format/decode';
 import { BadInput, faultLine, quoted } from '../core/format/fault';

@@ -1,7 +1,7 @@
 import 'server-only';
-import { contextFrom } from '../core/arrange/context';
-import type { Enough } from '../core/arrange/enough';
-import { isItEnough } from '../core/arrange/enough';
+import { contextFrom } from '../core/spread/context';
+import type { Enough } from '../core/arrange/counting/enough';
+import { isItEnough } from '../core/arrange/counting/enough';
 import type { Book } from '../core/book/book';
 import type { Kit } from '../core/kit/kit';
 import { palette } from '../core/kit/kit';

@@ -1,7 +1,7 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { contextFrom } from '../core/arrange/context';
+import { contextFrom } from '../core/spread/context';
 import { BadInput } from '../core/format/fault';
 import type { Repair } from '../core/repair/let-in';
 import { replaceAll, replaceSpoiled } from '../core/repair/replace';

@@ -1,6 +1,6 @@
 import 'server-only';
-import { contextFrom } from '../core/arrange/context';
-import { fillOfDays } from '../core/arrange/relief';
+import { contextFrom } from '../core/spread/context';
+import { fillOfDays } from '../core/arrange/counting/relief';
 import { dayColumn } from '../core/book/columns';
 import { stepsOf } from '../core/bench/steps';
 import { cutsOf } from '../core/bench/cuts';
@@ -10,7 +10,7 @@ import type { Kit } from '../core/kit/kit';
 import { palette } from '../core/kit/kit';
 import { intersect, unionArea } from '../core/measure/rect';
 import { MANNERS } from '../core/manner/registry';
-import { footprint } from '../core/arrange/spread';
+import { footprint } from '../core/spread/placement';
 import { spokenWeek } from '../core/week/day-names';
 import { daysOfWeek, weekAfter, weekOf } from '../core/week/week';
 import { findBook, listBooks, usualBook } from '../db/books';

@@ -1,12 +1,12 @@
 import 'server-only';
-import type { ContextData } from '../core/arrange/context';
+import type { ContextData } from '../core/spread/context';
 import type { Kit } from '../core/kit/kit';
 import { peelsOf } from '../core/edit/peels';
 import { STUCK } from '../core/edit/stick-down';
 import { countedKit, goneBy } from '../core/kit/stock';
 import type { Options } from '../core/manner/options';
 import type { Ways } from '../core/manner/ways';
-import type { Placement } from '../core/arrange/spread';
+import type { Placement } from '../core/spread/placement';
 import { demandsOfWeek } from '../core/week/demands';
 import type { TaughtWord } from '../core/week/taught';
 import { withTaughtWords } from '../core/week/taught';

@@ -1,15 +1,15 @@
 import { expose } from 'comlink';
-import { alternativesOf } from '../core/arrange/alternatives';
-import type { ContextData } from '../core/arrange/context';
-import { contextFrom } from '../core/arrange/context';
-import type { Placement } from '../core/arrange/spread';
+import { alternativesOf } from '../core/compare/alternatives';
+import type { ContextData } from '../core/spread/context';
+import { contextFrom } from '../core/spread/context';
+import type { Placement } from '../core/spread/placement';
 import type { Hex } from '../core/color/color';
 import { colorSwaps } from '../core/repair/swap-color';
 import type { Finding } from '../core/review/finding';
 import { letIn } from '../core/repair/let-in';
-import { remediesFor } from '../core/repair/remedies';
+import { remediesFor } from '../core/remedy/remedies';
 import { replaceSpoiled } from '../core/repair/replace';
-import { mixDays } from '../core/edit/mix';
+import { mixDays } from '../core/compare/mix';
 import { arrangeAnew, arrangeDay, arrangeRest } from '../core/edit/rearrange';
 
 /** The core's arranging, off the main thread. */

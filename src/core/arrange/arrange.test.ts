@@ -12,11 +12,11 @@ import type { Demand } from '../week/demand';
 import { pieceKey } from '../kit/kit';
 import type { Options } from '../manner/options';
 import { arrange } from './arrange';
-import { openPlaces } from './open-places';
-import type { Context, Placement } from './spread';
-import { footprint, matchDemands, pieceIndex } from './spread';
-import { unplacedOf } from './unplaced';
-import { writingRoom } from './writing';
+import { openPlaces } from '../spread/open-places';
+import type { Context, Placement } from '../spread/placement';
+import { footprint, matchDemands, pieceIndex } from '../spread/placement';
+import { unplacedOf } from '../review/unplaced';
+import { writingRoom } from '../spread/writing';
 
 const kindOf = (c: Context, p: Placement) => pieceIndex(c).get(pieceKey(p))?.kind;
 const ofKind = (c: Context, placements: readonly Placement[], kind: string) =>

@@ -1,18 +1,18 @@
-import { bands } from './bands';
-import { banner } from './banner';
-import { bottomWashi } from './bottom-washi';
-import { boxes } from './boxes';
-import { cutting } from './cutting';
-import { dates } from './dates';
-import { days } from './days';
-import { Draft } from './draft';
-import type { Stage } from './draft';
-import { extender } from './extender';
-import { finish } from './finish';
-import { headers } from './headers';
-import { sidebar } from './sidebar';
-import { topBand } from './top-band';
-import type { Context, Placement } from './spread';
+import { bands } from './base/bands';
+import { banner } from './base/banner';
+import { bottomWashi } from './base/bottom-washi';
+import { boxes } from './boxes/boxes';
+import { cutting } from './finish/cutting';
+import { dates } from './base/dates';
+import { days } from './days/days';
+import { Draft } from '../spread/draft';
+import type { Stage } from '../spread/draft';
+import { extender } from './base/extender';
+import { finish } from './finish/finish';
+import { headers } from './base/headers';
+import { sidebar } from './sidebar/sidebar';
+import { topBand } from './base/top-band';
+import type { Context, Placement } from '../spread/placement';
 
 /**
  * The order of work (handbook 4). A stage adds placements of its own and never moves what is there. One line a stage.

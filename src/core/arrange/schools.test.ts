@@ -13,14 +13,14 @@ import { boxesOf } from '../review/boxes-of';
 import { viewOf } from '../review/review';
 import { spokenTime } from '../week/demand';
 import { arrange } from './arrange';
-import { boxes } from './boxes';
-import { Draft } from './draft';
-import { extender } from './extender';
-import { bottomWashi } from './bottom-washi';
-import type { Stage } from './draft';
-import { sidebar } from './sidebar';
-import type { Context, Placement } from './spread';
-import { footprint, pieceIndex } from './spread';
+import { boxes } from './boxes/boxes';
+import { Draft } from '../spread/draft';
+import { extender } from './base/extender';
+import { bottomWashi } from './base/bottom-washi';
+import type { Stage } from '../spread/draft';
+import { sidebar } from './sidebar/sidebar';
+import type { Context, Placement } from '../spread/placement';
+import { footprint, pieceIndex } from '../spread/placement';
 
 const run = (c: Context, ...stages: readonly Stage[]) =>
   stages.reduce((d, stage) => stage(d, c), Draft.begin(c, [])).placements;

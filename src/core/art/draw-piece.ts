@@ -1,4 +1,4 @@
-import { randomFrom } from '../arrange/random';
+import { randomFrom } from '../measure/random';
 import { mix } from '../color/color';
 import type { Piece } from '../kit/kit';
 import { wholeOf } from '../kit/ledger';

@@ -1,7 +1,7 @@
-import type { Context, Placement } from '../arrange/spread';
-import { pieceIndex } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
+import { pieceIndex } from '../spread/placement';
 import { pieceKey } from '../kit/kit';
-import { wholeOf } from '../kit/ledger';
+import { copyKey, wholeOf } from '../kit/ledger';
 import type { Offcut } from '../kit/offcut';
 import { offcutsOf } from '../kit/offcut';
 import type { Rect } from '../measure/rect';
@@ -40,5 +40,3 @@ export function cutsOf(context: Context, placements: readonly Placement[]): Cut[
     ];
   });
 }
-
-export const copyKey = (p: { kit: string; code: string; copy: number }): string => `${pieceKey(p)}#${p.copy}`;

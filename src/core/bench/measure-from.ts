@@ -1,6 +1,6 @@
 import { dayColumn, pageOf } from '../book/columns';
 import type { Book } from '../book/book';
-import type { Placement } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
 import { ruled } from '../measure/fraction';
 import type { Rect } from '../measure/rect';
 import { right } from '../measure/rect';

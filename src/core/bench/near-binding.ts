@@ -1,5 +1,5 @@
-import type { Placement } from '../arrange/spread';
-import { footprint } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
+import { footprint } from '../spread/placement';
 import type { Book } from '../book/book';
 import { openPaper, pageOf } from '../book/columns';
 import { right } from '../measure/rect';

@@ -1,6 +1,6 @@
-import type { Context, Placement } from '../arrange/spread';
-import { footprint, pieceIndex } from '../arrange/spread';
-import { TIP } from '../arrange/writing';
+import type { Context, Placement } from '../spread/placement';
+import { footprint, pieceIndex } from '../spread/placement';
+import { TIP } from '../spread/writing';
 import type { Piece } from '../kit/kit';
 import { isRoll, pieceKey } from '../kit/kit';
 import { traits } from '../kit/kinds';

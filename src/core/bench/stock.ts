@@ -1,8 +1,8 @@
-import type { Context, Placement } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
 import type { Offcut } from '../kit/offcut';
 import { worthKeeping } from '../kit/offcut';
 import type { Cut } from './cuts';
-import { copyKey } from './cuts';
+import { copyKey } from '../kit/ledger';
 
 /**
  * What a spread leaves of one design (handbook K5): copies there were, copies touched, copies whole, offcuts worth

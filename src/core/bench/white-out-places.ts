@@ -1,4 +1,4 @@
-import type { Context } from '../arrange/spread';
+import type { Context } from '../spread/placement';
 import { longDay } from '../week/day-names';
 import type { WhiteOut } from './white-out';
 import { regionOf, tapeLength } from './white-out';

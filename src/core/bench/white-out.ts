@@ -1,7 +1,7 @@
 import type { Book, Mark, Region } from '../book/book';
 import { hoursOf } from '../book/hours';
-import type { Context, Placement } from '../arrange/spread';
-import { footprint, pieceIndex } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
+import { footprint, pieceIndex } from '../spread/placement';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import { HAIR, tidy } from '../measure/length';

@@ -1,6 +1,6 @@
-import { inkFor } from '../arrange/ink';
-import type { Context, Placement } from '../arrange/spread';
-import { pieceIndex } from '../arrange/spread';
+import { inkFor } from '../spread/ink';
+import type { Context, Placement } from '../spread/placement';
+import { pieceIndex } from '../spread/placement';
 import { pieceKey } from '../kit/kit';
 import type { Change } from './change';
 import { nameOf } from './name';

@@ -1,4 +1,4 @@
-import type { Placement } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
 
 /** One edit of a spread, as data: what lay there, and what lies there instead. Placements are told apart by id. */
 export interface Change {

@@ -1,5 +1,5 @@
 import { demoSpread, found } from '../../../tests/fixtures';
-import { pieceIndex } from '../arrange/spread';
+import { pieceIndex } from '../spread/placement';
 import { dayColumn } from '../book/columns';
 import { pieceKey } from '../kit/kit';
 import { bottom } from '../measure/rect';

@@ -1,4 +1,4 @@
-import type { Context, Placement } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
 import { tidy } from '../measure/length';
 import type { Change } from './change';
 import { nameOf } from './name';

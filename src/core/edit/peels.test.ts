@@ -1,5 +1,5 @@
 import { context, placement } from '../../../tests/fixtures';
-import { copyKey } from '../bench/cuts';
+import { copyKey } from '../kit/ledger';
 import { lockPiece } from './alter';
 import { apply } from './change';
 import { peelsOf } from './peels';

@@ -1,4 +1,4 @@
-import { copyKey } from '../bench/cuts';
+import { copyKey } from '../kit/ledger';
 import type { Change } from './change';
 import { STUCK } from './stick-down';
 

@@ -1,6 +1,6 @@
 import { arrange } from '../arrange/arrange';
-import type { Context, Placement } from '../arrange/spread';
-import { pieceIndex } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
+import { pieceIndex } from '../spread/placement';
 import { isStrip } from '../kit/kinds';
 import { pieceKey } from '../kit/kit';
 import { longDay } from '../week/day-names';

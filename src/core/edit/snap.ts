@@ -1,5 +1,5 @@
-import type { Context, Placement } from '../arrange/spread';
-import { footprint } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
+import { footprint } from '../spread/placement';
 import { pageOf } from '../book/columns';
 import { tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';

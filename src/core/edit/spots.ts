@@ -1,8 +1,8 @@
-import { alignX } from '../arrange/align';
-import { Draft } from '../arrange/draft';
-import { freeStretches, lengthOf } from '../arrange/room';
-import type { Context, Placement, Role } from '../arrange/spread';
-import { trimTo } from '../arrange/trim';
+import { alignX } from '../spread/align';
+import { Draft } from '../spread/draft';
+import { freeStretches, lengthOf } from '../spread/free-room';
+import type { Context, Placement, Role } from '../spread/placement';
+import { trimTo } from '../spread/trim';
 import type { Region } from '../book/book';
 import { dayColumn, regionsOf } from '../book/columns';
 import { isStrip, traits } from '../kit/kinds';

@@ -1,5 +1,5 @@
-import type { Placement } from '../arrange/spread';
-import { footprint } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
+import { footprint } from '../spread/placement';
 import { centerX, centerY } from '../measure/rect';
 
 /** A placement with everything that lies on it, lowest first: they move together. */

@@ -1,5 +1,5 @@
-import type { Context, Placement } from '../arrange/spread';
-import { pieceIndex } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
+import { pieceIndex } from '../spread/placement';
 import { pieceKey } from '../kit/kit';
 import { Ledger } from '../kit/ledger';
 

@@ -1,10 +1,10 @@
-import { strangeness } from '../arrange/choose';
-import { Draft } from '../arrange/draft';
-import { inkFor } from '../arrange/ink';
-import type { Context, Placement } from '../arrange/spread';
-import { footprint, pieceIndex } from '../arrange/spread';
-import { trimTo } from '../arrange/trim';
-import { writingRoom } from '../arrange/writing';
+import { strangeness } from '../spread/choose';
+import { Draft } from '../spread/draft';
+import { inkFor } from '../spread/ink';
+import type { Context, Placement } from '../spread/placement';
+import { footprint, pieceIndex } from '../spread/placement';
+import { trimTo } from '../spread/trim';
+import { writingRoom } from '../spread/writing';
 import { dayColumn } from '../book/columns';
 import { difference } from '../color/color';
 import { traits } from '../kit/kinds';

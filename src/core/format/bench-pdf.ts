@@ -1,13 +1,13 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb } from 'pdf-lib';
-import type { Context, Placement } from '../arrange/spread';
-import type { OpenPlace } from '../arrange/open-places';
-import { openPlaces } from '../arrange/open-places';
-import { footprint } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
+import type { OpenPlace } from '../spread/open-places';
+import { openPlaces } from '../spread/open-places';
+import { footprint } from '../spread/placement';
 import { CAUTIONS } from '../bench/cautions';
 import { worthKeeping } from '../kit/offcut';
 import { pageName } from '../bench/measure-from';
-import type { SpreadFile } from '../bench/spread-file';
+import type { SpreadFile } from './spread-file';
 import type { Step } from '../bench/steps';
 import { tapeLength } from '../bench/white-out';
 import { ruled } from '../measure/fraction';

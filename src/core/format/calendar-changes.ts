@@ -1,6 +1,6 @@
 import type ICAL from 'ical.js';
 import { factsOf } from '../week/facts';
-import type { Calendar } from './calendar';
+import type { Calendar } from '../week/calendar';
 
 /** What a newer copy of a calendar has that the older had not; titles, each once, in the order of the file. */
 export interface CalendarChanges {

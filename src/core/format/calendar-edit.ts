@@ -5,7 +5,7 @@ import { factsOf } from '../week/facts';
 import { anchorOf } from '../week/occurrences';
 import { wallOfTime } from '../week/recur/clock';
 import { isoDay } from '../week/recur/wall';
-import type { Calendar } from './calendar';
+import type { Calendar } from '../week/calendar';
 import { readCalendar } from './calendar';
 import { itemsOf, masterOf, writtenCalendar } from './calendar-parts';
 

@@ -5,7 +5,7 @@ import { wallOfTime } from '../week/recur/clock';
 import { DAY_MS, isoDay, minuteOfDay, wallOfDay } from '../week/recur/wall';
 import type { Round, Turn } from '../week/round';
 import { MOST_TURNS, ruleOfRound } from '../week/round';
-import type { Calendar } from './calendar';
+import type { Calendar } from '../week/calendar';
 import { readCalendar } from './calendar';
 import { writtenCalendar } from './calendar-parts';
 

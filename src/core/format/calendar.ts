@@ -3,16 +3,8 @@ import { zoneNamed } from '../week/recur/zone';
 import type { Block } from './calendar-blocks';
 import { blocksOf } from './calendar-blocks';
 import type { Fault } from './fault';
+import type { Calendar } from '../week/calendar';
 import { BadInput, lineFault, quoted } from './fault';
-
-/** A calendar file as read: the whole of it, so that nothing is lost on the way back. */
-export interface Calendar {
-  readonly root: ICAL.Component;
-  /** zone its owner keeps, when the file says or shows it */
-  readonly zone: string | null;
-  /** what its owner should know of how it was read; each a sentence */
-  readonly notes: readonly string[];
-}
 
 /** A larger file is refused: it could not be kept in mind while planning. */
 export const MOST_MEGABYTES = 64;

@@ -1,5 +1,5 @@
-import type { Context } from '../arrange/spread';
-import { pieceIndex } from '../arrange/spread';
+import type { Context } from '../spread/placement';
+import { pieceIndex } from '../spread/placement';
 import { esc, num } from '../art/svg';
 import { outline } from '../art/outlines';
 import type { Cut } from '../bench/cuts';

@@ -1,4 +1,4 @@
-import type { SpreadFile } from '../bench/spread-file';
+import type { SpreadFile } from './spread-file';
 import { conform } from './schema';
 
 /** The spread as a file, checked against its schema; the same spread gives the same bytes. */

@@ -1,10 +1,10 @@
-import type { Context, Placement } from '../arrange/spread';
-import { pieceIndex } from '../arrange/spread';
-import type { OpenPlace } from '../arrange/open-places';
-import { openPlaces } from '../arrange/open-places';
+import type { Context, Placement } from '../spread/placement';
+import { pieceIndex } from '../spread/placement';
+import type { OpenPlace } from '../spread/open-places';
+import { openPlaces } from '../spread/open-places';
 import { writtenText } from '../week/demand';
 import type { WhiteOut } from '../bench/white-out';
-import { BLACK, WHITE } from '../arrange/ink';
+import { BLACK, WHITE } from '../spread/ink';
 import { drawPiece, shownCut } from '../art/draw-piece';
 import { esc, num } from '../art/svg';
 import type { Book, Mark } from '../book/book';

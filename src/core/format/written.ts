@@ -1,6 +1,6 @@
-import type { Context, Placement } from '../arrange/spread';
-import { pieceIndex } from '../arrange/spread';
-import { TICK_WIDTH, laidOn, writingRoom } from '../arrange/writing';
+import type { Context, Placement } from '../spread/placement';
+import { pieceIndex } from '../spread/placement';
+import { TICK_WIDTH, laidOn, writingRoom } from '../spread/writing';
 import { textWidth } from '../art/lettering';
 import { pieceKey } from '../kit/kit';
 import { linesIn, writeLines } from '../measure/hand';

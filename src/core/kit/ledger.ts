@@ -10,6 +10,9 @@ export interface Taken {
   readonly cut: Rect | null;
 }
 
+/** Names one physical sticker: `kit/code#copy`. */
+export const copyKey = (p: { kit: string; code: string; copy: number }): string => `${pieceKey(p)}#${p.copy}`;
+
 export const wholeOf = (piece: Piece): Rect => ({ x: 0, y: 0, w: piece.width, h: piece.height });
 
 /**

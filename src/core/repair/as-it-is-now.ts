@@ -1,7 +1,7 @@
-import { inkFor } from '../arrange/ink';
-import type { Context, Placement } from '../arrange/spread';
-import { matchDemands, pieceIndex } from '../arrange/spread';
-import { laidOn, writingRoom } from '../arrange/writing';
+import { inkFor } from '../spread/ink';
+import type { Context, Placement } from '../spread/placement';
+import { matchDemands, pieceIndex } from '../spread/placement';
+import { laidOn, writingRoom } from '../spread/writing';
 import { dayColumn } from '../book/columns';
 import { stackOf } from '../edit/stack';
 import { pieceKey } from '../kit/kit';

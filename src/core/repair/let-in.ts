@@ -1,9 +1,9 @@
-import { candidatesOf } from '../arrange/candidates';
-import type { Choice } from '../arrange/candidates';
-import { Draft } from '../arrange/draft';
-import { dressBase, dressList } from '../arrange/dressing';
-import type { Context, Placement } from '../arrange/spread';
-import { matchDemands } from '../arrange/spread';
+import { candidatesOf } from '../arrange/days/candidates';
+import type { Choice } from '../arrange/days/candidates';
+import { Draft } from '../spread/draft';
+import { dressBase, dressList } from '../arrange/days/dressing';
+import type { Context, Placement } from '../spread/placement';
+import { matchDemands } from '../spread/placement';
 import type { Region } from '../book/book';
 import { dayColumn } from '../book/columns';
 import type { Change } from '../edit/change';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { context, demand, demoSpread, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
-import { matchDemands } from '../arrange/spread';
+import { matchDemands } from '../spread/placement';
 import { apply } from '../edit/change';
 import { overdrawnPlacements } from '../edit/stock-check';
 import { review, viewOf } from '../review/review';

@@ -1,6 +1,6 @@
-import { Draft } from '../arrange/draft';
-import type { Context, Placement } from '../arrange/spread';
-import { matchDemands, pieceIndex } from '../arrange/spread';
+import { Draft } from '../spread/draft';
+import type { Context, Placement } from '../spread/placement';
+import { matchDemands, pieceIndex } from '../spread/placement';
 import type { Change } from '../edit/change';
 import { apply } from '../edit/change';
 import { nameOf } from '../edit/name';

@@ -1,5 +1,5 @@
 import { demoSpread, found } from '../../../tests/fixtures';
-import { pieceIndex } from '../arrange/spread';
+import { pieceIndex } from '../spread/placement';
 import { difference } from '../color/color';
 import { apply } from '../edit/change';
 import { overdrawnPlacements } from '../edit/stock-check';

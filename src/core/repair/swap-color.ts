@@ -1,7 +1,7 @@
-import { FOREIGN, strangeness } from '../arrange/choose';
-import { Draft } from '../arrange/draft';
-import type { Context, Placement } from '../arrange/spread';
-import { pieceIndex } from '../arrange/spread';
+import { FOREIGN, strangeness } from '../spread/choose';
+import { Draft } from '../spread/draft';
+import type { Context, Placement } from '../spread/placement';
+import { pieceIndex } from '../spread/placement';
 import type { Hex } from '../color/color';
 import { ONE_COLOR, difference } from '../color/color';
 import { colorName } from '../color/color-name';

@@ -1,5 +1,5 @@
-import type { Context, Placement } from '../arrange/spread';
-import { footprint, pieceIndex } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
+import { footprint, pieceIndex } from '../spread/placement';
 import type { Region } from '../book/book';
 import { pieceKey } from '../kit/kit';
 import { traits } from '../kit/kinds';

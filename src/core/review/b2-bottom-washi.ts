@@ -1,6 +1,6 @@
 import { regionsOf } from '../book/columns';
-import type { Placement } from '../arrange/spread';
-import { footprint } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
+import { footprint } from '../spread/placement';
 import { isStrip } from '../kit/kinds';
 import { intersect, subtract } from '../measure/rect';
 import type { Finding, Rule } from './finding';

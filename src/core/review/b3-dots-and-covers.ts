@@ -1,5 +1,5 @@
-import { hasHole } from '../arrange/dates';
-import { footprint } from '../arrange/spread';
+import { hasHole } from '../arrange/base/dates';
+import { footprint } from '../spread/placement';
 import { intersect } from '../measure/rect';
 import type { Finding, Rule } from './finding';
 import { at, dayName } from './say';

@@ -1,5 +1,5 @@
 import { dateHeader } from '../book/columns';
-import { footprint } from '../arrange/spread';
+import { footprint } from '../spread/placement';
 import { intersect } from '../measure/rect';
 import { dayOfMonth } from '../week/day-names';
 import type { Finding, Rule } from './finding';

@@ -1,5 +1,5 @@
 import { regionsOf } from '../book/columns';
-import { footprint } from '../arrange/spread';
+import { footprint } from '../spread/placement';
 import { area, intersect, unionArea } from '../measure/rect';
 import type { Finding, Rule } from './finding';
 import { mm } from './say';

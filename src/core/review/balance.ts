@@ -1,5 +1,5 @@
-import type { Placement } from '../arrange/spread';
-import { footprint } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
+import { footprint } from '../spread/placement';
 import { dayColumn } from '../book/columns';
 import { boldness } from '../color/boldness';
 import type { Hex } from '../color/color';

@@ -1,6 +1,6 @@
-import type { Placement } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
 import type { Piece } from '../kit/kit';
-import { copyKey } from '../bench/cuts';
+import { copyKey } from '../kit/ledger';
 import { bounds } from '../measure/rect';
 import type { Rect } from '../measure/rect';
 import type { View } from './finding';

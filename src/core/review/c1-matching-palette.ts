@@ -1,4 +1,4 @@
-import { FOREIGN, strangeness } from '../arrange/choose';
+import { FOREIGN, strangeness } from '../spread/choose';
 import { eachPlacement } from './each-placement';
 import type { Finding, Rule } from './finding';
 import { at, pieceName, sentence } from './say';

@@ -1,4 +1,4 @@
-import { ALIKE } from '../arrange/boxes';
+import { ALIKE } from '../arrange/boxes/boxes';
 import { difference } from '../color/color';
 import { boxesOf } from './boxes-of';
 import type { Finding, Rule } from './finding';

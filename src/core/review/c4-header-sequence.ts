@@ -1,5 +1,5 @@
-import type { Placement } from '../arrange/spread';
-import { opensDay } from '../arrange/headers';
+import type { Placement } from '../spread/placement';
+import { opensDay } from '../arrange/base/headers';
 import { difference, luminance } from '../color/color';
 import { bottom } from '../measure/rect';
 import { boxesOf } from './boxes-of';

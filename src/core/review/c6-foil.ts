@@ -1,4 +1,4 @@
-import { foilOfDay } from '../arrange/foil';
+import { foilOfDay } from '../spread/foil';
 import type { Finding, Rule } from './finding';
 import { at, counted, dayName } from './say';
 

@@ -1,5 +1,5 @@
 import { context, found, kitOf, piece, placement } from '../../../tests/fixtures';
-import type { Placement } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
 
 const own = ['#9fd3c7', '#f2e3c4', '#23475a', '#e8836b'];
 const kit = kitOf(

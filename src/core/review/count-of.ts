@@ -1,5 +1,5 @@
-import { piecesOf } from '../arrange/choose';
-import type { Need } from '../arrange/needs';
+import { piecesOf } from '../spread/choose';
+import type { Need } from '../arrange/counting/needs';
 import { isRoll } from '../kit/kit';
 import type { View } from './finding';
 

@@ -1,4 +1,4 @@
-import { isPlannedAhead } from '../arrange/ahead';
+import { isPlannedAhead } from '../spread/ahead';
 import type { Finding, Rule } from './finding';
 import { at, counted, dayName, mm } from './say';
 

@@ -1,8 +1,8 @@
 import type { Demand } from '../week/demand';
 import { sortMinute, spokenTime } from '../week/demand';
-import type { Placement } from '../arrange/spread';
-import { footprint } from '../arrange/spread';
-import { freeStretches } from '../arrange/room';
+import type { Placement } from '../spread/placement';
+import { footprint } from '../spread/placement';
+import { freeStretches } from '../spread/free-room';
 import { hoursOf, yOfMinute } from '../book/hours';
 import { HAIR } from '../measure/length';
 import { intersect } from '../measure/rect';

@@ -1,5 +1,5 @@
-import { besidePlaces } from '../arrange/open-places';
-import { freeStretches, lengthOf } from '../arrange/room';
+import { besidePlaces } from '../spread/open-places';
+import { freeStretches, lengthOf } from '../spread/free-room';
 import { dayColumn } from '../book/columns';
 import type { Finding, Rule } from './finding';
 import { dayName, mm, topOf } from './say';

@@ -1,4 +1,4 @@
-import { isPlannedAhead } from '../arrange/ahead';
+import { isPlannedAhead } from '../spread/ahead';
 import { writtenText } from '../week/demand';
 import type { Finding, Rule } from './finding';
 import { lateItems } from './late-items';

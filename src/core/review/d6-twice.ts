@@ -1,4 +1,4 @@
-import type { Placement } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
 import type { Demand } from '../week/demand';
 import { lookAlikes, pairKey } from '../week/twice';
 import type { Finding, Rule } from './finding';

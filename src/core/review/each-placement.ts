@@ -1,4 +1,4 @@
-import type { Context, Placement } from '../arrange/spread';
+import type { Context, Placement } from '../spread/placement';
 import type { Finding, View } from './finding';
 
 /**

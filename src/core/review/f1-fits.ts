@@ -1,6 +1,6 @@
 import { openPaper, regionsOf, runsOfDays } from '../book/columns';
-import type { Placement } from '../arrange/spread';
-import { footprint } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
+import { footprint } from '../spread/placement';
 import { lackingForBand } from '../manner/fit-book';
 import { HAIR } from '../measure/length';
 import type { Rect } from '../measure/rect';

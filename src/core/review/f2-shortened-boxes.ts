@@ -1,4 +1,4 @@
-import { mayBeShortened } from '../arrange/box-fit';
+import { mayBeShortened } from '../arrange/boxes/box-fit';
 import { HAIR } from '../measure/length';
 import { boxesOf } from './boxes-of';
 import type { Finding, Rule } from './finding';

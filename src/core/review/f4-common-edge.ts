@@ -1,5 +1,5 @@
-import { alignX } from '../arrange/align';
-import { footprint } from '../arrange/spread';
+import { alignX } from '../spread/align';
+import { footprint } from '../spread/placement';
 import { dayColumn } from '../book/columns';
 import { hoursOf } from '../book/hours';
 import { bottom } from '../measure/rect';

@@ -1,4 +1,4 @@
-import { footprint } from '../arrange/spread';
+import { footprint } from '../spread/placement';
 import { regionsOf } from '../book/columns';
 import { isStrip, traits } from '../kit/kinds';
 import { intersect, right } from '../measure/rect';

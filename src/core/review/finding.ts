@@ -1,6 +1,6 @@
-import type { Draft } from '../arrange/draft';
-import type { OpenPlace } from '../arrange/open-places';
-import type { Context, Placement, Unplaced } from '../arrange/spread';
+import type { Draft } from '../spread/draft';
+import type { OpenPlace } from '../spread/open-places';
+import type { Context, Placement, Unplaced } from '../spread/placement';
 import type { WhiteOut } from '../bench/white-out';
 import type { Piece } from '../kit/kit';
 import type { Demand } from '../week/demand';

@@ -1,7 +1,7 @@
 import { dateHeader, regionsOf, runsOfDays, weekendDays } from '../book/columns';
-import { piecesOf } from '../arrange/choose';
-import type { Need } from '../arrange/needs';
-import { SECTION_KINDS, frameNeeds } from '../arrange/needs';
+import { piecesOf } from '../spread/choose';
+import type { Need } from '../arrange/counting/needs';
+import { SECTION_KINDS, frameNeeds } from '../arrange/counting/needs';
 import type { Kind } from '../kit/kinds';
 import { spokenName } from '../kit/kit';
 import { traits } from '../kit/kinds';

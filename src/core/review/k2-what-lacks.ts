@@ -1,5 +1,5 @@
-import { frameNeeds } from '../arrange/needs';
-import { makeshiftIn } from '../arrange/enough';
+import { frameNeeds } from '../arrange/counting/needs';
+import { makeshiftIn } from '../arrange/counting/enough';
 import { traits } from '../kit/kinds';
 import { spokenName } from '../kit/kit';
 import { longDay } from '../week/day-names';

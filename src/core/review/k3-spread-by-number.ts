@@ -1,5 +1,5 @@
-import { piecesOf } from '../arrange/choose';
-import { opensDay } from '../arrange/headers';
+import { piecesOf } from '../spread/choose';
+import { opensDay } from '../arrange/base/headers';
 import type { Kind } from '../kit/kinds';
 import { traits } from '../kit/kinds';
 import type { Piece } from '../kit/kit';

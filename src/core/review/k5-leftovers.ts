@@ -1,4 +1,4 @@
-import { copyKey } from '../bench/cuts';
+import { copyKey } from '../kit/ledger';
 import { isStrip } from '../kit/kinds';
 import type { Finding, Rule } from './finding';
 import { at, mm, pieceName, sentence } from './say';

@@ -1,4 +1,4 @@
-import { piecesOf, strangeness, FOREIGN } from '../arrange/choose';
+import { piecesOf, strangeness, FOREIGN } from '../spread/choose';
 import { spokenName } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { isSoon } from '../kit/suggest';

@@ -1,4 +1,4 @@
-import { copyKey } from '../bench/cuts';
+import { copyKey } from '../kit/ledger';
 import type { Finding, Rule } from './finding';
 import { listsOf } from './lists-of';
 import { at, counted, pieceName, sentence } from './say';

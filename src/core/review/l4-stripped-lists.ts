@@ -1,4 +1,4 @@
-import { TICK_WIDTH } from '../arrange/writing';
+import { TICK_WIDTH } from '../spread/writing';
 import { HAIR } from '../measure/length';
 import type { Finding, Rule } from './finding';
 import { listsOf } from './lists-of';

@@ -1,4 +1,4 @@
-import { isPlannedAhead } from '../arrange/ahead';
+import { isPlannedAhead } from '../spread/ahead';
 import type { Repair } from '../repair/let-in';
 import { letIn } from '../repair/let-in';
 import type { Demand } from '../week/demand';

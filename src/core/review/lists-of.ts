@@ -1,4 +1,4 @@
-import type { Placement } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
 import type { Piece } from '../kit/kit';
 import type { View } from './finding';
 

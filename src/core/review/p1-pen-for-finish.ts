@@ -1,4 +1,4 @@
-import { inkFor } from '../arrange/ink';
+import { inkFor } from '../spread/ink';
 import { eachPlacement } from './each-placement';
 import type { Finding, Rule } from './finding';
 import { at, pieceName, sentence } from './say';

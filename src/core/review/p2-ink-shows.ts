@@ -1,4 +1,4 @@
-import { BLACK, WHITE, inkFor } from '../arrange/ink';
+import { BLACK, WHITE, inkFor } from '../spread/ink';
 import { contrast } from '../color/color';
 import { eachPlacement } from './each-placement';
 import type { Finding, Rule } from './finding';

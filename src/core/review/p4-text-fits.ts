@@ -1,4 +1,4 @@
-import { TICK_WIDTH, laidOn, writingRoom } from '../arrange/writing';
+import { TICK_WIDTH, laidOn, writingRoom } from '../spread/writing';
 import { linesIn, textFits, writeLines } from '../measure/hand';
 import type { Finding, Rule } from './finding';
 import { at, counted, pieceName } from './say';

@@ -1,4 +1,4 @@
-import { footprint } from '../arrange/spread';
+import { footprint } from '../spread/placement';
 import { intersect } from '../measure/rect';
 import type { Finding, Rule } from './finding';
 import { at, pieceName, sentence } from './say';

@@ -1,4 +1,4 @@
-import { footprint } from '../arrange/spread';
+import { footprint } from '../spread/placement';
 import { traits } from '../kit/kinds';
 import { area, intersect } from '../measure/rect';
 import type { Finding, Rule } from './finding';

@@ -1,4 +1,4 @@
-import { copyKey } from '../bench/cuts';
+import { copyKey } from '../kit/ledger';
 import { eachPlacement } from './each-placement';
 import type { Finding, Rule } from './finding';
 import { at, counted, pieceName, sentence } from './say';

@@ -1,9 +1,9 @@
-import { isPlannedAhead } from '../arrange/ahead';
-import { Draft } from '../arrange/draft';
-import { openPlaces } from '../arrange/open-places';
-import { unplacedOf } from '../arrange/unplaced';
-import type { Context, Placement } from '../arrange/spread';
-import { matchDemands, pieceIndex } from '../arrange/spread';
+import { isPlannedAhead } from '../spread/ahead';
+import { Draft } from '../spread/draft';
+import { openPlaces } from '../spread/open-places';
+import { unplacedOf } from './unplaced';
+import type { Context, Placement } from '../spread/placement';
+import { matchDemands, pieceIndex } from '../spread/placement';
 import { whiteOutOf } from '../bench/white-out';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';

@@ -1,5 +1,5 @@
 import { dayColumn } from '../book/columns';
-import type { Placement } from '../arrange/spread';
+import type { Placement } from '../spread/placement';
 import { traits } from '../kit/kinds';
 import { ruled } from '../measure/fraction';
 import { longDay } from '../week/day-names';

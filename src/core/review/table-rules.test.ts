@@ -2,7 +2,7 @@ import { context, demand, demoSpread, found, kitOf, piece, placement, weekWith }
 import { discOpen } from '../book/disc-open';
 import { stepsOf, sayWhiteOut } from '../bench/steps';
 import { whiteOutOf } from '../bench/white-out';
-import { copyKey } from '../bench/cuts';
+import { copyKey } from '../kit/ledger';
 import { viewOf } from './review';
 
 const kit = kitOf(

@@ -1,4 +1,4 @@
-import type { Calendar } from '../format/calendar';
+import type { Calendar } from './calendar';
 import { isCounted, numberReached } from './age';
 import type { Aspect, Demand, DemandKind, WeekDemands } from './demand';
 import { inTimeOrder } from './demand';

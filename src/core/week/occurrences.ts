@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import { IANAZone } from 'luxon';
-import type { Calendar } from '../format/calendar';
+import type { Calendar } from './calendar';
 import { isCounted, keptEveryYear } from './age';
 import { factsOf, reachOf } from './facts';
 import { clockOf, wallOfTime } from './recur/clock';

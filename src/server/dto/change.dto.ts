@@ -16,7 +16,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
-import type { Placement, Role } from '../../core/arrange/spread';
+import type { Placement, Role } from '../../core/spread/placement';
 
 const ROLES: readonly Role[] = ['base', 'sidebar', 'box', 'day', 'finish'];
 

@@ -2,14 +2,14 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Context, Placement } from '../../core/arrange/spread';
-import { footprint, pieceIndex } from '../../core/arrange/spread';
+import type { Context, Placement } from '../../core/spread/placement';
+import { footprint, pieceIndex } from '../../core/spread/placement';
 import { shownCut } from '../../core/art/draw-piece';
 import { num } from '../../core/art/svg';
 import type { Cut } from '../../core/bench/cuts';
 import { worthKeeping } from '../../core/kit/offcut';
 import { pageName } from '../../core/bench/measure-from';
-import type { SpreadFile } from '../../core/bench/spread-file';
+import type { SpreadFile } from '../../core/format/spread-file';
 import type { Step } from '../../core/bench/steps';
 import type { WhiteOut } from '../../core/bench/white-out';
 import { whiteOutPlaces } from '../../core/bench/white-out-places';

@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Enough } from '../../core/arrange/enough';
+import type { Enough } from '../../core/arrange/counting/enough';
 import { spokenName } from '../../core/kit/kit';
 import { choosePlanned, saveOrder } from '../../server/kit-actions';
 import type { KitWeek, KitsPage } from '../../server/kits';

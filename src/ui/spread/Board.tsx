@@ -2,8 +2,8 @@
 
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { memo, useMemo, useRef } from 'react';
-import type { Placement } from '../../core/arrange/spread';
-import { footprint } from '../../core/arrange/spread';
+import type { Placement } from '../../core/spread/placement';
+import { footprint } from '../../core/spread/placement';
 import { shownCut } from '../../core/art/draw-piece';
 import { outline } from '../../core/art/outlines';
 import { num } from '../../core/art/svg';

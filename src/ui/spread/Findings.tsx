@@ -6,7 +6,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import CircularProgress from '@mui/material/CircularProgress';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import type { Remedy } from '../../core/repair/remedy';
+import type { Remedy } from '../../core/remedy/remedy';
 import { RULES } from '../../core/review/registry';
 import type { Finding, Severity } from '../../core/review/finding';
 import { findingKey } from '../../core/review/wave';

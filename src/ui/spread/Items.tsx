@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import { IconSearch } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { isPlannedAhead } from '../../core/arrange/ahead';
+import { isPlannedAhead } from '../../core/spread/ahead';
 import type { Demand } from '../../core/week/demand';
 import { spokenTime } from '../../core/week/demand';
 import { longDay } from '../../core/week/day-names';

@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconSearch } from '@tabler/icons-react';
 import { memo, useMemo, useState } from 'react';
-import { Draft } from '../../core/arrange/draft';
+import { Draft } from '../../core/spread/draft';
 import type { Kit, Piece } from '../../core/kit/kit';
 import { isRoll, spokenName } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';

@@ -1,6 +1,6 @@
 'use client';
 
-import { footprint } from '../../core/arrange/spread';
+import { footprint } from '../../core/spread/placement';
 import { intersect } from '../../core/measure/rect';
 import { ruled } from '../../core/measure/fraction';
 import { longDay } from '../../core/week/day-names';

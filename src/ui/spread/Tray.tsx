@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { IconLock, IconLockOpen, IconRotateClockwise, IconTrash } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import type { Placement } from '../../core/arrange/spread';
+import type { Placement } from '../../core/spread/placement';
 import { measuredFrom, pageName } from '../../core/bench/measure-from';
 import { lockPiece, turnPiece, writeOn } from '../../core/edit/alter';
 import { removePiece } from '../../core/edit/remove';

@@ -1,4 +1,4 @@
-import { contextFrom } from '../../../../core/arrange/context';
+import { contextFrom } from '../../../../core/spread/context';
 import { whiteOutOf } from '../../../../core/bench/white-out';
 import { spreadSvg } from '../../../../core/format/spread-svg';
 import { embeddedFonts } from '../../../../server/fonts';

@@ -1,5 +1,5 @@
-import { contextFrom } from '../../../../core/arrange/context';
-import { completeSpread } from '../../../../core/bench/spread-file';
+import { contextFrom } from '../../../../core/spread/context';
+import { completeSpread } from '../../../../core/format/spread-file';
 import { benchPdf } from '../../../../core/format/bench-pdf';
 import { printFonts } from '../../../../server/fonts';
 import { loadSpread } from '../../../../server/spread-data';

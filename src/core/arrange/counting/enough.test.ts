@@ -1,0 +1,54 @@
+import { demoContext, demoKit, kitOf, piece, weekWith, demand } from '../../../../tests/fixtures';
+import { isItEnough } from './enough';
+import type { Context } from '../../spread/placement';
+
+const of = (context: Context, what: string) => isItEnough(context).find((e) => e.what === what);
+const base = demoContext();
+
+it('counts kind by kind, what lacks first', () => {
+  const kit = kitOf(
+    piece({ code: 'C', kind: 'date-cover', count: 5 }),
+    piece({ code: 'B', kind: 'full-box', count: 8 }),
+    piece({ code: 'Q', count: 3 }),
+    piece({ code: 'L', kind: 'checklist', count: 1, rows: 6, height: 48.3 }),
+  );
+  const context = {
+    ...base,
+    kit,
+    stash: [demoKit('stash')],
+    week: weekWith(
+      demand({ uid: 'a' }),
+      demand({ uid: 'b' }),
+      ...[1, 2, 3].map((n) => demand({ uid: `l${n}`, list: 'to buy' })),
+    ),
+  };
+  expect(of(context, 'date covers')).toMatchObject({ needed: 7, there: 5 });
+  expect(of(context, 'full boxes')).toMatchObject({ needed: 7, there: 8, substitutes: [], makeshift: null });
+  expect(of(context, 'bases for single items')).toMatchObject({ needed: 2, there: 3 });
+  expect(of(context, 'rows of checklists')).toMatchObject({ needed: 3, there: 6 });
+  expect(of(context, 'headers')).toMatchObject({ needed: 7, there: 0 });
+  expect(of(context, 'headers')!.substitutes.length + (of(context, 'headers')!.makeshift ? 1 : 0)).toBeGreaterThan(0);
+  const lacks = isItEnough(context).map((e) => e.there < e.needed);
+  expect([...lacks].sort((a, b) => Number(b) - Number(a))).toEqual(lacks);
+});
+
+it('knows what other weeks have taken, and what earlier planned ones will', () => {
+  const kit = kitOf(piece({ code: 'B', kind: 'full-box', count: 8 }));
+  const context = { ...base, kit, stash: [], usedElsewhere: [{ kit: 'test', code: 'B', copy: 1, cut: null }] };
+  expect(of(context, 'full boxes')).toMatchObject({ there: 7 });
+  expect(isItEnough(context, new Map([['full boxes', 3]])).find((e) => e.what === 'full boxes')).toMatchObject({
+    there: 4,
+  });
+});
+
+it('says what can be made: covers and headers from washi, a tracker from a list', () => {
+  const kit = kitOf(
+    piece({ code: 'thin', kind: 'washi', width: 300, height: 6 }),
+    piece({ code: 'wide', kind: 'washi', width: 300, height: 12 }),
+    piece({ code: 'L', kind: 'checklist', count: 2, rows: 7, height: 48.3 }),
+  );
+  const context = { ...base, kit, stash: [] };
+  expect(of(context, 'headers')?.makeshift).toBe('cut headers of 38.1 mm from the washi thin');
+  expect(of(context, 'date covers')?.makeshift).toBe('cut covers of 38.1 mm from the washi wide');
+  expect(of(context, 'week trackers')?.makeshift).toBe('make one from the list L: a row for each day');
+});

@@ -1,0 +1,195 @@
+import type { Demand, DemandKind, Room } from '../../week/demand';
+import { writtenText } from '../../week/demand';
+import type { Kind } from '../../kit/kinds';
+import type { Piece } from '../../kit/kit';
+import { pieceKey } from '../../kit/kit';
+import { textFits } from '../../measure/hand';
+import type { Rect } from '../../measure/rect';
+import { meaningsOf } from '../../week/meaning';
+import { FOREIGN, piecesOf, strangeness } from '../../spread/choose';
+import type { Draft } from '../../spread/draft';
+import type { Context } from '../../spread/placement';
+import { trimTo } from '../../spread/trim';
+import { writingRoom } from '../../spread/writing';
+
+/**
+ * Bases of one kind and size: for room and text it does not matter which of them is taken. Sizes in mm after
+ * trimming.
+ */
+export interface Form {
+  readonly kind: Kind;
+  readonly w: number;
+  readonly h: number;
+  readonly cut: Rect | null;
+  /** degrees it is turned: 45 makes a diamond of a square; w, h are then of the paper it covers */
+  readonly turn: number;
+  /** what its printed icon means; littles only */
+  readonly icon: string;
+  readonly designs: readonly Piece[];
+  /** copies untouched when the arranging began */
+  readonly supply: number;
+  /** lowest strangeness among its designs */
+  readonly strange: number;
+}
+
+/** How well a kind of base suits a kind of item; lower is better. Common practice. */
+const TASTE: Readonly<Record<DemandKind, Partial<Record<Kind, number>>>> = {
+  appointment: { label: 0, 'third-box': 0.3, 'half-box': 0.9, 'quarter-box': 0.5, flag: 1, square: 2.2, circle: 2.6 },
+  chore: { little: 0, 'quarter-box': 0.4, flag: 0.5, 'check-flag': 0.2, label: 1 },
+  'to-do': { 'check-flag': 0, 'quarter-box': 0.4, flag: 0.4, little: 0.4 },
+  deadline: { flag: 0, 'third-box': 0.6, label: 0.6, 'quarter-box': 0.7 },
+  occasion: { 'third-box': 0, 'half-box': 0.4, label: 0.6, 'quarter-box': 0.9 },
+  reminder: { flag: 0.2, 'quarter-box': 0.3, teardrop: 0.8, circle: 0.8, label: 0.8 },
+  band: {},
+};
+
+const ROOM_KINDS: Readonly<Record<Room, readonly Kind[]>> = {
+  label: ['label', 'flag', 'little', 'check-flag'],
+  quarter: ['quarter-box', 'third-box', 'label'],
+  half: ['half-box'],
+  full: ['full-box', 'half-box'],
+};
+
+/** All bases that can carry an item in a column of that width, grouped. */
+export function formsFor(draft: Draft, context: Context, width: number): Form[] {
+  const groups = new Map<string, { designs: Piece[]; cut: Rect | null }>();
+  const bases = context.options.writeOnBoxes
+    ? [...baseKinds(context), ...piecesOf(context, 'full-box')]
+    : baseKinds(context);
+  const pictures = context.ways.picturesServe
+    ? piecesOf(context, 'deco').filter((p) => p.icon && p.height >= SPEAKS)
+    : [];
+  for (const piece of [...bases, ...pictures]) {
+    if (
+      (piece.writable === 'no' && piece.kind !== 'deco') ||
+      draft.ledger.untouched(piece) === 0 ||
+      strangeness(piece, context) > FOREIGN
+    )
+      continue;
+    const cut = trimTo(piece, width);
+    if (cut === undefined || piece.height > 100) continue;
+    if (turnOf(piece, context) && (piece.width + piece.height) * Math.SQRT1_2 > width) continue;
+    const printed = piece.kind === 'little' || piece.kind === 'deco' ? piece.icon : piece.words ? pieceKey(piece) : '';
+    const key = [
+      piece.kind,
+      piece.width,
+      piece.height,
+      piece.shape,
+      piece.faces,
+      printed,
+      piece.kit === context.kit.name,
+    ].join('|');
+    const group = groups.get(key) ?? { designs: [], cut };
+    group.designs.push(piece);
+    groups.set(key, group);
+  }
+  return [...groups.values()].map(({ designs, cut }) => {
+    const one = designs[0] as Piece;
+    const turn = turnOf(one, context);
+    const across = (one.width + one.height) * Math.SQRT1_2;
+    return {
+      kind: one.kind,
+      w: turn ? across : (cut?.w ?? one.width),
+      h: turn ? across : one.height,
+      cut,
+      turn,
+      icon: one.icon,
+      designs,
+      supply: designs.reduce((n, p) => n + draft.ledger.untouched(p), 0),
+      strange: Math.min(...designs.map((p) => strangeness(p, context))),
+    };
+  });
+}
+
+/** Where round and diamond bases are the manner, a square is laid on its corner (handbook 3, 5). */
+const turnOf = (piece: Piece, { ways }: Context): number => (ways.roundBases && piece.kind === 'square' ? 45 : 0);
+
+/** The part of a form that can be written on. */
+export const roomOn = (form: Form): Rect => {
+  const one = form.designs[0] as Piece;
+  return writingRoom({
+    kind: form.kind,
+    shape: one.shape,
+    w: form.turn ? one.width : form.w,
+    h: form.turn ? one.height : form.h,
+    turn: form.turn,
+  });
+};
+
+/** What round and diamond bases are worth where they are the manner. From memory. */
+const ROUND: Partial<Record<Kind, number>> = { circle: -3, square: -3, teardrop: -2.4 };
+
+const baseKinds = (context: Context): readonly Piece[] =>
+  piecesOf(
+    context,
+    'half-box',
+    'third-box',
+    'quarter-box',
+    'check-flag',
+    'little',
+    'label',
+    'flag',
+    'circle',
+    'teardrop',
+    'square',
+  );
+
+/**
+ * What it costs to put an item on a form; Infinity where its text does not fit or what is printed says something
+ * else.
+ */
+export function formCost(demand: Demand, form: Form, context: Context, text = writtenText(demand)): number {
+  const one = form.designs[0] as Piece;
+  if (form.kind === 'deco') return dutyCost(demand, form);
+  const room = roomOn(form);
+  if (!textFits(text, room.w, room.h, context.options.hand)) return Infinity;
+  const meanings = meaningsOf(demand.title, demand.categories);
+  if (form.kind === 'little' && form.icon && !meanings.includes(form.icon)) return Infinity;
+  if (one.words && !demand.title.toLowerCase().includes(one.words.toLowerCase())) return Infinity;
+  const taste = TASTE[demand.kind][form.kind] ?? 1.8;
+  const meant = form.kind === 'little' && form.icon && meanings[0] === form.icon ? -2.4 : 0;
+  const asked = demand.room ? (ROOM_KINDS[demand.room].includes(form.kind) ? -1 : 4) : 0;
+  const trimmed = form.cut ? 0.2 : 0;
+  const narrow = form.kind !== 'little' && form.w < 24 ? 0.6 : 0;
+  const round = context.ways.roundBases ? (ROUND[form.kind] ?? 0) : 0;
+  return (
+    taste +
+    round +
+    meant +
+    asked +
+    trimmed +
+    narrow +
+    form.strange / 6 +
+    (one.kit === context.kit.name ? 0 : 1.5) +
+    form.h * 0.035
+  );
+}
+
+/** A picture lower than this is no more than an icon, mm. From memory. */
+const SPEAKS = 15;
+/**
+ * What a picture costs beside the bases that suit a chore best: it is pretty, and says no more than what it shows.
+ * From memory.
+ */
+const DUTY = 0.2;
+
+/**
+ * A picture that shows a thing takes the duty of its chore: only of one with no hour, nothing more to say, and all
+ * its words about that thing.
+ */
+function dutyCost(demand: Demand, form: Form): number {
+  const chore =
+    (demand.kind === 'chore' || demand.kind === 'reminder') &&
+    demand.start === null &&
+    !demand.tentative &&
+    demand.aspect === 'item' &&
+    demand.room === null;
+  return chore &&
+    meaningsOf(demand.title, demand.categories)[0] === form.icon &&
+    demand.title.split(/\s+/).length <= MOST_WORDS
+    ? DUTY + form.h * 0.035 + form.strange / 6
+    : Infinity;
+}
+
+/** Words that a picture alone can stand for. From memory. */
+const MOST_WORDS = 3;

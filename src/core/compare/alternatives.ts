@@ -1,0 +1,174 @@
+import { dayColumn } from '../book/columns';
+import { colorName } from '../color/color-name';
+import { pieceKey } from '../kit/kit';
+import { rhythmOf } from '../manner/rhythm';
+import type { Stand } from '../manner/rhythm';
+import { fitBook } from '../manner/fit-book';
+import type { Ways } from '../manner/ways';
+import type { Options } from '../manner/options';
+import { centerY } from '../measure/rect';
+import { colorAreas, whiteSpace } from '../review/balance';
+import { boxesOf } from '../review/boxes-of';
+import type { Finding, View } from '../review/finding';
+import { review, viewOf, withoutPlace } from '../review/review';
+import type { Score } from '../review/score';
+import { scoreOf } from '../review/score';
+import { longDay } from '../week/day-names';
+import { arrange } from '../arrange/arrange';
+import type { Context, Placement } from '../spread/placement';
+
+/** One way to lay the week out, with what speaks for it. */
+export interface Alternative {
+  readonly placements: readonly Placement[];
+  /** what was tried otherwise than is set, to be set if it is chosen */
+  readonly options: Partial<Options>;
+  readonly ways: Partial<Ways>;
+  readonly score: Score;
+  readonly findings: readonly Finding[];
+  readonly unplaced: number;
+  /** one sentence on its character */
+  readonly says: string;
+}
+
+interface Variant {
+  readonly options: Partial<Options>;
+  readonly ways: Partial<Ways>;
+  readonly seed: number;
+}
+
+const OFFERED = 3;
+
+/**
+ * Three spreads that really differ: other stands and numbers of boxes, other places of lists, other header habits,
+ * other seeds are tried;
+ * of the good ones the three are taken that are farthest apart in what lies where (farthest-point choice: Gonzalez,
+ * 1985).
+ * @param kept what stays as it is in all of them, such as locked pieces
+ */
+export function alternativesOf(context: Context, kept: readonly Placement[] = []): Alternative[] {
+  const tried = variantsOf(context).map((v) => attempt(context, kept, v));
+  const fewest = Math.min(...tried.map((a) => a.unplaced));
+  const good = tried
+    .filter((a) => a.unplaced <= fewest + 1)
+    .sort((a, b) => a.unplaced - b.unplaced || b.score.total - a.score.total);
+  const chosen = good.slice(0, 1);
+  while (chosen.length < OFFERED && chosen.length < good.length) {
+    const rest = good.filter((a) => !chosen.includes(a));
+    const worth = (a: Alternative): number => Math.min(...chosen.map((c) => apart(a, c))) + a.score.total / 400;
+    chosen.push(rest.reduce((a, b) => (worth(b) > worth(a) ? b : a)));
+  }
+  return chosen;
+}
+
+function variantsOf({ ways, options, seed }: Context): Variant[] {
+  const stands: readonly Stand[] = ways.keepsRows
+    ? [ways.stand]
+    : [ways.stand, ...(['up-and-down', 'hill', 'floor', 'top'] as const).filter((s) => s !== ways.stand)];
+  const habits = (['alternating', 'fanned', 'same'] as const).filter((h) => h !== options.headers);
+  return [
+    { options: {}, ways: {}, seed },
+    ...stands.slice(1).map((stand, i): Variant => ({
+      options: options.headers === 'none' ? {} : { headers: habits[i % habits.length] ?? options.headers },
+      ways: { stand },
+      seed: seed + i + 1,
+    })),
+    {
+      options: { whiteSpace: Math.min(0.8, options.whiteSpace + 0.15) },
+      ways: { boxes: Math.max(0, Math.min(ways.boxes, 4)), deco: 'cluster' },
+      seed: seed + 7,
+    },
+    {
+      options: {},
+      ways: ways.keepsRows ? {} : { lists: ways.lists === 'top' ? 'foot' : 'top', stand: 'floor' },
+      seed: seed + 11,
+    },
+    {
+      options: options.headers === 'none' ? {} : { headers: habits[0] ?? options.headers },
+      ways: { listColors: ways.listColors === 'fanned' ? 'alternating' : 'fanned' },
+      seed: seed + 17,
+    },
+  ];
+}
+
+function attempt(context: Context, kept: readonly Placement[], { options, ways, seed }: Variant): Alternative {
+  const next = { ...context, options: { ...context.options, ...options }, ways: { ...context.ways, ...ways }, seed };
+  const own: Context = { ...next, book: fitBook(context.printed, next.ways, next.options) };
+  const placements = arrange(own, kept);
+  const view = viewOf(own, placements);
+  const findings = review(view);
+  return {
+    placements,
+    options,
+    ways,
+    score: scoreOf(findings),
+    findings,
+    unplaced: withoutPlace(view),
+    says: character(view),
+  };
+}
+
+/**
+ * How far two spreads are apart, 0 to 1: the share of days' pieces that lie elsewhere or are others; boxes count
+ * three times.
+ */
+export function apart(a: Pick<Alternative, 'placements'>, b: Pick<Alternative, 'placements'>): number {
+  const marks = ({ placements }: Pick<Alternative, 'placements'>): Map<string, number> => {
+    const all = new Map<string, number>();
+    for (const p of placements) {
+      if (p.day === null || p.layer > 0) continue;
+      const weight = p.role === 'box' ? 3 : 1;
+      for (const [mark, w] of [
+        [`${p.day} ${pieceKey(p)}`, weight],
+        [`${p.day} ${p.role} ${Math.round(p.y / 8)}`, weight],
+      ] as const)
+        all.set(mark, (all.get(mark) ?? 0) + w);
+    }
+    return all;
+  };
+  const [one, other] = [marks(a), marks(b)];
+  const keys = new Set([...one.keys(), ...other.keys()]);
+  let shared = 0;
+  let total = 0;
+  for (const k of keys) {
+    shared += Math.min(one.get(k) ?? 0, other.get(k) ?? 0);
+    total += Math.max(one.get(k) ?? 0, other.get(k) ?? 0);
+  }
+  return total ? 1 - shared / total : 0;
+}
+
+/** `Six full boxes, up and down; Wednesday is the airiest day; teal and sand lead.` */
+function character(view: View): string {
+  const boxes = boxesOf(view);
+  const heights = [0, 1, 2, 3, 4, 5, 6].map((day) => {
+    const box = boxes.find((b) => b.days.includes(day));
+    const column = dayColumn(view.context.book, day);
+    return box && column ? (centerY(box.rect) < centerY(column) ? ('high' as const) : ('low' as const)) : null;
+  });
+  const rhythm = boxes.length > 1 ? rhythmOf(heights) : null;
+  const white = [0, 1, 2, 3, 4, 5, 6].map((day) => whiteSpace(view, day));
+  const airiest = white.indexOf(Math.max(...white));
+  const mean = Math.round((white.reduce((a, b) => a + b, 0) / 7) * 100);
+  const colors = [
+    ...new Set(
+      colorAreas(
+        view,
+        view.placements.filter((p) => p.day !== null),
+      )
+        .slice(0, 4)
+        .map((c) => colorName(c.color)),
+    ),
+  ].slice(0, 2);
+  return `${count(boxes.length)}${rhythm ? `, ${rhythm}` : ''}; ${mean} of 100 stay white, most on ${longDay(view.context.week.days[airiest] as string)}; ${colors.join(' and ')} lead.`;
+}
+
+const NUMBERS = [
+  'No full box',
+  'One full box',
+  'Two full boxes',
+  'Three full boxes',
+  'Four full boxes',
+  'Five full boxes',
+  'Six full boxes',
+  'Seven full boxes',
+];
+const count = (n: number): string => NUMBERS[n] ?? `${n} full boxes`;

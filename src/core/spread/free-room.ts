@@ -1,0 +1,87 @@
+import { dayColumn } from '../book/columns';
+import { hoursOf, yOfMinute } from '../book/hours';
+import type { Rect } from '../measure/rect';
+import { bottom } from '../measure/rect';
+import type { Draft } from './draft';
+import type { Context, Placement } from './placement';
+import { footprint } from './placement';
+
+/** A free stretch of a day's column, from `from` to `to` mm down the page. */
+export interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+export const lengthOf = (s: Stretch): number => s.to - s.from;
+
+/** The least share of a column kept for what comes up (handbook D3; a usual value: a centimeter in a wide book). */
+const COMES_UP = 0.06;
+
+/**
+ * Room that is left free in a day: for what comes up, or the white space wanted if that is more (handbook D3, W1). mm
+ */
+export const keptFree = (context: Context, day: number): number =>
+  Math.max(COMES_UP, context.options.whiteSpace) * (dayColumn(context.book, day)?.h ?? 0);
+
+/**
+ * Room that a full box must leave free beside the day's items: the week's white space is shared by its days, and the
+ * fewer boxes a week has, the denser may be the days that have one. mm
+ */
+export const keptFreeBesideBox = (context: Context, day: number): number =>
+  Math.max(COMES_UP, context.options.whiteSpace * (context.ways.boxes / 7)) * (dayColumn(context.book, day)?.h ?? 0);
+
+/** Between a header and what hangs under it, in mm; the eye reads them as one. From memory. */
+const UNDER_HEADER = 1;
+
+/** The free stretches of a day's column, top to bottom, with `gap` mm kept from what lies there. */
+export function freeStretches(draft: Draft, context: Context, day: number): Stretch[] {
+  const column = dayColumn(context.book, day);
+  if (!column) return [];
+  const gap = context.options.gap;
+  const blocks = draft
+    .lyingIn(column.page, column)
+    .map((p) => keepOff(draft, p, gap))
+    .sort((a, b) => a.from - b.from);
+  const free: Stretch[] = [];
+  let from = column.y;
+  for (const block of blocks) {
+    if (block.from > from) free.push({ from, to: block.from });
+    from = Math.max(from, block.to);
+  }
+  if (bottom(column) > from) free.push({ from, to: bottom(column) });
+  return free.filter((s) => lengthOf(s) > 3);
+}
+
+function keepOff(draft: Draft, p: Placement, gap: number): Stretch {
+  const f = footprint(p);
+  const isHeader = draft.pieceOf(p)?.kind === 'header';
+  return { from: f.y - (isHeader ? 0 : gap), to: bottom(f) + (isHeader ? Math.min(gap, UNDER_HEADER) : gap) };
+}
+
+/** In a book with hour lines, the parts of some free stretches where no item of the day has its hour. */
+export function clearOfHours(context: Context, day: number, stretches: readonly Stretch[]): Stretch[] {
+  const hours = hoursOf(context.book, day);
+  if (!hours) return [...stretches];
+  const busy = context.week.demands
+    .filter((d) => d.day === day && d.start !== null && d.kind !== 'band')
+    .map((d) => yOfMinute(hours, d.start as number))
+    .sort((a, b) => a - b);
+  return stretches.flatMap((s) => {
+    const edges = [s.from, ...busy.filter((y) => y > s.from - LABEL && y < s.to), s.to];
+    return edges
+      .slice(1)
+      .map((to, i) => ({
+        from: i ? (edges[i] as number) + LABEL : s.from,
+        to: i === edges.length - 2 ? to : to - context.options.gap,
+      }))
+      .filter((x) => lengthOf(x) > 3);
+  });
+}
+
+/** mm that an item's base takes at its hour: a label with its gap (handbook 3). */
+const LABEL = 14;
+
+/** Where the first free millimeter of a day's column is. */
+export function topOfDay(draft: Draft, context: Context, day: number): number {
+  return freeStretches(draft, context, day)[0]?.from ?? bottom(dayColumn(context.book, day) as Rect);
+}
