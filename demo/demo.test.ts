@@ -2,7 +2,9 @@ import { readCalendar } from '../src/core/format/calendar';
 import { demandsOfWeek } from '../src/core/week/demands';
 import { weekAfter, weekOf } from '../src/core/week/week';
 import { openDatabase } from '../src/db/database';
-import { findSpreadOfWeek, historyOf, placementsOf } from '../src/db/spreads';
+import { placementsOf } from '../src/db/placements';
+import { historyOf } from '../src/db/spread-edits';
+import { findSpreadOfWeek } from '../src/db/spreads';
 import { demoAgenda } from './agenda';
 import { seedDemo } from './seed';
 
@@ -45,7 +47,7 @@ it('seeds this week laid out, and everything findable', async () => {
   await seedDemo(db, '2027-02-03');
   const spread = (await findSpreadOfWeek(db, '2027-W05'))!;
   expect((await placementsOf(db, spread.id)).length).toBeGreaterThan(60);
-  expect((await historyOf(db, spread.id)).undo).toBe('Arrange the week');
+  expect((await historyOf(db, spread.id)).undo).toEqual({ do: 'arrange', what: 'week' });
   expect(await findSpreadOfWeek(db, '2027-W06')).toBeUndefined();
   await db.destroy();
 });

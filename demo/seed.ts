@@ -8,14 +8,14 @@ import { readCalendar } from '../src/core/format/calendar';
 import { readKit } from '../src/core/format/kit-csv';
 import { demandsOfWeek } from '../src/core/week/demands';
 import { weekAfter, weekOf } from '../src/core/week/week';
-import { addBook } from '../src/db/books';
 import { noteAsked, putCalendar } from '../src/db/calendars';
 import type { Database } from '../src/db/database';
 import type { KitFacts } from '../src/core/kit/suggest';
 import { NO_FACTS } from '../src/core/kit/suggest';
 import { addKit } from '../src/db/kits';
 import { setMark } from '../src/db/marks';
-import { addSpread, makeEdit } from '../src/db/spreads';
+import { addSpread, chooseStash } from '../src/db/spreads';
+import { makeEdit } from '../src/db/spread-edits';
 import { isTicked } from '../src/core/week/undone';
 import { LEFT_UNDONE, demoAgenda } from './agenda';
 import { householdFeed } from './household-service/feed';
@@ -37,7 +37,6 @@ const WEEKS_BACK = 10;
  * simulated household where its address is given, and this week laid out already.
  */
 export async function seedDemo(db: Database, today: string, feed: string | null = null): Promise<void> {
-  for (const [id, book] of Object.entries(BOOKS)) await addBook(db, id, book);
   const [rockpool, nightAlmanac, stash] = [kitFile('rockpool'), kitFile('night-almanac'), kitFile('stash')];
   await addKit(db, rockpool, 'kit');
   await addKit(db, nightAlmanac, 'kit');
@@ -82,7 +81,8 @@ export async function seedDemo(db: Database, today: string, feed: string | null 
     seed: 1,
     options: '{}',
   });
-  await makeEdit(db, id, { label: 'Arrange the week', before: [], after: [...arrange(contextFrom(data))] });
+  await chooseStash(db, id, [stash.name]);
+  await makeEdit(db, id, { deed: { do: 'arrange', what: 'week' }, before: [], after: [...arrange(contextFrom(data))] });
 }
 
 const know = (db: Database, kit: string, facts: KitFacts) =>

@@ -21,6 +21,7 @@ import { corpus } from '../tests/corpus';
 import { isItEnough } from '../src/core/arrange/counting/enough';
 import type { Kit, Piece } from '../src/core/kit/kit';
 import { searchOf } from '../src/core/kit/search';
+import { benchOf } from '../src/core/bench/bench';
 import { benchPdf } from '../src/core/format/bench-pdf';
 import { review, viewOf } from '../src/core/review/review';
 import type { Demand } from '../src/core/week/demand';
@@ -342,9 +343,8 @@ function corpusTable(): string {
 
 async function print(): Promise<void> {
   const { context, placements } = demoSpread();
-  const file = completeSpread(context, placements);
   const started = performance.now();
-  await benchPdf(context, file, printFonts());
+  await benchPdf(context, benchOf(context, placements), printFonts());
   say('the print (PDF)', '', ms(performance.now() - started));
 }
 

@@ -3,11 +3,11 @@
 import { DateTime } from 'luxon';
 import { seedDemo } from '../demo/seed';
 import { openDatabase } from '../src/db/database';
-import { listBooks } from '../src/db/books';
+import { listKits } from '../src/db/kits';
 
 async function main(): Promise<void> {
   const db = await openDatabase(process.env.HOBNAIL_DATA as string);
-  if ((await listBooks(db)).length === 0)
+  if ((await listKits(db)).length === 0)
     await seedDemo(
       db,
       process.env.HOBNAIL_TODAY ?? (DateTime.local().toISODate() as string),

@@ -9,7 +9,9 @@ import { readCalendar } from '../src/core/format/calendar';
 import { readKit } from '../src/core/format/kit-csv';
 import type { Kit, Piece } from '../src/core/kit/kit';
 import { review, viewOf } from '../src/core/review/review';
-import type { Finding } from '../src/core/review/finding';
+import type { Finding, Said } from '../src/core/review/finding';
+import { sayFinding } from '../src/core/review/say';
+import { voiceOf } from '../src/core/spread/voice';
 import type { Demand, WeekDemands } from '../src/core/week/demand';
 import { demandsOfWeek } from '../src/core/week/demands';
 import { daysOfWeek } from '../src/core/week/week';
@@ -107,9 +109,13 @@ export const placement = (over: Partial<Placement> = {}): Placement => ({
   ...over,
 });
 
-/** What one rule finds on some placements. */
-export const found = (rule: string, c: Context, placements: readonly Placement[]): Finding[] =>
-  review(viewOf(c, placements)).filter((f) => f.rule === rule);
+/** What one rule finds on some placements, with how it is said. */
+export function found(rule: string, c: Context, placements: readonly Placement[]): (Finding & Said)[] {
+  const voice = voiceOf(c, placements);
+  return review(viewOf(c, placements))
+    .filter((f) => f.rule === rule)
+    .map((f) => ({ ...f, ...sayFinding(f, voice) }));
+}
 
 export const demoKit = (name: string): Kit =>
   readKit(readFileSync(join(__dirname, '..', 'demo', 'kits', `${name}.kit.csv`), 'utf8'), `${name}.kit.csv`, name);

@@ -1,6 +1,7 @@
 import { arrange } from '../core/arrange/arrange';
 import { contextFrom } from '../core/spread/context';
 import type { Context } from '../core/spread/placement';
+import { benchOf } from '../core/bench/bench';
 import { completeSpread } from '../core/format/spread-file';
 import type { Book } from '../core/book/book';
 import { benchPdf } from '../core/format/bench-pdf';
@@ -46,7 +47,7 @@ export async function outputs(
     'spread.json': writeSpread(spread),
     'book.json': writeBook(context.printed),
     'spread.svg': spreadSvg(context, spread.placements, spread.whiteOut, embeddedFonts()),
-    'bench.pdf': await benchPdf(context, spread, printFonts()),
+    'bench.pdf': await benchPdf(context, benchOf(context, spread.placements), printFonts()),
     'cuts.svg': cutsSvg(context, spread.cuts),
   };
 }

@@ -1,15 +1,15 @@
 import { createHash } from 'node:crypto';
 import { calendarText, deleteCalendar, listCalendars, putCalendar } from './calendars';
 import type { Database } from './database';
+import { together } from './database';
+import type { Steps } from './log';
+import { nextStep, noteStep, record, stepsOf } from './log';
+import type { AgendaDeed } from '../core/week/deed';
 import { markOf, setMark } from './marks';
 
-/** No more edits than these are kept to be undone. */
-const KEPT = 50;
+export type AgendaHistory = Steps<AgendaDeed>;
 
-export interface AgendaHistory {
-  readonly undo: string | null;
-  readonly redo: string | null;
-}
+const AGENDA = { room: 'agenda' } as const;
 
 /** What an edit does: a calendar's new text (null: no calendar), or an item's new mark (null: none). */
 export type AgendaStep =
@@ -35,36 +35,18 @@ type Effect =
       readonly after: string | null;
     };
 
-export async function agendaHistory(db: Database): Promise<AgendaHistory> {
-  const edits = await db.selectFrom('agenda_edit').select(['label', 'undone']).orderBy('seq').execute();
-  return {
-    undo: edits.filter((e) => !e.undone).at(-1)?.label ?? null,
-    redo: edits.find((e) => e.undone)?.label ?? null,
-  };
-}
+export const agendaHistory = (db: Database): Promise<AgendaHistory> => stepsOf<AgendaDeed>(db, AGENDA);
 
 /** Makes one edit of calendars and marks, in one transaction with its entry in the history. */
 export function editAgenda(
   db: Database,
-  label: string,
+  deed: AgendaDeed,
   steps: (trx: Database) => Promise<readonly AgendaStep[]>,
 ): Promise<void> {
-  return db.transaction().execute(async (trx) => {
+  return together(db, async (trx) => {
     const effects: Effect[] = [];
     for (const step of await steps(trx)) effects.push(await take(trx, step));
-    await trx.deleteFrom('agenda_edit').where('undone', '=', 1).execute();
-    await trx
-      .insertInto('agenda_edit')
-      .values({ label, effects: JSON.stringify(effects), undone: 0 })
-      .execute();
-    const old = await trx
-      .selectFrom('agenda_edit')
-      .select('seq')
-      .orderBy('seq', 'desc')
-      .offset(KEPT)
-      .limit(1)
-      .executeTakeFirst();
-    if (old) await trx.deleteFrom('agenda_edit').where('seq', '<=', old.seq).execute();
+    await record(trx, AGENDA, deed, effects);
   });
 }
 
@@ -108,15 +90,10 @@ const sumOf = (text: string): string => createHash('sha1').update(text).digest('
  * otherwise since
  */
 export function stepAgenda(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
-  return db.transaction().execute(async (trx) => {
-    const edit = await trx
-      .selectFrom('agenda_edit')
-      .selectAll()
-      .where('undone', '=', way === 'undo' ? 0 : 1)
-      .orderBy('seq', way === 'undo' ? 'desc' : 'asc')
-      .executeTakeFirst();
+  return together(db, async (trx) => {
+    const edit = await nextStep(trx, AGENDA, way);
     if (!edit) return false;
-    const effects = JSON.parse(edit.effects) as readonly Effect[];
+    const effects = edit.effects as readonly Effect[];
     const steps: AgendaStep[] = [];
     for (const effect of way === 'undo' ? [...effects].reverse() : effects) {
       const [now, wanted] = way === 'undo' ? [effect.after, effect.before] : [effect.before, effect.after];
@@ -143,11 +120,7 @@ export function stepAgenda(db: Database, way: 'undo' | 'redo'): Promise<boolean>
       });
     }
     for (const step of steps) await take(trx, step);
-    await trx
-      .updateTable('agenda_edit')
-      .set({ undone: way === 'undo' ? 1 : 0 })
-      .where('seq', '=', edit.seq)
-      .execute();
+    await noteStep(trx, edit, way);
     return true;
   });
 }

@@ -1,24 +1,34 @@
 import type { Book } from '../core/book/book';
+import { BOOKS, bookNamed } from '../core/book/registry';
 import type { Database } from './database';
+import { asObject } from './json';
 
+/** A book of one's own, or one that ships: those live in the registry, so that new ones and corrections reach all. */
 export async function findBook(db: Database, id: string): Promise<Book | null> {
+  const shipped = bookNamed(id);
+  if (shipped) return shipped;
   const row = await db.selectFrom('book').select('json').where('id', '=', id).executeTakeFirst();
-  return row ? (JSON.parse(row.json) as Book) : null;
+  return row ? (asObject(row.json) as Book) : null;
 }
 
-export const listBooks = (db: Database): Promise<{ id: string; name: string }[]> =>
-  db.selectFrom('book').select(['id', 'name']).orderBy('name').execute();
+/** All books by name: those that ship, and one's own. */
+export async function listBooks(db: Database): Promise<{ id: string; name: string }[]> {
+  const own = await db.selectFrom('book').select(['id', 'name']).execute();
+  const shipped = Object.entries(BOOKS).map(([id, { name }]) => ({ id, name }));
+  return [...shipped, ...own].sort((a, b) => a.name.localeCompare(b.name));
+}
 
 /**
  * The book that a week not begun yet would most likely be laid out in: the newest spread's, else the first there is.
  */
-export async function usualBook(db: Database): Promise<string | null> {
+export async function usualBook(db: Database): Promise<string> {
   const newest = await db.selectFrom('spread').select('book_id').orderBy('id', 'desc').limit(1).executeTakeFirst();
-  return newest?.book_id ?? (await listBooks(db))[0]?.id ?? null;
+  return newest?.book_id ?? ((await listBooks(db))[0] as { id: string }).id;
 }
 
 /** @returns false when a book of that id is there already; then nothing is stored */
 export async function addBook(db: Database, id: string, book: Book): Promise<boolean> {
+  if (bookNamed(id)) return false;
   const done = await db
     .insertInto('book')
     .values({ id, name: book.name, json: JSON.stringify(book) })

@@ -1,43 +1,31 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import SQLite from 'better-sqlite3';
-import { Kysely, Migrator, SqliteDialect } from 'kysely';
-import * as first from './migrations/0001-first';
-import * as agendaEdits from './migrations/0002-agenda-edits';
-import * as lookAhead from './migrations/0003-look-ahead';
-import * as stock from './migrations/0004-stock';
-import * as manners from './migrations/0005-manners';
-import * as waved from './migrations/0006-waved';
-import * as likes from './migrations/0007-likes';
+import { Kysely, SqliteDialect } from 'kysely';
+import { migrate } from './migrate';
 import type { Tables } from './schema';
 
 export type Database = Kysely<Tables>;
 
-/** In order. One line a migration. */
-const MIGRATIONS = {
-  '0001-first': first,
-  '0002-agenda-edits': agendaEdits,
-  '0003-look-ahead': lookAhead,
-  '0004-stock': stock,
-  '0005-manners': manners,
-  '0006-waved': waved,
-  '0007-likes': likes,
-};
-
 /**
  * Opens the database and brings it up to date. An edit that was reported as saved is on the disk:
  * write-ahead log, synchronized at every commit, foreign keys held.
+ * @param last the migration to stop at, for tests of those that follow
+ * @throws NewerDatabase
  */
-export async function openDatabase(file: string): Promise<Database> {
+export async function openDatabase(file: string, last?: string): Promise<Database> {
   if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
   const sqlite = new SQLite(file);
   sqlite.pragma('journal_mode = WAL');
   sqlite.pragma('synchronous = FULL');
-  sqlite.pragma('foreign_keys = ON');
   sqlite.pragma('busy_timeout = 5000');
+  sqlite.pragma('foreign_keys = OFF');
   const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite }) });
-  const migrator = new Migrator({ db, provider: { getMigrations: async () => MIGRATIONS } });
-  const { error } = await migrator.migrateToLatest();
-  if (error) throw error;
+  await migrate(db as Kysely<unknown>, last);
+  sqlite.pragma('foreign_keys = ON');
   return db;
 }
+
+/** Does something in one transaction: the one that is open already, or one of its own. */
+export const together = <T>(db: Database, work: (trx: Database) => Promise<T>): Promise<T> =>
+  db.isTransaction ? work(db) : db.transaction().execute(work);

@@ -8,20 +8,28 @@ import { movePiece } from '../core/edit/move';
 import type { Change } from '../core/edit/change';
 import { threeBox } from '../core/book/three-box';
 import { agendaHistory, editAgenda, stepAgenda } from './agenda-edits';
-import { addBook, findBook } from './books';
+import { findBook } from './books';
 import { calendarText, listCalendars, putCalendar } from './calendars';
 import type { Database } from './database';
 import { openDatabase } from './database';
 import { addKit, findKit, listKits } from './kits';
 import { marksBetween } from './marks';
 import { readSetting, writeSetting } from './settings';
-import { StaleEdit, addSpread, historyOf, makeEdit, placementsOf, stepHistory, usedElsewhere } from './spreads';
+import type { AgendaDeed } from '../core/week/deed';
+import type { KitDeed } from '../core/kit/deed';
+import type { Placement } from '../core/spread/placement';
+import { TakenSticker } from './available';
+import { placementsOf } from './placements';
+import { StaleEdit, historyOf, makeEdit, stepHistory } from './spread-edits';
+import { addSpread, usedElsewhere } from './spreads';
 import { setTick, ticksOf } from './ticks';
 
 let db: Database;
 let id: number;
 const { context, placements } = demoSpread();
-const laidOut: Change = { label: 'Arrange the week', before: [], after: placements };
+const laidOut: Change = { deed: { do: 'arrange', what: 'week' }, before: [], after: placements };
+const kitDeed: KitDeed = { do: 'read orders', file: 'orders.csv' };
+const marked = (title: string): AgendaDeed => ({ do: 'add item', title });
 
 /**
  * SQLite's own errors may come from another test file's world, where `instanceof Error` does not hold; their code
@@ -35,7 +43,6 @@ const sqliteSays = (work: Promise<unknown>): Promise<unknown> =>
 
 beforeEach(async () => {
   db = await openDatabase(':memory:');
-  await addBook(db, 'three-box', threeBox);
   await addKit(db, demoKit('rockpool'), 'kit');
   await addKit(db, demoKit('stash'), 'stash');
   id = await addSpread(db, {
@@ -60,8 +67,8 @@ it('undoes, redoes, and forgets what was undone when a new edit comes', async ()
   await makeEdit(db, id, laidOut);
   const p = placements.find((q) => q.role === 'box')!;
   const move = movePiece(context, placements, p.id, { page: p.page, x: p.x, y: p.y + 3, day: p.day })!;
-  expect(await makeEdit(db, id, move)).toMatchObject({ undo: move.label, redo: null });
-  expect((await stepHistory(db, id, 'undo'))?.history).toMatchObject({ undo: 'Arrange the week', redo: move.label });
+  expect(await makeEdit(db, id, move)).toMatchObject({ undo: move.deed, redo: null });
+  expect((await stepHistory(db, id, 'undo'))?.history).toMatchObject({ undo: laidOut.deed, redo: move.deed });
   expect(await placementsOf(db, id)).toEqual(placements);
   expect((await stepHistory(db, id, 'redo'))?.history.redo).toBeNull();
   await stepHistory(db, id, 'undo');
@@ -69,25 +76,24 @@ it('undoes, redoes, and forgets what was undone when a new edit comes', async ()
   expect(await placementsOf(db, id)).toEqual([]);
   expect(await stepHistory(db, id, 'undo')).toBeNull();
   await makeEdit(db, id, laidOut);
-  expect(await historyOf(db, id)).toMatchObject({ undo: 'Arrange the week', redo: null });
+  expect(await historyOf(db, id)).toMatchObject({ undo: laidOut.deed, redo: null });
 });
 
 it('refuses an edit made for another state, and keeps nothing of it', async () => {
   await makeEdit(db, id, laidOut);
-  await expect(makeEdit(db, id, { label: 'late', before: [{ ...placements[0]!, y: 1 }], after: [] })).rejects.toThrow(
-    StaleEdit,
-  );
+  await expect(
+    makeEdit(db, id, { deed: { do: 'lift all' }, before: [{ ...placements[0]!, y: 1 }], after: [] }),
+  ).rejects.toThrow(StaleEdit);
   expect(await placementsOf(db, id)).toEqual(placements);
 });
 
-it('refuses a sticker that is in no kit (foreign key), whole edit and all', async () => {
-  expect(
-    await sqliteSays(
-      makeEdit(db, id, { label: 'x', before: [], after: [placements[0]!, { ...placements[1]!, code: 'none' }] }),
-    ),
-  ).toBe('SQLITE_CONSTRAINT_FOREIGNKEY');
+it('refuses a sticker that is in no kit, or in use already, whole edit and all', async () => {
+  const [one, other] = placements as [Placement, Placement];
+  const lay = (after: Placement[]) => makeEdit(db, id, { deed: { do: 'lift all' }, before: [], after });
+  await expect(lay([one, { ...other, code: 'none' }])).rejects.toThrow(TakenSticker);
+  await expect(lay([one, { ...one, id: 'p900' }])).rejects.toThrow(TakenSticker);
   expect(await placementsOf(db, id)).toEqual([]);
-  expect((await historyOf(db, id)).undo).toBeNull();
+  expect(await historyOf(db, id)).toMatchObject({ undo: null, revision: 0 });
 });
 
 it('takes a kit in whole or not at all', async () => {
@@ -99,8 +105,9 @@ it('takes a kit in whole or not at all', async () => {
 
 it('tells one week what another has used, and remembers ticks', async () => {
   await makeEdit(db, id, laidOut);
-  expect(await usedElsewhere(db, id)).toEqual([]);
-  expect(await usedElsewhere(db, id + 1)).toHaveLength(placements.length);
+  expect(await usedElsewhere(db, id, ['rockpool', 'stash'])).toEqual([]);
+  expect(await usedElsewhere(db, id + 1, ['rockpool', 'stash'])).toHaveLength(placements.length);
+  expect(await usedElsewhere(db, id + 1, ['stash'])).toHaveLength(placements.filter((p) => p.kit === 'stash').length);
   await setTick(db, id, 'a', true);
   await setTick(db, id, 'a', true);
   await setTick(db, id, 'b', true);
@@ -110,19 +117,19 @@ it('tells one week what another has used, and remembers ticks', async () => {
 
 describe('edits of the agenda', () => {
   const ics = () => calendarText(db, 'household');
-  const edit = (label: string, change: (before: string | null) => string) =>
-    editAgenda(db, label, async (trx) => [
+  const edit = (title: string, change: (before: string | null) => string) =>
+    editAgenda(db, marked(title), async (trx) => [
       { on: 'calendar', name: 'household', text: change(await calendarText(trx, 'household')) },
     ]);
 
   it('are undone and redone, not over a calendar that was read anew', async () => {
-    await edit('Add “vet”', (before) => `${before ?? ''}vet`);
-    await edit('Add “choir”', (before) => `${before}, choir`);
+    await edit('vet', (before) => `${before ?? ''}vet`);
+    await edit('choir', (before) => `${before}, choir`);
     expect(await ics()).toBe('vet, choir');
     expect([await stepAgenda(db, 'undo'), await ics(), await agendaHistory(db)]).toEqual([
       true,
       'vet',
-      { undo: 'Add “vet”', redo: 'Add “choir”' },
+      { undo: marked('vet'), redo: marked('choir') },
     ]);
     expect([await stepAgenda(db, 'undo'), await ics(), await stepAgenda(db, 'undo')]).toEqual([true, null, false]);
     expect([await stepAgenda(db, 'redo'), await stepAgenda(db, 'redo'), await ics()]).toEqual([
@@ -141,7 +148,7 @@ describe('edits of the agenda', () => {
   });
 
   it('touch calendars and marks as one', async () => {
-    await editAgenda(db, 'Bring “form” over', async () => [
+    await editAgenda(db, { do: 'bring over', title: 'form' }, async () => [
       { on: 'calendar', name: 'household', text: 'form' },
       { on: 'calendar', name: 'house', text: 'feed', address: 'http://127.0.0.1/a.ics' },
       { on: 'mark', uid: 'f', day: '2027-02-05', mark: 'brought' },
@@ -162,13 +169,13 @@ describe('edits of the agenda', () => {
     const long = 'x'.repeat(50_000);
     for (let i = 0; i < 60; i++) await edit(`edit ${i}`, () => `${long}${i}${long}`);
     const { size } = await db
-      .selectFrom('agenda_edit')
+      .selectFrom('log')
       .select(({ fn }) => fn.sum<number>(fn<number>('length', ['effects'])).as('size'))
       .executeTakeFirstOrThrow();
     expect(size).toBeLessThan(200_000);
     for (let i = 0; i < 10; i++) await stepAgenda(db, 'undo');
     expect(await ics()).toBe(`${long}49${long}`);
-    expect((await db.selectFrom('agenda_edit').select('seq').execute()).length).toBe(50);
+    expect((await db.selectFrom('log').select('seq').execute()).length).toBe(50);
   });
 });
 
@@ -198,13 +205,13 @@ it('counts the stock as the core does, whatever happened', async () => {
   await fc.assert(
     fc.asyncProperty(fc.array(step, { maxLength: 25 }), async (steps) => {
       await db.deleteFrom('stock_event').execute();
-      await db.deleteFrom('kit_edit').execute();
+      await db.deleteFrom('log').execute();
       for (const { what, piece: at, copy } of steps) {
         if (what === 'undo' || what === 'redo') await stepKits(db, what);
         else {
           const { code, count } = kit.pieces[at]!;
           const found = (await stockEvents(db, 'rockpool')).filter((e) => e.what === 'found' && e.code === code).length;
-          await editKits(db, 'so it was', [
+          await editKits(db, kitDeed, [
             {
               table: 'stock_event',
               key: null,
@@ -254,16 +261,16 @@ it('undoes and redoes every change of kits, plans, orders and supplies, row by r
     [{ table: 'kit_week' as const, key: '2027-W07', row: null }],
     [{ table: 'order_item' as const, key: 2, row: null }],
   ]) {
-    await editKits(db, 'an edit', steps);
+    await editKits(db, kitDeed, steps);
     states.push(await state());
   }
   expect(new Set(states).size).toBe(states.length);
   for (const before of [...states].reverse().slice(1))
     expect([await stepKits(db, 'undo'), await state()]).toEqual([true, before]);
-  expect([await stepKits(db, 'undo'), await kitHistory(db)]).toEqual([false, { undo: null, redo: 'an edit' }]);
+  expect([await stepKits(db, 'undo'), await kitHistory(db)]).toEqual([false, { undo: null, redo: kitDeed }]);
   for (const after of states.slice(1)) expect([await stepKits(db, 'redo'), await state()]).toEqual([true, after]);
   await expect(
-    editKits(db, 'none', [{ table: 'kit_week', key: '2027-W08', row: { kit_id: 'no such kit' } }]),
+    editKits(db, kitDeed, [{ table: 'kit_week', key: '2027-W08', row: { kit_id: 'no such kit' } }]),
   ).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });
   expect(await state()).toBe(states.at(-1));
 });

@@ -1,7 +1,8 @@
+import type { KitDeed } from '../core/kit/deed';
 import type { Database } from './database';
-
-/** No more edits than these are kept to be undone. */
-const KEPT = 200;
+import { together } from './database';
+import type { Steps } from './log';
+import { nextStep, noteStep, record, stepsOf } from './log';
 
 /** The tables that the Kits screen changes, and what names a row of each. */
 const KEYS = {
@@ -10,7 +11,7 @@ const KEYS = {
   kit_week: 'week',
   order_item: 'id',
   supply: 'name',
-  favorite: 'piece',
+  favorite: 'id',
 } as const;
 type Table = keyof typeof KEYS;
 type Row = Readonly<Record<string, string | number | null>>;
@@ -30,58 +31,30 @@ export interface KitStep {
   readonly row: Row | null;
 }
 
-export interface KitHistory {
-  readonly undo: string | null;
-  readonly redo: string | null;
-}
+export type KitHistory = Steps<KitDeed>;
 
-export async function kitHistory(db: Database): Promise<KitHistory> {
-  const edits = await db.selectFrom('kit_edit').select(['label', 'undone']).orderBy('seq').execute();
-  return {
-    undo: edits.filter((e) => !e.undone).at(-1)?.label ?? null,
-    redo: edits.find((e) => e.undone)?.label ?? null,
-  };
-}
+const KITS = { room: 'kits' } as const;
+
+export const kitHistory = (db: Database): Promise<KitHistory> => stepsOf<KitDeed>(db, KITS);
 
 /** Makes one edit of kits, stock, plans, orders or supplies, in one transaction with its entry in the history. */
-export function editKits(db: Database, label: string, steps: readonly KitStep[]): Promise<void> {
-  return db.transaction().execute(async (trx) => {
+export function editKits(db: Database, deed: KitDeed, steps: readonly KitStep[]): Promise<void> {
+  return together(db, async (trx) => {
     const effects: Effect[] = [];
     for (const step of steps) effects.push(await take(trx, step));
-    await trx.deleteFrom('kit_edit').where('undone', '=', 1).execute();
-    await trx
-      .insertInto('kit_edit')
-      .values({ label, effects: JSON.stringify(effects), undone: 0 })
-      .execute();
-    const old = await trx
-      .selectFrom('kit_edit')
-      .select('seq')
-      .orderBy('seq', 'desc')
-      .offset(KEPT)
-      .limit(1)
-      .executeTakeFirst();
-    if (old) await trx.deleteFrom('kit_edit').where('seq', '<=', old.seq).execute();
+    await record(trx, KITS, deed, effects);
   });
 }
 
 /** Takes the last edit back, or makes it again. @returns false when there is none */
 export function stepKits(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
-  return db.transaction().execute(async (trx) => {
-    const edit = await trx
-      .selectFrom('kit_edit')
-      .selectAll()
-      .where('undone', '=', way === 'undo' ? 0 : 1)
-      .orderBy('seq', way === 'undo' ? 'desc' : 'asc')
-      .executeTakeFirst();
+  return together(db, async (trx) => {
+    const edit = await nextStep(trx, KITS, way);
     if (!edit) return false;
-    const effects = JSON.parse(edit.effects) as readonly Effect[];
+    const effects = edit.effects as readonly Effect[];
     for (const e of way === 'undo' ? [...effects].reverse() : effects)
       await put(trx, e.table, e.key, way === 'undo' ? e.before : e.after);
-    await trx
-      .updateTable('kit_edit')
-      .set({ undone: way === 'undo' ? 1 : 0 })
-      .where('seq', '=', edit.seq)
-      .execute();
+    await noteStep(trx, edit, way);
     return true;
   });
 }

@@ -1,6 +1,9 @@
+import type { Selectable } from 'kysely';
 import { sql } from 'kysely';
 import type { Kit, Piece } from '../core/kit/kit';
 import type { Database } from './database';
+import { together } from './database';
+import { asObject } from './json';
 import type { KitFacts } from '../core/kit/suggest';
 import { NO_FACTS } from '../core/kit/suggest';
 import type { KitTable, PieceTable } from './schema';
@@ -13,7 +16,13 @@ export interface KitRow {
 
 export async function listKits(db: Database): Promise<KitRow[]> {
   const rows = await db.selectFrom('kit').selectAll().orderBy('id').execute();
-  return rows.map((r) => ({ ...r, facts: { ...NO_FACTS, ...(JSON.parse(r.facts) as Partial<KitFacts>) } }));
+  return rows.map((r) => ({ ...r, facts: { ...NO_FACTS, ...(asObject(r.facts) as Partial<KitFacts>) } }));
+}
+
+/** What is known of some kits. */
+export async function factsOf(db: Database, kits: readonly string[]): Promise<KitRow[]> {
+  const rows = await db.selectFrom('kit').selectAll().where('id', 'in', kits).orderBy('id').execute();
+  return rows.map((r) => ({ ...r, facts: { ...NO_FACTS, ...(asObject(r.facts) as Partial<KitFacts>) } }));
 }
 
 export async function findKits(db: Database, role: KitTable['role']): Promise<Kit[]> {
@@ -38,6 +47,10 @@ export async function allKits(db: Database): Promise<Kit[]> {
   return known.kits;
 }
 
+/** A row as the core knows pieces. What it says of kind, shape and the like was checked when it came in. */
+export const pieceOfRow = ({ kit_id, position: _, ...rest }: Selectable<PieceTable>): Piece =>
+  ({ ...rest, kit: kit_id }) as Piece;
+
 export async function findKit(db: Database, id: string): Promise<Kit | null> {
   const row = await db.selectFrom('kit').select('id').where('id', '=', id).executeTakeFirst();
   return row ? kitOf(db, id) : null;
@@ -45,15 +58,12 @@ export async function findKit(db: Database, id: string): Promise<Kit | null> {
 
 async function kitOf(db: Database, id: string): Promise<Kit> {
   const rows = await db.selectFrom('piece').selectAll().where('kit_id', '=', id).orderBy('position').execute();
-  return {
-    name: id,
-    pieces: rows.map(({ kit_id, position: _position, ...rest }) => ({ ...rest, kit: kit_id }) as Piece),
-  };
+  return { name: id, pieces: rows.map(pieceOfRow) };
 }
 
 /** Stores a kit with all its pieces, or nothing. @returns false when one of that name is there already */
 export function addKit(db: Database, kit: Kit, role: KitTable['role']): Promise<boolean> {
-  return db.transaction().execute(async (trx) => {
+  return together(db, async (trx) => {
     const there = await trx.selectFrom('kit').select('id').where('id', '=', kit.name).executeTakeFirst();
     if (there) return false;
     await trx.insertInto('kit').values({ id: kit.name, role }).execute();

@@ -3,7 +3,8 @@ import type { Database } from './database';
 
 /** What was learned of one sticker's design: over nothing it is liked, under nothing it is not. */
 export interface Like {
-  readonly piece: string;
+  readonly kit: string;
+  readonly code: string;
   readonly weight: number;
   /** its owner does not want it heeded */
   readonly off: boolean;
@@ -18,28 +19,53 @@ export async function listLikes(db: Database): Promise<Like[]> {
     .selectAll()
     .where('weight', '!=', 0)
     .orderBy('weight', 'desc')
-    .orderBy('piece')
+    .orderBy('kit_id')
+    .orderBy('code')
     .execute();
-  return rows.map((r) => ({ piece: r.piece, weight: r.weight, off: r.off === 1 }));
+  return rows.map((r) => ({ kit: r.kit_id, code: r.code, weight: r.weight, off: r.off === 1 }));
 }
 
-export async function learn(db: Database, tastes: readonly Taste[]): Promise<void> {
-  for (const { piece, by } of tastes) {
-    const known = await db.selectFrom('learned_like').select('weight').where('piece', '=', piece).executeTakeFirst();
-    const weight = Math.max(-MOST, Math.min(MOST, (known?.weight ?? 0) + by));
-    await db
+/** What is to be heeded of some kits. */
+export async function likesOf(db: Database, kits: readonly string[]): Promise<Like[]> {
+  const rows = await db
+    .selectFrom('learned_like')
+    .selectAll()
+    .where('kit_id', 'in', kits)
+    .where('weight', '!=', 0)
+    .where('off', '=', 0)
+    .execute();
+  return rows.map((r) => ({ kit: r.kit_id, code: r.code, weight: r.weight, off: false }));
+}
+
+/** Learns what an edit says. @returns by how much each weight truly changed: to unlearn it is to learn its opposite */
+export async function learn(trx: Database, tastes: readonly Taste[]): Promise<Taste[]> {
+  const learned: Taste[] = [];
+  for (const { kit, code, by } of tastes) {
+    const known = await trx
+      .selectFrom('learned_like')
+      .select('weight')
+      .where('kit_id', '=', kit)
+      .where('code', '=', code)
+      .executeTakeFirst();
+    const before = known?.weight ?? 0;
+    const weight = Math.max(-MOST, Math.min(MOST, before + by));
+    if (weight === before) continue;
+    await trx
       .insertInto('learned_like')
-      .values({ piece, weight, off: 0 })
-      .onConflict((c) => c.column('piece').doUpdateSet({ weight }))
+      .values({ kit_id: kit, code, weight })
+      .onConflict((c) => c.columns(['kit_id', 'code']).doUpdateSet({ weight }))
       .execute();
+    learned.push({ kit, code, by: weight - before });
   }
+  return learned;
 }
 
-export async function switchLike(db: Database, piece: string, off: boolean): Promise<void> {
+export async function switchLike(db: Database, kit: string, code: string, off: boolean): Promise<void> {
   await db
     .updateTable('learned_like')
     .set({ off: off ? 1 : 0 })
-    .where('piece', '=', piece)
+    .where('kit_id', '=', kit)
+    .where('code', '=', code)
     .execute();
 }
 

@@ -1,4 +1,5 @@
 import type { Options } from '../core/manner/options';
+import { pieceKey } from '../core/kit/kit';
 import type { Ways } from '../core/manner/ways';
 import type { Database } from './database';
 
@@ -33,7 +34,20 @@ export async function forgetManner(db: Database, name: string): Promise<void> {
   await db.deleteFrom('own_manner').where('name', '=', name).execute();
 }
 
-/** `kit/code` of every sticker its owner likes best. */
-export async function favoritesOf(db: Database): Promise<string[]> {
-  return (await db.selectFrom('favorite').select('piece').orderBy('piece').execute()).map((r) => r.piece);
+/** `kit/code` of the stickers of some kits that their owner likes best; of all kits where none are named. */
+export async function favoritesOf(db: Database, kits?: readonly string[]): Promise<string[]> {
+  const all = db.selectFrom('favorite').select(['kit_id', 'code']).orderBy('kit_id').orderBy('code');
+  const rows = await (kits ? all.where('kit_id', 'in', kits) : all).execute();
+  return rows.map((r) => pieceKey({ kit: r.kit_id, code: r.code }));
+}
+
+/** The id of a sticker among the favorites; null when it is none of them. */
+export async function favoriteOf(db: Database, kit: string, code: string): Promise<number | null> {
+  const row = await db
+    .selectFrom('favorite')
+    .select('id')
+    .where('kit_id', '=', kit)
+    .where('code', '=', code)
+    .executeTakeFirst();
+  return row?.id ?? null;
 }

@@ -115,8 +115,12 @@ export interface SpreadTable {
   options: string;
   /** where it differs from its school's ways, as JSON */
   ways: Generated<string>;
-  /** findings waved through, as JSON */
+  /** keys of findings waved through, as JSON */
   waved: Generated<string>;
+  /** goes up with everything that may change its picture */
+  revision: Generated<number>;
+  /** waves and ticks that an older version named by their words, as JSON, until they are looked up */
+  said: string | null;
 }
 
 /** A school with its owner's changes, as JSON. */
@@ -127,17 +131,19 @@ export interface OwnMannerTable {
   ways: string;
 }
 
-/** A sticker its owner likes best, as `kit/code`. */
+/** A sticker its owner likes best. */
 export interface FavoriteTable {
-  piece: string;
-  liked: number;
+  id: Generated<number>;
+  kit_id: string;
+  code: string;
 }
 
-/** What was learned of the owner's taste for a sticker, as `kit/code`. */
+/** What was learned of the owner's taste for a sticker. */
 export interface LearnedLikeTable {
-  piece: string;
+  kit_id: string;
+  code: string;
   weight: number;
-  off: number;
+  off: Generated<number>;
 }
 
 /** The picture of a page that a book was measured from. */
@@ -170,13 +176,53 @@ export interface PlacementTable {
   locked: number;
 }
 
-/** Every edit ever made to a spread, in order; an undone one waits to be redone. */
-export interface EditTable {
-  spread_id: number;
-  seq: number;
-  label: string;
-  change: string;
+/** Edits of all rooms, in order; an undone one waits to be redone (see log.ts). */
+export interface LogTable {
+  seq: Generated<number>;
+  room: 'spread' | 'book' | 'agenda' | 'kits';
+  spread_id: number | null;
+  book_id: string | null;
+  /** of the form that its effects are written in */
+  version: number;
+  /** what was done, as JSON */
+  deed: string;
+  /** what that did, so that it can be undone, as JSON */
+  effects: string;
   undone: number;
+}
+
+/** What is known of a sticker that lies on a spread beside where it lies: stuck down or not, and how often peeled. */
+export interface StickerFactTable {
+  spread_id: number;
+  kit_id: string;
+  code: string;
+  copy: number;
+  down: Generated<number>;
+  peels: Generated<number>;
+}
+
+/** A kit or stash that a spread may take from, beside its own kit. */
+export interface SpreadStashTable {
+  spread_id: number;
+  kit_id: string;
+}
+
+/** A copy that was begun: parts on spreads, used elsewhere, spoiled. Kept by triggers. */
+export interface CopyStateTable {
+  kit_id: string;
+  code: string;
+  copy: number;
+  placed: number;
+  gone: number;
+  spoiled: number;
+}
+
+/** Copies of a kit: all there were, those begun, those spoiled. Kept by triggers. */
+export interface KitStockTable {
+  kit_id: string;
+  total: number;
+  touched: number;
+  spoiled: number;
 }
 
 /** A step of the bench that is done, by what it is about. */
@@ -185,29 +231,11 @@ export interface TickTable {
   step: string;
 }
 
-/** Every edit of the agenda, with what it did as JSON (see agenda-edits.ts). */
-export interface AgendaEditTable {
-  seq: Generated<number>;
-  label: string;
-  effects: string;
-  undone: number;
-}
-
-/** Every edit of kits, stock, plans, orders and supplies, with what it did as JSON (see kit-edits.ts). */
-export interface KitEditTable {
-  seq: Generated<number>;
-  label: string;
-  effects: string;
-  undone: number;
-}
-
 export interface Tables {
-  agenda_edit: AgendaEditTable;
   book: BookTable;
   book_scan: BookScanTable;
   favorite: FavoriteTable;
   kit: KitTable;
-  kit_edit: KitEditTable;
   learned_like: LearnedLikeTable;
   kit_week: KitWeekTable;
   order_item: OrderItemTable;
@@ -220,6 +248,10 @@ export interface Tables {
   spread: SpreadTable;
   own_manner: OwnMannerTable;
   placement: PlacementTable;
-  edit: EditTable;
+  log: LogTable;
+  sticker_fact: StickerFactTable;
+  spread_stash: SpreadStashTable;
+  copy_state: CopyStateTable;
+  kit_stock: KitStockTable;
   tick: TickTable;
 }

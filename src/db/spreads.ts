@@ -1,21 +1,14 @@
+import { sql } from 'kysely';
+import type { Selectable } from 'kysely';
+import type { Rect } from '../core/measure/rect';
 import type { Placement } from '../core/spread/placement';
-import type { Change } from '../core/edit/change';
-import { applies, apply, invert } from '../core/edit/change';
 import type { Database } from './database';
-import type { PlacementTable, SpreadTable } from './schema';
+import { together } from './database';
+import { asRect, asStrings } from './json';
+import { prune } from './log';
+import type { SpreadTable } from './schema';
 
-export type SpreadRow = Omit<SpreadTable, 'id' | 'ways' | 'waved'> & {
-  readonly id: number;
-  readonly ways: string;
-  readonly waved: string;
-};
-
-/** What undo and redo would do next, and how many edits were made: the number that a client's edits are based on. */
-export interface History {
-  readonly revision: number;
-  readonly undo: string | null;
-  readonly redo: string | null;
-}
+export type SpreadRow = Selectable<SpreadTable>;
 
 export const findSpread = (db: Database, id: number): Promise<SpreadRow | undefined> =>
   db.selectFrom('spread').selectAll().where('id', '=', id).executeTakeFirst();
@@ -23,13 +16,22 @@ export const findSpread = (db: Database, id: number): Promise<SpreadRow | undefi
 export const findSpreadOfWeek = (db: Database, week: string): Promise<SpreadRow | undefined> =>
   db.selectFrom('spread').selectAll().where('week', '=', week).executeTakeFirst();
 
-export async function addSpread(
+/** A new spread, and the logs of weeks long past shortened. @returns its id */
+export function addSpread(
   db: Database,
-  spread: Omit<SpreadRow, 'id' | 'ways' | 'waved'> & { readonly ways?: string },
+  spread: Pick<SpreadRow, 'week' | 'book_id' | 'kit_id' | 'manner' | 'seed' | 'options'> & { readonly ways?: string },
 ): Promise<number> {
-  const { id } = await db.insertInto('spread').values(spread).returning('id').executeTakeFirstOrThrow();
-  return id;
+  return together(db, async (trx) => {
+    const { id } = await trx.insertInto('spread').values(spread).returning('id').executeTakeFirstOrThrow();
+    const past = await trx.selectFrom('spread').select('id').orderBy('week', 'desc').offset(FRESH).limit(2).execute();
+    for (const old of past) await prune(trx, { room: 'spread', spread: old.id }, KEPT_OF_OLD);
+    return id;
+  });
 }
+
+/** So many of the latest weeks keep their whole log; earlier ones a few edits. */
+const FRESH = 8;
+const KEPT_OF_OLD = 10;
 
 /** How a spread is laid out from now on; what lies on it stays. */
 export async function setManner(
@@ -38,13 +40,23 @@ export async function setManner(
   row: Pick<SpreadRow, 'manner' | 'options' | 'ways'>,
 ): Promise<void> {
   await db.updateTable('spread').set(row).where('id', '=', id).execute();
+  await rise(db, id);
+}
+
+/** Notes that a spread's picture may be another from now on. */
+export async function rise(db: Database, id: number): Promise<void> {
+  await db
+    .updateTable('spread')
+    .set({ revision: sql<number>`revision + 1` })
+    .where('id', '=', id)
+    .execute();
 }
 
 /** Notes that a finding is wanted so, or not any more. @returns all that are */
 export function setWaved(db: Database, id: number, key: string, wanted: boolean): Promise<string[]> {
-  return db.transaction().execute(async (trx) => {
+  return together(db, async (trx) => {
     const row = await trx.selectFrom('spread').select('waved').where('id', '=', id).executeTakeFirst();
-    const others = (JSON.parse(row?.waved ?? '[]') as string[]).filter((k) => k !== key);
+    const others = asStrings(row?.waved ?? '[]').filter((k) => k !== key);
     const waved = wanted ? [...others, key].slice(-MOST_WAVED) : others;
     await trx
       .updateTable('spread')
@@ -61,163 +73,63 @@ export async function deleteSpread(db: Database, id: number): Promise<void> {
   await db.deleteFrom('spread').where('id', '=', id).execute();
 }
 
-export async function placementsOf(db: Database, spreadId: number): Promise<Placement[]> {
-  const rows = await db.selectFrom('placement').selectAll().where('spread_id', '=', spreadId).orderBy('id').execute();
-  return rows.map(fromRow).sort((a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1)));
-}
-
-/** Parts of stickers that other spreads have used. */
+/** Parts of the stickers of some kits that other spreads have used. */
 export async function usedElsewhere(
   db: Database,
   spreadId: number,
-): Promise<Pick<Placement, 'kit' | 'code' | 'copy' | 'cut'>[]> {
+  kits: readonly string[],
+): Promise<(Pick<Placement, 'kit' | 'code' | 'copy'> & { readonly cut: Rect | null })[]> {
   const rows = await db
     .selectFrom('placement')
     .select(['kit_id', 'code', 'copy', 'cut'])
+    .where('kit_id', 'in', kits)
     .where('spread_id', '!=', spreadId)
     .execute();
-  return rows.map((r) => ({
-    kit: r.kit_id,
-    code: r.code,
-    copy: r.copy,
-    cut: r.cut ? (JSON.parse(r.cut) as Placement['cut']) : null,
-  }));
+  return rows.map((r) => ({ kit: r.kit_id, code: r.code, copy: r.copy, cut: asRect(r.cut) }));
 }
 
-/** Kits that a spread of an earlier week has stickers of. */
-export async function kitsBegunBefore(db: Database, week: string): Promise<Set<string>> {
+/** The kits that a spread may take from beside its own, and those that it has taken from. */
+export async function stashOf(db: Database, id: number): Promise<string[]> {
+  const chosen = db.selectFrom('spread_stash').select('kit_id').where('spread_id', '=', id);
+  const used = db
+    .selectFrom('placement')
+    .innerJoin('spread', 'spread.id', 'placement.spread_id')
+    .select('placement.kit_id')
+    .where('spread_id', '=', id)
+    .whereRef('placement.kit_id', '!=', 'spread.kit_id');
+  return (await chosen.union(used).execute()).map((r) => r.kit_id);
+}
+
+/** Chooses the kits that a spread may take from beside its own. */
+export function chooseStash(db: Database, id: number, kits: readonly string[]): Promise<void> {
+  return together(db, async (trx) => {
+    await trx.deleteFrom('spread_stash').where('spread_id', '=', id).execute();
+    if (kits.length)
+      await trx
+        .insertInto('spread_stash')
+        .values(kits.map((kit_id) => ({ spread_id: id, kit_id })))
+        .execute();
+  });
+}
+
+/** A kit that was begun in an earlier week, with the latest such week. */
+export interface Begun {
+  readonly kit: string;
+  readonly week: string;
+}
+
+/** Kits of earlier weeks, the latest first, of which copies are left that nobody touched. */
+export async function kitsBegunBefore(db: Database, week: string, most: number): Promise<Begun[]> {
   const rows = await db
     .selectFrom('spread')
-    .innerJoin('placement', 'placement.spread_id', 'spread.id')
-    .select('spread.kit_id')
-    .distinct()
-    .where('week', '<', week)
+    .innerJoin('kit_stock', 'kit_stock.kit_id', 'spread.kit_id')
+    .select((e) => ['spread.kit_id', e.fn.max('spread.week').as('last')])
+    .where('spread.week', '<', week)
+    .whereRef('kit_stock.touched', '>', sql<number>`0`)
+    .where(sql<boolean>`kit_stock.total - kit_stock.touched - kit_stock.spoiled > 0`)
+    .groupBy('spread.kit_id')
+    .orderBy('last', 'desc')
+    .limit(most)
     .execute();
-  return new Set(rows.map((r) => r.kit_id));
-}
-
-export async function historyOf(db: Database, spreadId: number): Promise<History> {
-  const edits = await db
-    .selectFrom('edit')
-    .select(['seq', 'label', 'undone'])
-    .where('spread_id', '=', spreadId)
-    .orderBy('seq')
-    .execute();
-  const done = edits.filter((e) => !e.undone);
-  return {
-    revision: edits.length * 2 + done.length,
-    undo: done.at(-1)?.label ?? null,
-    redo: edits.find((e) => e.undone)?.label ?? null,
-  };
-}
-
-/** The edits that stand whose label begins with one of these, oldest first. */
-export async function changesLabeled(db: Database, spreadId: number, ...starts: readonly string[]): Promise<Change[]> {
-  const rows = await db
-    .selectFrom('edit')
-    .select('change')
-    .where('spread_id', '=', spreadId)
-    .where('undone', '=', 0)
-    .where((e) => e.or(starts.map((s) => e('label', 'like', `${s}%`))))
-    .orderBy('seq')
-    .execute();
-  return rows.map((r) => JSON.parse(r.change) as Change);
-}
-
-export class StaleEdit extends Error {}
-
-/** Makes one edit in one transaction; what was undone before it can no longer be redone. @throws StaleEdit */
-export function makeEdit(db: Database, spreadId: number, change: Change): Promise<History> {
-  return db.transaction().execute(async (trx) => {
-    await replace(trx, spreadId, change);
-    await trx.deleteFrom('edit').where('spread_id', '=', spreadId).where('undone', '=', 1).execute();
-    const last = await trx
-      .selectFrom('edit')
-      .select((e) => e.fn.max('seq').as('seq'))
-      .where('spread_id', '=', spreadId)
-      .executeTakeFirst();
-    await trx
-      .insertInto('edit')
-      .values({
-        spread_id: spreadId,
-        seq: (last?.seq ?? 0) + 1,
-        label: change.label,
-        change: JSON.stringify(change),
-        undone: 0,
-      })
-      .execute();
-    return historyOf(trx, spreadId);
-  });
-}
-
-/**
- * Takes the last edit back, or makes the last one taken back again. @returns the change made, or null when there is
- * none
- */
-export function stepHistory(
-  db: Database,
-  spreadId: number,
-  way: 'undo' | 'redo',
-): Promise<{ change: Change; history: History } | null> {
-  return db.transaction().execute(async (trx) => {
-    const edit = await trx
-      .selectFrom('edit')
-      .selectAll()
-      .where('spread_id', '=', spreadId)
-      .where('undone', '=', way === 'undo' ? 0 : 1)
-      .orderBy('seq', way === 'undo' ? 'desc' : 'asc')
-      .executeTakeFirst();
-    if (!edit) return null;
-    const made = JSON.parse(edit.change) as Change;
-    const change = way === 'undo' ? invert(made) : made;
-    await replace(trx, spreadId, change);
-    await trx
-      .updateTable('edit')
-      .set({ undone: way === 'undo' ? 1 : 0 })
-      .where('spread_id', '=', spreadId)
-      .where('seq', '=', edit.seq)
-      .execute();
-    return { change, history: await historyOf(trx, spreadId) };
-  });
-}
-
-async function replace(trx: Database, spreadId: number, change: Change): Promise<void> {
-  const current = await placementsOf(trx, spreadId);
-  if (!applies(current, change)) throw new StaleEdit(change.label);
-  apply(current, change);
-  if (change.before.length)
-    await trx
-      .deleteFrom('placement')
-      .where('spread_id', '=', spreadId)
-      .where(
-        'id',
-        'in',
-        change.before.map((p) => p.id),
-      )
-      .execute();
-  for (let i = 0; i < change.after.length; i += 200)
-    await trx
-      .insertInto('placement')
-      .values(change.after.slice(i, i + 200).map((p) => toRow(spreadId, p)))
-      .execute();
-}
-
-const toRow = (spread_id: number, { kit, cut, items, locked, ...rest }: Placement): PlacementTable => ({
-  ...rest,
-  spread_id,
-  kit_id: kit,
-  cut: cut && JSON.stringify(cut),
-  items: JSON.stringify(items),
-  locked: locked ? 1 : 0,
-});
-
-function fromRow({ spread_id: _spread, kit_id, cut, items, locked, role, ...rest }: PlacementTable): Placement {
-  return {
-    ...rest,
-    role: role as Placement['role'],
-    kit: kit_id,
-    cut: cut ? (JSON.parse(cut) as Placement['cut']) : null,
-    items: JSON.parse(items) as string[],
-    locked: locked === 1,
-  };
+  return rows.map((r) => ({ kit: r.kit_id, week: String(r.last) }));
 }

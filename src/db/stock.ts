@@ -1,6 +1,6 @@
-import { sql } from 'kysely';
 import type { StockEvent, Use } from '../core/kit/stock';
 import type { Database } from './database';
+import { asRect } from './json';
 
 /** All changes of the stock that hold, in their order; of one kit, or of all. */
 export async function stockEvents(db: Database, kit?: string): Promise<StockEvent[]> {
@@ -21,7 +21,7 @@ export async function usesOf(db: Database, kit: string): Promise<Use[]> {
     kit: r.kit_id,
     code: r.code,
     copy: r.copy,
-    cut: r.cut ? (JSON.parse(r.cut) as Use['cut']) : null,
+    cut: asRect(r.cut),
     where: r.week,
   }));
 }
@@ -34,20 +34,19 @@ export interface KitSums {
   readonly spoiled: number;
 }
 
-/**
- * Copies of every kit, counted by SQLite: all there were, those begun, those spoiled. What is not of these is whole.
- */
+/** Copies of every kit: all there were, those begun, those spoiled. What is not of these is whole. */
 export async function kitSums(db: Database): Promise<KitSums[]> {
-  const { rows } = await sql<KitSums>`
-    with event as (select what, kit_id, code, copy from stock_event),
-      spoiled as (select distinct kit_id, code, copy from event where what = 'spoiled'),
-      touched as (
-        select kit_id, code, copy from placement union select kit_id, code, copy from event where what = 'used'
-        except select kit_id, code, copy from spoiled)
-    select kit.id as kit,
-      coalesce((select sum(count) from piece where kit_id = kit.id), 0) + (select count(*) from event where kit_id = kit.id and what = 'found') as total,
-      (select count(*) from touched where kit_id = kit.id) as touched,
-      (select count(*) from spoiled where kit_id = kit.id) as spoiled
-    from kit order by kit.id`.execute(db);
-  return rows;
+  const rows = await db.selectFrom('kit_stock').selectAll().orderBy('kit_id').execute();
+  return rows.map(({ kit_id, ...sums }) => ({ kit: kit_id, ...sums }));
+}
+
+/** Changes of the stock of some kits, in their order. */
+export async function eventsOf(db: Database, kits: readonly string[]): Promise<StockEvent[]> {
+  const rows = await db
+    .selectFrom('stock_event')
+    .select(['what', 'kit_id', 'code', 'copy', 'reason'])
+    .where('kit_id', 'in', kits)
+    .orderBy('seq')
+    .execute();
+  return rows.map(({ kit_id, ...rest }) => ({ ...rest, kit: kit_id }));
 }

@@ -1,27 +1,28 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { contextFrom } from '../core/spread/context';
 import type { Placement } from '../core/spread/placement';
 import type { Change } from '../core/edit/change';
-import { applies, apply } from '../core/edit/change';
+import type { Deed } from '../core/edit/deed';
 import { piecesOfStep } from '../core/bench/step-key';
 import { stickDown } from '../core/edit/stick-down';
-import { tasteOf } from '../core/edit/liking';
-import { overdrawnPlacements } from '../core/edit/stock-check';
 import { BadInput, quoted } from '../core/format/fault';
-import { MANNERS } from '../core/manner/registry';
+import { MANNERS, mannerNamed } from '../core/manner/registry';
 import { isWeekName } from '../core/week/week';
 import { findBook } from '../db/books';
-import { findKit } from '../db/kits';
-import { learn } from '../db/likes';
+import { findKit, listKits } from '../db/kits';
 import { listManners } from '../db/manners';
-import type { History } from '../db/spreads';
-import { StaleEdit, addSpread, deleteSpread, findSpreadOfWeek, makeEdit, setWaved, stepHistory } from '../db/spreads';
-import { setTick, untickPieces } from '../db/ticks';
+import { designsOf } from '../db/available';
+import { together } from '../db/database';
+import { placementsOf } from '../db/placements';
+import type { History } from '../db/spread-edits';
+import { makeEdit, stepHistory } from '../db/spread-edits';
+import { addSpread, chooseStash, deleteSpread, findSpreadOfWeek, setWaved } from '../db/spreads';
+import { setTick } from '../db/ticks';
 import { check } from './dto/check';
 import { SaveEditDto } from './dto/change.dto';
-import { SpreadIdDto, StartSpreadDto, StepHistoryDto, TickDto, WaveDto } from './dto/spread.dto';
+import { usualStash } from './stash';
+import { SpreadIdDto, StartSpreadDto, StashDto, StepHistoryDto, TickDto, WaveDto } from './dto/spread.dto';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import type { SpreadData } from './spread-data';
@@ -42,7 +43,7 @@ export async function startSpread(input: unknown): Promise<Outcome<{ id: number 
     if (!(await findKit(db, kitId)))
       throw new BadInput([{ file: 'new week', where: 'kit', found: quoted(kitId), expected: 'one of your kits' }]);
     const own = (await listManners(db)).find((m) => m.name === manner);
-    if (!own && !Object.hasOwn(MANNERS, manner))
+    if (!own && !mannerNamed(manner))
       throw new BadInput([
         {
           file: 'new week',
@@ -51,14 +52,18 @@ export async function startSpread(input: unknown): Promise<Outcome<{ id: number 
           expected: `a manner of your own, or one of ${Object.keys(MANNERS).join(', ')}`,
         },
       ]);
-    const id = await addSpread(db, {
-      week,
-      book_id: bookId,
-      kit_id: kitId,
-      manner: own?.school ?? manner,
-      seed: 1,
-      options: JSON.stringify(own?.options ?? {}),
-      ways: JSON.stringify(own?.ways ?? {}),
+    const id = await together(db, async (trx) => {
+      const made = await addSpread(trx, {
+        week,
+        book_id: bookId,
+        kit_id: kitId,
+        manner: own?.school ?? manner,
+        seed: 1,
+        options: JSON.stringify(own?.options ?? {}),
+        ways: JSON.stringify(own?.ways ?? {}),
+      });
+      await chooseStash(trx, made, await usualStash(trx, week, kitId));
+      return made;
     });
     revalidatePath('/');
     return { id };
@@ -79,35 +84,30 @@ export async function dropSpread(input: unknown): Promise<Outcome<null>> {
 export async function saveEdit(input: unknown): Promise<Outcome<History>> {
   return outcome(async () => {
     const { spreadId, change } = check(SaveEditDto, input, 'edit');
-    const edit = plain(change);
-    const spread = await loadSpread(spreadId);
-    if (!spread || !applies(spread.placements, edit)) throw new StaleEdit(edit.label);
-    const after = apply(spread.placements, edit);
-    const [over] = overdrawnPlacements(contextFrom(spread.context), after);
-    if (over)
-      throw new BadInput([
-        {
-          file: 'edit',
-          where: over.id,
-          found: `${over.kit}/${over.code}, copy ${over.copy}`,
-          expected: 'a sticker that is still there',
-        },
-      ]);
-    const db = await store();
-    const history = await makeEdit(db, spreadId, edit);
-    await learn(db, tasteOf(spread.context, edit));
-    await untickPieces(db, spreadId, liftedBy(edit));
-    return history;
+    return makeEdit(await store(), spreadId, plain(change));
   });
 }
 
 export async function undoOrRedo(input: unknown): Promise<Outcome<{ change: Change; history: History } | null>> {
   return outcome(async () => {
     const { spreadId, way } = check(StepHistoryDto, input, 'history');
+    return stepHistory(await store(), spreadId, way);
+  });
+}
+
+/** Chooses the kits that a spread may take from beside its own. @returns its context as it is now */
+export async function setStash(input: unknown): Promise<Outcome<SpreadData['context']>> {
+  return outcome(async () => {
+    const { spreadId, kits } = check(StashDto, input, 'stash');
     const db = await store();
-    const made = await stepHistory(db, spreadId, way);
-    if (made) await untickPieces(db, spreadId, liftedBy(made.change));
-    return made;
+    const known = new Set((await listKits(db)).map((k) => k.id));
+    const strange = kits.find((kit) => !known.has(kit));
+    if (strange !== undefined)
+      throw new BadInput([{ file: 'stash', where: 'kits', found: quoted(strange), expected: 'kits of your own' }]);
+    await chooseStash(db, spreadId, kits);
+    const spread = await loadSpread(spreadId);
+    if (!spread) throw new BadInput([noSpread(spreadId)]);
+    return spread.context;
   });
 }
 
@@ -116,10 +116,7 @@ export async function readSpread(input: unknown): Promise<Outcome<Pick<SpreadDat
   return outcome(async () => {
     const { spreadId } = check(SpreadIdDto, input, 'spread');
     const spread = await loadSpread(spreadId);
-    if (!spread)
-      throw new BadInput([
-        { file: 'spread', where: 'id', found: String(spreadId), expected: 'a spread that was not given up' },
-      ]);
+    if (!spread) throw new BadInput([noSpread(spreadId)]);
     return { placements: spread.placements, history: spread.history };
   });
 }
@@ -136,22 +133,26 @@ export async function waveThrough(input: unknown): Promise<Outcome<string[]>> {
 export async function tickStep(input: unknown): Promise<Outcome<null>> {
   return outcome(async () => {
     const { spreadId, step, done } = check(TickDto, input, 'bench');
-    const db = await store();
-    const ids = piecesOfStep(step);
-    const spread = ids.length ? await loadSpread(spreadId) : null;
-    const change = spread && stickDown(contextFrom(spread.context), spread.placements, ids, done);
-    if (change) await makeEdit(db, spreadId, change);
-    await setTick(db, spreadId, step, done);
-    return null;
+    return together(await store(), async (trx) => {
+      const ids = piecesOfStep(step);
+      const placements = ids.length ? await placementsOf(trx, spreadId) : [];
+      const change = stickDown(await designsOf(trx, placements), placements, ids, done);
+      if (change) await makeEdit(trx, spreadId, change);
+      await setTick(trx, spreadId, step, done);
+      return null;
+    });
   });
 }
 
-/** Ids of the pieces that an edit lifts after they were stuck down. */
-const liftedBy = ({ before, after }: Change): ReadonlySet<string> =>
-  new Set(before.filter((p) => p.locked && !after.some((q) => q.id === p.id && q.locked)).map((p) => p.id));
+const noSpread = (id: number) => ({
+  file: 'spread',
+  where: 'id',
+  found: String(id),
+  expected: 'a spread that was not given up',
+});
 
 /** Plain objects again, with every key there is. */
-const plain = (change: { label: string; before: readonly Placement[]; after: readonly Placement[] }): Change =>
+const plain = (change: { deed: Deed; before: readonly Placement[]; after: readonly Placement[] }): Change =>
   JSON.parse(JSON.stringify({ ...change, before: change.before.map(whole), after: change.after.map(whole) })) as Change;
 
 const whole = (p: Placement): Placement => ({

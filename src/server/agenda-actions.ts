@@ -7,6 +7,7 @@ import { changeOccurrence, skipOccurrence } from '../core/format/calendar-occurr
 import { putRound, removeRound, roundsOf } from '../core/format/calendar-round';
 import { BadInput, quoted } from '../core/format/fault';
 import { blankEntry } from '../core/week/agenda-entry';
+import type { AgendaDeed } from '../core/week/deed';
 import { pairKey } from '../core/week/twice';
 import type { AgendaHistory, AgendaStep } from '../db/agenda-edits';
 import { agendaHistory, editAgenda, stepAgenda } from '../db/agenda-edits';
@@ -47,7 +48,7 @@ export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>>
     const name = entry.uid ? await editableCalendarOf(db, entry.uid) : await ownCalendar(db);
     const zone = await ownerZone(db);
     const full = { ...entry, uid: entry.uid || newUid() };
-    await editAgenda(db, `${entry.uid ? 'Change' : 'Add'} “${entry.title}”`, async (trx) => [
+    await editAgenda(db, { do: entry.uid ? 'change item' : 'add item', title: entry.title }, async (trx) => [
       text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), full, zone, stamp())),
     ]);
   });
@@ -59,7 +60,9 @@ export async function dropEntry(input: unknown): Promise<Outcome<AgendaHistory>>
     const { uid, day } = check(RemoveEntryDto, input, 'item');
     const name = await editableCalendarOf(db, uid);
     const zone = await ownerZone(db);
-    await editAgenda(db, day ? 'Take one day out' : 'Take an item out', async (trx) => {
+    const title = await titleOfItem(db, uid);
+    const deed: AgendaDeed = day ? { do: 'take a day out', title, day } : { do: 'take item out', title };
+    await editAgenda(db, deed, async (trx) => {
       const ics = (await calendarText(trx, name)) ?? '';
       return [text(name, day ? skipOccurrence(ics, uid, day, zone) : removeEntry(ics, uid))];
     });
@@ -70,7 +73,7 @@ export async function dropEntry(input: unknown): Promise<Outcome<AgendaHistory>>
 export async function moveItems(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { items, to } = check(MoveDto, input, 'move');
-    await changeEach(db, items.length === 1 ? 'Move an item' : `Move ${items.length} items`, items, { day: to });
+    await changeEach(db, { do: 'move items', count: items.length, to }, items, { day: to });
   });
 }
 
@@ -78,19 +81,19 @@ export async function moveItems(input: unknown): Promise<Outcome<AgendaHistory>>
 export async function gatherItems(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { items, list } = check(GatherDto, input, 'list');
-    await changeEach(db, `Make the list “${list}”`, items, { list });
+    await changeEach(db, { do: 'make a list', list }, items, { list });
   });
 }
 
 async function changeEach(
   db: Database,
-  label: string,
+  deed: AgendaDeed,
   items: readonly { uid: string; on: string }[],
   change: { day?: string; list?: string },
 ): Promise<void> {
   const zone = await ownerZone(db);
   const names = await Promise.all(items.map((i) => editableCalendarOf(db, i.uid)));
-  await editAgenda(db, label, async (trx) => {
+  await editAgenda(db, deed, async (trx) => {
     const texts = new Map<string, string>();
     for (const [i, { uid, on }] of items.entries()) {
       const name = names[i] as string;
@@ -107,7 +110,7 @@ async function changeEach(
 export async function markItem(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { uid, on, mark } = check(MarkDto, input, 'mark');
-    await editAgenda(db, mark === 'done' ? 'Tick an item' : mark ? 'Let an item go' : 'Take a tick away', async () => [
+    await editAgenda(db, { do: mark === 'done' ? 'tick' : mark ? 'let go' : 'untick' }, async () => [
       { on: 'mark', uid, day: on, mark },
     ]);
   });
@@ -134,7 +137,7 @@ export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>>
       from: entry.from ?? on,
     };
     const name = await ownCalendar(db);
-    await editAgenda(db, `Bring “${title}” over`, async (trx) => [
+    await editAgenda(db, { do: 'bring over', title }, async (trx) => [
       text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), brought, zone, stamp())),
       { on: 'mark', uid, day: on, mark: 'brought' },
     ]);
@@ -145,7 +148,7 @@ export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>>
 export async function keepBoth(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { pairs } = check(BothMeantDto, input, 'pairs');
-    await editAgenda(db, 'Keep both', async () =>
+    await editAgenda(db, { do: 'keep both' }, async () =>
       pairs.map(({ one, other }) => ({ on: 'mark', uid: pairKey(one, other), day: '', mark: 'both meant' })),
     );
   });
@@ -165,7 +168,7 @@ export async function saveRound(input: unknown): Promise<Outcome<AgendaHistory>>
       ]);
     const name = await calendarOfRound(db, instead || round.name);
     const zone = await ownerZone(db);
-    await editAgenda(db, `${instead ? 'Change' : 'Add'} the round “${round.name}”`, async (trx) => [
+    await editAgenda(db, { do: instead ? 'change round' : 'add round', name: round.name }, async (trx) => [
       text(
         name,
         putRound(
@@ -185,7 +188,7 @@ export async function dropRound(input: unknown): Promise<Outcome<AgendaHistory>>
   return changed(async (db) => {
     const { name: round } = check(NameDto, input, 'round');
     const name = await calendarOfRound(db, round);
-    await editAgenda(db, `Take the round “${round}” out`, async (trx) => [
+    await editAgenda(db, { do: 'take round out', name: round }, async (trx) => [
       text(name, removeRound((await calendarText(trx, name)) ?? '', round)),
     ]);
   });
@@ -209,7 +212,7 @@ async function calendarOfRound(db: Database, round: string): Promise<string> {
 export async function dropCalendar(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { name } = check(NameDto, input, 'calendar');
-    await editAgenda(db, `Take the calendar “${name}” away`, async () => [text(name, null)]);
+    await editAgenda(db, { do: 'take calendar away', name }, async () => [text(name, null)]);
   });
 }
 
@@ -227,6 +230,9 @@ export async function undoAgenda(input: unknown): Promise<Outcome<AgendaHistory>
       ]);
   });
 }
+
+const titleOfItem = async (db: Database, uid: string): Promise<string> =>
+  (await calendarsOf(db)).map((c) => entryOf(c.calendar, uid)).find((e) => e !== null)?.title ?? '';
 
 const text = (name: string, ics: string | null): AgendaStep => ({ on: 'calendar', name, text: ics });
 

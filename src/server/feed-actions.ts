@@ -47,7 +47,7 @@ export async function subscribe(input: unknown): Promise<Outcome<{ name: string;
           ]);
     });
     const { root } = readCalendar(answer?.text ?? '', name);
-    await editAgenda(db, `Take in the feed “${name}”`, async () => [
+    await editAgenda(db, { do: 'take in feed', name }, async () => [
       { on: 'calendar', name, text: answer?.text ?? '', address: url },
     ]);
     const at = new Date().toISOString();

@@ -5,13 +5,13 @@ import { BadInput, quoted } from '../core/format/fault';
 import { readKit } from '../core/format/kit-csv';
 import { readOrders } from '../core/format/orders-csv';
 import type { Piece } from '../core/kit/kit';
-import { pieceKey, spokenName } from '../core/kit/kit';
 import type { OrderLine } from '../core/kit/order';
 import { searchOf } from '../core/kit/search';
 import { stockOfKit } from '../core/kit/stock';
 import type { Database } from '../db/database';
 import { editKits, stepKits } from '../db/kit-edits';
 import { addKit, allKits, findKit } from '../db/kits';
+import { favoriteOf } from '../db/manners';
 import { stockEvents, usesOf } from '../db/stock';
 import { NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
@@ -47,9 +47,7 @@ export async function saveFacts(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { kit, facts } = check(KitFactsDto, input, 'kit');
     await known(db, kit);
-    await editKits(db, `Change the card of ${spokenName(kit)}`, [
-      { table: 'kit', key: kit, row: { facts: JSON.stringify(facts) } },
-    ]);
+    await editKits(db, { do: 'change card', kit }, [{ table: 'kit', key: kit, row: { facts: JSON.stringify(facts) } }]);
     return null;
   });
 }
@@ -62,8 +60,10 @@ export async function setFavorite(input: unknown): Promise<Outcome<null>> {
     const piece = kit.pieces.find((p) => p.code === code);
     if (!piece)
       throw new BadInput([{ file: 'favorite', where: 'code', found: quoted(code), expected: `a piece of ${name}` }]);
-    await editKits(db, liked ? `Like ${code} best` : `Like ${code} no more than others`, [
-      { table: 'favorite', key: pieceKey(piece), row: liked ? { liked: 1 } : null },
+    const there = await favoriteOf(db, name, code);
+    if (liked === (there !== null)) return null;
+    await editKits(db, { do: liked ? 'like best' : 'like no more', code }, [
+      { table: 'favorite', key: there, row: liked ? { kit_id: name, code } : null },
     ]);
     return null;
   });
@@ -93,7 +93,7 @@ export async function changeStock(input: unknown): Promise<Outcome<null>> {
         },
       ]);
     }
-    await editKits(db, `${code} ${what}: ${reason}`, [
+    await editKits(db, { do: 'stock', what, code, reason }, [
       { table: 'stock_event', key: null, row: { what, kit_id: name, code, copy: free, reason } },
     ]);
     return null;
@@ -128,7 +128,7 @@ export async function choosePlanned(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { week, kit } = check(PlanKitDto, input, 'week');
     if (kit !== null) await known(db, kit);
-    await editKits(db, kit ? `Plan ${spokenName(kit)} for ${week}` : `Plan no kit for ${week}`, [
+    await editKits(db, { do: 'plan kit', kit, week }, [
       { table: 'kit_week', key: week, row: kit === null ? null : { kit_id: kit } },
     ]);
     return null;
@@ -138,7 +138,7 @@ export async function choosePlanned(input: unknown): Promise<Outcome<null>> {
 export async function saveOrder(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { id, order } = check(PutOrderDto, input, 'order');
-    await editKits(db, `Order ${order.what}`, [{ table: 'order_item', key: id, row: orderRow(order) }]);
+    await editKits(db, { do: 'order', what: order.what }, [{ table: 'order_item', key: id, row: orderRow(order) }]);
     return null;
   });
 }
@@ -150,7 +150,7 @@ export async function takeOrders(input: unknown): Promise<Outcome<{ count: numbe
     const orders = readOrders(csv, file);
     await editKits(
       db,
-      `Read ${file}`,
+      { do: 'read orders', file },
       orders.map((o) => ({ table: 'order_item' as const, key: null, row: orderRow(o) })),
     );
     return { count: orders.length };
@@ -159,7 +159,7 @@ export async function takeOrders(input: unknown): Promise<Outcome<{ count: numbe
 
 export async function removeOrder(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    await editKits(db, 'Take an order off the list', [
+    await editKits(db, { do: 'drop order' }, [
       { table: 'order_item', key: check(OrderIdDto, input, 'order').id, row: null },
     ]);
     return null;
@@ -169,7 +169,7 @@ export async function removeOrder(input: unknown): Promise<Outcome<null>> {
 export async function saveSupply(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
     const { name, unit, amount, warnAt, reason } = check(SupplyChangeDto, input, 'supply');
-    await editKits(db, `${name}, ${amount} ${unit}: ${reason}`, [
+    await editKits(db, { do: 'supply', name, amount, unit, reason }, [
       { table: 'supply', key: name, row: { unit, amount, warn_at: warnAt } },
     ]);
     return null;
@@ -178,7 +178,7 @@ export async function saveSupply(input: unknown): Promise<Outcome<null>> {
 
 export async function removeSupply(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    await editKits(db, 'Take a supply off', [
+    await editKits(db, { do: 'drop supply' }, [
       { table: 'supply', key: check(NameDto, input, 'supply').name, row: null },
     ]);
     return null;

@@ -1,12 +1,12 @@
 import 'server-only';
 import { contextFrom } from '../core/spread/context';
-import type { Enough } from '../core/arrange/counting/enough';
+import type { Enough, Wanted } from '../core/arrange/counting/enough';
 import { isItEnough } from '../core/arrange/counting/enough';
 import type { Book } from '../core/book/book';
 import type { Kit } from '../core/kit/kit';
 import { palette } from '../core/kit/kit';
-import type { PieceStock, StockEvent } from '../core/kit/stock';
-import { countedKit, goneBy, stockOfKit } from '../core/kit/stock';
+import type { PieceStock } from '../core/kit/stock';
+import { countedKit, stockOfKit } from '../core/kit/stock';
 import type { Candidate, KitFacts, Suggestion } from '../core/kit/suggest';
 import { isSoon, pairsThatGo, suggestKits } from '../core/kit/suggest';
 import type { Options } from '../core/manner/options';
@@ -18,16 +18,18 @@ import type { Database } from '../db/database';
 import type { KitHistory } from '../db/kit-edits';
 import { kitHistory } from '../db/kit-edits';
 import type { KitRow } from '../db/kits';
-import { findKit, listKits } from '../db/kits';
+import { allKits, findKit, listKits } from '../db/kits';
 import { favoritesOf } from '../db/manners';
 import type { OrderRow, Supply } from '../db/plans';
 import { listOrders, listSupplies, plannedKits } from '../db/plans';
 import type { SpreadRow } from '../db/spreads';
-import { findSpreadOfWeek, usedElsewhere } from '../db/spreads';
+import { findSpreadOfWeek, stashOf } from '../db/spreads';
 import type { KitSums } from '../db/stock';
 import { kitSums, stockEvents, usesOf } from '../db/stock';
 import { ownerHand } from './settings';
-import { stashFor, weekDemands } from './spread-data';
+import { weekDemands } from './spread-data';
+import { stocked, usualStash } from './stash';
+import { asObject } from '../db/json';
 import { store, today } from './store';
 
 /** A kit as the list of kits shows it. */
@@ -79,9 +81,7 @@ export async function loadKits(name: string | undefined): Promise<KitsPage> {
   const db = await store();
   const [rows, sums, events, bookId] = await Promise.all([listKits(db), kitSums(db), stockEvents(db), usualBook(db)]);
   const book = bookId ? await findBook(db, bookId) : null;
-  const kits = new Map(
-    await Promise.all(rows.map(async (r) => [r.id, countedKit((await findKit(db, r.id)) as Kit, events)] as const)),
-  );
+  const kits = new Map((await allKits(db)).map((k) => [k.name, countedKit(k, events)] as const));
   const lines = rows.map((r): KitLine => {
     const { kit: _kit, ...counted } = sums.find((s) => s.kit === r.id) as KitSums;
     return { name: r.id, role: r.role, facts: r.facts, swatches: palette(kits.get(r.id) as Kit, 6), ...counted };
@@ -107,7 +107,7 @@ export async function loadKits(name: string | undefined): Promise<KitsPage> {
             favorites: await favoritesOf(db),
           }
         : null,
-    weeks: book ? await weeksAhead(db, book, rows, kits, events, candidates) : [],
+    weeks: book ? await weeksAhead(db, book, rows, kits, candidates) : [],
     pairs: pairsThatGo(candidates),
     orders: await listOrders(db),
     supplies: await listSupplies(db),
@@ -122,11 +122,10 @@ async function weeksAhead(
   usual: Book,
   rows: readonly KitRow[],
   kits: ReadonlyMap<string, Kit>,
-  events: readonly StockEvent[],
   candidates: readonly Candidate[],
 ): Promise<KitWeek[]> {
   const [planned, hand] = await Promise.all([plannedKits(db), ownerHand(db)]);
-  const spent = new Map<string, Map<string, number>>();
+  const spent = new Map<string, Map<Wanted, number>>();
   const weeks: KitWeek[] = [];
   for (let away = 0; away < WEEKS; away++) {
     const week = weekAfter(weekOf(today()), away);
@@ -137,20 +136,23 @@ async function weeksAhead(
     const book = (spread && (await findBook(db, spread.book_id))) ?? usual;
     const used = kit && spread ? await usedOf(db, spread, kit) : 0;
     const price = rows.find((r) => r.id === name)?.facts.price ?? null;
-    const stash = kit ? await stashFor(db, { week, kit_id: kit.name }) : [];
-    const enough =
+    const stock =
       kit && !used
+        ? await stocked(db, spread?.id ?? -1, kit.name, await stashNames(db, week, kit.name, spread), [])
+        : null;
+    const enough =
+      kit && stock
         ? isItEnough(
             contextFrom({
               book,
-              kit,
-              stash: stash.map((s) => countedKit(s, events)),
+              kit: stock.kit,
+              stash: stock.stash,
               week: demands,
               manner: spread?.manner ?? 'scattered',
-              ways: spread ? (JSON.parse(spread.ways) as Partial<Ways>) : {},
-              options: { hand, ...(spread ? (JSON.parse(spread.options) as Partial<Options>) : {}) },
+              ways: spread ? (asObject(spread.ways) as Partial<Ways>) : {},
+              options: { hand, ...(spread ? (asObject(spread.options) as Partial<Options>) : {}) },
               seed: 1,
-              usedElsewhere: [...(await usedElsewhere(db, spread?.id ?? -1)), ...goneBy(events)],
+              usedElsewhere: stock.gone,
             }),
             spent.get(kit.name),
             new Set(rows.filter((r) => isSoon(r.facts.useBy, demands.days[0] as string)).map((r) => r.id)),
@@ -178,6 +180,10 @@ async function weeksAhead(
   return weeks;
 }
 
+/** The kits that a week takes from beside its own: as chosen, or as usual while it is not begun. */
+const stashNames = (db: Database, week: string, kit: string, spread: SpreadRow | undefined): Promise<string[]> =>
+  spread ? stashOf(db, spread.id) : usualStash(db, week, kit);
+
 /** The share of a kit's copies that a spread has. */
 async function usedOf(db: Database, spread: SpreadRow, kit: Kit): Promise<number> {
   const copies = new Set(
@@ -188,12 +194,12 @@ async function usedOf(db: Database, spread: SpreadRow, kit: Kit): Promise<number
 }
 
 /** The share of a kit that planned weeks will have taken. */
-function shareOf(kit: Kit, spent: ReadonlyMap<string, number> = new Map()): number {
+function shareOf(kit: Kit, spent: ReadonlyMap<Wanted, number> = new Map()): number {
   const total = kit.pieces.reduce((n, p) => n + p.count, 0);
   return total ? [...spent.values()].reduce((n, m) => n + m, 0) / total : 0;
 }
 
-function plus(before: ReadonlyMap<string, number> | undefined, enough: readonly Enough[]): Map<string, number> {
+function plus(before: ReadonlyMap<Wanted, number> | undefined, enough: readonly Enough[]): Map<Wanted, number> {
   const sum = new Map(before);
   for (const e of enough) sum.set(e.what, (sum.get(e.what) ?? 0) + Math.min(e.needed, e.there));
   return sum;

@@ -1,5 +1,7 @@
+import { spokenName } from '../core/kit/kit';
 import { BadInput, faultLine } from '../core/format/fault';
-import { StaleEdit } from '../db/spreads';
+import { TakenSticker } from '../db/available';
+import { StaleEdit } from '../db/spread-edits';
 
 /** What a server action answers: what was wanted, or messages a person can act on. Nothing is kept when it failed. */
 export type Outcome<T> =
@@ -20,6 +22,16 @@ export async function outcome<T>(run: () => Promise<T>): Promise<Outcome<T>> {
           'This spread was changed in another window. It has been loaded anew; please make your change again.',
         ],
       };
+    if (error instanceof TakenSticker) {
+      const { kit, code, copy } = error.placement;
+      return {
+        ok: false,
+        stale: true,
+        messages: [
+          `${code} from “${spokenName(kit)}”, copy ${copy}, is not there any more: another week has it, or it was spoiled. The spread has been loaded anew.`,
+        ],
+      };
+    }
     console.error(error);
     return {
       ok: false,

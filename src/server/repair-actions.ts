@@ -8,7 +8,8 @@ import { replaceAll, replaceSpoiled } from '../core/repair/replace';
 import { stockOfKit } from '../core/kit/stock';
 import { editKits } from '../db/kit-edits';
 import { findKit } from '../db/kits';
-import { makeEdit } from '../db/spreads';
+import { together } from '../db/database';
+import { makeEdit } from '../db/spread-edits';
 import { stockEvents, usesOf } from '../db/stock';
 import type { Database } from '../db/database';
 import { check } from './dto/check';
@@ -19,9 +20,9 @@ import type { SpreadData } from './spread-data';
 import { loadSpread } from './spread-data';
 import { store } from './store';
 
-/** What became of a mishap: the sentence to say, and the spread as it is now. */
+/** What became of a mishap, and the spread as it is now. */
 export interface Mended {
-  readonly said: string;
+  readonly repair: Repair;
   readonly changed: readonly string[];
   readonly spread: SpreadData;
 }
@@ -53,17 +54,15 @@ export async function mend(input: unknown): Promise<Outcome<Mended>> {
           expected: 'that it is taken off; its items then wait for a place',
         },
       ]);
-    await makeEdit(db, spreadId, repair.change);
-    await noteStock(db, gone.kit, gone.code, what, gone.copy);
+    await together(db, async (trx) => {
+      await makeEdit(trx, spreadId, repair.change);
+      await noteStock(trx, gone.kit, gone.code, what, gone.copy);
+    });
     revalidatePath('/', 'layout');
     const spread = await loadSpread(spreadId);
-    return { said: sentence(repair), changed: repair.change.after.map((p) => p.id), spread: spread as SpreadData };
+    if (!spread) throw new BadInput([{ file: 'sticker', where: 'spread', found: 'none', expected: 'a spread' }]);
+    return { repair, changed: repair.change.after.map((p) => p.id), spread };
   });
-}
-
-function sentence({ change, moved }: Repair): string {
-  const others = change.after.filter((p) => p.layer === 0).length;
-  return `${change.label}: ${others} ${others === 1 ? 'piece is' : 'pieces are'} new or moved${moved ? `, ${moved} of them to make room` : ''}.`;
 }
 
 /** A copy that was spoiled; or all that are whole, when there is none. */
@@ -84,7 +83,7 @@ async function noteStock(
   if (copies.length)
     await editKits(
       db,
-      `${code} ${reason}`,
+      { do: 'stock', what: what === 'spoiled' ? 'spoiled' : 'used', code, reason },
       copies.map((c) => ({
         table: 'stock_event' as const,
         key: null,

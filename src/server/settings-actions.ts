@@ -37,8 +37,8 @@ export async function saveTaught(input: unknown): Promise<Outcome<null>> {
 /** Heeds something that was learned, or not any more. */
 export async function heedLike(input: unknown): Promise<Outcome<null>> {
   return outcome(async () => {
-    const { piece, off } = check(LikeDto, input, 'taste');
-    await switchLike(await store(), piece, off);
+    const { kit, code, off } = check(LikeDto, input, 'taste');
+    await switchLike(await store(), kit, code, off);
     revalidatePath('/', 'layout');
     return null;
   });

@@ -5,8 +5,6 @@ import { dayColumn } from '../core/book/columns';
 import { stepsOf } from '../core/bench/steps';
 import { cutsOf } from '../core/bench/cuts';
 import { whiteOutOf } from '../core/bench/white-out';
-import { stepKey } from '../core/bench/step-key';
-import type { Kit } from '../core/kit/kit';
 import { palette } from '../core/kit/kit';
 import { intersect, unionArea } from '../core/measure/rect';
 import { MANNERS } from '../core/manner/registry';
@@ -14,7 +12,7 @@ import { footprint } from '../core/spread/placement';
 import { spokenWeek } from '../core/week/day-names';
 import { daysOfWeek, weekAfter, weekOf } from '../core/week/week';
 import { findBook, listBooks, usualBook } from '../db/books';
-import { findKit, listKits } from '../db/kits';
+import { allKits, listKits } from '../db/kits';
 import { listManners } from '../db/manners';
 import { plannedKits } from '../db/plans';
 import { findSpreadOfWeek } from '../db/spreads';
@@ -66,7 +64,8 @@ export async function loadShelf(): Promise<Shelf> {
   const db = await store();
   const now = weekOf(today());
   const [books, kitRows] = await Promise.all([listBooks(db), listKits(db)]);
-  const kits = await Promise.all(kitRows.filter((k) => k.role === 'kit').map((k) => findKit(db, k.id) as Promise<Kit>));
+  const bought = new Set(kitRows.filter((k) => k.role === 'kit').map((k) => k.id));
+  const kits = (await allKits(db)).filter((k) => bought.has(k.name));
   const aways = Array.from({ length: WEEKS_BEFORE + WEEKS_AHEAD }, (_, i) => i - WEEKS_BEFORE);
   const usual = await usualBook(db);
   const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual)));
@@ -138,5 +137,5 @@ async function stateOf(
   const ticks = new Set(await ticksOf(await store(), id));
   if (!ticks.size) return 'laid out';
   const steps = stepsOf(context, placements, whiteOutOf(context, placements), cutsOf(context, placements));
-  return steps.every((s) => ticks.has(stepKey(s))) ? 'on paper' : 'laid out';
+  return steps.every((s) => ticks.has(s.key)) ? 'on paper' : 'laid out';
 }

@@ -53,7 +53,7 @@ async function takeOne(file: File, onProgress: (share: number) => void): Promise
   switch (ending) {
     case 'ics': {
       const { root, notes } = await inSteps(readingCalendar(text, file.name), onProgress);
-      await editAgenda(db, `Take in the calendar “${base}”`, async () => [{ on: 'calendar', name: base, text }]);
+      await editAgenda(db, { do: 'take in calendar', name: base }, async () => [{ on: 'calendar', name: base, text }]);
       return [
         `${root.getAllSubcomponents('vevent').length} events and ${root.getAllSubcomponents('vtodo').length} tasks`,
         notes,

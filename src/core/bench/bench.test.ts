@@ -11,12 +11,13 @@ import { pieceKey } from '../kit/kit';
 import { area, contains, intersect, subtract } from '../measure/rect';
 import { cutsOf } from './cuts';
 import { completeSpread } from '../format/spread-file';
-import { stepKey } from './step-key';
+import { benchOf } from './bench';
 import { stepsOf } from './steps';
 import { inkOf, whiteOutOf } from './white-out';
 
 const { context: c, placements } = demoSpread();
 const file = completeSpread(c, placements);
+const bench = benchOf(c, placements);
 const pieces = pieceIndex(c);
 
 describe('white-out', () => {
@@ -82,7 +83,7 @@ describe('the order of work', () => {
     const refs = file.steps.flatMap((s) => s.refs);
     for (const p of placements) expect(refs.filter((r) => r === p.id)).toHaveLength(1);
     expect(file.steps.map((s) => s.n)).toEqual(file.steps.map((_, i) => i + 1));
-    expect(new Set(file.steps.map(stepKey)).size).toBe(file.steps.length);
+    expect(new Set(bench.steps.map((s) => s.key)).size).toBe(file.steps.length);
   });
 
   it('lays lower before upper, white-out and knife first, ink last', () => {
@@ -126,7 +127,7 @@ it('the picture is to scale: one unit a millimeter, pages side by side', () => {
 });
 
 describe('the print', () => {
-  const print = () => benchPdf(c, file, printFonts());
+  const print = () => benchPdf(c, bench, printFonts());
 
   it('measures back: a 25 mm square on every page, the book’s page and pieces at 100 %', async () => {
     const document = await PDFDocument.load(await print());

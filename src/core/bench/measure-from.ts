@@ -1,16 +1,17 @@
 import { dayColumn, pageOf } from '../book/columns';
 import type { Book } from '../book/book';
 import type { Placement } from '../spread/placement';
+import type { Unit } from '../measure/fraction';
 import { ruled } from '../measure/fraction';
 import type { Rect } from '../measure/rect';
 import { right } from '../measure/rect';
 
 /** A place on a page measured from edges a ruler finds: the page's top, and its outer edge. */
-export function measuredFrom(book: Book, p: Rect & { readonly page: number }): string {
+export function measuredFrom(book: Book, p: Rect & { readonly page: number }, unit: Unit = book.unit): string {
   const page = pageOf(book, p.page);
   const outerLeft = page.bindingSide === 'right';
   const across = outerLeft ? p.x : page.width - right(p);
-  return `${ruled(across, book.unit)} from the ${outerLeft ? 'left' : 'right'} edge, ${ruled(p.y, book.unit)} from the top`;
+  return `${ruled(across, unit)} from the ${outerLeft ? 'left' : 'right'} edge, ${ruled(p.y, unit)} from the top`;
 }
 
 /** `left page` or `right page`, or its number in books with more. */

@@ -1,9 +1,24 @@
-import type { Step } from './steps';
+import type { Cut } from './cuts';
+import { copyKey } from '../kit/ledger';
+import type { WhiteOut } from './white-out';
+import { tapeLength } from './white-out';
 
-/** A name for a step that stays the same while others come and go, so that its tick stays with it. */
-export const stepKey = (step: Pick<Step, 'do' | 'refs' | 'say'>): string =>
-  step.do === 'white-out' || step.do === 'cut' ? step.say : `${step.do}:${step.refs.join(',')}`;
+/**
+ * Names of steps that stay the same while others come and go, in other words and other units, so that a tick stays
+ * with its step. White-out is named by its page and how much it is: more of it is another step. A cut is named by its
+ * sticker and the parts it makes; all else by the placements it is about.
+ */
+export const whiteOutKey = (page: number, ofPage: readonly WhiteOut[]): string =>
+  `white-out:${page}:${ofPage.length}:${Math.round(tapeLength(ofPage))}`;
+
+export const cutKey = (cut: Cut): string =>
+  `cut:${copyKey(cut)}:${cut.pieces.map((r) => [r.x, r.y, r.w, r.h].map((n) => Math.round(n * 10)).join(',')).join(';')}`;
+
+export const pieceKeyOf = (work: 'stack' | 'place' | 'write', refs: readonly string[]): string =>
+  `${work}:${refs.join(',')}`;
 
 /** The ids of the pieces that a step sticks down; none for all other steps. */
-export const piecesOfStep = (key: string): string[] =>
-  /^(place|stack):/.test(key) ? key.slice(key.indexOf(':') + 1).split(',') : [];
+export function piecesOfStep(key: string): string[] {
+  const [work, refs] = [key.slice(0, key.indexOf(':')), key.slice(key.indexOf(':') + 1)];
+  return work === 'place' || work === 'stack' ? refs.split(',') : [];
+}

@@ -2,24 +2,33 @@ import type { Context, Placement } from '../spread/placement';
 import { footprint, pieceIndex } from '../spread/placement';
 import { TIP } from '../spread/writing';
 import type { Piece } from '../kit/kit';
-import { isRoll, pieceKey } from '../kit/kit';
+import { pieceKey } from '../kit/kit';
 import { traits } from '../kit/kinds';
-import { ruled } from '../measure/fraction';
 import { contains, inset, intersect } from '../measure/rect';
-import { longDay } from '../week/day-names';
 import type { Cut } from './cuts';
-import { fillsColumn, measuredFrom, pageName } from './measure-from';
+import { cutKey, pieceKeyOf, whiteOutKey } from './step-key';
 import { isNearBinding } from './near-binding';
 import type { WhiteOut } from './white-out';
 import { tapeLength } from './white-out';
 
 export interface Step {
   readonly n: number;
+  /** names it, see `step-key.ts` */
+  readonly key: string;
   readonly do: 'white-out' | 'cut' | 'stack' | 'place' | 'write';
   /** placement ids; `white:` and `cut:` with a number into those lists; `text:` with a placement id */
   readonly refs: readonly string[];
-  readonly say: string;
+  readonly about: StepAbout;
 }
+
+/** What a step is about, as data; `say-step.ts` puts it into words. */
+export type StepAbout =
+  | { readonly is: 'white-out'; readonly page: number; readonly count: number; readonly mm: number }
+  | { readonly is: 'cut'; readonly cut: Cut }
+  /** the piece or stack that its refs name, the base first */
+  | { readonly is: 'lay' }
+  | { readonly is: 'write first'; readonly placement: string }
+  | { readonly is: 'write'; readonly day: number | null; readonly texts: number; readonly pens: readonly string[] };
 
 type Unit = readonly Placement[];
 
@@ -38,49 +47,39 @@ export function stepsOf(
   const pieceOf = (p: Placement): Piece => pieces.get(pieceKey(p)) as Piece;
   const steps = [
     ...whiteOutSteps(context, whiteOut),
-    ...cuts.map((cut, i) => ({ do: 'cut' as const, refs: [`cut:${i}`], say: sayCut(context, cut, pieces) })),
+    ...cuts.map(cutStep),
     ...inOrder(unitsOf(placements, pieceOf), pieceOf).flatMap((unit) => [
       ...writtenFirst(context, unit),
-      unitStep(context, unit, pieceOf),
+      unitStep(unit),
     ]),
     ...writeSteps(context, placements),
   ];
   return steps.map((step, i) => ({ n: i + 1, ...step }));
 }
 
-function whiteOutSteps(context: Context, list: readonly WhiteOut[]) {
-  return context.book.pages.flatMap((_, page) => {
+type Unnumbered = Omit<Step, 'n'>;
+
+const whiteOutSteps = (context: Context, list: readonly WhiteOut[]): Unnumbered[] =>
+  context.book.pages.flatMap((_, page) => {
     const here = list.map((w, i) => ({ w, i })).filter(({ w }) => w.page === page);
     if (!here.length) return [];
+    const ofPage = here.map(({ w }) => w);
     return [
       {
-        do: 'white-out' as const,
+        do: 'white-out',
+        key: whiteOutKey(page, ofPage),
         refs: here.map(({ i }) => `white:${i}`),
-        say: sayWhiteOut(
-          context,
-          here.map(({ w }) => w),
-        ),
+        about: { is: 'white-out', page, count: ofPage.length, mm: tapeLength(ofPage) },
       },
     ];
   });
-}
 
-/** What is to be whited out on one page; its step is ticked by these words. */
-export const sayWhiteOut = ({ book }: Pick<Context, 'book'>, ofPage: readonly WhiteOut[]): string =>
-  `White out ${ofPage.length} ${ofPage.length === 1 ? 'place' : 'places'} on the ${pageName(book, ofPage[0]?.page ?? 0)}, ${ruled(tapeLength(ofPage), book.unit)} of tape in all.`;
-
-function sayCut(context: Context, cut: Cut, pieces: ReadonlyMap<string, Piece>): string {
-  const piece = pieces.get(pieceKey(cut)) as Piece;
-  const unit = context.book.unit;
-  const parts = cut.pieces.map((r) => {
-    const rows = piece.kind === 'checklist' ? Math.round(r.h / (piece.height / Math.max(1, piece.rows))) : 0;
-    if (rows)
-      return `${rows} ${rows === 1 ? 'row' : 'rows'}${r.w < piece.width - 0.05 ? `, ${ruled(r.w, unit)} wide` : ''}`;
-    return `${ruled(r.w, unit)} × ${ruled(r.h, unit)}`;
-  });
-  const copy = piece.count > 1 ? `, copy ${cut.copy}` : '';
-  return `Cut ${traits(piece.kind).label} ${cut.code}${copy} (${isRoll(piece) ? 'roll' : `sheet ${piece.sheet}`}): ${parts.join(' and ')}.`;
-}
+const cutStep = (cut: Cut, i: number): Unnumbered => ({
+  do: 'cut',
+  key: cutKey(cut),
+  refs: [`cut:${i}`],
+  about: { is: 'cut', cut },
+});
 
 /** An item's base with the overlays that lie wholly on it; all else alone. */
 function unitsOf(placements: readonly Placement[], pieceOf: (p: Placement) => Piece): Unit[] {
@@ -145,52 +144,33 @@ const lies = (a: Unit, b: Unit): boolean =>
     b.some((q) => p.page === q.page && p.layer < q.layer && intersect(footprint(p), footprint(q)) !== null),
   );
 
-function unitStep(context: Context, unit: Unit, pieceOf: (p: Placement) => Piece) {
-  const [base, ...over] = unit as [Placement, ...Placement[]];
-  const piece = pieceOf(base);
-  const name = `${traits(piece.kind).label} ${piece.code}${piece.words ? ` “${piece.words}”` : ''}`;
-  const page = pageName(context.book, base.page);
-  const day =
-    base.day === null ? page.charAt(0).toUpperCase() + page.slice(1) : longDay(context.week.days[base.day] as string);
-  const where = fillsColumn(context.book, base)
-    ? `${ruled(base.y, context.book.unit)} from the top of the page, edge to edge of the column`
-    : measuredFrom(context.book, base);
+function unitStep(unit: Unit): Unnumbered {
   const refs = unit.map((p) => p.id);
-  if (!over.length) return { do: 'place' as const, refs, say: `${day}: place ${name}, ${where}.` };
-  const laid = over.map((p) => `${traits(pieceOf(p).kind).label} ${p.code}`).join(' and ');
-  return {
-    do: 'stack' as const,
-    refs,
-    say: `${day}: on its backing sheet lay ${laid} on ${name}; move the stack over, ${where}.`,
-  };
+  const work = unit.length > 1 ? 'stack' : 'place';
+  return { do: work, key: pieceKeyOf(work, refs), refs, about: { is: 'lay' } };
 }
 
 /** Texts near the binding, written on the backing sheet where that is the way (handbook P3). */
 const isWrittenFirst = ({ book, ways }: Context, p: Placement): boolean =>
   ways.nearBinding === 'written first' && isNearBinding(book, p);
 
-const writtenFirst = (context: Context, unit: Unit) =>
+const writtenFirst = (context: Context, unit: Unit): Unnumbered[] =>
   unit
     .filter((p) => isWrittenFirst(context, p))
-    .map((p) => ({
-      do: 'write' as const,
-      refs: [`text:${p.id}`],
-      say: `On its backing sheet write “${p.text?.replace(/\n/g, ', ')}”${p.ink ? ` with ${p.ink}` : ''}: its place is near the ${context.book.binding.kind}.`,
-    }));
+    .map((p) => {
+      const refs = [`text:${p.id}`];
+      return { do: 'write', key: pieceKeyOf('write', refs), refs, about: { is: 'write first', placement: p.id } };
+    });
 
-function writeSteps(context: Context, placements: readonly Placement[]) {
+function writeSteps(context: Context, placements: readonly Placement[]): Unnumbered[] {
   const days = [null, 0, 1, 2, 3, 4, 5, 6];
-  return days.flatMap((day) => {
+  return days.flatMap((day): Unnumbered[] => {
     const here = placements.filter((p) => p.text && p.day === day && !isWrittenFirst(context, p));
     if (!here.length) return [];
-    const pens = [...new Set(here.map((p) => p.ink).filter(Boolean))].join(', ');
-    const name = day === null ? 'sidebar and strips' : longDay(context.week.days[day] as string);
+    const refs = here.map((p) => `text:${p.id}`);
+    const pens = [...new Set(here.flatMap((p) => p.ink ?? []))];
     return [
-      {
-        do: 'write' as const,
-        refs: here.map((p) => `text:${p.id}`),
-        say: `Write ${name}: ${here.length} ${here.length === 1 ? 'text' : 'texts'}${pens ? ` with ${pens}` : ''}.`,
-      },
+      { do: 'write', key: pieceKeyOf('write', refs), refs, about: { is: 'write', day, texts: here.length, pens } },
     ];
   });
 }

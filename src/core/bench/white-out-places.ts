@@ -1,11 +1,12 @@
-import type { Context } from '../spread/placement';
-import { longDay } from '../week/day-names';
+import type { Book, RegionKind } from '../book/book';
 import type { WhiteOut } from './white-out';
 import { regionOf, tapeLength } from './white-out';
 
 export interface WhiteOutPlace {
-  /** `Monday`, `sidebar`, `bottom strip` */
-  readonly name: string;
+  /** the day whose column it is; null elsewhere */
+  readonly day: number | null;
+  /** null: in no region of the book */
+  readonly region: RegionKind | null;
   /** places to white out there */
   readonly count: number;
   /** mm of tape */
@@ -13,15 +14,19 @@ export interface WhiteOutPlace {
 }
 
 /** The white-out summed up by where on the pages it is, in the list's own order. */
-export function whiteOutPlaces(context: Pick<Context, 'book' | 'week'>, list: readonly WhiteOut[]): WhiteOutPlace[] {
-  const groups = new Map<string, WhiteOut[]>();
+export function whiteOutPlaces(book: Book, list: readonly WhiteOut[]): WhiteOutPlace[] {
+  const groups = new Map<string, { day: number | null; region: RegionKind | null; here: WhiteOut[] }>();
   for (const w of list) {
-    const region = regionOf(context.book, w);
-    const name =
-      region?.kind === 'day' && region.day !== undefined
-        ? longDay(context.week.days[region.day] as string)
-        : (region?.kind.replace('-', ' ') ?? 'elsewhere');
-    groups.set(name, [...(groups.get(name) ?? []), w]);
+    const region = regionOf(book, w);
+    const day = region?.kind === 'day' ? (region.day ?? null) : null;
+    const key = `${day} ${region?.kind}`;
+    const group = groups.get(key) ?? { day, region: region?.kind ?? null, here: [] };
+    groups.set(key, { ...group, here: [...group.here, w] });
   }
-  return [...groups].map(([name, here]) => ({ name, count: here.length, length: tapeLength(here) }));
+  return [...groups.values()].map(({ day, region, here }) => ({
+    day,
+    region,
+    count: here.length,
+    length: tapeLength(here),
+  }));
 }

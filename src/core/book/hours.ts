@@ -14,8 +14,8 @@ const FEWEST = 4;
 
 /** The hours of a day in a book with hour lines; null in any other. Rows whose labels are hours count, 0 to 23. */
 export function hoursOf(book: Book, day: number): Hours | null {
-  const rows = (dayColumn(book, day)?.rows ?? []).flatMap((r) =>
-    /^\d{1,2}$/.test(r.label ?? '') ? [{ y: r.y, hour: Number(r.label) }] : [],
+  const rows = (dayColumn(book, day)?.rows ?? []).flatMap(({ y, label: printed }) =>
+    printed !== undefined && /^\d{1,2}$/.test(printed) ? [{ y, hour: Number(printed) }] : [],
   );
   const [first, last] = [rows[0], rows.at(-1)];
   if (!first || !last || rows.length < FEWEST || last.hour <= first.hour) return null;

@@ -15,3 +15,6 @@ export const BOOKS: Readonly<Record<string, Book>> = {
   'four-page': fourPage,
   hourly,
 };
+
+/** A shipped book by its name; undefined for any other word. */
+export const bookNamed = (name: string): Book | undefined => (Object.hasOwn(BOOKS, name) ? BOOKS[name] : undefined);

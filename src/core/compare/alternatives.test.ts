@@ -37,7 +37,7 @@ it('can be mixed day by day, each sticker used once and every item placed', () =
       placements,
       three.map((a) => a.placements),
       [0, 1, 2, 0, 1, 2, 0],
-      'Mix',
+      { do: 'lay out', from: 'several' },
     ),
   );
   expect(overdrawnPlacements(c, after)).toEqual([]);

@@ -1,3 +1,4 @@
+import type { Deed } from '../edit/deed';
 import { isPlannedAhead } from '../spread/ahead';
 import { arrange } from '../arrange/arrange';
 import { Draft } from '../spread/draft';
@@ -5,9 +6,8 @@ import type { Context, Placement } from '../spread/placement';
 import { footprint, matchDemands } from '../spread/placement';
 import { intersect } from '../measure/rect';
 import { letIn } from '../repair/let-in';
-import { between } from '../repair/replace';
 import type { Change } from '../edit/change';
-import { apply } from '../edit/change';
+import { apply, between } from '../edit/change';
 
 /**
  * A spread put together from several: each day from the one chosen for it, all else from the first. A sticker that
@@ -22,7 +22,7 @@ export function mixDays(
   current: readonly Placement[],
   sources: readonly (readonly Placement[])[],
   from: readonly number[],
-  label: string,
+  deed: Deed,
 ): Change {
   const wanted = sources.flatMap((placements, n) =>
     placements.filter((p) => (p.day === null ? n === 0 : from[p.day] === n)),
@@ -61,7 +61,7 @@ export function mixDays(
     used.add(`p${next}`);
     kept.push({ ...p, id: `p${next}`, copy: other?.copy ?? p.copy });
   }
-  return between(current, lettingIn(context, arrange(context, kept)), label);
+  return between(current, lettingIn(context, arrange(context, kept)), deed);
 }
 
 /**

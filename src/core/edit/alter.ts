@@ -1,28 +1,29 @@
+import type { Deed } from './deed';
 import { inkFor } from '../spread/ink';
 import type { Context, Placement } from '../spread/placement';
 import { pieceIndex } from '../spread/placement';
 import { pieceKey } from '../kit/kit';
 import type { Change } from './change';
-import { nameOf } from './name';
+import { thingOf } from './thing';
 
-const alter = (label: string, before: Placement, after: Partial<Placement>): Change => ({
-  label,
+const alter = (deed: Deed, before: Placement, after: Partial<Placement>): Change => ({
+  deed,
   before: [before],
   after: [{ ...before, ...after }],
 });
 
 /** Turns a piece by a quarter, clockwise, about its center. */
 export const turnPiece = (context: Context, p: Placement): Change | null =>
-  p.locked ? null : alter(`Turn ${nameOf(context, p)}`, p, { turn: (p.turn + 90) % 360 });
+  p.locked ? null : alter({ do: 'turn', thing: thingOf(context, p) }, p, { turn: (p.turn + 90) % 360 });
 
 /** Locks what is stuck down already, or frees it again; a locked piece is never moved. */
 export const lockPiece = (context: Context, p: Placement): Change =>
-  alter(`${p.locked ? 'Unlock' : 'Lock'} ${nameOf(context, p)}`, p, { locked: !p.locked });
+  alter({ do: p.locked ? 'unlock' : 'lock', thing: thingOf(context, p) }, p, { locked: !p.locked });
 
 /** Writes on a piece; an empty text takes the writing away. */
 export function writeOn(context: Context, p: Placement, text: string): Change | null {
   const wanted = text.trim() === '' ? null : text;
   const piece = pieceIndex(context).get(pieceKey(p));
   if (wanted === p.text || !piece) return null;
-  return alter(`Write on ${nameOf(context, p)}`, p, { text: wanted, ink: wanted ? inkFor(piece) : null });
+  return alter({ do: 'write on', thing: thingOf(context, p) }, p, { text: wanted, ink: wanted ? inkFor(piece) : null });
 }

@@ -1,9 +1,10 @@
+import type { Deed } from './deed';
 import type { Placement } from '../spread/placement';
 
 /** One edit of a spread, as data: what lay there, and what lies there instead. Placements are told apart by id. */
 export interface Change {
-  /** what was done, for undo and redo: `Move header HD-1` */
-  readonly label: string;
+  /** what is done, as data */
+  readonly deed: Deed;
   readonly before: readonly Placement[];
   readonly after: readonly Placement[];
 }
@@ -27,7 +28,7 @@ export const applies = (placements: readonly Placement[], change: Change): boole
  */
 export function apply(placements: readonly Placement[], change: Change): Placement[] {
   if (!applies(placements, change))
-    throw new RangeError(`the spread has changed: “${change.label}” does not fit it any more`);
+    throw new RangeError(`the spread has changed: the edit “${change.deed.do}” does not fit it any more`);
   const after = new Map(change.after.map((p) => [p.id, p]));
   const gone = new Set(change.before.map((p) => p.id));
   const kept = placements.flatMap((p) => {
@@ -38,12 +39,25 @@ export function apply(placements: readonly Placement[], change: Change): Placeme
   return [...kept, ...after.values()];
 }
 
-const same = (a: Placement | undefined, b: Placement): boolean => a !== undefined && canonical(a) === canonical(b);
+/** By what the edit knows of a placement: one that was stored before a field was added is still the same. */
+const same = (a: Placement | undefined, b: Placement): boolean => {
+  if (a === undefined) return false;
+  const now = new Map<string, unknown>(Object.entries(a));
+  return Object.entries(b).every(([field, value]) => canonical(now.get(field)) === canonical(value));
+};
 
-/** Keys in one order, so that a placement read back from elsewhere compares equal. */
-const canonical = (p: Placement): string =>
-  JSON.stringify(p, (_, value: unknown) =>
-    value && typeof value === 'object' && !Array.isArray(value)
-      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : value,
+/** Keys in one order, so that what is read back from elsewhere compares equal. */
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_, inner: unknown) =>
+    inner && typeof inner === 'object' && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : inner,
   );
+
+/** The edit that leads from one state of a spread to another. */
+export function between(before: readonly Placement[], after: readonly Placement[], deed: Deed): Change {
+  const old = new Map(before.map((p) => [p.id, p]));
+  const now = new Map(after.map((p) => [p.id, p]));
+  const differs = (p: Placement): boolean => JSON.stringify(old.get(p.id)) !== JSON.stringify(now.get(p.id));
+  return { deed, before: before.filter(differs), after: after.filter(differs) };
+}

@@ -6,8 +6,8 @@ import type { Change } from './change';
 
 /** What an edit says of a taste: pieces put in another's stead gain, pieces swapped away or taken off lose. */
 export interface Taste {
-  /** `kit/code` */
-  readonly piece: string;
+  readonly kit: string;
+  readonly code: string;
   /** +1 or -1 */
   readonly by: number;
 }
@@ -18,7 +18,7 @@ export interface Taste {
  * pieces that others could stand for; moving, writing and arranging say nothing of taste.
  */
 export function tasteOf(context: Pick<Context, 'kit' | 'stash'>, change: Change): Taste[] {
-  if (!/^(Swap|Take off) /.test(change.label)) return [];
+  if (change.deed.do !== 'swap' && change.deed.do !== 'take off') return [];
   const index = pieceIndex(context);
   const counts = (p: Placement): boolean => {
     const kind = index.get(pieceKey(p))?.kind;
@@ -28,5 +28,9 @@ export function tasteOf(context: Pick<Context, 'kit' | 'stash'>, change: Change)
   };
   const gone = change.before.filter((p) => counts(p) && !change.after.some((q) => pieceKey(q) === pieceKey(p)));
   const come = change.after.filter((p) => counts(p) && !change.before.some((q) => pieceKey(q) === pieceKey(p)));
-  return [...gone.map((p) => ({ piece: pieceKey(p), by: -1 })), ...come.map((p) => ({ piece: pieceKey(p), by: 1 }))];
+  return [...gone.map(taste(-1)), ...come.map(taste(1))];
 }
+
+const taste =
+  (by: number) =>
+  ({ kit, code }: Placement): Taste => ({ kit, code, by });

@@ -1,7 +1,7 @@
 import type { Context, Placement } from '../spread/placement';
 import { tidy } from '../measure/length';
 import type { Change } from './change';
-import { nameOf } from './name';
+import { thingOf } from './thing';
 import { stackOf } from './stack';
 
 /** Where a piece is put: its new top-left corner, on which page, in which day. */
@@ -20,7 +20,7 @@ export function movePiece(context: Context, placements: readonly Placement[], id
   const [dx, dy] = [to.x - base.x, to.y - base.y];
   if (Math.abs(dx) < 0.01 && Math.abs(dy) < 0.01 && to.page === base.page && to.day === base.day) return null;
   return {
-    label: `Move ${nameOf(context, base)}`,
+    deed: { do: 'move', thing: thingOf(context, base) },
     before: stack,
     after: stack.map((p) => ({
       ...p,

@@ -1,27 +1,34 @@
 import { context, placement } from '../../../tests/fixtures';
-import { copyKey } from '../kit/ledger';
 import { lockPiece } from './alter';
 import { apply } from './change';
-import { peelsOf } from './peels';
+import { stickingOf } from './peels';
 import { stickDown } from './stick-down';
 
 const c = context();
 const p = placement();
+const copy = { kit: p.kit, code: p.code, copy: p.copy };
+const stuck = () => true;
+const loose = () => false;
 
-it('counts how often a piece that was stuck down was lifted again (R3)', () => {
+it('knows what an edit sticks down, and what it peels off (R3)', () => {
   const stick = stickDown(c, [p], ['p1'], true)!;
-  const down = apply([p], stick);
-  const peel = lockPiece(c, down[0]!);
-  const again = stickDown(c, apply(down, peel), ['p1'], true)!;
-  expect(down[0]?.locked).toBe(true);
-  expect(peelsOf([stick, peel, again, peel])).toEqual({ [copyKey(p)]: 2 });
+  const [down] = apply([p], stick);
+  expect(down?.locked).toBe(true);
+  expect(stickingOf(stick, loose)).toEqual({ down: [copy], freed: [], peeled: [] });
+  expect(stickingOf(lockPiece(c, down!), stuck)).toEqual({ down: [], freed: [copy], peeled: [copy] });
 });
 
-it('does not count what was only locked, or ticked by mistake', () => {
-  const lock = lockPiece(c, p);
-  const unlock = lockPiece(c, apply([p], lock)[0]!);
-  const stick = stickDown(c, [p], ['p1'], true)!;
-  const mistake = stickDown(c, apply([p], stick), ['p1'], false)!;
-  expect(peelsOf([lock, unlock, stick, mistake, lock, unlock])).toEqual({});
+it('does not take for a peel what was only locked, or ticked by mistake', () => {
+  const locked = { ...p, locked: true };
+  expect(stickingOf(lockPiece(c, p), loose)).toEqual({ down: [], freed: [], peeled: [] });
+  expect(stickingOf(lockPiece(c, locked), loose)).toEqual({ down: [], freed: [], peeled: [] });
+  const mistake = stickDown(c, [locked], ['p1'], false)!;
+  expect(stickingOf(mistake, stuck)).toEqual({ down: [], freed: [copy], peeled: [] });
   expect(stickDown(c, [p], ['p1'], false)).toBeNull();
+});
+
+it('speaks of each sticker once, however many parts of it move', () => {
+  const halves = [p, { ...p, id: 'p2' }];
+  const stick = stickDown(c, halves, ['p1', 'p2'], true)!;
+  expect(stickingOf(stick, loose).down).toEqual([copy]);
 });

@@ -1,25 +1,29 @@
 import { copyKey } from '../kit/ledger';
+import type { Placement } from '../spread/placement';
 import type { Change } from './change';
-import { STUCK } from './stick-down';
+
+/** One physical sticker. */
+export type Copy = Pick<Placement, 'kit' | 'code' | 'copy'>;
+
+/** What an edit does to stickers that are stuck down: those it sticks down, frees again, and peels off. */
+export interface Sticking {
+  readonly down: readonly Copy[];
+  readonly freed: readonly Copy[];
+  readonly peeled: readonly Copy[];
+}
 
 /**
- * How often each sticker was lifted again after it had been stuck down, by `copyKey` (handbook R3).
- * @param changes the edits that stand, oldest first
+ * What an edit says of stickers stuck down (handbook R3). To free one that was said to be stuck by mistake is no peel;
+ * to unlock one that is stuck is.
+ * @param isDown whether a sticker was stuck down before the edit
  */
-export function peelsOf(changes: readonly Change[]): Record<string, number> {
-  const down = new Set<string>();
-  const peels: Record<string, number> = {};
-  for (const { label, before, after } of changes) {
-    for (const p of after) {
-      if (label.startsWith(STUCK)) down.add(copyKey(p));
-      else if (
-        !p.locked &&
-        before.some((q) => q.id === p.id && q.locked) &&
-        down.delete(copyKey(p)) &&
-        label.startsWith('Unlock ')
-      )
-        peels[copyKey(p)] = (peels[copyKey(p)] ?? 0) + 1;
-    }
-  }
-  return peels;
+export function stickingOf({ deed, before, after }: Change, isDown: (copy: Copy) => boolean): Sticking {
+  if (deed.do === 'stick down') return { down: copiesOf(after), freed: [], peeled: [] };
+  const locked = new Set(before.filter((p) => p.locked).map((p) => p.id));
+  const freed = copiesOf(after.filter((p) => !p.locked && locked.has(p.id))).filter(isDown);
+  return { down: [], freed, peeled: deed.do === 'unlock' ? freed : [] };
 }
+
+/** The stickers that some placements are cut from, each once. */
+const copiesOf = (placements: readonly Placement[]): Copy[] =>
+  [...new Map(placements.map((p) => [copyKey(p), p])).values()].map(({ kit, code, copy }) => ({ kit, code, copy }));

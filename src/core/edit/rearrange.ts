@@ -3,7 +3,6 @@ import type { Context, Placement } from '../spread/placement';
 import { pieceIndex } from '../spread/placement';
 import { isStrip } from '../kit/kinds';
 import { pieceKey } from '../kit/kit';
-import { longDay } from '../week/day-names';
 import type { Change } from './change';
 
 /** Arranges what is still open round everything that lies there. Null when nothing more can be placed. */
@@ -11,7 +10,7 @@ export function arrangeRest(context: Context, placements: readonly Placement[]):
   const there = new Set(placements.map((p) => p.id));
   const added = arrange(context, placements).filter((p) => !there.has(p.id));
   return added.length
-    ? { label: placements.length ? 'Arrange the rest' : 'Arrange the week', before: [], after: added }
+    ? { deed: { do: 'arrange', what: placements.length ? 'rest' : 'week' }, before: [], after: added }
     : null;
 }
 
@@ -21,7 +20,7 @@ export function arrangeAnew(context: Context, placements: readonly Placement[]):
   const kept = new Set(locked.map((p) => p.id));
   const lifted = placements.filter((p) => !kept.has(p.id));
   return {
-    label: 'Arrange the week anew',
+    deed: { do: 'arrange', what: 'anew' },
     before: lifted,
     after: arrange(context, locked).filter((p) => !kept.has(p.id)),
   };
@@ -29,7 +28,7 @@ export function arrangeAnew(context: Context, placements: readonly Placement[]):
 
 /** Lifts all that is not locked. */
 export const clear = (placements: readonly Placement[]): Change => ({
-  label: 'Lift everything',
+  deed: { do: 'lift all' },
   before: placements.filter((p) => !p.locked),
   after: [],
 });
@@ -61,5 +60,5 @@ export function arrangeDay(context: Context, placements: readonly Placement[], d
     return { ...p, id: `p${next}` };
   });
   if (!lifted.length && !after.length) return null;
-  return { label: `Arrange ${longDay(context.week.days[day] as string)}`, before: lifted, after };
+  return { deed: { do: 'arrange day', day }, before: lifted, after };
 }

@@ -1,6 +1,6 @@
 import type { Context, Placement } from '../spread/placement';
 import type { Change } from './change';
-import { nameOf } from './name';
+import { thingOf } from './thing';
 import { stackOf } from './stack';
 
 /** Takes a piece off with all that lies on it; its sticker is free again. Null when it is locked. */
@@ -8,5 +8,5 @@ export function removePiece(context: Context, placements: readonly Placement[], 
   const stack = stackOf(placements, id);
   const base = stack[0];
   if (!base || stack.some((p) => p.locked)) return null;
-  return { label: `Take off ${nameOf(context, base)}`, before: stack, after: [] };
+  return { deed: { do: 'take off', thing: thingOf(context, base) }, before: stack, after: [] };
 }

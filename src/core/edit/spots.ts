@@ -13,6 +13,7 @@ import type { Rect } from '../measure/rect';
 import { bottom, intersect } from '../measure/rect';
 import { longDay } from '../week/day-names';
 import type { Change } from './change';
+import { thingOfPiece } from './thing';
 
 /** A place where a picked piece may go, and what that costs. */
 export interface Spot extends Rect {
@@ -55,7 +56,7 @@ export function placeAt(context: Context, placements: readonly Placement[], piec
     day: spot.day,
     layer,
   });
-  return { label: `Place ${traits(piece.kind).label} ${piece.code}`, before: [], after: [added] };
+  return { deed: { do: 'place', thing: thingOfPiece(piece) }, before: [], after: [added] };
 }
 
 function fitted(

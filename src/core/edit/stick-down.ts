@@ -1,13 +1,13 @@
 import type { Context, Placement } from '../spread/placement';
 import type { Change } from './change';
-import { nameOf } from './name';
+import { thingOf } from './thing';
 
 /**
  * Pieces are stuck down at the bench and never moved from then on; or they were not, after all. Null when nothing
  * changes.
  */
 export function stickDown(
-  context: Context,
+  context: Pick<Context, 'kit' | 'stash'>,
   placements: readonly Placement[],
   ids: readonly string[],
   down: boolean,
@@ -16,11 +16,8 @@ export function stickDown(
   const first = before[0];
   if (!first) return null;
   return {
-    label: `${down ? STUCK : 'Not stuck down yet:'} ${nameOf(context, first)}`,
+    deed: { do: down ? 'stick down' : 'not stuck', thing: thingOf(context, first) },
     before,
     after: before.map((p) => ({ ...p, locked: down })),
   };
 }
-
-/** How the label of such an edit begins. */
-export const STUCK = 'Stick down';

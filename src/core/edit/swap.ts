@@ -14,7 +14,7 @@ import { textFits } from '../measure/hand';
 import { tidy } from '../measure/length';
 import { bottom, intersect } from '../measure/rect';
 import type { Change } from './change';
-import { nameOf } from './name';
+import { thingOf, thingOfPiece } from './thing';
 
 /** Another piece that could lie in a placement's stead. */
 export interface SwapOffer {
@@ -76,7 +76,7 @@ export function swapPiece(context: Context, placements: readonly Placement[], id
   if (!taken) return null;
   const [w, h] = [tidy(taken.cut?.w ?? piece.width), tidy(taken.cut?.h ?? piece.height)];
   return {
-    label: `Swap ${nameOf(context, p)} for ${traits(piece.kind).label} ${piece.code}`,
+    deed: { do: 'swap', thing: thingOf(context, p), by: thingOfPiece(piece) },
     before: [p],
     after: [
       {

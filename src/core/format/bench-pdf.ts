@@ -7,8 +7,9 @@ import { footprint } from '../spread/placement';
 import { CAUTIONS } from '../bench/cautions';
 import { worthKeeping } from '../kit/offcut';
 import { pageName } from '../bench/measure-from';
-import type { SpreadFile } from './spread-file';
-import type { Step } from '../bench/steps';
+import type { Bench } from '../bench/bench';
+import { sayStep } from '../bench/say-step';
+import { voiceOf } from '../spread/voice';
 import { tapeLength } from '../bench/white-out';
 import { ruled } from '../measure/fraction';
 import { spokenWeek } from '../week/day-names';
@@ -24,10 +25,10 @@ export interface FontFiles {
  * The bench sheet for printing at 100 %: each page as an outline with the number of every step at its place, then
  * white-out, cuts and the order of work with boxes to tick. The same spread gives the same bytes.
  */
-export async function benchPdf(context: Context, spread: SpreadFile, files: FontFiles): Promise<Uint8Array> {
+export async function benchPdf(context: Context, bench: Bench, files: FontFiles): Promise<Uint8Array> {
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
-  const title = `${spread.book}, ${spokenWeek(context.week.days)} (${spread.week})`;
+  const title = `${context.book.name}, ${spokenWeek(context.week.days)} (${context.week.week})`;
   document.setTitle(title);
   document.setProducer('Hobnail');
   document.setCreator('Hobnail');
@@ -38,27 +39,27 @@ export async function benchPdf(context: Context, spread: SpreadFile, files: Font
     heading: await document.embedFont(files.heading, { subset: true }),
   };
   const paper = new Paper(document, fonts, title);
-  const open = openPlaces(context, spread.placements);
-  context.book.pages.forEach((_, page) => drawPage(paper, context, spread, page, open));
+  const open = openPlaces(context, bench.placements);
+  context.book.pages.forEach((_, page) => drawPage(paper, context, bench, page, open));
   paper.turn();
   paper.heading('Bench sheet');
   paper.paragraph(
-    `${title}. ${spread.placements.length} pieces, ${spread.cuts.length} stickers to cut, ${spread.steps.length} steps.`,
+    `${title}. ${bench.placements.length} pieces, ${bench.cuts.length} stickers to cut, ${bench.steps.length} steps.`,
   );
-  whiteOutList(paper, context, spread);
-  cutList(paper, context, spread);
-  orderOfWork(paper, spread);
+  whiteOutList(paper, context, bench);
+  cutList(paper, context, bench);
+  orderOfWork(paper, context, bench);
   return document.save();
 }
 
-function drawPage(paper: Paper, context: Context, spread: SpreadFile, page: number, open: readonly OpenPlace[]): void {
+function drawPage(paper: Paper, context: Context, bench: Bench, page: number, open: readonly OpenPlace[]): void {
   const { width, height } = context.book.pages[page] as { width: number; height: number };
   paper.turn(width, height);
   const { x: ox, y: oy } = paper.room;
   paper.text(`${pageName(context.book, page)} at 100 %: the numbers are the steps`, ox, oy - 3, 9, undefined, FAINT);
   paper.rect(ox, oy, width, height, FRAME, 0.8);
-  const numbers = new Map(spread.steps.flatMap((s) => s.refs.map((r) => [r, s.n] as const)));
-  for (const w of spread.whiteOut.filter((o) => o.page === page))
+  const numbers = new Map(bench.steps.flatMap((s) => s.refs.map((r) => [r, s.n] as const)));
+  for (const w of bench.whiteOut.filter((o) => o.page === page))
     paper.rect(ox + w.x, oy + w.y, Math.max(w.w, 0.4), Math.max(w.h, 0.4), STOP, 0.1, rgb(0.93, 0.75, 0.79));
   for (const place of open.filter((o) => o.page === page)) {
     paper.rect(ox + place.x, oy + place.y, place.w, place.h, FAINT, 0.3);
@@ -74,7 +75,7 @@ function drawPage(paper: Paper, context: Context, spread: SpreadFile, page: numb
       FAINT,
     );
   }
-  const here = spread.placements.filter((p) => p.page === page);
+  const here = bench.placements.filter((p) => p.page === page);
   for (const p of [...here].sort((a, b) => a.layer - b.layer))
     drawPlacement(paper, p, ox, oy, numbers.get(p.id) ?? 0, stacked(p, here));
 }
@@ -96,16 +97,16 @@ function drawPlacement(paper: Paper, p: Placement, ox: number, oy: number, n: nu
   if (!quiet) paper.text(`${n}  ${p.code}`, ox + f.x + 0.8, oy + f.y + Math.min(f.h - 0.8, 3), f.h < 6 ? 5.5 : 6.5);
 }
 
-function whiteOutList(paper: Paper, context: Context, spread: SpreadFile): void {
-  if (!spread.whiteOut.length) return;
+function whiteOutList(paper: Paper, context: Context, bench: Bench): void {
+  if (!bench.whiteOut.length) return;
   const unit = context.book.unit;
   paper.heading('White-out');
   paper.paragraph(CAUTIONS['white-out'] ?? '', { size: 8.5, color: STOP });
   paper.paragraph(
-    `${ruled(tapeLength(spread.whiteOut), unit)} of tape in all (${(tapeLength(spread.whiteOut) / 1000).toFixed(2)} m). Shaded on the page maps; places are from the page’s left and top edges.`,
+    `${ruled(tapeLength(bench.whiteOut), unit)} of tape in all (${(tapeLength(bench.whiteOut) / 1000).toFixed(2)} m). Shaded on the page maps; places are from the page’s left and top edges.`,
   );
   context.book.pages.forEach((_, page) => {
-    const here = spread.whiteOut.filter((w) => w.page === page);
+    const here = bench.whiteOut.filter((w) => w.page === page);
     if (!here.length) return;
     const places = here
       .filter((w) => Math.max(w.w, w.h) >= 1)
@@ -118,28 +119,29 @@ function whiteOutList(paper: Paper, context: Context, spread: SpreadFile): void 
   });
 }
 
-function cutList(paper: Paper, context: Context, spread: SpreadFile): void {
-  if (!spread.cuts.length) return;
+function cutList(paper: Paper, context: Context, bench: Bench): void {
+  if (!bench.cuts.length) return;
   const unit = context.book.unit;
   paper.heading('Cuts');
   paper.paragraph(CAUTIONS.cut ?? '', { size: 8.5, color: STOP });
-  const steps = spread.steps.filter((s) => s.do === 'cut');
-  spread.cuts.forEach((cut, i) => {
-    const kept = cut.left
+  const voice = voiceOf(context, bench.placements);
+  for (const step of bench.steps) {
+    if (step.about.is !== 'cut') continue;
+    const kept = step.about.cut.left
       .filter(worthKeeping)
       .map((o) =>
         o.rows ? `${o.rows} ${o.rows === 1 ? 'row' : 'rows'}` : `${ruled(o.w, unit)} × ${ruled(o.h, unit)}`,
       );
-    paper.paragraph(
-      `${(steps[i] as Step).n}. ${(steps[i] as Step).say}${kept.length ? ` Keep ${kept.join(' and ')}.` : ''}`,
-      { tick: true },
-    );
-  });
+    paper.paragraph(`${step.n}. ${sayStep(step, voice)}${kept.length ? ` Keep ${kept.join(' and ')}.` : ''}`, {
+      tick: true,
+    });
+  }
 }
 
-function orderOfWork(paper: Paper, spread: SpreadFile): void {
+function orderOfWork(paper: Paper, context: Context, bench: Bench): void {
   paper.heading('Order of work');
   paper.paragraph(CAUTIONS.place ?? '', { size: 8.5, color: STOP });
-  for (const step of spread.steps.filter((s) => s.do !== 'cut'))
-    paper.paragraph(`${step.n}. ${step.say}`, { tick: true });
+  const voice = voiceOf(context, bench.placements);
+  for (const step of bench.steps.filter((s) => s.do !== 'cut'))
+    paper.paragraph(`${step.n}. ${sayStep(step, voice)}`, { tick: true });
 }

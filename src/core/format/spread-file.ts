@@ -1,12 +1,15 @@
-import type { Context, Placement, Unplaced } from '../spread/placement';
+import { benchOf } from '../bench/bench';
+import { voiceOf } from '../spread/voice';
+import { sayStep } from '../bench/say-step';
+import { sayFinding } from '../review/say';
+import { sayReason, sayWayOut } from '../review/say-missing';
+import type { Context, Placement } from '../spread/placement';
 import type { Cut } from '../bench/cuts';
-import { cutsOf } from '../bench/cuts';
 import type { Step } from '../bench/steps';
-import { stepsOf } from '../bench/steps';
 import type { StockLine } from '../bench/stock';
 import { stockOf } from '../bench/stock';
 import type { WhiteOut } from '../bench/white-out';
-import type { Finding } from '../review/finding';
+import type { Finding, Said } from '../review/finding';
 import { review, viewOf } from '../review/review';
 import type { Score } from '../review/score';
 import { scoreOf } from '../review/score';
@@ -20,20 +23,26 @@ export interface SpreadFile {
   readonly seed: number;
   readonly options: Context['options'];
   readonly placements: readonly Placement[];
-  readonly unplaced: readonly Unplaced[];
-  readonly findings: readonly Finding[];
+  readonly unplaced: readonly SaidUnplaced[];
+  readonly findings: readonly SaidFinding[];
   readonly whiteOut: readonly WhiteOut[];
   readonly cuts: readonly Cut[];
-  readonly steps: readonly Step[];
+  readonly steps: readonly SaidStep[];
   readonly stock: readonly StockLine[];
   readonly score: Score;
 }
+
+/** What the file says in words, made of what the core knows as data. */
+type SaidUnplaced = { readonly uid: string; readonly reason: string; readonly waysOut: readonly string[] };
+type SaidFinding = Omit<Finding, 'about'> & Said;
+type SaidStep = Pick<Step, 'n' | 'do' | 'refs'> & { readonly say: string };
 
 /** Works out everything a spread file holds from its placements. */
 export function completeSpread(context: Context, placements: readonly Placement[]): SpreadFile {
   const view = viewOf(context, placements);
   const findings = review(view);
-  const cuts = cutsOf(context, placements);
+  const { whiteOut, cuts, steps } = benchOf(context, placements, view.whiteOut);
+  const voice = voiceOf(context, placements);
   return {
     format: 'hobnail.spread/1',
     book: context.book.name,
@@ -42,11 +51,20 @@ export function completeSpread(context: Context, placements: readonly Placement[
     seed: context.seed,
     options: context.options,
     placements,
-    unplaced: view.unplaced.map(({ uid, reason, waysOut }) => ({ uid, reason, waysOut })),
-    findings,
-    whiteOut: view.whiteOut,
+    unplaced: view.unplaced.map((missing) => ({
+      uid: missing.demand.uid,
+      reason: sayReason(missing, voice),
+      waysOut: missing.waysOut.map((way) => sayWayOut(way, voice)),
+    })),
+    findings: findings.map(({ about, ...finding }) => ({ ...finding, ...sayFinding({ ...finding, about }, voice) })),
+    whiteOut,
     cuts,
-    steps: stepsOf(context, placements, view.whiteOut, cuts),
+    steps: steps.map((step) => ({
+      n: step.n,
+      do: step.do,
+      refs: step.refs,
+      say: sayStep(step, voice),
+    })),
     stock: stockOf(context, placements, cuts),
     score: scoreOf(findings),
   };

@@ -5,7 +5,8 @@ import { openPlaces } from '../spread/open-places';
 import { writtenText } from '../week/demand';
 import type { WhiteOut } from '../bench/white-out';
 import { BLACK, WHITE } from '../spread/ink';
-import { drawPiece, shownCut } from '../art/draw-piece';
+import { drawPiece } from '../art/draw-piece';
+import { laidSticker } from './laid-sticker';
 import { esc, num } from '../art/svg';
 import type { Book, Mark } from '../book/book';
 import { pieceKey } from '../kit/kit';
@@ -101,10 +102,9 @@ function placementsSvg(context: Context, placements: readonly Placement[]): stri
     .map((p) => {
       const piece = pieces.get(pieceKey(p));
       if (!piece) return '';
-      const cut = shownCut(piece, p.cut);
-      const turn = p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : '';
-      const face = `<svg width="${num(p.w)}" height="${num(p.h)}" viewBox="${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}" overflow="${p.cut ? 'hidden' : 'visible'}">${drawPiece(piece, p.id)}</svg>`;
-      return `<g id="${p.id}" transform="translate(${num(p.x)} ${num(p.y)})${turn}">${face}${handSvg(context, p, placements)}</g>`;
+      const laid = laidSticker(piece, p);
+      const face = `<svg width="${num(p.w)}" height="${num(p.h)}" viewBox="${laid.viewBox}" overflow="${laid.overflow}">${drawPiece(piece, p.id)}</svg>`;
+      return `<g id="${p.id}" transform="${laid.transform}">${face}${handSvg(context, p, placements)}</g>`;
     })
     .join('');
 }

@@ -13,3 +13,7 @@ export const MANNERS: Readonly<Record<string, Manner>> = {
   airy,
   crowned,
 };
+
+/** A school by its name; undefined for any other word. */
+export const mannerNamed = (name: string): Manner | undefined =>
+  Object.hasOwn(MANNERS, name) ? MANNERS[name] : undefined;

@@ -1,3 +1,6 @@
+import { voiceOf } from '../spread/voice';
+import { sayRemedy } from './say';
+import { sayFinding } from '../review/say';
 import { demand, demoContext, demoKit, demoSpread } from '../../../tests/fixtures';
 import type { Context, Placement } from '../spread/placement';
 import { copyKey } from '../kit/ledger';
@@ -5,7 +8,6 @@ import { apply } from '../edit/change';
 import { stackOf } from '../edit/stack';
 import { overdrawnPlacements } from '../edit/stock-check';
 import { review, viewOf } from '../review/review';
-import { longDay } from '../week/day-names';
 import { findingKey } from '../review/wave';
 import { makeRoom, otherWaysOut, putOff, sendOneNextDoor } from './ideas/letting-in';
 import { remediesFor } from './remedies';
@@ -93,7 +95,7 @@ it.each(Object.keys(SPOILED))('offers what truly takes a finding of %s away', (r
   const finding = before.find((f) => f.rule === rule);
   if (!finding) throw new Error(`${rule} does not speak of it`);
   const [remedy] = remediesFor(context, laid, finding);
-  if (!remedy) throw new Error(`nothing helps: ${finding.message}`);
+  if (!remedy) throw new Error(`nothing helps: ${sayFinding(finding, voiceOf(context, laid)).message}`);
   const next = remedy.patch ? withPatch(context, remedy.patch) : context;
   const after = remedy.change ? apply(laid, remedy.change) : laid;
   const left = review(viewOf(next, after));
@@ -160,36 +162,39 @@ describe('an item for a day that is stuck down', () => {
   );
 
   it('is noted in the sidebar, and counts as placed', () => {
-    const note = offered.find((r) => r.label.includes('in the sidebar'))!;
+    const note = offered.find((r) => r.deed.do === 'note in sidebar')!;
     const after = apply(full, note.change!);
     expect(after.find((p) => p.items.includes('late'))).toMatchObject({
       role: 'sidebar',
       day: null,
       text: expect.stringMatching(/(^|\n)Wed plumber$/),
     });
-    expect(review(viewOf(context, after)).filter((f) => f.message.includes('plumber'))).toEqual([]);
+    expect(review(viewOf(context, after)).filter((f) => f.about.demands?.includes('late'))).toEqual([]);
   });
 
   it('is put off to the next week, and asks for no place any more', () => {
-    const off = offered.find((r) => r.label.includes('off to next Monday'))!;
+    const off = offered.find((r) => r.deed.do === 'put off')!;
+    expect(sayRemedy(off.deed, voiceOf(context, full))).toBe('Put “plumber” off to next Monday, Feb 15');
     expect(off).toMatchObject({
-      label: 'Put “plumber” off to next Monday, Feb 15',
+      deed: { do: 'put off', title: 'plumber', to: '2027-02-15' },
       change: null,
       patch: { moved: { uid: 'late', to: '2027-02-15' } },
     });
-    expect(review(viewOf(withPatch(context, off.patch!), full)).filter((f) => f.message.includes('plumber'))).toEqual(
-      [],
-    );
+    expect(
+      review(viewOf(withPatch(context, off.patch!), full)).filter((f) => f.about.demands?.includes('late')),
+    ).toEqual([]);
   });
 
   it('goes to a neighbor day, in the agenda too, so that D2 has nothing to say', () => {
     const moved = offered.find((r) => r.patch?.moved)!;
     expect(moved.patch?.moved).toMatchObject({ uid: 'late', on: '2027-02-10' });
     const next = withPatch(context, moved.patch!);
-    expect(review(viewOf(next, apply(full, moved.change!))).filter((f) => f.message.includes('plumber'))).toEqual([]);
+    expect(review(viewOf(next, apply(full, moved.change!))).filter((f) => f.about.demands?.includes('late'))).toEqual(
+      [],
+    );
     expect(
       review(viewOf(context, apply(full, moved.change!))).filter(
-        (f) => f.rule === 'D2' && f.message.includes('plumber'),
+        (f) => f.rule === 'D2' && f.about.demands?.includes('late'),
       ),
     ).toHaveLength(1);
   });
@@ -212,8 +217,7 @@ it('sends something with no hour next door when a day is too full, in the agenda
     x: 0,
     y: 0,
     placements: [],
-    message: `${longDay(c.week.days[loose.day] as string)} has no place left`,
-    remedy: '',
+    about: { is: 'full', days: [loose.day] },
   };
   const sent = sendOneNextDoor({ context: c, placements, finding });
   expect(sent.length).toBeGreaterThan(0);

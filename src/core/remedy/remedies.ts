@@ -2,6 +2,7 @@ import type { Context, Placement } from '../spread/placement';
 import { apply } from '../edit/change';
 import { overdrawnPlacements } from '../edit/stock-check';
 import type { Finding } from '../review/finding';
+import { findingKey } from '../review/wave';
 import { review, viewOf } from '../review/review';
 import { IDEAS } from './ideas/registry';
 import type { Case, Remedy } from './remedy';
@@ -24,12 +25,14 @@ export function remediesFor(context: Context, placements: readonly Placement[], 
   for (const think of IDEAS[finding.rule] ?? []) {
     for (const remedy of think(c)) {
       if (offered.length >= OFFERED || tried++ > TRIED) return offered;
-      if (offered.some((o) => o.label === remedy.label) || !helps(c, remedy, before)) continue;
+      if (offered.some((o) => sameDeed(o, remedy)) || !helps(c, remedy, before)) continue;
       offered.push(remedy);
     }
   }
   return offered;
 }
+
+const sameDeed = (a: Remedy, b: Remedy): boolean => JSON.stringify(a.deed) === JSON.stringify(b.deed);
 
 const heavy = (list: readonly Finding[], severity: Finding['severity']): number =>
   list.filter((f) => f.severity === severity).length;
@@ -41,7 +44,8 @@ function helps({ context, placements, finding }: Case, remedy: Remedy, before: r
   const after = review(viewOf(next, laid));
   const same = (list: readonly Finding[]): number =>
     list.filter((f) => f.rule === finding.rule && f.severity === finding.severity).length;
-  const gone = !after.some((f) => f.rule === finding.rule && f.message === finding.message);
+  const key = findingKey(finding);
+  const gone = !after.some((f) => findingKey(f) === key);
   const [stops, fixes] = [heavy(after, 'stop') - heavy(before, 'stop'), heavy(after, 'fix') - heavy(before, 'fix')];
   // what would not work may become what would show
   return gone && same(after) < same(before) && stops <= 0 && fixes <= (stops < 0 ? 1 : 0);

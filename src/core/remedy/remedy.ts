@@ -1,3 +1,5 @@
+import type { RemedyDeed } from './deed';
+import type { Deed } from '../edit/deed';
 import type { Context, Placement } from '../spread/placement';
 import type { Change } from '../edit/change';
 import type { Finding } from '../review/finding';
@@ -22,8 +24,8 @@ export interface Patch {
 
 /** One action that takes a finding away: an edit of the spread, or other settings for it. */
 export interface Remedy {
-  /** `Swap it for QB-3` */
-  readonly label: string;
+  /** what it does, as data */
+  readonly deed: RemedyDeed;
   readonly change: Change | null;
   readonly patch: Patch | null;
 }
@@ -38,9 +40,10 @@ export interface Case {
 /** Thinks of remedies; whether they help is found out afterwards. */
 export type Idea = (c: Case) => readonly Remedy[];
 
-export const asEdit = (label: string, change: Change | null): Remedy[] =>
-  change && (change.before.length || change.after.length) ? [{ label, change: { ...change, label }, patch: null }] : [];
-export const asPatch = (label: string, patch: Patch): Remedy => ({ label, change: null, patch });
+/** None where nothing would change. */
+export const asEdit = (deed: Deed, change: Change | null): Remedy[] =>
+  change && (change.before.length || change.after.length) ? [{ deed, change: { ...change, deed }, patch: null }] : [];
+export const asPatch = (deed: RemedyDeed, patch: Patch): Remedy => ({ deed, change: null, patch });
 
 /** The context with other settings, and with what was done or said beside it. */
 export function withPatch(context: Context, patch: Patch): Context {

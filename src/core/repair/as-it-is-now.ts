@@ -1,3 +1,4 @@
+import { between } from '../edit/change';
 import { inkFor } from '../spread/ink';
 import type { Context, Placement } from '../spread/placement';
 import { matchDemands, pieceIndex } from '../spread/placement';
@@ -13,7 +14,6 @@ import { sortMinute, spokenTime, writtenText } from '../week/demand';
 import { fewestMoves } from './fewest-moves';
 import type { Repair } from './let-in';
 import { gapUnder, placesByTime } from './let-in';
-import { between } from './replace';
 import type { Unit } from './units';
 import { unitsOf } from './units';
 
@@ -50,11 +50,11 @@ export function asItIsNow(context: Context, placements: readonly Placement[], ke
     Math.abs(shifts.get(q.id) ?? 0) > 0.01 ? { ...q, y: tidy(q.y + (shifts.get(q.id) as number)) } : q,
   );
   return {
-    change: between(
-      placements,
-      writtenAnew(context, shifted, p.id, demand),
-      `Write “${demand.title.slice(0, 30)}” as it is now`,
-    ),
+    change: between(placements, writtenAnew(context, shifted, p.id, demand), {
+      do: 'write anew',
+      title: demand.title,
+      moved: best.moved,
+    }),
     moved: best.moved,
     day: demand.day,
   };

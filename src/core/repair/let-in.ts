@@ -34,24 +34,14 @@ const MOST_BASES = 8;
  * suited base that needs no more moves than any other. What is locked, headers, bands and banners never move.
  * @returns null when it does not fit
  */
-export function letIn(
-  context: Context,
-  placements: readonly Placement[],
-  key: string,
-  label = 'Let in',
-): Repair | null {
+export function letIn(context: Context, placements: readonly Placement[], key: string): Repair | null {
   const demand = context.week.demands.find((d) => d.key === key);
   if (!demand || matchDemands(placements, context.week.demands).has(key)) return null;
-  return letInAs(context, placements, [demand], label);
+  return letInAs(context, placements, [demand]);
 }
 
 /** The same for one item, or several as the rows of one list; on the day and with the list name that they bear here. */
-export function letInAs(
-  context: Context,
-  placements: readonly Placement[],
-  demands: readonly Demand[],
-  label = 'Let in',
-): Repair | null {
+export function letInAs(context: Context, placements: readonly Placement[], demands: readonly Demand[]): Repair | null {
   const [demand] = demands;
   const column = demand && dayColumn(context.book, demand.day);
   if (!demand || !column || demand.kind === 'band') return null;
@@ -91,7 +81,7 @@ export function letInAs(
     }
   }
   if (!best) return null;
-  return carryOut(context, placements, candidate?.block.demands ?? demands, column, best, label);
+  return carryOut(context, placements, candidate?.block.demands ?? demands, column, best);
 }
 
 /** Where among the units an item may stand by its time: after all earlier ones, before all later ones. */
@@ -116,7 +106,6 @@ function carryOut(
   demands: readonly Demand[],
   column: Region,
   best: { moved: number; units: readonly (Unit | null)[]; tops: readonly number[]; choice: Choice },
-  label: string,
 ): Repair | null {
   const demand = demands[0] as Demand;
   const moves = new Map<string, Placement>();
@@ -134,7 +123,7 @@ function carryOut(
   const added = draft.placements.slice(moved.length);
   return {
     change: {
-      label: `${label} “${demand.title.slice(0, 40)}”`,
+      deed: { do: 'let in', title: demand.title, moved: best.moved, how: 'as it is' },
       before: placements.filter((p) => moves.has(p.id)),
       after: [...placements.flatMap((p) => moves.get(p.id) ?? []), ...added],
     },

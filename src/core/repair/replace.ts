@@ -1,9 +1,9 @@
+import type { Deed } from '../edit/deed';
 import { Draft } from '../spread/draft';
 import type { Context, Placement } from '../spread/placement';
 import { matchDemands, pieceIndex } from '../spread/placement';
-import type { Change } from '../edit/change';
-import { apply } from '../edit/change';
-import { nameOf } from '../edit/name';
+import { apply, between } from '../edit/change';
+import { thingOf } from '../edit/thing';
 import { removePiece } from '../edit/remove';
 import { swapPiece, swapsFor } from '../edit/swap';
 import { pieceKey } from '../kit/kit';
@@ -20,7 +20,7 @@ export function replaceSpoiled(context: Context, placements: readonly Placement[
   const p = placements.find((q) => q.id === id);
   const piece = p && pieceIndex(context).get(pieceKey(p));
   if (!p || !piece) return null;
-  const label = `Replace the spoiled ${nameOf(context, p)}`;
+  const deed: Deed = { do: 'replace spoiled', thing: thingOf(context, p) };
   const rest = placements.filter((q) => q.id !== id);
   const ledger = Draft.begin(context, rest).ledger;
   ledger.note(piece, p); // the spoiled copy stays spoiled
@@ -32,11 +32,11 @@ export function replaceSpoiled(context: Context, placements: readonly Placement[
       : null;
   if (again)
     return {
-      change: { label, before: [p], after: [{ ...p, copy: again.copy, cut: again.cut ?? p.cut, locked: false }] },
+      change: { deed, before: [p], after: [{ ...p, copy: again.copy, cut: again.cut ?? p.cut, locked: false }] },
       moved: 0,
       day: p.day,
     };
-  return inItsStead(context, placements, id, label);
+  return inItsStead(context, placements, id, deed);
 }
 
 /**
@@ -51,23 +51,24 @@ export function replaceAll(
 ): Repair | null {
   const own = placements.filter((p) => p.kit === kit && p.code === code && !p.locked);
   if (!own.length) return null;
+  const deed: Deed = { do: 'replace all', code };
   let now = placements;
   let moved = 0;
   for (const p of own) {
-    const repair = inItsStead(context, now, p.id, '');
+    const repair = inItsStead(context, now, p.id, deed);
     if (!repair) return null;
     now = apply(now, repair.change);
     moved += repair.moved;
   }
-  return { change: between(placements, now, `Replace all ${code}`), moved, day: null };
+  return { change: between(placements, now, deed), moved, day: null };
 }
 
-function inItsStead(context: Context, placements: readonly Placement[], id: string, label: string): Repair | null {
+function inItsStead(context: Context, placements: readonly Placement[], id: string, deed: Deed): Repair | null {
   const unlocked = placements.map((p) => (p.id === id ? { ...p, locked: false } : p));
   const p = unlocked.find((q) => q.id === id) as Placement;
   const other = swapsFor(context, unlocked, id)[0];
   const swapped = other && swapPiece(context, unlocked, id, other.piece);
-  if (swapped) return { change: between(placements, apply(unlocked, swapped), label), moved: 0, day: p.day };
+  if (swapped) return { change: between(placements, apply(unlocked, swapped), deed), moved: 0, day: p.day };
   const carried = [...matchDemands(placements, context.week.demands)]
     .filter(([, q]) => q.id === id)
     .map(([key]) => key);
@@ -81,13 +82,5 @@ function inItsStead(context: Context, placements: readonly Placement[], id: stri
     now = apply(now, repair.change);
     moved += repair.moved;
   }
-  return { change: between(placements, now, label), moved, day: p.day };
-}
-
-/** The edit that leads from one state of a spread to another. */
-export function between(before: readonly Placement[], after: readonly Placement[], label: string): Change {
-  const old = new Map(before.map((p) => [p.id, p]));
-  const now = new Map(after.map((p) => [p.id, p]));
-  const differs = (p: Placement): boolean => JSON.stringify(old.get(p.id)) !== JSON.stringify(now.get(p.id));
-  return { label, before: before.filter(differs), after: after.filter(differs) };
+  return { change: between(placements, now, deed), moved, day: p.day };
 }

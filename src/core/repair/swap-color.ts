@@ -4,13 +4,11 @@ import type { Context, Placement } from '../spread/placement';
 import { pieceIndex } from '../spread/placement';
 import type { Hex } from '../color/color';
 import { ONE_COLOR, difference } from '../color/color';
-import { colorName } from '../color/color-name';
 import type { Change } from '../edit/change';
-import { apply } from '../edit/change';
+import { apply, between } from '../edit/change';
 import { swapPiece, swapsFor } from '../edit/swap';
 import { isStrip, traits } from '../kit/kinds';
 import { palette, pieceKey } from '../kit/kit';
-import { between } from './replace';
 
 const PALETTE = 12;
 
@@ -64,7 +62,7 @@ export function colorSwaps(context: Context, placements: readonly Placement[], f
               to,
               swapped,
               left: ofColor.length - swapped,
-              change: between(placements, now, `Change ${colorName(from)} to ${colorName(to)}`),
+              change: between(placements, now, { do: 'recolor', from, to }),
             },
           ]
         : [];

@@ -1,21 +1,24 @@
+import type { Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { mm } from '../spread/voice';
+import { at } from './where';
 import { regionsOf } from '../book/columns';
 import type { Placement } from '../spread/placement';
 import { footprint } from '../spread/placement';
 import { isStrip } from '../kit/kinds';
 import { intersect, subtract } from '../measure/rect';
-import type { Finding, Rule } from './finding';
-import { at, mm } from './say';
 
 /** Uncovered slivers under this many mm are not seen. */
 const SEEN = 0.5;
 
 /** B2: bottom washi covers the strip exactly, cut at the binding, trimmed where it is taller. */
-export const b2BottomWashi: Rule = {
+export const b2BottomWashi: Rule<Case> = {
   code: 'B2',
   title: 'Bottom washi covers its strip exactly',
+  say,
   check(view) {
     if (view.context.options.bottomWashi === 'none') return [];
-    return regionsOf(view.context.book, 'bottom-strip').flatMap((strip): Finding[] => {
+    return regionsOf(view.context.book, 'bottom-strip').flatMap((strip): Found[] => {
       const laid = view.placements.filter((p) => p.page === strip.page && intersect(footprint(p), strip) && isWashi(p));
       const side = strip.page === 0 ? 'left' : 'right';
       if (!laid.length) {
@@ -27,8 +30,7 @@ export const b2BottomWashi: Rule = {
             x: strip.x,
             y: strip.y,
             placements: [],
-            message: `The ${side} page’s bottom strip is bare: ${mm(view, strip.w)} × ${mm(view, strip.h)} of washi are wanted.`,
-            remedy: 'Take washi from the stash, or set the spread to have no bottom washi.',
+            about: { is: 'bare', side, wide: strip.w, tall: strip.h },
           },
         ];
       }
@@ -39,7 +41,7 @@ export const b2BottomWashi: Rule = {
       return isStrip(view.pieceOf(p)?.kind);
     }
 
-    function bare(strip: Placement | ReturnType<typeof regionsOf>[number], laid: readonly Placement[]): Finding[] {
+    function bare(strip: Placement | ReturnType<typeof regionsOf>[number], laid: readonly Placement[]): Found[] {
       const left = subtract(strip, laid.map(footprint)).filter((r) => r.w > SEEN && r.h > SEEN);
       if (!left.length) return [];
       const widest = left.reduce((a, b) => (b.w * b.h > a.w * a.h ? b : a));
@@ -51,13 +53,12 @@ export const b2BottomWashi: Rule = {
           x: widest.x,
           y: widest.y,
           placements: laid.map((p) => p.id),
-          message: `The bottom washi leaves ${mm(view, widest.w)} × ${mm(view, widest.h)} of its strip bare.`,
-          remedy: 'Join another length to it, or hide the gap under a deco piece.',
+          about: { is: 'gap', wide: widest.w, tall: widest.h },
         },
       ];
     }
 
-    function over(strip: { page: number; x: number; y: number; w: number; h: number }, p: Placement): Finding[] {
+    function over(strip: { page: number; x: number; y: number; w: number; h: number }, p: Placement): Found[] {
       const f = footprint(p);
       const wide = Math.max(strip.x - f.x, f.x + f.w - strip.x - strip.w);
       const tall = Math.max(strip.y - f.y, f.y + f.h - strip.y - strip.h);
@@ -69,10 +70,36 @@ export const b2BottomWashi: Rule = {
           severity: 'fix',
           ...at(p),
           placements: [p.id],
-          message: `The bottom washi stands ${mm(view, most)} over its strip${wide > tall ? ', toward the binding or the page’s edge' : ''}.`,
-          remedy: `Trim ${mm(view, most)} off its ${wide > tall ? 'length' : 'height'}.`,
+          about: { is: 'over', mm: most, across: wide > tall },
         },
       ];
     }
   },
 };
+
+type Found = Finding<Case>;
+
+type Case =
+  | { readonly is: 'bare'; readonly side: 'left' | 'right'; readonly wide: number; readonly tall: number }
+  | { readonly is: 'gap'; readonly wide: number; readonly tall: number }
+  | { readonly is: 'over'; readonly mm: number; readonly across: boolean };
+
+function say({ about }: Found, voice: Voice): Said {
+  switch (about.is) {
+    case 'bare':
+      return {
+        message: `The ${about.side} page’s bottom strip is bare: ${mm(voice, about.wide)} × ${mm(voice, about.tall)} of washi are wanted.`,
+        remedy: 'Take washi from the stash, or set the spread to have no bottom washi.',
+      };
+    case 'gap':
+      return {
+        message: `The bottom washi leaves ${mm(voice, about.wide)} × ${mm(voice, about.tall)} of its strip bare.`,
+        remedy: 'Join another length to it, or hide the gap under a deco piece.',
+      };
+    case 'over':
+      return {
+        message: `The bottom washi stands ${mm(voice, about.mm)} over its strip${about.across ? ', toward the binding or the page’s edge' : ''}.`,
+        remedy: `Trim ${mm(voice, about.mm)} off its ${about.across ? 'length' : 'height'}.`,
+      };
+  }
+}

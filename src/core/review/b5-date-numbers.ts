@@ -1,16 +1,19 @@
+import { at } from './where';
+import type { Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { dayName } from '../spread/voice';
 import { dateHeader } from '../book/columns';
 import { footprint } from '../spread/placement';
 import { intersect } from '../measure/rect';
 import { dayOfMonth } from '../week/day-names';
-import type { Finding, Rule } from './finding';
-import { at, dayName } from './say';
 
 /** B5: date numbers match the calendar, over month ends and year ends (ISO 8601 dates). */
-export const b5DateNumbers: Rule = {
+export const b5DateNumbers: Rule<Case> = {
   code: 'B5',
   title: 'Date numbers match the calendar',
+  say,
   check: (view) =>
-    view.context.week.days.flatMap((isoDay, day): Finding[] => {
+    view.context.week.days.flatMap((isoDay, day): Found[] => {
       const header = dateHeader(view.context.book, day);
       if (!header) return [];
       const wanted = String(dayOfMonth(isoDay));
@@ -21,13 +24,12 @@ export const b5DateNumbers: Rule = {
         return piece?.kind === 'date-cover' && p.text ? [{ p, number: p.text.trim() }] : [];
       });
       const wrong = said.filter((s) => s.number !== wanted);
-      const findings: Finding[] = wrong.map(({ p, number }) => ({
+      const findings: Found[] = wrong.map(({ p, number }) => ({
         rule: 'B5',
         severity: 'stop',
         ...at(p),
         placements: [p.id],
-        message: `${dayName(view, day)} is the ${wanted}, but its date says ${number || 'nothing'}.`,
-        remedy: `Use the dot with ${wanted}, or write it.`,
+        about: { is: 'wrong', days: [day], wanted, number },
       }));
       if (said.length > 1 && !wrong.length) {
         findings.push({
@@ -37,8 +39,7 @@ export const b5DateNumbers: Rule = {
           x: header.x,
           y: header.y,
           placements: said.map((s) => s.p.id),
-          message: `${dayName(view, day)} shows its date ${said.length} times.`,
-          remedy: 'Take one of them off.',
+          about: { is: 'often', days: [day], wanted, times: said.length },
         });
       }
       const bareHeader = view.context.book.dated && here.length === 0;
@@ -50,10 +51,35 @@ export const b5DateNumbers: Rule = {
           x: header.x,
           y: header.y,
           placements: here.map((p) => p.id),
-          message: `${dayName(view, day)} has no date; it is the ${wanted}.`,
-          remedy: `Lay a date dot with ${wanted} on its header, or write the number.`,
+          about: { is: 'none', days: [day], wanted },
         });
       }
       return findings;
     }),
 };
+
+type Found = Finding<Case>;
+
+type Case = { readonly days: readonly [number]; readonly wanted: string } & (
+  | { readonly is: 'wrong'; readonly number: string }
+  | { readonly is: 'often'; readonly times: number }
+  | { readonly is: 'none' }
+);
+
+function say({ about }: Found, voice: Voice): Said {
+  const day = dayName(voice, about.days[0]);
+  switch (about.is) {
+    case 'wrong':
+      return {
+        message: `${day} is the ${about.wanted}, but its date says ${about.number || 'nothing'}.`,
+        remedy: `Use the dot with ${about.wanted}, or write it.`,
+      };
+    case 'often':
+      return { message: `${day} shows its date ${about.times} times.`, remedy: 'Take one of them off.' };
+    case 'none':
+      return {
+        message: `${day} has no date; it is the ${about.wanted}.`,
+        remedy: `Lay a date dot with ${about.wanted} on its header, or write the number.`,
+      };
+  }
+}

@@ -1,13 +1,17 @@
+import { pieceKey } from '../kit/kit';
+import { at } from './where';
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { pieceName, sentence } from '../spread/voice';
 import { FOREIGN, strangeness } from '../spread/choose';
 import { eachPlacement } from './each-placement';
-import type { Finding, Rule } from './finding';
-import { at, pieceName, sentence } from './say';
 
 /** C1: what is pulled in matches the kit's palette, judged by perceived difference (CIEDE2000), not by name. */
-export const c1MatchingPalette: Rule = {
+export const c1MatchingPalette: Rule<Case> = {
   code: 'C1',
   title: 'What is pulled in matches the kit',
-  check: eachPlacement((view, p): Finding[] => {
+  say,
+  check: eachPlacement((view, p): Found[] => {
     const piece = view.pieceOf(p);
     const distance = piece ? strangeness(piece, view.context) : 0;
     if (!piece || distance <= FOREIGN) return [];
@@ -17,9 +21,23 @@ export const c1MatchingPalette: Rule = {
         severity: 'look',
         ...at(p),
         placements: [p.id],
-        message: `${sentence(pieceName(view, p))}, ${piece.code} from ${piece.kit}, is ${distance.toFixed(0)} away from the nearest color of the kit; over ${FOREIGN} it looks foreign.`,
-        remedy: 'Swap it for one nearer to the kit.',
+        about: { is: 'foreign', pieces: [pieceKey(piece)], distance },
       },
     ];
   }),
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  /** CIEDE2000, to the nearest color of the kit */
+  readonly distance: number;
+}
+
+function say({ about, placements: [id] }: Found, voice: Voice): Said {
+  const p = voice.placement(id ?? '');
+  return {
+    message: `${sentence(pieceName(voice, id))}, ${p?.code} from ${p?.kit}, is ${about.distance.toFixed(0)} away from the nearest color of the kit; over ${FOREIGN} it looks foreign.`,
+    remedy: 'Swap it for one nearer to the kit.',
+  };
+}

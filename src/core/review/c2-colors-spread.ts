@@ -1,9 +1,12 @@
+import { topOf } from './where';
+import type { Hex } from '../color/color';
+import type { Finding, Rule, Said, View } from './finding';
+import type { Voice } from '../spread/voice';
+import { counted, dayName, sentence } from '../spread/voice';
 import { boldness } from '../color/boldness';
 import { colorName } from '../color/color-name';
 import { area } from '../measure/rect';
 import { colorAreas, sideOf } from './balance';
-import type { Finding, Rule, View } from './finding';
-import { counted, dayName, sentence, topOf } from './say';
 
 /** A day is owned by a color that has more than this share of what is covered, on so many pieces. From memory. */
 const OWNED = 0.62;
@@ -18,13 +21,14 @@ const ONE_SIDED = 0.06;
 const PAPER = 0.1;
 
 /** C2: no day is owned by one color; each color is spread over both pages. */
-export const c2ColorsSpread: Rule = {
+export const c2ColorsSpread: Rule<Case> = {
   code: 'C2',
   title: 'Colors are spread over the week',
+  say,
   check: (view) => [...[0, 1, 2, 3, 4, 5, 6].flatMap((day) => owned(view, day)), ...oneSided(view)],
 };
 
-function owned(view: View, day: number): Finding[] {
+function owned(view: View, day: number): Found[] {
   const here = view.placements.filter((p) => p.day === day && p.layer === 0);
   const colors = colorAreas(view, here);
   const most = colors[0];
@@ -39,16 +43,15 @@ function owned(view: View, day: number): Finding[] {
         .filter((p) => view.pieceOf(p)?.color === most.color)
         .map((p) => p.id)
         .sort(),
-      message: `${dayName(view, day)} is owned by ${colorName(most.color)}: ${Math.round(share * 100)} of 100 of what is covered, on ${counted(most.pieces, 'piece')}.`,
-      remedy: 'Swap one or two of these pieces for another color.',
+      about: { is: 'owned', days: [day], color: most.color, share, count: most.pieces },
     },
   ];
 }
 
-function oneSided(view: View): Finding[] {
+function oneSided(view: View): Found[] {
   return colorAreas(view, view.placements)
     .filter((c) => c.area >= SEEN && boldness(c.color) >= PAPER)
-    .flatMap(({ color, area: all }): Finding[] => {
+    .flatMap(({ color, area: all }): Found[] => {
       const near = view.placements
         .filter((p) => p.layer === 0 && view.pieceOf(p)?.color === color)
         .sort((a, b) => (a.id < b.id ? -1 : 1));
@@ -65,9 +68,32 @@ function oneSided(view: View): Finding[] {
           x: first.x,
           y: first.y,
           placements: near.map((p) => p.id),
-          message: `${sentence(colorName(color))} covers ${Math.round(all / 100)} cm² and nearly all of it is on the ${side} page.`,
-          remedy: `Bring a piece of it to the ${side === 'left' ? 'right' : 'left'} page.`,
+          about: { is: 'one-sided', side, color, area: all },
         },
       ];
     });
+}
+
+type Found = Finding<Case>;
+
+type Case =
+  | {
+      readonly is: 'owned';
+      readonly days: readonly [number];
+      readonly color: Hex;
+      readonly share: number;
+      readonly count: number;
+    }
+  | { readonly is: 'one-sided'; readonly side: 'left' | 'right'; readonly color: Hex; readonly area: number };
+
+function say({ about }: Found, voice: Voice): Said {
+  return about.is === 'owned'
+    ? {
+        message: `${dayName(voice, about.days[0])} is owned by ${colorName(about.color)}: ${Math.round(about.share * 100)} of 100 of what is covered, on ${counted(about.count, 'piece')}.`,
+        remedy: 'Swap one or two of these pieces for another color.',
+      }
+    : {
+        message: `${sentence(colorName(about.color))} covers ${Math.round(about.area / 100)} cm² and nearly all of it is on the ${about.side} page.`,
+        remedy: `Bring a piece of it to the ${about.side === 'left' ? 'right' : 'left'} page.`,
+      };
 }

@@ -1,10 +1,13 @@
+import type { Options } from '../manner/options';
+import type { About, Finding, Rule, Said, View } from './finding';
+import type { Voice } from '../spread/voice';
+import { dayName } from '../spread/voice';
+import { at } from './where';
 import type { Placement } from '../spread/placement';
 import { opensDay } from '../arrange/base/headers';
 import { difference, luminance } from '../color/color';
 import { bottom } from '../measure/rect';
 import { boxesOf } from './boxes-of';
-import type { Finding, Rule, View } from './finding';
-import { at, dayName } from './say';
 
 /** Headers nearer than this are of one color; one that touches a box repeats it (CIEDE2000). From memory. */
 const SAME = 4;
@@ -12,9 +15,10 @@ const REPEATS = 8;
 const TOUCHES = 2.5;
 
 /** C4: the headers' colors follow the chosen habit, and none repeats the box it touches. */
-export const c4HeaderSequence: Rule = {
+export const c4HeaderSequence: Rule<Case> = {
   code: 'C4',
   title: 'Headers follow their sequence',
+  say,
   check: (view) => [...sequence(view), ...repeats(view)],
 };
 
@@ -30,7 +34,7 @@ function openers(view: View): (Placement & { day: number; color: string })[] {
   });
 }
 
-function sequence(view: View): Finding[] {
+function sequence(view: View): Found[] {
   const habit = view.context.options.headers;
   const laid = openers(view);
   const colors = new Set(laid.map((h) => h.color));
@@ -50,17 +54,11 @@ function sequence(view: View): Finding[] {
     severity: 'look',
     ...at(h),
     placements: [h.id],
-    message:
-      habit === 'alternating'
-        ? `${dayName(view, h.day)}’s header has the color of the day before, a difference of ${difference((laid[laid.indexOf(h) - 1] as typeof h).color, h.color).toFixed(0)}; they are to alternate.`
-        : habit === 'fanned'
-          ? `${dayName(view, h.day)}’s header breaks the fan from dark in the middle to light at both ends.`
-          : `${dayName(view, h.day)}’s header has another color than the one before; they are to be alike.`,
-    remedy: 'Swap it for one of the color that is its turn.',
+    about: { is: habit, days: [h.day], distance: difference((laid[laid.indexOf(h) - 1] as typeof h).color, h.color) },
   }));
 }
 
-function repeats(view: View): Finding[] {
+function repeats(view: View): Found[] {
   const boxes = boxesOf(view);
   return view.placements
     .filter((p) => view.pieceOf(p)?.kind === 'header' && p.day !== null)
@@ -71,7 +69,7 @@ function repeats(view: View): Finding[] {
             b.days.includes(header.day as number) &&
             (Math.abs(b.rect.y - bottom(header)) < TOUCHES || Math.abs(header.y - bottom(b.rect)) < TOUCHES),
         )
-        .flatMap((box): Finding[] => {
+        .flatMap((box): Found[] => {
           const distance = difference(view.pieceOf(header)?.color as string, box.piece.color);
           if (distance >= REPEATS) return [];
           return [
@@ -80,10 +78,39 @@ function repeats(view: View): Finding[] {
               severity: 'look',
               ...at(header),
               placements: [header.id, ...box.parts.map((p) => p.id)],
-              message: `${dayName(view, header.day as number)}’s header repeats the color of the box it touches: a difference of ${distance.toFixed(0)}, under ${REPEATS} they run together.`,
-              remedy: 'Swap the header for another color.',
+              about: { is: 'repeats its box', days: [header.day as number], distance },
             },
           ];
         }),
     );
+}
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly is: Options['headers'] | 'repeats its box';
+  readonly days: readonly [number];
+  /** CIEDE2000 */
+  readonly distance: number;
+}
+
+function say({ about: { is, days, distance } }: Found, voice: Voice): Said {
+  const header = `${dayName(voice, days[0])}’s header`;
+  const remedy = 'Swap it for one of the color that is its turn.';
+  switch (is) {
+    case 'repeats its box':
+      return {
+        message: `${header} repeats the color of the box it touches: a difference of ${distance.toFixed(0)}, under ${REPEATS} they run together.`,
+        remedy: 'Swap the header for another color.',
+      };
+    case 'alternating':
+      return {
+        message: `${header} has the color of the day before, a difference of ${distance.toFixed(0)}; they are to alternate.`,
+        remedy,
+      };
+    case 'fanned':
+      return { message: `${header} breaks the fan from dark in the middle to light at both ends.`, remedy };
+    default:
+      return { message: `${header} has another color than the one before; they are to be alike.`, remedy };
+  }
 }

@@ -1,17 +1,21 @@
+import { pieceKey } from '../kit/kit';
+import { at } from './where';
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { pieceName, sentence } from '../spread/voice';
 import { boldness } from '../color/boldness';
-import type { Finding, Rule } from './finding';
-import { at, pieceName, sentence } from './say';
 
 /** A piece may be this much bolder before it is seen. From memory. */
 const SEEN = 0.03;
 
 /** C5: a pulled-in piece is not bolder (darker, more saturated) than the kit's own boldest. */
-export const c5NotBolder: Rule = {
+export const c5NotBolder: Rule<Case> = {
   code: 'C5',
   title: 'Nothing pulled in is bolder than the kit',
+  say,
   check(view) {
     const boldest = Math.max(0, ...view.context.kit.pieces.map((p) => boldness(p.color)));
-    return view.placements.flatMap((p): Finding[] => {
+    return view.placements.flatMap((p): Found[] => {
       const piece = view.pieceOf(p);
       if (!piece || piece.kit === view.context.kit.name) return [];
       const over = boldness(piece.color) - boldest;
@@ -22,10 +26,25 @@ export const c5NotBolder: Rule = {
           severity: 'look',
           ...at(p),
           placements: [p.id],
-          message: `${sentence(pieceName(view, p))}, ${piece.code} from ${piece.kit}, is bolder than anything in the kit: ${boldness(piece.color).toFixed(2)} against ${boldest.toFixed(2)}.`,
-          remedy: 'Swap it for a quieter one.',
+          about: { is: 'bolder', pieces: [pieceKey(piece)], bold: boldness(piece.color), boldest },
         },
       ];
     });
   },
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  /** see `boldness`, of the piece and of the kit's boldest */
+  readonly bold: number;
+  readonly boldest: number;
+}
+
+function say({ about, placements: [id] }: Found, voice: Voice): Said {
+  const p = voice.placement(id ?? '');
+  return {
+    message: `${sentence(pieceName(voice, id))}, ${p?.code} from ${p?.kit}, is bolder than anything in the kit: ${about.bold.toFixed(2)} against ${about.boldest.toFixed(2)}.`,
+    remedy: 'Swap it for a quieter one.',
+  };
+}

@@ -1,3 +1,7 @@
+import type { Finding, Rule, Said, View } from './finding';
+import type { Voice } from '../spread/voice';
+import { dayName, mm } from '../spread/voice';
+import { at } from './where';
 import type { Demand } from '../week/demand';
 import { sortMinute, spokenTime } from '../week/demand';
 import type { Placement } from '../spread/placement';
@@ -6,13 +10,12 @@ import { freeStretches } from '../spread/free-room';
 import { hoursOf, yOfMinute } from '../book/hours';
 import { HAIR } from '../measure/length';
 import { intersect } from '../measure/rect';
-import type { Finding, Rule, View } from './finding';
-import { at, dayName, mm } from './say';
 
 /** D2: items run down their own day's column by time. */
-export const d2TimeOrder: Rule = {
+export const d2TimeOrder: Rule<Case> = {
   code: 'D2',
   title: 'Items run down the day by time',
+  say,
   check(view) {
     const carried = view.context.week.demands.flatMap((d) => {
       const p = view.carriers.get(d.key);
@@ -21,20 +24,19 @@ export const d2TimeOrder: Rule = {
     const over = view.placements.filter((p) => p.layer > 0);
     const strayed = carried
       .filter(({ d, p }) => p.day !== null && p.day !== d.day)
-      .map(({ d, p }): Finding => ({
+      .map(({ d, p }): Found => ({
         rule: 'D2',
         severity: 'fix',
         ...at(p),
         placements: [p.id],
-        message: `“${d.title}” is on ${dayName(view, d.day)}, but its place is in ${dayName(view, p.day as number)}’s column.`,
-        remedy: `Move it to ${dayName(view, d.day)}, or change its day in the agenda.`,
+        about: { is: 'strayed', demands: [d.key], days: [d.day, p.day as number] },
       }));
     const days = [0, 1, 2, 3, 4, 5, 6].map((day) =>
       carried.filter(({ d, p }) => d.day === day && p.day === day && d.start !== null && !d.list),
     );
     const swapped = days.flatMap((items) => {
       const down = [...items].sort((a, b) => a.p.y - b.p.y);
-      return down.slice(1).flatMap((later, i): Finding[] => {
+      return down.slice(1).flatMap((later, i): Found[] => {
         const above = down[i] as { d: Demand; p: typeof later.p };
         if (sortMinute(above.d) <= sortMinute(later.d)) return [];
         return [
@@ -43,8 +45,12 @@ export const d2TimeOrder: Rule = {
             severity: 'fix',
             ...at(above.p),
             placements: [above.p.id, later.p.id],
-            message: `${dayName(view, later.d.day)}: “${above.d.title}” at ${spokenTime(above.d.start as number)} stands ${mm(view, later.p.y - above.p.y)} above “${later.d.title}” at ${spokenTime(later.d.start as number)}.`,
-            remedy: 'Change their places.',
+            about: {
+              is: 'out of order',
+              demands: [above.d.key, later.d.key],
+              days: [later.d.day],
+              mm: later.p.y - above.p.y,
+            },
           },
         ];
       });
@@ -65,7 +71,7 @@ const OFF = 12;
 const OFF_WRITTEN = 25;
 
 /** In a book with hour lines an item stands at its hour, unless what is there leaves no room for it. */
-function offItsHour(view: View, over: readonly Placement[], d: Demand, p: Placement): Finding[] {
+function offItsHour(view: View, over: readonly Placement[], d: Demand, p: Placement): Found[] {
   const hours = hoursOf(view.context.book, d.day);
   if (!hours || d.start === null || d.list || p.day !== d.day) return [];
   const wanted = yOfMinute(hours, d.start);
@@ -82,8 +88,7 @@ function offItsHour(view: View, over: readonly Placement[], d: Demand, p: Placem
       severity: 'look',
       ...at(p),
       placements: [p.id],
-      message: `“${d.title}” stands ${mm(view, Math.abs(off))} ${off > 0 ? 'below' : 'above'} its hour, ${spokenTime(d.start)}, and there is room nearer to it.`,
-      remedy: 'Move it nearer to its hour.',
+      about: { is: 'off its hour', demands: [d.key], days: [d.day], mm: Math.abs(off), below: off > 0 },
     },
   ];
 }
@@ -96,7 +101,7 @@ const laidOver = (over: readonly Placement[], p: Placement): Placement[] =>
   over.filter((q) => q.page === p.page && q.layer > p.layer && intersect(footprint(p), footprint(q)) !== null);
 
 /** A time or a title that changed after its sticker was written. */
-function saysOtherwise(view: View, over: readonly Placement[], d: Demand, p: Placement): Finding[] {
+function saysOtherwise(view: View, over: readonly Placement[], d: Demand, p: Placement): Found[] {
   if (p.items.length !== 1 || p.day !== d.day || view.pieceOf(p)?.kind === 'checklist') return [];
   const time = d.start === null ? '' : spokenTime(d.start);
   const said = [p.text ?? '', ...laidOver(over, p).map((q) => q.text ?? view.pieceOf(q)?.words ?? '')].join(' ').trim();
@@ -108,8 +113,7 @@ function saysOtherwise(view: View, over: readonly Placement[], d: Demand, p: Pla
         rule: 'D2',
         severity: 'fix',
         ...where,
-        message: `“${d.title}” is at ${time}, and its sticker says ${said ? `“${said}”` : '0 words of it'}.`,
-        remedy: 'Write it anew, and let it stand where its time is.',
+        about: { is: 'says another time', demands: [d.key], days: [d.day], says: said },
       },
     ];
   }
@@ -122,8 +126,51 @@ function saysOtherwise(view: View, over: readonly Placement[], d: Demand, p: Pla
           rule: 'D2',
           severity: 'look',
           ...where,
-          message: `The sticker for “${d.title}” says ${said ? `“${said}”` : 'nothing'}: 0 of its ${words.length} words.`,
-          remedy: 'Write it anew.',
+          about: { is: 'says other words', demands: [d.key], days: [d.day], says: said, words: words.length },
         },
       ];
+}
+
+type Found = Finding<Case>;
+
+type Case = { readonly demands: readonly string[]; readonly days: readonly number[] } & (
+  | { readonly is: 'strayed' }
+  | { readonly is: 'out of order'; readonly mm: number }
+  | { readonly is: 'off its hour'; readonly mm: number; readonly below: boolean }
+  | { readonly is: 'says another time'; readonly says: string }
+  | { readonly is: 'says other words'; readonly says: string; readonly words: number }
+);
+
+function say({ about }: Found, voice: Voice): Said {
+  const items = about.demands.map((key) => voice.context.week.demands.find((d) => d.key === key));
+  const [title, other] = items.map((d) => `“${d?.title ?? ''}”`);
+  const [time, later] = items.map((d) => (d?.start === null || !d ? '' : spokenTime(d.start)));
+  const [day, place] = about.days.map((n) => dayName(voice, n));
+  switch (about.is) {
+    case 'strayed':
+      return {
+        message: `${title} is on ${day}, but its place is in ${place}’s column.`,
+        remedy: `Move it to ${day}, or change its day in the agenda.`,
+      };
+    case 'out of order':
+      return {
+        message: `${day}: ${title} at ${time} stands ${mm(voice, about.mm)} above ${other} at ${later}.`,
+        remedy: 'Change their places.',
+      };
+    case 'off its hour':
+      return {
+        message: `${title} stands ${mm(voice, about.mm)} ${about.below ? 'below' : 'above'} its hour, ${time}, and there is room nearer to it.`,
+        remedy: 'Move it nearer to its hour.',
+      };
+    case 'says another time':
+      return {
+        message: `${title} is at ${time}, and its sticker says ${about.says ? `“${about.says}”` : '0 words of it'}.`,
+        remedy: 'Write it anew, and let it stand where its time is.',
+      };
+    case 'says other words':
+      return {
+        message: `The sticker for ${title} says ${about.says ? `“${about.says}”` : 'nothing'}: 0 of its ${about.words} words.`,
+        remedy: 'Write it anew.',
+      };
+  }
 }

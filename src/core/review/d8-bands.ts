@@ -1,22 +1,24 @@
+import type { Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { counted, dayName, mm, titleOf } from '../spread/voice';
+import { at } from './where';
 import { runsOfDays } from '../book/columns';
-import type { Finding, Rule } from './finding';
-import { at, counted, dayName, mm } from './say';
 
 /** D8: what runs over several days is one band over them, at one height on a page. */
-export const d8Bands: Rule = {
+export const d8Bands: Rule<Case> = {
   code: 'D8',
   title: 'Bands run over all their days',
+  say,
   check: (view) =>
     view.context.week.demands
       .filter((d) => d.kind === 'band' && d.lastDay > d.day)
-      .flatMap((band): Finding[] => {
+      .flatMap((band): Found[] => {
         const named = view.placements.filter((p) => p.items.includes(band.uid));
         if (!named.length) return []; // D5 says so
         const days = Array.from({ length: band.lastDay - band.day + 1 }, (_, i) => band.day + i);
         const runs = runsOfDays(view.context.book, days);
-        return runs.flatMap((run): Finding[] => {
+        return runs.flatMap((run): Found[] => {
           const label = named.find((p) => p.page === run.page && run.days.includes(p.day ?? -1));
-          const until = dayName(view, run.days.at(-1) as number);
           if (!label)
             return [
               {
@@ -26,8 +28,7 @@ export const d8Bands: Rule = {
                 x: run.span.x,
                 y: run.span.y,
                 placements: named.map((p) => p.id),
-                message: `“${band.title}” runs on to ${until}, but the other page does not say so: ${counted(run.days.length, 'day')} lack it.`,
-                remedy: 'Lay its name at the beginning of that page as well.',
+                about: { is: 'unnamed', demands: [band.key], days: run.days },
               },
             ];
           const strip = view.placements.find(
@@ -46,10 +47,29 @@ export const d8Bands: Rule = {
               severity: 'look',
               ...at(label),
               placements: [label.id],
-              message: `“${band.title}” lasts till ${until}, and ${mm(view, run.span.w - covered)} of its ${mm(view, run.span.w)} have no band.`,
-              remedy: 'Lay a strip under it over all its days, or write till when.',
+              about: { is: 'bare', demands: [band.key], days: run.days, mm: run.span.w - covered, wide: run.span.w },
             },
           ];
         });
       }),
 };
+
+type Found = Finding<Case>;
+
+type Case = { readonly demands: readonly [string]; readonly days: readonly number[] } & (
+  { readonly is: 'unnamed' } | { readonly is: 'bare'; readonly mm: number; readonly wide: number }
+);
+
+function say({ about }: Found, voice: Voice): Said {
+  const title = `“${titleOf(voice, about.demands[0])}”`;
+  const until = dayName(voice, about.days.at(-1) as number);
+  return about.is === 'unnamed'
+    ? {
+        message: `${title} runs on to ${until}, but the other page does not say so: ${counted(about.days.length, 'day')} lack it.`,
+        remedy: 'Lay its name at the beginning of that page as well.',
+      }
+    : {
+        message: `${title} lasts till ${until}, and ${mm(voice, about.mm)} of its ${mm(voice, about.wide)} have no band.`,
+        remedy: 'Lay a strip under it over all its days, or write till when.',
+      };
+}

@@ -1,3 +1,7 @@
+import { at } from './where';
+import type { Finding, Rule, Said, View } from './finding';
+import type { Voice } from '../spread/voice';
+import { mm, pieceName, sentence } from '../spread/voice';
 import { openPaper, regionsOf, runsOfDays } from '../book/columns';
 import type { Placement } from '../spread/placement';
 import { footprint } from '../spread/placement';
@@ -6,13 +10,12 @@ import { HAIR } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { bottom, bounds, contains, inset, intersect, right } from '../measure/rect';
 import { eachPlacement } from './each-placement';
-import type { Finding, Rule, View } from './finding';
-import { at, mm, pieceName, sentence } from './say';
 
 /** F1: nothing wider than its place, nothing into the binding, nothing over its neighbor. */
-export const f1Fits: Rule = {
+export const f1Fits: Rule<Case> = {
   code: 'F1',
   title: 'Everything fits its place',
+  say,
   check: (view) => [...outside(view), ...overlaps(view), ...noTopBand(view)],
 };
 
@@ -21,17 +24,15 @@ type Alone = Pick<View, 'context' | 'pieceOf'>;
 /** A piece that ends where a region begins belongs to it as well, mm. */
 const TOUCHING = 0.5;
 
-const outside = eachPlacement((view, p): Finding[] => {
+const outside = eachPlacement((view, p): Found[] => {
   const f = footprint(p);
   const page = view.context.book.pages[p.page];
   if (!page) return [];
   const paper = openPaper(view.context.book, p.page);
   if (!contains({ x: 0, y: 0, w: page.width, h: page.height }, f)) {
-    return [
-      finding(view, p, excess({ x: 0, y: 0, w: page.width, h: page.height }, f), 'over the edge of the page', 'stop'),
-    ];
+    return [finding(view, p, excess({ x: 0, y: 0, w: page.width, h: page.height }, f), 'off the page', 'stop')];
   }
-  if (!contains(paper, f)) return [finding(view, p, excess(paper, f), 'into the binding', 'stop')];
+  if (!contains(paper, f)) return [finding(view, p, excess(paper, f), 'in the binding', 'stop')];
   const place = placeOf(view, p);
   if (!place || contains(place, f)) return [];
   return [finding(view, p, excess(place, f), p.day === null ? 'out of its place' : 'out of its column', 'fix')];
@@ -40,28 +41,27 @@ const outside = eachPlacement((view, p): Finding[] => {
 function finding(
   view: Alone,
   p: Placement,
-  by: { mm: number; side: string },
-  where: string,
+  by: { mm: number; edge: Edge },
+  where: Where,
   severity: Finding['severity'],
-): Finding {
+): Found {
   return {
     rule: 'F1',
     severity,
     ...at(p),
     placements: [p.id],
-    message: `${sentence(pieceName(view, p))} stands ${mm(view, by.mm)} ${where}, on its ${by.side}.`,
-    remedy: `Trim ${mm(view, by.mm)} off its ${by.side}, or move it.`,
+    about: { is: where, mm: by.mm, edge: by.edge },
   };
 }
 
-function excess(place: Rect, f: Rect): { mm: number; side: string } {
-  const sides = [
-    { side: 'left', mm: place.x - f.x },
-    { side: 'right', mm: right(f) - right(place) },
-    { side: 'top', mm: place.y - f.y },
-    { side: 'foot', mm: bottom(f) - bottom(place) },
+function excess(place: Rect, f: Rect): { mm: number; edge: Edge } {
+  const over: { mm: number; edge: Edge }[] = [
+    { edge: 'left', mm: place.x - f.x },
+    { edge: 'right', mm: right(f) - right(place) },
+    { edge: 'top', mm: place.y - f.y },
+    { edge: 'foot', mm: bottom(f) - bottom(place) },
   ];
-  return sides.reduce((a, b) => (b.mm > a.mm ? b : a));
+  return over.reduce((a, b) => (b.mm > a.mm ? b : a));
 }
 
 /** The regions a placement may lie in: by its day, its role, and what it covers. */
@@ -83,8 +83,8 @@ function placeOf(view: Alone, p: Placement): Rect | null {
   return runsOfDays(book, days).find(onPage)?.span ?? null;
 }
 
-function overlaps(view: View): Finding[] {
-  const found: Finding[] = [];
+function overlaps(view: View): Found[] {
+  const found: Found[] = [];
   const rects = view.placements.map(footprint);
   view.placements.forEach((p, i) => {
     const own = rects[i] as Rect;
@@ -109,11 +109,7 @@ function overlaps(view: View): Finding[] {
         severity: 'fix',
         ...at(lower),
         placements: [upper.id, lower.id],
-        message: `${sentence(pieceName(view, lower))} touches ${pieceName(view, upper)} by ${mm(view, by)}.`,
-        remedy:
-          shared.h <= shared.w
-            ? `Lower it by ${mm(view, by)}, or trim one of the two.`
-            : `Move one of them ${mm(view, by)} aside, or trim it.`,
+        about: { is: 'touches', mm: by, across: shared.h > shared.w },
       });
     }
   });
@@ -121,7 +117,7 @@ function overlaps(view: View): Finding[] {
 }
 
 /** A top band is wanted, and the book's top leaves too little for it. */
-function noTopBand(view: View): Finding[] {
+function noTopBand(view: View): Found[] {
   const { ways, printed } = view.context;
   const lacking = ways.topBand ? lackingForBand(printed) : 0;
   const header = regionsOf(printed, 'date-header')[0];
@@ -134,8 +130,47 @@ function noTopBand(view: View): Finding[] {
       x: header.x,
       y: header.y,
       placements: [],
-      message: `No top band: this book’s date headers begin ${mm(view, header.y)} from the top, ${mm(view, lacking)} too high for one.`,
-      remedy: 'Leave the band out, or choose another manner for this book.',
+      about: { is: 'no top band', from: header.y, mm: lacking },
     },
   ];
+}
+
+type Found = Finding<Case>;
+
+type Where = 'off the page' | 'in the binding' | 'out of its place' | 'out of its column';
+type Edge = 'left' | 'right' | 'top' | 'foot';
+type Case = { readonly mm: number } & (
+  | { readonly is: Where; readonly edge: Edge }
+  | { readonly is: 'touches'; readonly across: boolean }
+  | { readonly is: 'no top band'; readonly from: number }
+);
+
+const WHERE: Readonly<Record<Where, string>> = {
+  'off the page': 'over the edge of the page',
+  'in the binding': 'into the binding',
+  'out of its place': 'out of its place',
+  'out of its column': 'out of its column',
+};
+
+function say({ about, placements: [id, other] }: Found, voice: Voice): Said {
+  const by = mm(voice, about.mm);
+  switch (about.is) {
+    case 'touches':
+      return {
+        message: `${sentence(pieceName(voice, other))} touches ${pieceName(voice, id)} by ${by}.`,
+        remedy: about.across
+          ? `Move one of them ${by} aside, or trim it.`
+          : `Lower it by ${by}, or trim one of the two.`,
+      };
+    case 'no top band':
+      return {
+        message: `No top band: this book’s date headers begin ${mm(voice, about.from)} from the top, ${by} too high for one.`,
+        remedy: 'Leave the band out, or choose another manner for this book.',
+      };
+    default:
+      return {
+        message: `${sentence(pieceName(voice, id))} stands ${by} ${WHERE[about.is]}, on its ${about.edge}.`,
+        remedy: `Trim ${by} off its ${about.edge}, or move it.`,
+      };
+  }
 }

@@ -1,28 +1,29 @@
+import type { Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { dayName, mm } from '../spread/voice';
 import { mayBeShortened } from '../arrange/boxes/box-fit';
 import { HAIR } from '../measure/length';
 import { boxesOf } from './boxes-of';
-import type { Finding, Rule } from './finding';
-import { dayName, mm } from './say';
 
 /** F2: a box may be shortened by cutting it in two and overlapping the halves, if its pattern allows. */
-export const f2ShortenedBoxes: Rule = {
+export const f2ShortenedBoxes: Rule<Case> = {
   code: 'F2',
   title: 'Shortened boxes keep their pattern',
+  say,
   check: (view) =>
     boxesOf(view)
       .filter((b) => b.days.length === 1 && b.parts.length > 1)
-      .flatMap((box): Finding[] => {
+      .flatMap((box): Found[] => {
         const by = box.piece.height - box.rect.h;
         const where = { page: box.rect.page, x: box.rect.x, y: box.rect.y, placements: box.parts.map((p) => p.id) };
-        const day = dayName(view, box.days[0] as number);
+        const day = box.days[0] as number;
         if (!mayBeShortened(box.piece)) {
           return [
             {
               rule: 'F2',
               severity: 'fix',
               ...where,
-              message: `${day}’s full box is cut in two and overlapped by ${mm(view, by)}, through its picture of a ${box.piece.motif}.`,
-              remedy: 'Shorten a patterned box instead, or trim this one.',
+              about: { is: 'through its picture', days: [day], mm: by, motif: box.piece.motif },
             },
           ];
         }
@@ -33,9 +34,27 @@ export const f2ShortenedBoxes: Rule = {
             rule: 'F2',
             severity: 'fix',
             ...where,
-            message: `The halves of ${day}’s shortened box stand ${mm(view, apart)} aside of each other.`,
-            remedy: 'Lay both on one edge.',
+            about: { is: 'aside', days: [day], mm: apart },
           },
         ];
       }),
 };
+
+type Found = Finding<Case>;
+
+type Case = { readonly days: readonly [number]; readonly mm: number } & (
+  { readonly is: 'through its picture'; readonly motif: string } | { readonly is: 'aside' }
+);
+
+function say({ about }: Found, voice: Voice): Said {
+  const day = dayName(voice, about.days[0]);
+  return about.is === 'aside'
+    ? {
+        message: `The halves of ${day}’s shortened box stand ${mm(voice, about.mm)} aside of each other.`,
+        remedy: 'Lay both on one edge.',
+      }
+    : {
+        message: `${day}’s full box is cut in two and overlapped by ${mm(voice, about.mm)}, through its picture of a ${about.motif}.`,
+        remedy: 'Shorten a patterned box instead, or trim this one.',
+      };
+}

@@ -1,10 +1,12 @@
+import type { About, Finding, Rule, Said, View } from './finding';
+import type { Voice } from '../spread/voice';
+import { dayName, mm, pieceName, sentence } from '../spread/voice';
+import { at } from './where';
 import { alignX } from '../spread/align';
 import { footprint } from '../spread/placement';
 import { dayColumn } from '../book/columns';
 import { hoursOf } from '../book/hours';
 import { bottom } from '../measure/rect';
-import type { Finding, Rule, View } from './finding';
-import { at, dayName, mm, pieceName, sentence } from './say';
 
 /** What the eye forgives, mm: aside of the edge, and between the gap above a label and the one below. From memory. */
 const ASIDE = 0.7;
@@ -15,9 +17,10 @@ const OPEN = 8;
 /**
  * F4: pieces sit flush left, or centered, on one common edge all over the spread; equal gaps above and below a label.
  */
-export const f4CommonEdge: Rule = {
+export const f4CommonEdge: Rule<Case> = {
   code: 'F4',
   title: 'One common edge, equal gaps',
+  say,
   check: (view) => [0, 1, 2, 3, 4, 5, 6].flatMap((day) => [...aside(view, day), ...uneven(view, day)]),
 };
 
@@ -33,10 +36,10 @@ const standing = (view: View, day: number) =>
     )
     .sort((a, b) => a.y - b.y);
 
-function aside(view: View, day: number): Finding[] {
+function aside(view: View, day: number): Found[] {
   const column = dayColumn(view.context.book, day);
   if (!column) return [];
-  return standing(view, day).flatMap((p): Finding[] => {
+  return standing(view, day).flatMap((p): Found[] => {
     const f = footprint(p);
     const off = Math.abs(f.x - alignX(view.context, column, f.w));
     if (f.w > column.w || off <= ASIDE) return [];
@@ -46,18 +49,17 @@ function aside(view: View, day: number): Finding[] {
         severity: 'look',
         ...at(p),
         placements: [p.id],
-        message: `${sentence(pieceName(view, p))} stands ${mm(view, off)} aside of where all others are ${view.context.ways.align}.`,
-        remedy: `Move it ${mm(view, off)}.`,
+        about: { is: 'aside', mm: off },
       },
     ];
   });
 }
 
 /** Not in a book with hour lines, where pieces stand at their hours. */
-function uneven(view: View, day: number): Finding[] {
+function uneven(view: View, day: number): Found[] {
   if (hoursOf(view.context.book, day)) return [];
   const items = standing(view, day);
-  return items.slice(1, -1).flatMap((p, i): Finding[] => {
+  return items.slice(1, -1).flatMap((p, i): Found[] => {
     const [above, below] = [items[i], items[i + 2]] as [typeof p, typeof p];
     const [over, under] = [footprint(p).y - bottom(footprint(above)), footprint(below).y - bottom(footprint(p))];
     if (
@@ -75,12 +77,15 @@ function uneven(view: View, day: number): Finding[] {
         severity: 'look',
         ...at(p),
         placements: [p.id],
-        message:
-          `${dayName(view, day)}: ${mm(view, over)} are free above the ${view.pieceOf(p)?.words || 'label'} and ${mm(view, under)} below.`.replace(
-            'the label',
-            'a label',
-          ),
-        remedy: `Move it ${mm(view, Math.abs(over - under) / 2)} ${over > under ? 'up' : 'down'}.`,
+        about: {
+          is: 'uneven',
+          days: [day],
+          demands: demandsOn(view, p),
+          mm: Math.abs(over - under) / 2,
+          over,
+          under,
+          words: view.pieceOf(p)?.words ?? '',
+        },
       },
     ];
   });
@@ -90,3 +95,34 @@ function uneven(view: View, day: number): Finding[] {
 const isStack = (view: View, ...three: readonly View['placements'][number][]): boolean =>
   (view.context.options.littles === 'stacked' && three.some((p) => view.pieceOf(p)?.kind === 'little')) ||
   three.filter((p) => view.pieceOf(p)?.kind === 'checklist').length > 1;
+
+type Found = Finding<Case>;
+
+interface Uneven extends About {
+  readonly is: 'uneven';
+  readonly days: readonly [number];
+  /** mm to move it */
+  readonly mm: number;
+  /** mm free above it and below it */
+  readonly over: number;
+  readonly under: number;
+  readonly words: string;
+}
+type Case = { readonly is: 'aside'; readonly mm: number } | Uneven;
+
+const demandsOn = (view: View, p: View['placements'][number]): string[] =>
+  view.context.week.demands.filter((d) => view.carriers.get(d.key) === p).map((d) => d.key);
+
+function say({ about, placements: [id] }: Found, voice: Voice): Said {
+  if (about.is === 'aside') {
+    return {
+      message: `${sentence(pieceName(voice, id))} stands ${mm(voice, about.mm)} aside of where all others are ${voice.context.ways.align}.`,
+      remedy: `Move it ${mm(voice, about.mm)}.`,
+    };
+  }
+  const piece = about.words ? `the ${about.words}` : 'a label';
+  return {
+    message: `${dayName(voice, about.days[0])}: ${mm(voice, about.over)} are free above ${piece} and ${mm(voice, about.under)} below.`,
+    remedy: `Move it ${mm(voice, about.mm)} ${about.over > about.under ? 'up' : 'down'}.`,
+  };
+}

@@ -1,22 +1,25 @@
+import { at } from './where';
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { mm } from '../spread/voice';
 import { footprint } from '../spread/placement';
 import { regionsOf } from '../book/columns';
 import { isStrip, traits } from '../kit/kinds';
 import { intersect, right } from '../measure/rect';
-import type { Finding, Rule } from './finding';
-import { at, mm } from './say';
 
 /** A gap narrower than this is a cut, and wider than that is meant, mm. From memory. */
 const SEEN = 0.4;
 const MEANT = 6;
 
 /** F5: a strip cut too short shows a gap, to be hidden under a deco piece. */
-export const f5Lengths: Rule = {
+export const f5Lengths: Rule<Case> = {
   code: 'F5',
   title: 'No strip is cut too short',
+  say,
   check(view) {
     const strips = view.placements.filter((p) => isStrip(view.pieceOf(p)?.kind));
     const decos = view.placements.filter((p) => traits(view.pieceOf(p)?.kind ?? 'label').overlay);
-    return strips.flatMap((p): Finding[] => {
+    return strips.flatMap((p): Found[] => {
       const f = footprint(p);
       const region = view.context.book.regions.find((r) => r.page === p.page && r.kind !== 'free' && intersect(r, f));
       // B2 measures the bottom strip
@@ -40,10 +43,23 @@ export const f5Lengths: Rule = {
           severity: 'fix',
           ...at(p),
           placements: [p.id],
-          message: `A strip of ${mm(view, f.w)} is ${mm(view, gap)} too short for its place.`,
-          remedy: `Cut it ${mm(view, gap)} longer, or hide the gap under a deco piece.`,
+          about: { is: 'too short', mm: gap, length: f.w },
         },
       ];
     });
   },
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly mm: number;
+  readonly length: number;
+}
+
+function say({ about }: Found, voice: Voice): Said {
+  return {
+    message: `A strip of ${mm(voice, about.length)} is ${mm(voice, about.mm)} too short for its place.`,
+    remedy: `Cut it ${mm(voice, about.mm)} longer, or hide the gap under a deco piece.`,
+  };
+}

@@ -1,3 +1,7 @@
+import type { Section } from '../manner/options';
+import type { Finding, Rule, Said, View } from './finding';
+import type { Voice } from '../spread/voice';
+import { counted, mm } from '../spread/voice';
 import { dateHeader, regionsOf, runsOfDays, weekendDays } from '../book/columns';
 import { piecesOf } from '../spread/choose';
 import type { Need } from '../arrange/counting/needs';
@@ -8,13 +12,12 @@ import { traits } from '../kit/kinds';
 import { SECTIONS } from '../manner/options';
 import { dayOfMonth } from '../week/day-names';
 import { countOf } from './count-of';
-import type { Finding, Rule, View } from './finding';
-import { counted, mm } from './say';
 
 /** K1: count before starting; what this week needs against what the kit has, and the stash. */
-export const k1Count: Rule = {
+export const k1Count: Rule<Case> = {
   code: 'K1',
   title: 'Count before starting',
+  say,
   check: (view) => [
     ...frameNeeds(view.context).flatMap((want) => shortOf(view, want)),
     ...numbersLacking(view),
@@ -24,12 +27,10 @@ export const k1Count: Rule = {
 };
 
 /** What the kit lacks and the stash fills in; what neither has is K2's. */
-function shortOf(view: View, need: Need): Finding[] {
+function shortOf(view: View, need: Need): Found[] {
   const { kind, needed } = need;
   const { inKit, inStash, rolls, covered } = countOf(view, need);
   if (inKit >= needed || !covered) return [];
-  const name = needed === 1 ? traits(kind).label : traits(kind).plural;
-  const help = rolls ? `${counted(rolls, 'roll')} of washi in the stash` : `${inStash} in the stash`;
   const spot = view.context.book.regions[0];
   return [
     {
@@ -39,13 +40,12 @@ function shortOf(view: View, need: Need): Finding[] {
       x: spot?.x ?? 0,
       y: spot?.y ?? 0,
       placements: [],
-      message: `The week wants ${needed} ${name}; the kit “${spokenName(view.context.kit.name)}” has ${inKit}, and there ${rolls === 1 || (!rolls && inStash === 1) ? 'is' : 'are'} ${help}.`,
-      remedy: 'The stash fills in; look whether it matches.',
+      about: { is: 'from the stash', kind, kit: view.context.kit.name, needed, inKit, inStash, rolls },
     },
   ];
 }
 
-function numbersLacking(view: View): Finding[] {
+function numbersLacking(view: View): Found[] {
   const { context } = view;
   const dots = piecesOf(context, 'date-dot');
   const written = new Set(
@@ -64,18 +64,17 @@ function numbersLacking(view: View): Finding[] {
       x: header.x,
       y: header.y,
       placements: [],
-      message: `${counted(lacking.length, 'date dot')} of 7 ${lacking.length === 1 ? 'is' : 'are'} lacking: ${lacking.join(', ')}.`,
-      remedy: 'Write these numbers on their covers.',
+      about: { is: 'numbers', kind: 'date-dot', numbers: lacking },
     },
   ];
 }
 
-function sectionsLacking(view: View): Finding[] {
+function sectionsLacking(view: View): Found[] {
   const bar = regionsOf(view.context.book, 'sidebar')[0];
   if (!bar || !view.placements.length) return [];
   const inBar = view.placements.filter((p) => p.role === 'sidebar');
   const left = inBar.map((p) => view.pieceOf(p)?.kind);
-  return SECTIONS.filter((s) => view.context.options.sidebar.includes(s)).flatMap((section): Finding[] => {
+  return SECTIONS.filter((s) => view.context.options.sidebar.includes(s)).flatMap((section): Found[] => {
     if (inBar.some((p) => p.text?.startsWith(section))) return []; // made from a list or from lines
     const kinds = SECTION_KINDS[section];
     const i = left.findIndex((kind) => kind !== undefined && kinds.includes(kind));
@@ -94,14 +93,13 @@ function sectionsLacking(view: View): Finding[] {
         x: bar.x,
         y: bar.y,
         placements: [],
-        message: `The sidebar has no “${section.replace('-', ' ')}”: no ${traits(kinds[0] as Kind).label} is left that fits ${mm(view, bar.w)} of width and the height there${widest > bar.w ? ` (the widest is ${mm(view, widest)})` : ''}.`,
-        remedy: 'Make one from a list or from lines, or leave the section out.',
+        about: { is: 'section', kind: kinds[0] as Kind, section, wide: bar.w, widest },
       },
     ];
   });
 }
 
-function bannerTooWide(view: View): Finding[] {
+function bannerTooWide(view: View): Found[] {
   const { context } = view;
   if (
     !context.options.weekendBanner ||
@@ -128,10 +126,70 @@ function bannerTooWide(view: View): Finding[] {
       x: span.x,
       y: span.y,
       placements: [],
-      message: apart
-        ? 'No weekend banner: its 2 days do not stand side by side in this book.'
-        : `No weekend banner: the narrowest one is ${mm(view, narrowest - span.w)} wider than the two weekend columns.`,
-      remedy: 'Leave it out, or use a header on each day instead.',
+      about: apart
+        ? { is: 'days apart', kind: 'banner' }
+        : { is: 'banner too wide', kind: 'banner', mm: narrowest - span.w },
     },
   ];
+}
+
+type Found = Finding<Case>;
+
+type Case =
+  | {
+      readonly is: 'from the stash';
+      readonly kind: Kind;
+      readonly kit: string;
+      readonly needed: number;
+      readonly inKit: number;
+      readonly inStash: number;
+      readonly rolls: number;
+    }
+  | { readonly is: 'numbers'; readonly kind: 'date-dot'; readonly numbers: readonly number[] }
+  | {
+      readonly is: 'section';
+      readonly kind: Kind;
+      readonly section: Section;
+      readonly wide: number;
+      readonly widest: number;
+    }
+  | { readonly is: 'days apart'; readonly kind: 'banner' }
+  | { readonly is: 'banner too wide'; readonly kind: 'banner'; readonly mm: number };
+
+function say({ about }: Found, voice: Voice): Said {
+  switch (about.is) {
+    case 'from the stash': {
+      const { label, plural } = traits(about.kind);
+      const help = about.rolls
+        ? `${counted(about.rolls, 'roll')} of washi in the stash`
+        : `${about.inStash} in the stash`;
+      const are = (about.rolls || about.inStash) === 1 ? 'is' : 'are';
+      return {
+        message: `The week wants ${about.needed} ${about.needed === 1 ? label : plural}; the kit “${spokenName(about.kit)}” has ${about.inKit}, and there ${are} ${help}.`,
+        remedy: 'The stash fills in; look whether it matches.',
+      };
+    }
+    case 'numbers': {
+      const n = about.numbers.length;
+      return {
+        message: `${counted(n, 'date dot')} of 7 ${n === 1 ? 'is' : 'are'} lacking: ${about.numbers.join(', ')}.`,
+        remedy: 'Write these numbers on their covers.',
+      };
+    }
+    case 'section': {
+      const widest = about.widest > about.wide ? ` (the widest is ${mm(voice, about.widest)})` : '';
+      return {
+        message: `The sidebar has no “${about.section.replace('-', ' ')}”: no ${traits(about.kind).label} is left that fits ${mm(voice, about.wide)} of width and the height there${widest}.`,
+        remedy: 'Make one from a list or from lines, or leave the section out.',
+      };
+    }
+    default:
+      return {
+        message:
+          about.is === 'days apart'
+            ? 'No weekend banner: its 2 days do not stand side by side in this book.'
+            : `No weekend banner: the narrowest one is ${mm(voice, about.mm)} wider than the two weekend columns.`,
+        remedy: 'Leave it out, or use a header on each day instead.',
+      };
+  }
 }

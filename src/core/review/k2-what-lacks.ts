@@ -1,34 +1,67 @@
+import { atHand } from '../spread/at-hand';
+import { topOf } from './where';
+import { sayMakeshift } from '../arrange/counting/say-makeshift';
+import type { Makeshift } from '../arrange/counting/makeshift-ways';
+import type { Kind } from '../kit/kinds';
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { counted, dayName, sentence } from '../spread/voice';
 import { frameNeeds } from '../arrange/counting/needs';
-import { makeshiftIn } from '../arrange/counting/enough';
+import { makeshiftIn } from '../arrange/counting/makeshift-ways';
 import { traits } from '../kit/kinds';
 import { spokenName } from '../kit/kit';
-import { longDay } from '../week/day-names';
 import { countOf } from './count-of';
-import type { Finding, Rule } from './finding';
-import { counted, sentence, topOf } from './say';
 
 /** K2: what is lacking and not in the stash either is made, or ordered in time. */
-export const k2WhatLacks: Rule = {
+export const k2WhatLacks: Rule<Case> = {
   code: 'K2',
   title: 'What is lacking is made or ordered',
+  say,
   check: (view) =>
-    frameNeeds(view.context).flatMap((need): Finding[] => {
+    frameNeeds(view.context).flatMap((need): Found[] => {
       const { inKit, inStash, covered } = countOf(view, need);
       const lacking = need.needed - inKit - inStash;
       if (covered || need.needed === 0 || lacking <= 0) return [];
-      const { label, plural } = traits(need.kind);
-      const makeshift = makeshiftIn(view.context, need.kind, view.draft.ledger);
+      const makeshift = makeshiftIn(view.context, need.kind, atHand(view.context));
       return [
         {
           rule: 'K2',
           severity: makeshift ? 'look' : 'fix',
           ...topOf(view, 0),
           placements: [],
-          message: `${counted(lacking, label, plural)} ${lacking === 1 ? 'is' : 'are'} lacking: the week wants ${need.needed}, the kit “${spokenName(view.context.kit.name)}” has ${inKit}, the stash ${inStash}.`,
-          remedy: makeshift
-            ? `${sentence(makeshift)}.`
-            : `Order in time for ${longDay(view.context.week.days[0] as string)}, or do without this week.`,
+          about: {
+            is: 'lacking',
+            kind: need.kind,
+            kit: view.context.kit.name,
+            lacking,
+            needed: need.needed,
+            inKit,
+            inStash,
+            makeshift,
+          },
         },
       ];
     }),
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly kind: Kind;
+  readonly kit: string;
+  readonly lacking: number;
+  readonly needed: number;
+  readonly inKit: number;
+  readonly inStash: number;
+  readonly makeshift: Makeshift | null;
+}
+
+function say({ about }: Found, voice: Voice): Said {
+  const { label, plural } = traits(about.kind);
+  return {
+    message: `${counted(about.lacking, label, plural)} ${about.lacking === 1 ? 'is' : 'are'} lacking: the week wants ${about.needed}, the kit “${spokenName(about.kit)}” has ${about.inKit}, the stash ${about.inStash}.`,
+    remedy: about.makeshift
+      ? `${sentence(sayMakeshift(about.makeshift))}.`
+      : `Order in time for ${dayName(voice, 0)}, or do without this week.`,
+  };
+}

@@ -1,10 +1,12 @@
+import { topOf } from './where';
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { counted, dayName } from '../spread/voice';
 import { piecesOf } from '../spread/choose';
 import { opensDay } from '../arrange/base/headers';
 import type { Kind } from '../kit/kinds';
 import { traits } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
-import type { Finding, Rule } from './finding';
-import { counted, dayName, topOf } from './say';
 
 /** Kinds of which each day wants one. */
 const ONE_A_DAY: readonly { kind: Kind; fits: (p: Piece) => boolean }[] = [
@@ -16,13 +18,14 @@ const ONE_A_DAY: readonly { kind: Kind; fits: (p: Piece) => boolean }[] = [
 /**
  * K3: pieces are spread over the days by their number, not by habit: none left on its sheet while a day goes without.
  */
-export const k3SpreadByNumber: Rule = {
+export const k3SpreadByNumber: Rule<Case> = {
   code: 'K3',
   title: 'Pieces are spread by their number',
+  say,
   check(view) {
     const { context } = view;
     const { draft } = view;
-    return ONE_A_DAY.flatMap(({ kind, fits }): Finding[] => {
+    return ONE_A_DAY.flatMap(({ kind, fits }): Found[] => {
       const designs = piecesOf(context, kind).filter((p) => p.kit === context.kit.name && fits(p));
       const used = view.placements.filter(
         (p) => designs.some((d) => d.code === p.code && d.kit === p.kit) && p.day !== null,
@@ -38,13 +41,30 @@ export const k3SpreadByNumber: Rule = {
           severity: 'look',
           ...topOf(view, without[0] as number),
           placements: [],
-          message: `The sheet still has ${counted(left, traits(kind).label, traits(kind).plural)}, while ${without.map((d) => dayName(view, d)).join(', ')} ${without.length === 1 ? 'goes' : 'go'} without.`,
-          remedy:
-            kind === 'full-box'
-              ? 'Make room on one of these days, or keep the box for another week.'
-              : 'Place one on each of these days.',
+          about: { is: 'left over', kind, days: without, left },
         },
       ];
     });
   },
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly kind: Kind;
+  /** those that go without */
+  readonly days: readonly number[];
+  readonly left: number;
+}
+
+function say({ about }: Found, voice: Voice): Said {
+  const { label, plural } = traits(about.kind);
+  const days = about.days.map((d) => dayName(voice, d)).join(', ');
+  return {
+    message: `The sheet still has ${counted(about.left, label, plural)}, while ${days} ${about.days.length === 1 ? 'goes' : 'go'} without.`,
+    remedy:
+      about.kind === 'full-box'
+        ? 'Make room on one of these days, or keep the box for another week.'
+        : 'Place one on each of these days.',
+  };
+}

@@ -1,13 +1,14 @@
+import type { About, Finding, Rule, Said } from './finding';
 import { tapeLength } from '../bench/white-out';
-import type { Rule } from './finding';
 
 /** Tape runs unevenly: so much of what is in the house can be counted on. From memory. */
 const SURE = 0.9;
 
 /** K4: supplies too: correction tape by the meter. */
-export const k4Supplies: Rule = {
+export const k4Supplies: Rule<Case> = {
   code: 'K4',
   title: 'Supplies last',
+  say,
   check(view) {
     const meters = tapeLength(view.whiteOut) / 1000;
     const house = view.context.options.tapeMeters;
@@ -21,9 +22,22 @@ export const k4Supplies: Rule = {
         x: first.x,
         y: first.y,
         placements: [],
-        message: `The white-out takes ${meters.toFixed(1)} m of correction tape, and ${house.toFixed(1)} m ${house === 1 ? 'is' : 'are'} in the house.`,
-        remedy: 'Get another roll, or cover more with opaque paper.',
+        about: { is: 'tape', mm: meters * 1000, meters, house },
       },
     ];
   },
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly meters: number;
+  readonly house: number;
+}
+
+function say({ about: { meters, house } }: Found): Said {
+  return {
+    message: `The white-out takes ${meters.toFixed(1)} m of correction tape, and ${house.toFixed(1)} m ${house === 1 ? 'is' : 'are'} in the house.`,
+    remedy: 'Get another roll, or cover more with opaque paper.',
+  };
+}

@@ -1,16 +1,20 @@
+import { pieceKey } from '../kit/kit';
+import { at } from './where';
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { mm, pieceName, sentence } from '../spread/voice';
 import { copyKey } from '../kit/ledger';
 import { isStrip } from '../kit/kinds';
-import type { Finding, Rule } from './finding';
-import { at, mm, pieceName, sentence } from './say';
 
 /** K5: leftovers are recorded, down to a strip's last 60 mm, and are used before another strip is begun. */
-export const k5Leftovers: Rule = {
+export const k5Leftovers: Rule<Case> = {
   code: 'K5',
   title: 'Leftovers of strips are used first',
+  say,
   check(view) {
     const strips = view.placements.filter((p) => isStrip(view.pieceOf(p)?.kind));
     const begun = new Set(view.context.usedElsewhere.map(copyKey));
-    return strips.flatMap((p, i): Finding[] => {
+    return strips.flatMap((p, i): Found[] => {
       const piece = view.pieceOf(p);
       if (!piece || begun.has(copyKey(p)) || strips.some((q) => q !== p && copyKey(q) === copyKey(p))) return [];
       const shorter = strips.some(
@@ -24,10 +28,23 @@ export const k5Leftovers: Rule = {
           severity: 'look',
           ...at(p),
           placements: [p.id],
-          message: `${sentence(pieceName(view, p))} is cut from a new ${piece.code}, while ${mm(view, there)} of a begun one are left for its ${mm(view, p.w)}.`,
-          remedy: 'Cut it from what is left, and keep the new one whole.',
+          about: { is: 'begun', pieces: [pieceKey(piece)], mm: there, wanted: p.w },
         },
       ];
     });
   },
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly mm: number;
+  readonly wanted: number;
+}
+
+function say({ about, placements: [id] }: Found, voice: Voice): Said {
+  return {
+    message: `${sentence(pieceName(voice, id))} is cut from a new ${voice.placement(id ?? '')?.code}, while ${mm(voice, about.mm)} of a begun one are left for its ${mm(voice, about.wanted)}.`,
+    remedy: 'Cut it from what is left, and keep the new one whole.',
+  };
+}

@@ -1,18 +1,20 @@
-import type { Finding, Rule } from './finding';
+import { at } from './where';
+import type { Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { counted, mm, pieceName, sentence } from '../spread/voice';
 import { listsOf } from './lists-of';
-import { at, counted, mm, pieceName, sentence } from './say';
 
 /** L1: a checklist is cut to the number of its items. */
-export const l1RowsOfLists: Rule = {
+export const l1RowsOfLists: Rule<Case> = {
   code: 'L1',
   title: 'Lists are cut to their items',
+  say,
   check: (view) =>
     listsOf(view)
       .filter(({ p }) => p.role === 'day' && p.items.length > 0)
-      .flatMap(({ p, rows, pitch }): Finding[] => {
+      .flatMap(({ p, rows, pitch }): Found[] => {
         const over = rows - p.items.length;
         if (over === 0) return [];
-        const name = sentence(pieceName(view, p));
         return over > 0
           ? [
               {
@@ -20,8 +22,7 @@ export const l1RowsOfLists: Rule = {
                 severity: 'look',
                 ...at(p),
                 placements: [p.id],
-                message: `${name} has ${counted(rows, 'row')} for ${counted(p.items.length, 'item')}.`,
-                remedy: `Cut ${mm(view, over * pitch)} off its foot and keep ${over === 1 ? 'the row' : `the ${over} rows`}.`,
+                about: { is: 'too long', mm: over * pitch, rows, items: p.items.length },
               },
             ]
           : [
@@ -30,9 +31,28 @@ export const l1RowsOfLists: Rule = {
                 severity: 'fix',
                 ...at(p),
                 placements: [p.id],
-                message: `${name} has ${counted(rows, 'row')}, ${-over} fewer than its ${p.items.length} items.`,
-                remedy: `Join ${counted(-over, 'row')} of the same design to it.`,
+                about: { is: 'too short', rows, items: p.items.length },
               },
             ];
       }),
 };
+
+type Found = Finding<Case>;
+
+type Case = { readonly rows: number; readonly items: number } & (
+  { readonly is: 'too long'; readonly mm: number } | { readonly is: 'too short' }
+);
+
+function say({ about, placements: [id] }: Found, voice: Voice): Said {
+  const list = `${sentence(pieceName(voice, id))} has ${counted(about.rows, 'row')}`;
+  const apart = Math.abs(about.rows - about.items);
+  return about.is === 'too long'
+    ? {
+        message: `${list} for ${counted(about.items, 'item')}.`,
+        remedy: `Cut ${mm(voice, about.mm)} off its foot and keep ${apart === 1 ? 'the row' : `the ${apart} rows`}.`,
+      }
+    : {
+        message: `${list}, ${apart} fewer than its ${about.items} items.`,
+        remedy: `Join ${counted(apart, 'row')} of the same design to it.`,
+      };
+}

@@ -1,16 +1,20 @@
+import { pieceKey } from '../kit/kit';
+import { at } from './where';
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { counted, pieceName, sentence } from '../spread/voice';
 import { copyKey } from '../kit/ledger';
-import type { Finding, Rule } from './finding';
 import { listsOf } from './lists-of';
-import { at, counted, pieceName, sentence } from './say';
 
 /** L3: offcuts with rows on them are kept, and a list that fits on one is cut from it. */
-export const l3KeptOffcuts: Rule = {
+export const l3KeptOffcuts: Rule<Case> = {
   code: 'L3',
   title: 'Offcuts of lists are used first',
+  say,
   check(view) {
     const { draft } = view;
     const lists = listsOf(view);
-    return lists.flatMap(({ p, piece, rows }, i): Finding[] => {
+    return lists.flatMap(({ p, piece, rows }, i): Found[] => {
       const shared =
         lists.some((other) => other.p !== p && copyKey(other.p) === copyKey(p)) ||
         view.context.usedElsewhere.some((t) => copyKey(t) === copyKey(p));
@@ -25,10 +29,24 @@ export const l3KeptOffcuts: Rule = {
           severity: 'look',
           ...at(p),
           placements: [p.id],
-          message: `${sentence(pieceName(view, p))} is cut from a new ${piece.code}, while an offcut with ${counted(there, 'row')} is there for its ${rows}.`,
-          remedy: 'Cut it from the offcut and keep the new list whole.',
+          about: { is: 'offcut', pieces: [pieceKey(piece)], there, rows },
         },
       ];
     });
   },
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  /** rows on the offcut, and of the list */
+  readonly there: number;
+  readonly rows: number;
+}
+
+function say({ about, placements: [id] }: Found, voice: Voice): Said {
+  return {
+    message: `${sentence(pieceName(voice, id))} is cut from a new ${voice.placement(id ?? '')?.code}, while an offcut with ${counted(about.there, 'row')} is there for its ${about.rows}.`,
+    remedy: 'Cut it from the offcut and keep the new list whole.',
+  };
+}

@@ -1,15 +1,19 @@
+import { at } from './where';
+import type { Finish } from '../kit/kinds';
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { pieceName, sentence } from '../spread/voice';
 import { inkFor } from '../spread/ink';
 import { eachPlacement } from './each-placement';
-import type { Finding, Rule } from './finding';
-import { at, pieceName, sentence } from './say';
 
 const MARKER_ONLY = ['glossy', 'vinyl', 'clear'];
 
 /** P1: the finish decides on the pen: glossy and vinyl take permanent marker only, on matte it bleeds or looks dull. */
-export const p1PenForFinish: Rule = {
+export const p1PenForFinish: Rule<Case> = {
   code: 'P1',
   title: 'The pen suits the finish',
-  check: eachPlacement((view, p): Finding[] => {
+  say,
+  check: eachPlacement((view, p): Found[] => {
     if (!p.text || !p.ink) return [];
     const piece = view.pieceOf(p);
     if (!piece) return [];
@@ -22,11 +26,29 @@ export const p1PenForFinish: Rule = {
         severity: wanted ? 'fix' : 'look',
         ...at(p),
         placements: [p.id],
-        message: wanted
-          ? `${sentence(pieceName(view, p))} is ${piece.finish}: ${p.ink} does not hold on it.`
-          : `${sentence(pieceName(view, p))} is matte: ${p.ink} bleeds or looks dull on it.`,
-        remedy: `Write with ${inkFor(piece)}.`,
+        about: { is: wanted ? 'marker wanted' : 'marker', finish: piece.finish, ink: p.ink, better: inkFor(piece) },
       },
     ];
   }),
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly is: 'marker wanted' | 'marker';
+  readonly finish: Finish;
+  readonly ink: string;
+  /** the pen that suits */
+  readonly better: string;
+}
+
+function say({ about, placements: [id] }: Found, voice: Voice): Said {
+  const piece = sentence(pieceName(voice, id));
+  return {
+    message:
+      about.is === 'marker wanted'
+        ? `${piece} is ${about.finish}: ${about.ink} does not hold on it.`
+        : `${piece} is matte: ${about.ink} bleeds or looks dull on it.`,
+    remedy: `Write with ${about.better}.`,
+  };
+}

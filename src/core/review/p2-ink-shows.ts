@@ -1,17 +1,20 @@
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { pieceName, sentence } from '../spread/voice';
+import { at } from './where';
 import { BLACK, WHITE, inkFor } from '../spread/ink';
 import { contrast } from '../color/color';
 import { eachPlacement } from './each-placement';
-import type { Finding, Rule } from './finding';
-import { at, pieceName, sentence } from './say';
 
 /** Contrast that handwriting needs at least: WCAG 2.2 asks 3 of large letters. */
 const LEAST = 3;
 
 /** P2: the ink shows on the piece's writing area (WCAG 2 contrast ratio). */
-export const p2InkShows: Rule = {
+export const p2InkShows: Rule<Case> = {
   code: 'P2',
   title: 'The ink shows',
-  check: eachPlacement((view, p): Finding[] => {
+  say,
+  check: eachPlacement((view, p): Found[] => {
     if (!p.text || !p.ink) return [];
     const piece = view.pieceOf(p);
     if (!piece) return [];
@@ -23,13 +26,24 @@ export const p2InkShows: Rule = {
         severity: 'fix',
         ...at(p),
         placements: [p.id],
-        message:
-          `${p.ink} hardly shows on ${pieceName(view, p)}: a contrast of ${ratio.toFixed(1)}, and ${LEAST} is the least.`.replace(
-            /^./,
-            (c) => sentence(c),
-          ),
-        remedy: `Write with ${inkFor(piece)}, or swap the piece.`,
+        about: { is: 'too faint', ratio, ink: p.ink, better: inkFor(piece) },
       },
     ];
   }),
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  /** WCAG 2.2 contrast ratio */
+  readonly ratio: number;
+  readonly ink: string;
+  readonly better: string;
+}
+
+function say({ about, placements: [id] }: Found, voice: Voice): Said {
+  return {
+    message: `${sentence(about.ink)} hardly shows on ${pieceName(voice, id)}: a contrast of ${about.ratio.toFixed(1)}, and ${LEAST} is the least.`,
+    remedy: `Write with ${about.better}, or swap the piece.`,
+  };
+}

@@ -1,15 +1,17 @@
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { counted, mm } from '../spread/voice';
 import { NEAR, isNearBinding } from '../bench/near-binding';
-import type { Finding, Rule } from './finding';
-import { counted, mm } from './say';
 
 /** P3: near the binding write short, or take the page out, or write on the sticker before it goes down. */
-export const p3NearTheBinding: Rule = {
+export const p3NearTheBinding: Rule<Case> = {
   code: 'P3',
   title: 'Writing near the binding comes first',
+  say,
   check(view) {
     const { book, ways } = view.context;
     if (ways.nearBinding === 'written first') return [];
-    return book.pages.flatMap((page, n): Finding[] => {
+    return book.pages.flatMap((page, n): Found[] => {
       const near = view.placements.filter((p) => p.page === n && isNearBinding(book, p));
       const first = near[0];
       if (!first) return [];
@@ -21,10 +23,24 @@ export const p3NearTheBinding: Rule = {
           x: first.x,
           y: first.y,
           placements: near.map((p) => p.id),
-          message: `${counted(near.length, 'text')} on the ${page.bindingSide === 'right' ? 'left' : 'right'} page ${near.length === 1 ? 'is' : 'are'} to be written within ${mm(view, NEAR)} of the ${book.binding.kind}.`,
-          remedy: 'Write on these stickers before they go down.',
+          about: { is: 'near', side: page.bindingSide === 'right' ? 'left' : 'right', mm: NEAR, count: near.length },
         },
       ];
     });
   },
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly side: 'left' | 'right';
+  readonly mm: number;
+  readonly count: number;
+}
+
+function say({ about }: Found, voice: Voice): Said {
+  return {
+    message: `${counted(about.count, 'text')} on the ${about.side} page ${about.count === 1 ? 'is' : 'are'} to be written within ${mm(voice, about.mm)} of the ${voice.context.book.binding.kind}.`,
+    remedy: 'Write on these stickers before they go down.',
+  };
+}

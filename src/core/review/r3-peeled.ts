@@ -1,7 +1,10 @@
+import { at } from './where';
+import type { Finish } from '../kit/kinds';
+import type { About, Finding, Rule, Said } from './finding';
+import type { Voice } from '../spread/voice';
+import { counted, pieceName, sentence } from '../spread/voice';
 import { copyKey } from '../kit/ledger';
 import { eachPlacement } from './each-placement';
-import type { Finding, Rule } from './finding';
-import { at, counted, pieceName, sentence } from './say';
 
 /** Removable paper may be lifted so many times before its glue is spent. From memory. */
 const LIFTS = 1;
@@ -10,10 +13,11 @@ const LIFTS = 1;
  * R3: every peel weakens the glue and may tear the paper's face; a piece peeled twice may need to be replaced, a torn
  * spot covered.
  */
-export const r3Peeled: Rule = {
+export const r3Peeled: Rule<Case> = {
   code: 'R3',
   title: 'What was peeled holds still',
-  check: eachPlacement((view, p): Finding[] => {
+  say,
+  check: eachPlacement((view, p): Found[] => {
     const times = view.context.peeled[copyKey(p)] ?? 0;
     const piece = view.pieceOf(p);
     if (!times || !piece) return [];
@@ -25,11 +29,28 @@ export const r3Peeled: Rule = {
         severity: removable ? 'look' : 'fix',
         ...at(p),
         placements: [p.id],
-        message: removable
-          ? `${sentence(pieceName(view, p))} was peeled ${counted(times, 'time')}; its glue may not hold any more.`
-          : `${sentence(pieceName(view, p))} is ${piece.finish} and was peeled ${counted(times, 'time')}: it or the page under it may be torn.`,
-        remedy: 'Take another copy; cover the spot where the page is torn.',
+        about: { is: removable ? 'glue' : 'torn', finish: piece.finish, times },
       },
     ];
   }),
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly is: 'glue' | 'torn';
+  readonly finish: Finish;
+  readonly times: number;
+}
+
+function say({ about, placements: [id] }: Found, voice: Voice): Said {
+  const piece = sentence(pieceName(voice, id));
+  const peeled = `was peeled ${counted(about.times, 'time')}`;
+  return {
+    message:
+      about.is === 'glue'
+        ? `${piece} ${peeled}; its glue may not hold any more.`
+        : `${piece} is ${about.finish} and ${peeled}: it or the page under it may be torn.`,
+    remedy: 'Take another copy; cover the spot where the page is torn.',
+  };
+}

@@ -1,3 +1,6 @@
+import { voiceOf } from '../spread/voice';
+import { sayFinding } from './say';
+import { findingKey } from './wave';
 import { context, demand, demoSpread, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
 import { openB6 } from '../book/open-b6';
 import { RULES } from './registry';
@@ -47,7 +50,7 @@ it('finds the same whatever the order of the placements, what stops the week fir
   const { context: c, placements } = demoSpread({ book: openB6 });
   const one = review(viewOf(c, placements));
   const other = review(viewOf(c, [...placements].reverse()));
-  const said = (list: typeof one) => list.map((f) => `${f.rule} ${f.severity} ${f.message}`).sort();
+  const said = (list: typeof one) => list.map((f) => `${f.severity} ${findingKey(f)}`).sort();
   expect(said(other)).toEqual(said(one));
   const rank = { stop: 0, fix: 1, look: 2 };
   expect(one.map((f) => rank[f.severity])).toEqual([...one].map((f) => rank[f.severity]).sort());
@@ -55,7 +58,9 @@ it('finds the same whatever the order of the placements, what stops the week fir
 
 it('speaks as a friend would: whole sentences with a number, and something to do about it', () => {
   const { context: c, placements } = demoSpread({ book: openB6 }, 'night-almanac');
-  for (const f of review(viewOf(c, placements))) {
+  const voice = voiceOf(c, placements);
+  for (const finding of review(viewOf(c, placements))) {
+    const f = sayFinding(finding, voice);
     expect(f.message).toMatch(/^[A-Z“].*\.$/);
     expect(f.message).toMatch(/\d|twice|one thing/);
     expect(f.message).not.toMatch(/undefined|NaN|null/);
@@ -85,8 +90,7 @@ it('scores by rule, no rule worth more than a quarter, never under nothing', () 
     x: 0,
     y: 0,
     placements: [],
-    message: 'm',
-    remedy: 'r',
+    about: { is: 'touches', mm: 2 },
   };
   expect(scoreOf([])).toMatchObject({ total: 100, parts: { F1: 0, D5: 0 } });
   expect(scoreOf([finding, { ...finding, severity: 'look' }])).toMatchObject({ total: 96.5, parts: { F1: -3.5 } });

@@ -17,6 +17,7 @@ const RANK: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, look: 2 };
 export function viewOf(context: Context, placements: readonly Placement[]): View {
   const pieces = pieceIndex(context);
   const known = new Map<unknown, Piece | undefined>(placements.map((p) => [p, pieces.get(pieceKey(p))]));
+  const demands = new Map(context.week.demands.map((d) => [d.key, d]));
   return {
     context,
     placements,
@@ -26,6 +27,7 @@ export function viewOf(context: Context, placements: readonly Placement[]): View
     carriers: matchDemands(placements, context.week.demands),
     pieceOf: (p) => (known.has(p) ? known.get(p) : pieces.get(pieceKey(p))),
     draft: Draft.begin(context, placements),
+    demandOf: (key) => demands.get(key),
   };
 }
 

@@ -1,35 +1,15 @@
-import { dayColumn } from '../book/columns';
-import type { Placement } from '../spread/placement';
-import { traits } from '../kit/kinds';
-import { ruled } from '../measure/fraction';
-import { longDay } from '../week/day-names';
-import type { View } from './finding';
+import type { Voice } from '../spread/voice';
+import type { Finding, Said } from './finding';
+import { RULES } from './registry';
 
-/** `Thursday` */
-export const dayName = (view: Pick<View, 'context'>, day: number): string =>
-  longDay(view.context.week.days[day] as string);
+const byCode = new Map(RULES.map((rule) => [rule.code, rule]));
 
-/** A length in the book's own unit. */
-export const mm = (view: Pick<View, 'context'>, length: number): string => ruled(length, view.context.book.unit);
-
-/** `Thursday’s header`, `the header in the sidebar` */
-export function pieceName(view: Pick<View, 'context' | 'pieceOf'>, p: Placement): string {
-  const piece = view.pieceOf(p);
-  const label = piece ? traits(piece.kind).label : 'piece';
-  if (p.day !== null) return `${dayName(view, p.day)}’s ${label}`;
-  return p.role === 'sidebar' ? `the ${label} in the sidebar` : `the ${label}`;
+/**
+ * A finding in words, in the owner's units. The only place where a finding becomes a sentence.
+ * @throws RangeError for a rule that is not in the registry
+ */
+export function sayFinding(finding: Finding, voice: Voice): Said {
+  const rule = byCode.get(finding.rule);
+  if (!rule) throw new RangeError(`no rule is called ${finding.rule}`);
+  return rule.say(finding, voice);
 }
-
-/** First letter large, for the beginning of a sentence. */
-export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** The top of a day's column, where a finding about the whole day points. */
-export function topOf(view: View, day: number): { page: number; x: number; y: number } {
-  const column = dayColumn(view.context.book, day);
-  return { page: column?.page ?? 0, x: column?.x ?? 0, y: column?.y ?? 0 };
-}
-
-export const at = (p: Placement): { page: number; x: number; y: number } => ({ page: p.page, x: p.x, y: p.y });
-
-/** `1 row`, `2 rows` */
-export const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

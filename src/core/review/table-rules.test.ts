@@ -1,6 +1,9 @@
 import { context, demand, demoSpread, found, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
 import { discOpen } from '../book/disc-open';
-import { stepsOf, sayWhiteOut } from '../bench/steps';
+import { sayStep } from '../bench/say-step';
+import { whiteOutKey } from '../bench/step-key';
+import { stepsOf } from '../bench/steps';
+import { voiceOf } from '../spread/voice';
 import { whiteOutOf } from '../bench/white-out';
 import { copyKey } from '../kit/ledger';
 import { viewOf } from './review';
@@ -16,15 +19,16 @@ const bare = { dateCovers: true, headers: 'none', weekendBanner: false, bottomWa
 it('B1 is silent once its step of the bench is ticked, and speaks again when more must go', () => {
   const { context: c, placements } = demoSpread();
   const [first] = found('B1', c, placements);
-  const words = sayWhiteOut(
-    c,
+  const page = first?.page ?? 0;
+  const key = whiteOutKey(
+    page,
     whiteOutOf(c, placements).filter((w) => w.page === first?.page),
   );
-  expect(found('B1', { ...c, ticked: [words] }, placements).map((f) => f.page)).not.toContain(first?.page);
+  expect(found('B1', { ...c, ticked: [key] }, placements).map((f) => f.page)).not.toContain(first?.page);
   expect(
     found(
       'B1',
-      { ...c, ticked: [words] },
+      { ...c, ticked: [key] },
       placements.filter((p) => p.role !== 'box'),
     ).map((f) => f.page),
   ).toContain(first?.page);
@@ -136,7 +140,9 @@ describe('P3', () => {
       ['write', 'text:n'],
       ['place', 'n'],
     ]);
-    expect(steps[0]?.say).toBe('On its backing sheet write “vet” with black gel pen: its place is near the coil.');
+    expect(sayStep(steps[0]!, voiceOf(c, [near]))).toBe(
+      'On its backing sheet write “vet” with black gel pen: its place is near the coil.',
+    );
   });
   it('changes nothing where pages come out', () => {
     const discs = { ...c, book: discOpen };

@@ -1,10 +1,15 @@
 import { context, demand, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
 import { matchDemands } from '../spread/placement';
+import { voiceOf } from '../spread/voice';
+import { sayReason, sayWayOut } from './say-missing';
 import { unplacedOf } from './unplaced';
 
 const kit = kitOf(piece({ count: 5 }), piece({ code: 'B', kind: 'full-box', height: 48.3, writable: 'no' }));
-const only = (c: ReturnType<typeof context>, placements: Parameters<typeof unplacedOf>[1]) =>
-  unplacedOf(c, placements)[0]!;
+const only = (c: ReturnType<typeof context>, placements: Parameters<typeof unplacedOf>[1]) => {
+  const [missing] = unplacedOf(c, placements);
+  const voice = voiceOf(c, placements);
+  return { reason: sayReason(missing!, voice), waysOut: missing!.waysOut.map((w) => sayWayOut(w, voice)) };
+};
 
 describe('what has no place', () => {
   const wall = [40, 88, 136].map((y, i) => placement({ id: `w${i}`, code: 'B', h: 47, y, role: 'box' }));

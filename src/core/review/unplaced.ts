@@ -1,28 +1,42 @@
+import { formCost, formsFor } from '../arrange/days/forms';
 import { dayColumn } from '../book/columns';
-import { ruled } from '../measure/fraction';
-import { writtenText } from '../week/demand';
-import type { Demand } from '../week/demand';
-import { longDay } from '../week/day-names';
 import { isPlannedAhead } from '../spread/ahead';
 import { Draft } from '../spread/draft';
-import { formCost, formsFor } from '../arrange/days/forms';
 import { freeStretches, lengthOf } from '../spread/free-room';
-import type { Context, Placement, Unplaced } from '../spread/placement';
+import type { Context, Placement } from '../spread/placement';
 import { matchDemands } from '../spread/placement';
+import type { Demand } from '../week/demand';
+import { writtenText } from '../week/demand';
+
+/** Why an item has no place; lengths in mm. */
+export type Reason =
+  | { readonly is: 'later' }
+  | { readonly is: 'no base'; readonly letters: number }
+  | { readonly is: 'no room' | 'not yet'; readonly free: number; readonly needs: number };
+
+/** What could be done about it (handbook D5); lengths in mm, days 0-6, items by their demands' keys. */
+export type WayOut =
+  | { readonly by: 'planning ahead' | 'shortening' }
+  | { readonly by: 'taking the box out'; readonly day: number; readonly frees: number }
+  | { readonly by: 'moving to'; readonly day: number; readonly free: number }
+  | { readonly by: 'one list'; readonly demands: readonly string[] };
+
+/** An item without a place. */
+export interface Missing {
+  readonly demand: Demand;
+  readonly reason: Reason;
+  readonly waysOut: readonly WayOut[];
+}
 
 /** Every item of the week without a place on the spread, why, and what could be done about it (handbook D5). */
-export function unplacedOf(
-  context: Context,
-  placements: readonly Placement[],
-): (Unplaced & { readonly demand: Demand })[] {
+export function unplacedOf(context: Context, placements: readonly Placement[]): Missing[] {
   const matched = matchDemands(placements, context.week.demands);
   const missing = context.week.demands.filter((d) => !matched.has(d.key));
   if (!missing.length) return [];
   const draft = Draft.begin(context, placements);
   return missing.map((demand) => ({
-    uid: demand.uid,
     demand,
-    reason: reason(draft, context, demand),
+    reason: reasonOf(draft, context, demand),
     waysOut: waysOut(draft, context, demand),
   }));
 }
@@ -30,53 +44,30 @@ export function unplacedOf(
 const freeOn = (draft: Draft, context: Context, day: number): number =>
   Math.max(0, ...freeStretches(draft, context, day).map(lengthOf));
 
-function reason(draft: Draft, context: Context, d: Demand): string {
-  if (!isPlannedAhead(d, context))
-    return `“${short(d.title)}” on ${longDay(context.week.days[d.day] as string)} stays open for writing in later, as set.`;
-  const unit = context.book.unit;
-  const day = longDay(context.week.days[d.day] as string);
+function reasonOf(draft: Draft, context: Context, d: Demand): Reason {
+  if (!isPlannedAhead(d, context)) return { is: 'later' };
   const heights = formsFor(draft, context, dayColumn(context.book, d.day)?.w ?? 0)
     .filter((f) => formCost(d, f, context) < Infinity)
     .map((f) => f.h);
-  if (!heights.length) {
-    return `No base that is left takes the ${[...writtenText(d)].length} letters of “${short(d.title)}” at your hand.`;
-  }
-  const least = Math.min(...heights);
+  if (!heights.length) return { is: 'no base', letters: [...writtenText(d)].length };
+  const needs = Math.min(...heights);
   const free = freeOn(draft, context, d.day);
-  return free < least
-    ? `${day}’s longest free place is ${ruled(free, unit)}; “${short(d.title)}” needs ${ruled(least, unit)}.`
-    : `“${short(d.title)}” has no place on ${day} yet; ${ruled(free, unit)} are free there and it needs ${ruled(least, unit)}.`;
+  return { is: free < needs ? 'no room' : 'not yet', free, needs };
 }
 
-function waysOut(draft: Draft, context: Context, d: Demand): string[] {
-  if (!isPlannedAhead(d, context)) return ['Plan everything ahead to place it now'];
-  const ways: string[] = [];
+function waysOut(draft: Draft, context: Context, d: Demand): WayOut[] {
+  if (!isPlannedAhead(d, context)) return [{ by: 'planning ahead' }];
+  const ways: WayOut[] = [];
   const box = draft.placements.find((p) => p.role === 'box' && p.day === d.day);
-  if (box)
-    ways.push(
-      `Take the full box out of ${longDay(context.week.days[d.day] as string)}: that frees ${ruled(box.h, context.book.unit)}`,
-    );
+  if (box) ways.push({ by: 'taking the box out', day: d.day, frees: box.h });
   if (d.start === null && d.kind !== 'band') {
-    const beside = [d.day - 1, d.day + 1]
+    const [beside] = [d.day - 1, d.day + 1]
       .filter((n) => n >= 0 && n < 7)
-      .sort((a, b) => freeOn(draft, context, b) - freeOn(draft, context, a));
-    if (beside[0] !== undefined)
-      ways.push(
-        `Move it to ${longDay(context.week.days[beside[0]] as string)}, where ${ruled(freeOn(draft, context, beside[0]), context.book.unit)} are free in one place`,
-      );
+      .map((day) => ({ day, free: freeOn(draft, context, day) }))
+      .sort((a, b) => b.free - a.free);
+    if (beside) ways.push({ by: 'moving to', ...beside });
   }
-  const sameDay = context.week.demands.filter(
-    (o) => o.day === d.day && !o.list && o.start === null && o.kind !== 'band',
-  );
-  if (sameDay.length >= 3)
-    ways.push(
-      `Make ${sameDay
-        .slice(0, 3)
-        .map((o) => `“${short(o.title)}”`)
-        .join(', ')} one list`,
-    );
-  ways.push('Shorten its text, or note it on the bottom strip');
-  return ways;
+  const loose = context.week.demands.filter((o) => o.day === d.day && !o.list && o.start === null && o.kind !== 'band');
+  if (loose.length >= 3) ways.push({ by: 'one list', demands: loose.slice(0, 3).map((o) => o.key) });
+  return [...ways, { by: 'shortening' }];
 }
-
-const short = (title: string): string => (title.length > 48 ? `${title.slice(0, 47)}…` : title);

@@ -1,13 +1,14 @@
+import type { About, Finding, Rule, Said } from './finding';
 import { weightOf } from './balance';
-import type { Rule } from './finding';
 
 /** The lighter page may be lighter by this share. From memory. */
 const UNEVEN = 0.3;
 
 /** W3: left and right page weigh about the same. */
-export const w3PageWeight: Rule = {
+export const w3PageWeight: Rule<Case> = {
   code: 'W3',
   title: 'Both pages weigh about the same',
+  say,
   check(view) {
     const [left, right] = [weightOf(view, 'left'), weightOf(view, 'right')];
     const share = Math.abs(left - right) / Math.max(left, right, 1);
@@ -23,9 +24,23 @@ export const w3PageWeight: Rule = {
         x: spot?.x ?? 0,
         y: spot?.y ?? 0,
         placements: [],
-        message: `The ${heavy} page is the heavier one by ${Math.round(share * 100)} of 100, by covered area and boldness.`,
-        remedy: `Swap a bold box to the ${heavy === 'left' ? 'right' : 'left'} page.`,
+        about: { is: 'heavier', side: heavy, share },
       },
     ];
   },
 };
+
+type Found = Finding<Case>;
+
+interface Case extends About {
+  readonly side: 'left' | 'right';
+  /** 0-1 */
+  readonly share: number;
+}
+
+function say({ about: { side, share } }: Found): Said {
+  return {
+    message: `The ${side} page is the heavier one by ${Math.round(share * 100)} of 100, by covered area and boldness.`,
+    remedy: `Swap a bold box to the ${side === 'left' ? 'right' : 'left'} page.`,
+  };
+}

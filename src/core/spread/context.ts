@@ -2,7 +2,7 @@ import type { Book } from '../book/book';
 import type { Kit } from '../kit/kit';
 import { fitBook } from '../manner/fit-book';
 import type { Options } from '../manner/options';
-import { MANNERS } from '../manner/registry';
+import { mannerNamed } from '../manner/registry';
 import type { Ways } from '../manner/ways';
 import type { WeekDemands } from '../week/demand';
 import type { Context } from './placement';
@@ -31,7 +31,7 @@ export interface ContextData {
 
 /** @throws RangeError when no manner of that name ships */
 export function contextFrom(data: ContextData): Context {
-  const manner = MANNERS[data.manner];
+  const manner = mannerNamed(data.manner);
   if (!manner) throw new RangeError(`no manner is called ${data.manner}`);
   const options = withHabits(manner, data.options);
   const ways = { ...manner.ways, ...data.ways };

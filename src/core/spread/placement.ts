@@ -34,13 +34,6 @@ export interface Placement extends Rect {
   readonly locked: boolean;
 }
 
-/** An item without a place, with what could be done about it (handbook D5). */
-export interface Unplaced {
-  readonly uid: string;
-  readonly reason: string;
-  readonly waysOut: readonly string[];
-}
-
 /** All that a spread is made from. */
 export interface Context {
   /** the book as the manner uses it: headers lowered or raised, columns over the notes row */

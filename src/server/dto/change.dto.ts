@@ -13,12 +13,33 @@ import {
   Max,
   MaxLength,
   Min,
-  MinLength,
   ValidateNested,
+  registerDecorator,
 } from 'class-validator';
+import type { Deed } from '../../core/edit/deed';
 import type { Placement, Role } from '../../core/spread/placement';
 
 const ROLES: readonly Role[] = ['base', 'sidebar', 'box', 'day', 'finish'];
+
+/** Some fields of plain values, not too many letters; `do` names the deed. */
+function IsDeed(): PropertyDecorator {
+  return (target, propertyName) =>
+    registerDecorator({
+      name: 'isDeed',
+      target: target.constructor,
+      propertyName: String(propertyName),
+      options: { message: 'expected: what is done, as data' },
+      validator: { validate: isDeed },
+    });
+}
+
+const LONGEST_DEED = 2000;
+
+function isDeed(value: unknown): boolean {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+  const { do: done } = value as { do?: unknown };
+  return typeof done === 'string' && done.length > 0 && JSON.stringify(value).length <= LONGEST_DEED;
+}
 
 export class RectDto {
   @IsNumber() x!: number;
@@ -50,7 +71,8 @@ export class PlacementDto implements Placement {
 }
 
 export class ChangeDto {
-  @IsString() @MinLength(1) @MaxLength(300) label!: string;
+  /** what is done, as `core/edit/deed.ts` has it: kept and said, never looked into here */
+  @IsDeed() deed!: Deed;
   @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => PlacementDto) before!: PlacementDto[];
   @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => PlacementDto) after!: PlacementDto[];
 }

@@ -8,7 +8,7 @@ import { KeepMannerDto, SetMannerDto, StartSpreadDto, StepHistoryDto, TickDto } 
 
 const edit = (over: object = {}) => ({
   spreadId: 1,
-  change: { label: 'Move', before: [placement()], after: [{ ...placement(), ...over }] },
+  change: { deed: { do: 'lift all' }, before: [placement()], after: [{ ...placement(), ...over }] },
 });
 const said = (type: Parameters<typeof check>[0], value: unknown): string => {
   try {

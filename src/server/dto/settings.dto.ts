@@ -33,7 +33,8 @@ export class TaughtDto {
 }
 
 export class LikeDto {
-  @IsString() @MaxLength(400) piece!: string;
+  @IsString() @MaxLength(200) kit!: string;
+  @IsString() @MaxLength(200) code!: string;
   @IsBoolean() off!: boolean;
 }
 

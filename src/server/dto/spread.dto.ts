@@ -1,6 +1,8 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
+  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
@@ -79,6 +81,11 @@ export class KeepMannerDto extends MannerDto {
   @Matches(/^[\p{L}\p{N}][\p{L}\p{N} '’-]{0,58}$/u, { message: 'expected: a name of letters and digits, 60 at most' })
   @IsNotIn(Object.keys(MANNERS))
   name!: string;
+}
+
+/** Kits that a spread may take from beside its own. */
+export class StashDto extends SpreadIdDto {
+  @IsArray() @ArrayMaxSize(40) @IsString({ each: true }) @MaxLength(200, { each: true }) kits!: string[];
 }
 
 export class StepHistoryDto extends SpreadIdDto {

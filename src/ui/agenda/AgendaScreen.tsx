@@ -5,18 +5,15 @@ import { DndContext, DragOverlay } from '@dnd-kit/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import IconButton from '@mui/material/IconButton';
 import InputAdornment from '@mui/material/InputAdornment';
 import MenuItem from '@mui/material/MenuItem';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconArrowBackUp, IconArrowForwardUp, IconSearch } from '@tabler/icons-react';
+import { IconSearch } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { Demand } from '../../core/week/demand';
 import { typedRound } from '../../core/week/typed-line';
@@ -24,6 +21,8 @@ import { spokenWeek } from '../../core/week/day-names';
 import type { Agenda } from '../../server/agenda';
 import { dropEntry, moveItems, saveEntry, saveRound, undoAgenda } from '../../server/agenda-actions';
 import { TopBar } from '../TopBar';
+import { UndoRedo } from '../UndoRedo';
+import { sayAgendaDeed } from '../../core/week/deed';
 import { GLASS } from '../theme';
 import { Calendars } from './Calendars';
 import type { Dragged } from './drag';
@@ -62,22 +61,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
     if (to && demands[0] && to !== week.days[demands[0].day])
       void run(moveItems({ items: demands.map(happening), to }));
   };
-  useHotkeys(
-    'mod+z',
-    (e) => {
-      e.preventDefault();
-      if (history.undo) void run(undoAgenda({ way: 'undo' }));
-    },
-    [history],
-  );
-  useHotkeys(
-    'mod+y, mod+shift+z',
-    (e) => {
-      e.preventDefault();
-      if (history.redo) void run(undoAgenda({ way: 'redo' }));
-    },
-    [history],
-  );
+  const step = (way: 'undo' | 'redo') => void run(undoAgenda({ way }));
   const from = week.days.includes(agenda.today) ? agenda.today : (week.days[0] as string);
   const words = search.trim();
   const shows = (d: Demand): boolean => (FILTERS[filter] as (typeof FILTERS)[number]).shows(d) && hasWords(d, words);
@@ -97,30 +81,12 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
           </>
         }
       >
-        <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}>
-          <span>
-            <IconButton
-              color="inherit"
-              aria-label="Undo"
-              disabled={!history.undo || busy}
-              onClick={() => run(undoAgenda({ way: 'undo' }))}
-            >
-              <IconArrowBackUp size={20} />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}>
-          <span>
-            <IconButton
-              color="inherit"
-              aria-label="Redo"
-              disabled={!history.redo || busy}
-              onClick={() => run(undoAgenda({ way: 'redo' }))}
-            >
-              <IconArrowForwardUp size={20} />
-            </IconButton>
-          </span>
-        </Tooltip>
+        <UndoRedo
+          undo={history.undo && sayAgendaDeed(history.undo)}
+          redo={history.redo && sayAgendaDeed(history.redo)}
+          onStep={step}
+          busy={busy}
+        />
         {agenda.spreadId !== null && (
           <Button color="inherit" component={Link} href={`/spreads/${agenda.spreadId}`}>
             To the spread

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { IconPrinter } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
 import { useRouter } from 'next/navigation';
@@ -12,29 +13,31 @@ import { mend } from '../../server/repair-actions';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { contextFrom } from '../../core/spread/context';
 import { CAUTIONS } from '../../core/bench/cautions';
-import { completeSpread } from '../../core/format/spread-file';
-import { stepKey } from '../../core/bench/step-key';
+import { benchOf } from '../../core/bench/bench';
+import { sayStep } from '../../core/bench/say-step';
+import { voiceOf } from '../../core/spread/voice';
+import { sayMended } from '../spread/store/messages';
 import { tapeLength } from '../../core/bench/white-out';
 import { spokenWeek } from '../../core/week/day-names';
 import { tickStep } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
 import { Dots } from '../Dots';
-import { PieceDefs } from '../spread/PieceDefs';
 import { GLASS } from '../theme';
 import { TopBar } from '../TopBar';
 import { StepList } from './StepList';
 import { StepPicture } from './StepPicture';
+
+/** Drawn in the browser only: sending every sticker's drawing with the page would triple its weight. */
+const PieceDefs = dynamic(() => import('../sticker/PieceDefs').then((m) => m.PieceDefs), { ssr: false });
 
 const TENTHS = 10;
 
 /** One step at a time, big, beside the list of all; what is done is ticked and stays ticked. */
 export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: readonly string[] }) {
   const context = useMemo(() => contextFrom(spread.context), [spread]);
-  const file = useMemo(() => completeSpread(context, spread.placements), [context, spread]);
-  const pieces = useMemo(() => {
-    const used = new Set(spread.placements.map((p) => `${p.kit}/${p.code}`));
-    return [context.kit, ...context.stash].flatMap((k) => k.pieces).filter((p) => used.has(`${p.kit}/${p.code}`));
-  }, [context, spread]);
+  const bench = useMemo(() => benchOf(context, spread.placements), [context, spread]);
+  const voice = useMemo(() => voiceOf(context, spread.placements), [context, spread]);
+  const pieces = useMemo(() => [context.kit, ...context.stash].flatMap((k) => k.pieces), [context]);
   const [done, setDone] = useState<ReadonlySet<string>>(() => new Set(ticked));
   const router = useRouter();
   const [mending, setMending] = useState(false);
@@ -43,11 +46,11 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
   const [at, setAt] = useState(() =>
     Math.max(
       0,
-      file.steps.findIndex((s) => !ticked.includes(stepKey(s))),
+      bench.steps.findIndex((s) => !ticked.includes(s.key)),
     ),
   );
-  const step = file.steps[at];
-  const count = file.steps.filter((s) => done.has(stepKey(s))).length;
+  const step = bench.steps[at];
+  const count = bench.steps.filter((s) => done.has(s.key)).length;
 
   const tick = useCallback(
     async (key: string, on: boolean) => {
@@ -75,14 +78,14 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
     if (!made?.ok)
       return setMessage(made ? made.messages.join(' ') : 'The server could not be reached; nothing was changed.');
     setMessage(null);
-    setSaid(made.value.said);
+    setSaid(sayMended(made.value.repair, voice));
     router.refresh();
   };
 
   const next = () => {
     if (!step) return;
-    void tick(stepKey(step), true);
-    setAt(Math.min(at + 1, file.steps.length - 1));
+    void tick(step.key, true);
+    setAt(Math.min(at + 1, bench.steps.length - 1));
   };
   useHotkeys(
     'space, enter',
@@ -100,9 +103,9 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
     'down, right',
     (e) => {
       e.preventDefault();
-      setAt((n) => Math.min(file.steps.length - 1, n + 1));
+      setAt((n) => Math.min(bench.steps.length - 1, n + 1));
     },
-    [file],
+    [bench],
   );
 
   return (
@@ -115,7 +118,7 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
               Bench · {spokenWeek(context.week.days)}
             </Typography>
             <Typography variant="caption" data-testid="progress" sx={{ opacity: 0.85 }}>
-              {count} of {file.steps.length} steps done
+              {count} of {bench.steps.length} steps done
             </Typography>
           </>
         }
@@ -157,12 +160,13 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
       ) : (
         <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
           <StepList
-            steps={file.steps}
+            steps={bench.steps}
             done={done}
             at={at}
             onGo={setAt}
             onTick={tick}
-            facts={{ tape: tapeLength(file.whiteOut), cuts: file.cuts.length, unit: context.book.unit }}
+            say={(s) => sayStep(s, voice)}
+            facts={{ tape: tapeLength(bench.whiteOut), cuts: bench.cuts.length, unit: context.book.unit }}
           />
           <Box
             component="main"
@@ -180,10 +184,10 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
             <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
               <Box sx={{ flex: 1 }}>
                 <Dots
-                  raised={Math.floor((count / file.steps.length) * TENTHS)}
-                  hollow={TENTHS - Math.floor((count / file.steps.length) * TENTHS)}
+                  raised={Math.floor((count / bench.steps.length) * TENTHS)}
+                  hollow={TENTHS - Math.floor((count / bench.steps.length) * TENTHS)}
                   size={11}
-                  label={`${count} of ${file.steps.length} steps done`}
+                  label={`${count} of ${bench.steps.length} steps done`}
                 />
                 <Typography
                   variant="h1"
@@ -191,12 +195,12 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
                   sx={{ mt: 1, fontSize: 24, lineHeight: 1.3, maxWidth: 760 }}
                   data-testid="say"
                 >
-                  {step.say}
+                  {sayStep(step, voice)}
                 </Typography>
               </Box>
               <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'stretch' }}>
                 <Button variant="contained" color="secondary" size="large" onClick={next}>
-                  {done.has(stepKey(step)) ? 'Next' : 'Done, next'}
+                  {done.has(step.key) ? 'Next' : 'Done, next'}
                 </Button>
                 <Button onClick={() => setAt(Math.max(0, at - 1))} disabled={at === 0}>
                   Step before
@@ -223,7 +227,7 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
                 )}
               </Box>
             </Box>
-            {CAUTIONS[step.do] && (step.do !== 'place' || at === file.steps.findIndex((s) => s.do === 'place')) && (
+            {CAUTIONS[step.do] && (step.do !== 'place' || at === bench.steps.findIndex((s) => s.do === 'place')) && (
               <Typography
                 role="note"
                 sx={{ color: GLASS.cranberry, borderLeft: `4px solid ${GLASS.cranberry}`, pl: 1.5, maxWidth: 820 }}
@@ -231,7 +235,7 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
                 {CAUTIONS[step.do]}
               </Typography>
             )}
-            <StepPicture context={context} file={file} step={step} />
+            <StepPicture context={context} bench={bench} step={step} />
           </Box>
         </Box>
       )}

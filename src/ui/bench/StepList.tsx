@@ -6,7 +6,6 @@ import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef } from 'react';
 import type { Step } from '../../core/bench/steps';
-import { stepKey } from '../../core/bench/step-key';
 import type { Unit } from '../../core/measure/fraction';
 import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
@@ -17,11 +16,13 @@ interface StepListProps {
   readonly at: number;
   readonly onGo: (at: number) => void;
   readonly onTick: (key: string, on: boolean) => void;
+  /** a step in words */
+  readonly say: (step: Step) => string;
   readonly facts: { readonly tape: number; readonly cuts: number; readonly unit: Unit };
 }
 
 /** All steps in their order, under the kind of work they are. */
-export function StepList({ steps, done, at, onGo, onTick, facts }: StepListProps) {
+export function StepList({ steps, done, at, onGo, onTick, say, facts }: StepListProps) {
   const here = useRef<HTMLDivElement>(null);
   useEffect(() => {
     here.current?.scrollIntoView({ block: 'nearest' });
@@ -51,7 +52,7 @@ export function StepList({ steps, done, at, onGo, onTick, facts }: StepListProps
     >
       {steps.map((step, i) => {
         const head = i === 0 || groupOf(steps[i - 1] as Step) !== groupOf(step);
-        const key = stepKey(step);
+        const { key } = step;
         return (
           <Box key={key} ref={i === at ? here : undefined}>
             {head && (
@@ -80,7 +81,7 @@ export function StepList({ steps, done, at, onGo, onTick, facts }: StepListProps
                 sx={{ flex: 1, justifyContent: 'flex-start', textAlign: 'left', py: 1 }}
               >
                 <Typography variant="body2" sx={{ color: done.has(key) ? GLASS.quiet : GLASS.ink }}>
-                  {step.n}. {step.say}
+                  {step.n}. {say(step)}
                 </Typography>
               </ButtonBase>
             </Box>

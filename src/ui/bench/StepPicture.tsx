@@ -4,44 +4,44 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Context, Placement } from '../../core/spread/placement';
 import { footprint, pieceIndex } from '../../core/spread/placement';
-import { shownCut } from '../../core/art/draw-piece';
 import { num } from '../../core/art/svg';
+import { LaidFaces } from '../sticker/Face';
 import type { Cut } from '../../core/bench/cuts';
 import { worthKeeping } from '../../core/kit/offcut';
 import { pageName } from '../../core/bench/measure-from';
-import type { SpreadFile } from '../../core/format/spread-file';
+import type { Bench } from '../../core/bench/bench';
+import { whiteOutName } from '../../core/bench/say-white-out';
 import type { Step } from '../../core/bench/steps';
 import type { WhiteOut } from '../../core/bench/white-out';
 import { whiteOutPlaces } from '../../core/bench/white-out-places';
 import { handSvg, marksSvg, whiteOutSvg } from '../../core/format/spread-svg';
-import type { Kit } from '../../core/kit/kit';
+import type { Kit, Piece } from '../../core/kit/kit';
 import { isRoll, pieceKey, spokenName } from '../../core/kit/kit';
 import { sheetsOf } from '../../core/kit/sheet-layout';
 import { ruled } from '../../core/measure/fraction';
 import { bounds, right } from '../../core/measure/rect';
-import { symbolId } from '../spread/symbol-id';
+import type { CopyLook } from '../sticker/SheetView';
+import { SheetView } from '../sticker/SheetView';
+import { symbolId } from '../sticker/symbol-id';
 import { GLASS } from '../theme';
 
 /** What a step is about, pictured: the sticker on its sheet, and its place on the page as the page is by then. */
-export function StepPicture({ context, file, step }: { context: Context; file: SpreadFile; step: Step }) {
-  const placements = new Map(file.placements.map((p) => [p.id, p]));
+export function StepPicture({ context, bench, step }: { context: Context; bench: Bench; step: Step }) {
+  const placements = new Map(bench.placements.map((p) => [p.id, p]));
   const ids = step.refs.map((r) => r.replace(/^text:/, ''));
   const targets = ids.flatMap((id) => placements.get(id) ?? []);
-  if (step.do === 'cut') {
-    const cut = file.cuts[Number(step.refs[0]?.slice(4))];
-    return cut ? <CutPicture context={context} cut={cut} /> : null;
-  }
-  const white = step.do === 'white-out' ? step.refs.flatMap((r) => file.whiteOut[Number(r.slice(6))] ?? []) : [];
+  if (step.about.is === 'cut') return <CutPicture context={context} cut={step.about.cut} />;
+  const white = step.do === 'white-out' ? step.refs.flatMap((r) => bench.whiteOut[Number(r.slice(6))] ?? []) : [];
   const page = targets[0]?.page ?? white[0]?.page ?? 0;
   const before = new Set(
-    file.steps.filter((s) => s.n < step.n && (s.do === 'place' || s.do === 'stack')).flatMap((s) => s.refs),
+    bench.steps.filter((s) => s.n < step.n && (s.do === 'place' || s.do === 'stack')).flatMap((s) => s.refs),
   );
-  const laid = file.placements.filter((p) => p.page === page && (before.has(p.id) || step.do === 'write'));
+  const laid = bench.placements.filter((p) => p.page === page && (before.has(p.id) || step.do === 'write'));
   return (
     <Box sx={{ display: 'flex', gap: 4, alignItems: 'flex-start', flex: 1, minHeight: 340 }}>
       <PageSoFar
         context={context}
-        file={file}
+        bench={bench}
         page={page}
         laid={[...laid, ...(step.do === 'write' ? [] : targets)]}
         targets={targets}
@@ -62,9 +62,9 @@ export function StepPicture({ context, file, step }: { context: Context; file: S
             </tr>
           </thead>
           <tbody>
-            {whiteOutPlaces(context, white).map((p) => (
-              <tr key={p.name}>
-                <td>{p.name}</td>
+            {whiteOutPlaces(context.book, white).map((p) => (
+              <tr key={`${p.day} ${p.region}`}>
+                <td>{whiteOutName({ context }, p)}</td>
                 <td>{p.count}</td>
                 <td>{ruled(p.length, context.book.unit)}</td>
               </tr>
@@ -89,7 +89,7 @@ export function StepPicture({ context, file, step }: { context: Context; file: S
 
 interface PageProps {
   readonly context: Context;
-  readonly file: SpreadFile;
+  readonly bench: Bench;
   readonly page: number;
   readonly laid: readonly Placement[];
   readonly targets: readonly Placement[];
@@ -97,7 +97,7 @@ interface PageProps {
   readonly written: boolean;
 }
 
-function PageSoFar({ context, file, page, laid, targets, white, written }: PageProps) {
+function PageSoFar({ context, bench, page, laid, targets, white, written }: PageProps) {
   const { width, height, bindingSide } = context.book.pages[page] as Context['book']['pages'][number];
   const pieces = pieceIndex(context);
   const target = targets.length ? bounds(targets.map(footprint)) : null;
@@ -115,34 +115,18 @@ function PageSoFar({ context, file, page, laid, targets, white, written }: PageP
           dangerouslySetInnerHTML={{
             __html:
               marksSvg(context.book, page) +
-              (white.length ? '' : whiteOutSvg(file.whiteOut.filter((w) => w.page === page))),
+              (white.length ? '' : whiteOutSvg(bench.whiteOut.filter((w) => w.page === page))),
           }}
         />
-        {[...laid]
-          .sort((a, b) => a.layer - b.layer)
-          .map((p) => {
-            const piece = pieces.get(pieceKey(p));
-            if (!piece) return null;
-            const cut = shownCut(piece, p.cut);
-            return (
-              <g
-                key={p.id}
-                transform={`translate(${num(p.x)} ${num(p.y)})${p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : ''}`}
-              >
-                <svg
-                  width={p.w}
-                  height={p.h}
-                  viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`}
-                  overflow={p.cut ? 'hidden' : 'visible'}
-                >
-                  <use href={`#${symbolId(piece)}`} />
-                </svg>
-                {written && targets.includes(p) && (
-                  <g dangerouslySetInnerHTML={{ __html: handSvg(context, p, file.placements) }} />
-                )}
-              </g>
-            );
-          })}
+        <LaidFaces
+          placements={laid}
+          pieceOf={(p) => pieces.get(pieceKey(p))}
+          over={(p) =>
+            written && targets.includes(p) ? (
+              <g dangerouslySetInnerHTML={{ __html: handSvg(context, p, bench.placements) }} />
+            ) : null
+          }
+        />
         {white.map((w, i) => (
           <rect
             key={i}
@@ -219,7 +203,14 @@ function OnSheet({ context, target }: { context: Context; target: Placement }) {
   const piece = pieceIndex(context).get(pieceKey(target));
   if (!piece) return null;
   const sheet = isRoll(piece) ? undefined : sheetsOf(kit).find((s) => s.number === piece.sheet);
-  const spot = sheet?.lying.find((l) => l.piece.code === piece.code && l.copy === target.copy);
+  const lookOf = (p: Piece, copy: number): CopyLook => ({
+    free: true,
+    rest: [],
+    chosen: p.code === piece.code && copy === target.copy,
+    state: '',
+    focusable: false,
+    testId: 'on-sheet',
+  });
   return (
     <Box sx={{ width: 250, flexShrink: 0 }}>
       <svg
@@ -236,25 +227,10 @@ function OnSheet({ context, target }: { context: Context; target: Placement }) {
       <Typography color="text.secondary">
         {spokenName(kit.name)}, {sheet ? `sheet ${piece.sheet}` : 'on its roll'} · {piece.width} × {piece.height} mm
       </Typography>
-      {sheet && spot && (
-        <svg
-          viewBox={`0 0 ${sheet.width} ${sheet.height}`}
-          style={{ width: '100%', maxHeight: 300, marginTop: 12 }}
-          aria-label={`Where it lies on sheet ${sheet.number}`}
-        >
-          <rect width={sheet.width} height={sheet.height} rx="2" fill="#fff" stroke={GLASS.edge} />
-          {sheet.lying.map((l) => (
-            <rect
-              key={`${l.piece.code}-${l.copy}`}
-              x={l.x}
-              y={l.y}
-              width={l.w}
-              height={l.h}
-              rx="1"
-              fill={l === spot ? GLASS.amber : '#ECE7DA'}
-            />
-          ))}
-        </svg>
+      {sheet && (
+        <Box sx={{ mt: 1.5, '& svg': { maxHeight: 340 } }}>
+          <SheetView sheet={sheet} width="100%" lookOf={lookOf} onChoose={null} />
+        </Box>
       )}
     </Box>
   );

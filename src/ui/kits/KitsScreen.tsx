@@ -3,23 +3,22 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import IconButton from '@mui/material/IconButton';
 import InputAdornment from '@mui/material/InputAdornment';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconArrowBackUp, IconArrowForwardUp, IconSearch } from '@tabler/icons-react';
+import { IconSearch } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { spokenName } from '../../core/kit/kit';
 import { undoKits } from '../../server/kit-actions';
 import type { KitsPage } from '../../server/kits';
 import { TopBar } from '../TopBar';
+import { UndoRedo } from '../UndoRedo';
 import { Waiting } from '../Waiting';
+import { sayKitDeed } from '../../core/kit/deed';
 import { GLASS } from '../theme';
 import { useRun } from '../use-run';
 import { FactsForm } from './FactsForm';
@@ -42,22 +41,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
   const [search, setSearch] = useState('');
   const [taking, setTaking] = useState(false);
   const { chosen, history } = page;
-  useHotkeys(
-    'mod+z',
-    (e) => {
-      e.preventDefault();
-      if (history.undo) void run(undoKits({ way: 'undo' }));
-    },
-    [history],
-  );
-  useHotkeys(
-    'mod+y, mod+shift+z',
-    (e) => {
-      e.preventDefault();
-      if (history.redo) void run(undoKits({ way: 'redo' }));
-    },
-    [history],
-  );
+  const step = (way: 'undo' | 'redo') => void run(undoKits({ way }));
   const low = page.supplies.filter((s) => s.amount <= s.warnAt).length;
   const toOrder = page.orders.filter((o) => o.state === 'to order').length;
   const words = search.trim();
@@ -80,30 +64,12 @@ export function KitsScreen({ page }: { page: KitsPage }) {
           </>
         }
       >
-        <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}>
-          <span>
-            <IconButton
-              color="inherit"
-              aria-label="Undo"
-              disabled={!history.undo || busy}
-              onClick={() => run(undoKits({ way: 'undo' }))}
-            >
-              <IconArrowBackUp size={20} />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}>
-          <span>
-            <IconButton
-              color="inherit"
-              aria-label="Redo"
-              disabled={!history.redo || busy}
-              onClick={() => run(undoKits({ way: 'redo' }))}
-            >
-              <IconArrowForwardUp size={20} />
-            </IconButton>
-          </span>
-        </Tooltip>
+        <UndoRedo
+          undo={history.undo && sayKitDeed(history.undo)}
+          redo={history.redo && sayKitDeed(history.redo)}
+          onStep={step}
+          busy={busy}
+        />
         <Button color="inherit" onClick={() => setTaking(true)}>
           Take a kit in
         </Button>

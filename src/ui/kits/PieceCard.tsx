@@ -12,7 +12,7 @@ import { isStrip, traits } from '../../core/kit/kinds';
 import type { CopyStock, PieceStock, StockEvent } from '../../core/kit/stock';
 import { ruled } from '../../core/measure/fraction';
 import { changeStock, setFavorite } from '../../server/kit-actions';
-import { symbolId } from '../spread/symbol-id';
+import { symbolId } from '../sticker/symbol-id';
 import type { Run } from '../use-run';
 
 const REASONS: Readonly<Record<StockEvent['what'], string>> = {

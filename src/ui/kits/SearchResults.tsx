@@ -8,8 +8,8 @@ import type { Piece } from '../../core/kit/kit';
 import { pieceKey, spokenName } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import { searchPieces } from '../../server/kit-actions';
-import { PieceDefs } from '../spread/PieceDefs';
-import { symbolId } from '../spread/symbol-id';
+import { PieceDefs } from '../sticker/PieceDefs';
+import { symbolId } from '../sticker/symbol-id';
 
 const PAUSE = 200;
 const WIDEST = 110;

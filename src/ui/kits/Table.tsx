@@ -10,8 +10,10 @@ import { sheetsOf } from '../../core/kit/sheet-layout';
 import type { Sheet } from '../../core/kit/sheet-layout';
 import type { CopyStock, PieceStock } from '../../core/kit/stock';
 import { Swatches } from '../shelf/WeekCard';
-import { PieceDefs } from '../spread/PieceDefs';
-import { symbolId } from '../spread/symbol-id';
+import { PieceDefs } from '../sticker/PieceDefs';
+import type { CopyLook } from '../sticker/SheetView';
+import { SheetView } from '../sticker/SheetView';
+import { symbolId } from '../sticker/symbol-id';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
 import { PieceCard } from './PieceCard';
@@ -129,94 +131,33 @@ const SheetOnTable = memo(function SheetOnTable({
 }) {
   const stateOf = (piece: Piece, copy: number): CopyStock | undefined => byCode.get(piece.code)?.copies[copy - 1];
   const whole = sheet.lying.filter((l) => stateOf(l.piece, l.copy)?.state === 'whole').length;
+  const lookOf = (piece: Piece, copy: number): CopyLook => {
+    const stock = stateOf(piece, copy);
+    const where = stock?.where.length ? `: ${stock.where.join(', ')}` : '';
+    return {
+      free: stock?.state === 'whole',
+      rest: stock?.left ?? [],
+      chosen: chosen === piece.code,
+      state: stock?.state ?? '',
+      note: where,
+      spoiled: stock?.state === 'spoiled',
+      focusable: copy === 1,
+      testId: 'on-table',
+    };
+  };
   return (
     <Box sx={{ contentVisibility: 'auto' }}>
-      <Typography variant="caption" color="text.secondary">
-        Sheet {sheet.number} · {whole} of {sheet.lying.length} whole
-      </Typography>
-      <svg
+      <SheetView
+        sheet={sheet}
         width={sheet.width * SCALE}
-        height={sheet.height * SCALE}
-        viewBox={`0 0 ${sheet.width} ${sheet.height}`}
-        style={{ display: 'block' }}
-        aria-label={`Sheet ${sheet.number}`}
-      >
-        <rect
-          x=".25"
-          y=".25"
-          width={sheet.width - 0.5}
-          height={sheet.height - 0.5}
-          rx="2"
-          fill="#fff"
-          stroke={GLASS.edge}
-          strokeWidth=".5"
-        />
-        {sheet.lying.map(({ piece, copy, x, y, w, h }) => {
-          const stock = stateOf(piece, copy);
-          const free = stock?.state === 'whole';
-          return (
-            <g
-              key={`${piece.code}-${copy}`}
-              transform={`translate(${x} ${y})`}
-              role="button"
-              tabIndex={copy === 1 ? 0 : -1}
-              data-testid="on-table"
-              data-state={stock?.state}
-              aria-pressed={chosen === piece.code}
-              aria-label={`${traits(piece.kind).label} ${piece.code} ${piece.words || piece.icon || piece.motif}, ${stock?.state ?? ''}`}
-              style={{ cursor: 'pointer' }}
-              onClick={() => onChoose(piece.code)}
-              onKeyDown={(e) => {
-                if (e.key === 'Enter' || e.key === ' ') {
-                  e.preventDefault();
-                  onChoose(piece.code);
-                }
-              }}
-            >
-              <title>{`${traits(piece.kind).label} ${piece.code}, ${piece.width} × ${piece.height} mm, ${stock?.state ?? ''}${stock?.where.length ? `: ${stock.where.join(', ')}` : ''}`}</title>
-              {free ? (
-                <use href={`#${symbolId(piece)}`} />
-              ) : (
-                <rect
-                  width={w}
-                  height={h}
-                  rx="1"
-                  fill={GLASS.milk}
-                  stroke={stock?.state === 'spoiled' ? GLASS.cranberry : '#cfc8b8'}
-                  strokeWidth=".5"
-                  strokeDasharray="1.6 1.2"
-                />
-              )}
-              {stock?.left.map((r) => (
-                <svg
-                  key={`${r.x}-${r.y}`}
-                  x={r.x}
-                  y={r.y}
-                  width={r.w}
-                  height={r.h}
-                  viewBox={`${r.x} ${r.y} ${r.w} ${r.h}`}
-                  opacity=".75"
-                >
-                  <use href={`#${symbolId(piece)}`} />
-                </svg>
-              ))}
-              <rect width={w} height={h} fill="transparent" />
-              {chosen === piece.code && (
-                <rect
-                  x="-.8"
-                  y="-.8"
-                  width={w + 1.6}
-                  height={h + 1.6}
-                  rx="1.4"
-                  fill="none"
-                  stroke={GLASS.amber}
-                  strokeWidth="1.2"
-                />
-              )}
-            </g>
-          );
-        })}
-      </svg>
+        lookOf={lookOf}
+        onChoose={(piece) => onChoose(piece.code)}
+        caption={
+          <Typography variant="caption" color="text.secondary">
+            Sheet {sheet.number} · {whole} of {sheet.lying.length} whole
+          </Typography>
+        }
+      />
     </Box>
   );
 });

@@ -1,4 +1,6 @@
 'use client';
+import { sayWanted } from '../../core/arrange/counting/say-enough';
+import { sayMakeshift } from '../../core/arrange/counting/say-makeshift';
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -43,7 +45,7 @@ function AllKinds({ enough }: { enough: readonly Enough[] }) {
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(190px, 1fr))', columnGap: 2, mt: 1 }}>
       {enough.map((e) => (
         <Typography key={e.what} variant="caption" sx={{ color: e.there < e.needed ? GLASS.cranberry : GLASS.quiet }}>
-          {e.what}: {e.needed} needed, {e.there} there
+          {sayWanted(e.what)}: {e.needed} needed, {e.there} there
         </Typography>
       ))}
     </Box>
@@ -125,17 +127,28 @@ function Lacking({ enough: e, neededBy, run, busy }: { enough: Enough; neededBy:
       await run(
         saveOrder({
           id: null,
-          order: { what: e.what, count: e.needed - e.there, shop: '', days: USUAL_DAYS, neededBy, state: 'to order' },
+          order: {
+            what: sayWanted(e.what),
+            count: e.needed - e.there,
+            shop: '',
+            days: USUAL_DAYS,
+            neededBy,
+            state: 'to order',
+          },
         }),
       )
     )
       setOrdered(true);
   };
   return (
-    <Box role="group" aria-label={e.what} sx={{ mt: 1.25, pl: 1.5, borderLeft: `3px solid ${GLASS.cranberry}` }}>
+    <Box
+      role="group"
+      aria-label={sayWanted(e.what)}
+      sx={{ mt: 1.25, pl: 1.5, borderLeft: `3px solid ${GLASS.cranberry}` }}
+    >
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Typography variant="body2" sx={{ fontWeight: 600 }}>
-          {e.what}: {e.there} of {e.needed}
+          {sayWanted(e.what)}: {e.there} of {e.needed}
         </Typography>
         <Button size="small" disabled={busy || ordered} onClick={order} sx={{ py: 0 }}>
           {ordered ? 'on the order list' : `Put ${e.needed - e.there} on the order list`}
@@ -160,7 +173,7 @@ function Lacking({ enough: e, neededBy, run, busy }: { enough: Enough; neededBy:
       ))}
       {e.makeshift && (
         <Typography variant="caption" component="p" color="text.secondary">
-          or {e.makeshift}
+          or {sayMakeshift(e.makeshift)}
         </Typography>
       )}
     </Box>

@@ -41,11 +41,11 @@ export function Learned({ likes, run, busy }: { likes: readonly Like[]; run: Run
       {likes.length === 0 && <Typography color="text.secondary">Nothing yet.</Typography>}
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(270px, 1fr))', gap: 1 }}>
         {likes.map((l) => {
-          const [kit, code] = [l.piece.slice(0, l.piece.indexOf('/')), l.piece.slice(l.piece.indexOf('/') + 1)];
+          const { kit, code } = l;
           const liked = l.weight > 0;
           return (
             <Box
-              key={l.piece}
+              key={`${kit}/${code}`}
               sx={{ display: 'flex', alignItems: 'center', gap: 1, opacity: l.off ? 0.55 : 1 }}
               data-testid="like"
             >
@@ -75,7 +75,7 @@ export function Learned({ likes, run, busy }: { likes: readonly Like[]; run: Run
                 checked={!l.off}
                 disabled={busy}
                 onChange={(e) => {
-                  void run(heedLike({ piece: l.piece, off: !e.target.checked }));
+                  void run(heedLike({ kit, code, off: !e.target.checked }));
                 }}
                 slotProps={{ input: { 'aria-label': `Heed it for ${code}, ${spokenName(kit)}` } }}
               />

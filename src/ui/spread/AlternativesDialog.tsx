@@ -14,14 +14,13 @@ import { useEffect, useState } from 'react';
 import type { Alternative } from '../../core/compare/alternatives';
 import type { Context } from '../../core/spread/placement';
 import { pieceIndex } from '../../core/spread/placement';
-import { shownCut } from '../../core/art/draw-piece';
 import { num } from '../../core/art/svg';
 import { marksSvg } from '../../core/format/spread-svg';
 import { pieceKey } from '../../core/kit/kit';
 import { longDay, shortDay } from '../../core/week/day-names';
+import { LaidFaces } from '../sticker/Face';
 import { GLASS } from '../theme';
 import { useSpread } from './store';
-import { symbolId } from './symbol-id';
 
 /** Three ways to lay the week out, side by side: choose one, or take each day from the one where it is best. */
 export function AlternativesDialog({ onClose }: { onClose: () => void }) {
@@ -157,29 +156,10 @@ function Picture({ context, alternative }: { context: Context; alternative: Alte
         <g key={i} transform={`translate(${num(offsets[i] ?? 0)} 0)`}>
           <rect width={page.width} height={page.height} fill={GLASS.paper} />
           <g dangerouslySetInnerHTML={{ __html: marksSvg(context.book, i) }} opacity={0.5} />
-          {[...alternative.placements]
-            .filter((p) => p.page === i)
-            .sort((a, b) => a.layer - b.layer)
-            .map((p) => {
-              const piece = pieces.get(pieceKey(p));
-              if (!piece) return null;
-              const cut = shownCut(piece, p.cut);
-              return (
-                <g
-                  key={p.id}
-                  transform={`translate(${num(p.x)} ${num(p.y)})${p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : ''}`}
-                >
-                  <svg
-                    width={p.w}
-                    height={p.h}
-                    viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`}
-                    overflow={p.cut ? 'hidden' : 'visible'}
-                  >
-                    <use href={`#${symbolId(piece)}`} />
-                  </svg>
-                </g>
-              );
-            })}
+          <LaidFaces
+            placements={alternative.placements.filter((p) => p.page === i)}
+            pieceOf={(p) => pieces.get(pieceKey(p))}
+          />
         </g>
       ))}
     </svg>

@@ -1,11 +1,8 @@
 'use client';
 
 import type { KeyboardEvent, PointerEvent } from 'react';
-import { memo, useMemo, useRef } from 'react';
+import { memo, useCallback, useMemo, useRef } from 'react';
 import type { Placement } from '../../core/spread/placement';
-import { footprint } from '../../core/spread/placement';
-import { shownCut } from '../../core/art/draw-piece';
-import { outline } from '../../core/art/outlines';
 import { num } from '../../core/art/svg';
 import { movePiece } from '../../core/edit/move';
 import { snap } from '../../core/edit/snap';
@@ -13,13 +10,14 @@ import type { Spot } from '../../core/edit/spots';
 import { placeAt, spotsFor } from '../../core/edit/spots';
 import { stackOf } from '../../core/edit/stack';
 import { handSvg, marksSvg, placesSvg, whiteOutSvg } from '../../core/format/spread-svg';
-import { nameOf } from '../../core/edit/name';
+import { sayThing, thingOf } from '../../core/edit/thing';
+import { laidSticker } from '../../core/format/laid-sticker';
 import type { Piece } from '../../core/kit/kit';
 import { GLASS } from '../theme';
 import { useReview } from './review-context';
 import type { StepName } from './store';
-import { pagesShown, useSpread } from './store';
-import { symbolId } from './symbol-id';
+import { Face } from '../sticker/Face';
+import { pagesShown, useSpread, useSpreadStore } from './store';
 import { Studs } from './Studs';
 
 const ROLES: Readonly<Partial<Record<StepName, readonly Placement['role'][]>>> = {
@@ -64,28 +62,23 @@ export function Board() {
   const shown = pagesShown(pages.length, zoom);
   const box = [offsets[shown[0] ?? 0] ?? 0, shown.reduce((sum, i) => sum + (pages[i]?.width ?? 0), 0)];
 
-  const toMm = (e: PointerEvent): { x: number; y: number } => {
-    const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(svg.current?.getScreenCTM()?.inverse());
-    return { x: at.x, y: at.y };
-  };
-  const begin = (e: PointerEvent, p: Placement) => {
-    if (e.button !== 0 || picked) return;
-    e.preventDefault();
-    select(p.id);
-    (e.currentTarget as SVGGElement).focus({ preventScroll: true });
-    const stack = stackOf(placements, p.id);
-    if (stack.some((q) => q.locked)) return;
-    drag.current = {
-      id: p.id,
-      ids: new Set(stack.map((q) => q.id)),
-      page: p.page,
-      ...toMm(e),
-      dx: 0,
-      dy: 0,
-      moved: false,
-    };
-    svg.current?.setPointerCapture(e.pointerId);
-  };
+  // asked of the store at the moment of the gesture, so that it is the same function at each drawing
+  const store = useSpreadStore();
+  const begin = useCallback(
+    (e: PointerEvent, p: Placement) => {
+      const now = store.getState();
+      if (e.button !== 0 || now.picked) return;
+      e.preventDefault();
+      now.select(p.id);
+      (e.currentTarget as SVGGElement).focus({ preventScroll: true });
+      const stack = stackOf(now.placements, p.id);
+      if (stack.some((q) => q.locked)) return;
+      const ids = new Set(stack.map((q) => q.id));
+      drag.current = { id: p.id, ids, page: p.page, ...mmAt(svg.current, e), dx: 0, dy: 0, moved: false };
+      svg.current?.setPointerCapture(e.pointerId);
+    },
+    [store],
+  );
   const shift = (x: number, y: number) =>
     drag.current?.ids.forEach((id) =>
       svg.current?.querySelector<SVGGElement>(`[data-drag="${id}"]`)?.setAttribute('transform', `translate(${x} ${y})`),
@@ -93,7 +86,7 @@ export function Board() {
   const move = (e: PointerEvent) => {
     const d = drag.current;
     if (!d) return;
-    const at = toMm(e);
+    const at = mmAt(svg.current, e);
     [d.dx, d.dy] = [at.x - d.x, at.y - d.y];
     d.moved ||= Math.hypot(d.dx, d.dy) > 0.8;
     if (d.moved) shift(d.dx, d.dy);
@@ -182,8 +175,7 @@ export function Board() {
                 key={p.id}
                 placement={p}
                 written={handSvg(context, p, placements)}
-                name={nameOf(context, p)}
-                symbol={symbolId(p)}
+                name={sayThing(thingOf(context, p))}
                 whole={view.pieceOf(p)}
                 chosen={p.id === selected}
                 fresh={changed.includes(p.id)}
@@ -255,11 +247,16 @@ export function Board() {
   );
 }
 
+/** Where a pointer is, in mm of the drawing. */
+function mmAt(svg: SVGSVGElement | null, e: PointerEvent): { x: number; y: number } {
+  const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(svg?.getScreenCTM()?.inverse());
+  return { x: at.x, y: at.y };
+}
+
 interface LaidProps {
   readonly placement: Placement;
   readonly written: string;
   readonly name: string;
-  readonly symbol: string;
   readonly whole: Piece | undefined;
   readonly chosen: boolean;
   /** the last repair laid or moved it */
@@ -275,7 +272,6 @@ const Laid = memo(function Laid({
   placement: p,
   written,
   name,
-  symbol,
   whole,
   chosen,
   fresh,
@@ -285,10 +281,8 @@ const Laid = memo(function Laid({
   onChoose,
 }: LaidProps) {
   if (!whole) return null;
-  const cut = shownCut(whole, p.cut);
-  const flat = whole.shape !== 'free' && whole.kind !== 'banner';
-  const f = footprint(p);
-  const place = `translate(${num(p.x)} ${num(p.y)})${p.turn ? ` rotate(${num(p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})` : ''}`;
+  const laid = laidSticker(whole, p);
+  const f = laid.footprint;
   return (
     <g data-drag={p.id} opacity={pale ? 0.22 : 1}>
       <g
@@ -300,28 +294,20 @@ const Laid = memo(function Laid({
         tabIndex={tab ? 0 : -1}
         aria-label={`${name}${p.locked ? ', locked' : ''}`}
         aria-pressed={chosen}
-        transform={place}
+        transform={laid.transform}
         style={{ cursor: p.locked ? 'default' : 'grab', outline: 'none' }}
         onPointerDown={(e) => onBegin(e, p)}
         onFocus={() => onChoose(p.id)}
       >
-        {flat && (
+        {laid.shadow && (
           <path
-            d={outline(p.cut ? 'rect' : whole.shape, p.w, p.h)}
+            d={laid.shadow}
             transform="translate(.3 .45)"
             fill="#3b2f1e"
             opacity={whole.kind === 'washi' || whole.kind === 'bottom-washi' ? 0.04 : 0.13}
           />
         )}
-        <svg
-          width={p.w}
-          height={p.h}
-          viewBox={`${num(cut.x)} ${num(cut.y)} ${num(cut.w)} ${num(cut.h)}`}
-          overflow={p.cut ? 'hidden' : 'visible'}
-          aria-hidden
-        >
-          <use href={`#${symbol}`} />
-        </svg>
+        <Face piece={whole} placement={p} laid={laid} />
         <rect width={p.w} height={p.h} fill="transparent" />
         {p.locked && (
           <g transform={`translate(${num(p.w - 3.4)} .6)`}>
@@ -335,7 +321,7 @@ const Laid = memo(function Laid({
           </g>
         )}
       </g>
-      <g transform={place} pointerEvents="none" aria-hidden dangerouslySetInnerHTML={{ __html: written }} />
+      <g transform={laid.transform} pointerEvents="none" aria-hidden dangerouslySetInnerHTML={{ __html: written }} />
       {fresh && (
         <rect
           x={f.x - 0.7}

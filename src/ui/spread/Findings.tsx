@@ -9,10 +9,13 @@ import { useEffect, useState } from 'react';
 import type { Remedy } from '../../core/remedy/remedy';
 import { RULES } from '../../core/review/registry';
 import type { Finding, Severity } from '../../core/review/finding';
+import { sayRemedy } from '../../core/remedy/say';
+import { sayFinding } from '../../core/review/say';
 import { findingKey } from '../../core/review/wave';
 import { GLASS } from '../theme';
-import { stepOf, useReview } from './review-context';
+import { stepOf, useReview, useVoice } from './review-context';
 import { useSpread } from './store';
+import { stopped } from './store/messages';
 
 const COLORS: Readonly<Record<Severity, string>> = { stop: GLASS.cranberry, fix: GLASS.amber, look: GLASS.cobalt };
 const SAID: Readonly<Record<Severity, string>> = { stop: 'would not work', fix: 'would show', look: 'good to know' };
@@ -24,6 +27,7 @@ export function Findings() {
   const show = useSpread((s) => s.show);
   const step = useSpread((s) => s.step);
   const wave = useSpread((s) => s.wave);
+  const voice = useVoice();
   const [all, setAll] = useState(false);
   const list = step && step !== 'Week' ? findings.filter((f) => stepOf(f) === step) : findings;
   return (
@@ -37,6 +41,7 @@ export function Findings() {
         </Typography>
       )}
       {list.map((f, i) => {
+        const said = sayFinding(f, voice);
         const chosen = shown !== null && findingKey(shown) === findingKey(f);
         return (
           <Box
@@ -64,10 +69,10 @@ export function Findings() {
                 {SAID[f.severity]} · <span title={RULES.find((r) => r.code === f.rule)?.title}>{f.rule}</span>
               </Typography>
               <Typography variant="body2" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>
-                {f.message}
+                {said.message}
               </Typography>
               <Typography variant="body2" color="text.secondary" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>
-                {f.remedy}
+                {said.remedy}
               </Typography>
             </ButtonBase>
             {chosen && <Remedies key={findingKey(f)} finding={f} />}
@@ -86,7 +91,7 @@ export function Findings() {
             sx={{ px: 1.25, py: 0.75, borderRadius: 2, border: `1px dashed ${GLASS.edge}`, flexShrink: 0 }}
           >
             <Typography variant="body2" color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>
-              {f.rule}: {f.message}
+              {f.rule}: {sayFinding(f, voice).message}
             </Typography>
             <Button size="small" onClick={() => wave(findingKey(f), false)}>
               Say it again
@@ -102,12 +107,14 @@ function Remedies({ finding }: { finding: Finding }) {
   const remediesOf = useSpread((s) => s.remediesOf);
   const apply = useSpread((s) => s.remedy);
   const wave = useSpread((s) => s.wave);
+  const voice = useVoice();
   const [remedies, setRemedies] = useState<readonly Remedy[] | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
   useEffect(() => {
     let current = true;
     remediesOf(finding)
       .then((r) => current && setRemedies(r))
-      .catch(() => current && setRemedies([]));
+      .catch((error: unknown) => current && setTrouble(stopped('The trying', error)));
     return () => {
       current = false;
     };
@@ -117,14 +124,19 @@ function Remedies({ finding }: { finding: Finding }) {
       sx={{ px: 1.25, pb: 1.25, display: 'flex', flexDirection: 'column', gap: 0.5, alignItems: 'flex-start' }}
       data-testid="remedies"
     >
-      {remedies === null && (
+      {trouble && (
+        <Typography variant="caption" color="error" role="alert">
+          {trouble}
+        </Typography>
+      )}
+      {remedies === null && !trouble && (
         <Typography variant="caption" color="text.secondary" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
           <CircularProgress size={12} /> trying what would help…
         </Typography>
       )}
       {remedies?.map((r) => (
         <Button
-          key={r.label}
+          key={sayRemedy(r.deed, voice)}
           size="small"
           variant="outlined"
           data-testid="remedy"
@@ -138,7 +150,7 @@ function Remedies({ finding }: { finding: Finding }) {
             overflowWrap: 'anywhere',
           }}
         >
-          {r.label}
+          {sayRemedy(r.deed, voice)}
         </Button>
       ))}
       {remedies?.length === 0 && (

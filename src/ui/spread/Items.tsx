@@ -14,7 +14,8 @@ import type { Demand } from '../../core/week/demand';
 import { spokenTime } from '../../core/week/demand';
 import { longDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
-import { useReview } from './review-context';
+import { sayReason } from '../../core/review/say-missing';
+import { useReview, useVoice } from './review-context';
 import { useSpread } from './store';
 
 /** The week's items, those without a place first; one that has a place leads to it. */
@@ -34,7 +35,12 @@ export function Items() {
   const without = shown.filter((d) => !view.carriers.has(d.key));
   const open = without.filter((d) => isPlannedAhead(d, view.context));
   const later = without.filter((d) => !isPlannedAhead(d, view.context));
-  const reasons = new Map(view.unplaced.map((u) => [u.demand.key, u]));
+  const voice = useVoice();
+  const missing = new Map(view.unplaced.map((u) => [u.demand.key, u]));
+  const reasonOf = (key: string): string => {
+    const m = missing.get(key);
+    return m ? sayReason(m, voice) : '';
+  };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
       <TextField
@@ -72,7 +78,7 @@ export function Items() {
                 <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
                 {view.placements.length > 0 && (
                   <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.25 }}>
-                    {reasons.get(d.key)?.reason}
+                    {reasonOf(d.key)}
                   </Typography>
                 )}
                 {view.placements.length > 0 && d.kind !== 'band' && (

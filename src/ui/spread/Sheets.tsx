@@ -20,7 +20,9 @@ import { subtract } from '../../core/measure/rect';
 import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
 import { useSpread } from './store';
-import { symbolId } from './symbol-id';
+import type { CopyLook } from '../sticker/SheetView';
+import { SheetView } from '../sticker/SheetView';
+import { symbolId } from '../sticker/symbol-id';
 
 /** The kit's sheets as they lie on the table, true to scale beside each other; a used sticker leaves its gap. */
 export function Sheets() {
@@ -90,7 +92,14 @@ export function Sheets() {
           </Typography>
         )}
         {sheets.map((sheet) => (
-          <SheetView key={sheet.number} sheet={sheet} widest={widest} ledger={ledger} picked={picked} onPick={choose} />
+          <SpreadSheet
+            key={sheet.number}
+            sheet={sheet}
+            widest={widest}
+            ledger={ledger}
+            picked={picked}
+            onPick={choose}
+          />
         ))}
         {shown.pieces.filter(isRoll).map((p) => (
           <Roll
@@ -115,7 +124,7 @@ function matches(p: Piece, search: string): boolean {
   return words.every((w) => text.includes(w));
 }
 
-const SheetView = memo(function SheetView({
+const SpreadSheet = memo(function SpreadSheet({
   sheet,
   widest,
   ledger,
@@ -129,81 +138,40 @@ const SheetView = memo(function SheetView({
   onPick: (p: Piece) => void;
 }) {
   const gone = sheet.lying.filter((l) => ledger.partsOf(l.piece, l.copy).length > 0).length;
+  const lookOf = (piece: Piece, copy: number): CopyLook => {
+    const parts = ledger.partsOf(piece, copy);
+    const free = parts.length === 0;
+    return {
+      free,
+      rest: free ? [] : subtract(wholeOf(piece), parts).filter((r) => r.w > SEEN && r.h > SEEN),
+      chosen: picked === piece && free,
+      state: free ? '' : 'used',
+      focusable: free && copy === firstFree(piece, ledger),
+      testId: free ? 'free-sticker' : 'gap',
+    };
+  };
+  const pick = (piece: Piece) => {
+    if (firstFree(piece, ledger)) onPick(piece);
+  };
   return (
     <Box sx={{ contentVisibility: 'auto' }}>
-      <Typography variant="caption" color="text.secondary">
-        Sheet {sheet.number} · {sheet.lying.length - gone} of {sheet.lying.length} left
-      </Typography>
-      <svg
-        viewBox={`0 0 ${sheet.width} ${sheet.height}`}
-        style={{ width: `${(sheet.width / widest) * 100}%`, display: 'block' }}
-        aria-label={`Sheet ${sheet.number}`}
-      >
-        <rect width={sheet.width} height={sheet.height} rx="2" fill="#fff" stroke={GLASS.edge} strokeWidth=".5" />
-        {sheet.lying.map(({ piece, copy, x, y, w, h }) => {
-          const parts = ledger.partsOf(piece, copy);
-          const rest = parts.length ? subtract(wholeOf(piece), parts).filter((r) => r.w > 3 && r.h > 3) : null;
-          const free = parts.length === 0;
-          return (
-            <g
-              key={`${piece.code}-${copy}`}
-              transform={`translate(${x} ${y})`}
-              role="button"
-              tabIndex={free && copy === firstFree(piece, ledger) ? 0 : -1}
-              aria-label={`${traits(piece.kind).label} ${piece.code} ${piece.words || piece.icon || piece.motif}${free ? '' : ', used'}`}
-              aria-pressed={picked === piece}
-              aria-disabled={!free && !rest?.length}
-              data-testid={free ? 'free-sticker' : 'gap'}
-              style={{ cursor: free ? 'pointer' : 'default', outline: 'none' }}
-              onClick={() => free && onPick(piece)}
-              onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && free && (e.preventDefault(), onPick(piece))}
-            >
-              <title>{`${traits(piece.kind).label} ${piece.code}, ${piece.width} × ${piece.height} mm`}</title>
-              {!free && (
-                <rect
-                  width={w}
-                  height={h}
-                  rx="1"
-                  fill={GLASS.milk}
-                  stroke="#cfc8b8"
-                  strokeWidth=".5"
-                  strokeDasharray="1.6 1.2"
-                />
-              )}
-              {free && <use href={`#${symbolId(piece)}`} />}
-              {rest?.map((r) => (
-                <svg
-                  key={`${r.x}-${r.y}`}
-                  x={r.x}
-                  y={r.y}
-                  width={r.w}
-                  height={r.h}
-                  viewBox={`${r.x} ${r.y} ${r.w} ${r.h}`}
-                  opacity=".75"
-                >
-                  <use href={`#${symbolId(piece)}`} />
-                </svg>
-              ))}
-              <rect width={w} height={h} fill="transparent" />
-              {picked === piece && free && (
-                <rect
-                  x="-1"
-                  y="-1"
-                  width={w + 2}
-                  height={h + 2}
-                  rx="1.5"
-                  fill="none"
-                  stroke={GLASS.amber}
-                  strokeWidth="1.6"
-                />
-              )}
-            </g>
-          );
-        })}
-      </svg>
+      <SheetView
+        sheet={sheet}
+        width={`${(sheet.width / widest) * 100}%`}
+        lookOf={lookOf}
+        onChoose={pick}
+        caption={
+          <Typography variant="caption" color="text.secondary">
+            Sheet {sheet.number} · {sheet.lying.length - gone} of {sheet.lying.length} left
+          </Typography>
+        }
+      />
     </Box>
   );
 });
+
+/** What is left of a cut sticker is shown when it is longer and wider than this, mm. */
+const SEEN = 3;
 
 function firstFree(piece: Piece, ledger: Ledger): number {
   for (let copy = 1; copy <= piece.count; copy++) if (ledger.partsOf(piece, copy).length === 0) return copy;

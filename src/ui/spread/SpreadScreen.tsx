@@ -15,7 +15,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconArrowBackUp, IconArrowForwardUp, IconKeyboard } from '@tabler/icons-react';
+import { IconKeyboard } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -25,15 +25,17 @@ import { review, viewOf, withoutPlace } from '../../core/review/review';
 import { parted } from '../../core/review/wave';
 import { scoreOf } from '../../core/review/score';
 import { spokenWeek } from '../../core/week/day-names';
+import { sayDeed } from '../../core/edit/say-deed';
 import { dropSpread } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
 import { GLASS } from '../theme';
 import { TopBar } from '../TopBar';
+import { UndoRedo } from '../UndoRedo';
 import { Board } from './Board';
 import { Findings } from './Findings';
 import { Items } from './Items';
 import { Rail } from './Rail';
-import { ReviewContext } from './review-context';
+import { ReviewContext, useVoice } from './review-context';
 import { Sheets } from './Sheets';
 import { SpreadStoreContext, createSpreadStore, pagesShown, useSpread } from './store';
 import { Tray } from './Tray';
@@ -45,7 +47,7 @@ const AlternativesDialog = dynamic(() => import('./AlternativesDialog').then((m)
 const MannerDialog = dynamic(() => import('./MannerDialog').then((m) => m.MannerDialog), { ssr: false });
 
 /** Drawn in the browser only: sending every sticker's drawing with the page would triple its weight. */
-const PieceDefs = dynamic(() => import('./PieceDefs').then((m) => m.PieceDefs), { ssr: false });
+const PieceDefs = dynamic(() => import('../sticker/PieceDefs').then((m) => m.PieceDefs), { ssr: false });
 
 /** The heart: the open book between the kit's sheets and the week's items. */
 export function SpreadScreen({ spread }: { spread: SpreadData }) {
@@ -250,6 +252,7 @@ function Head({ score }: { score: number | null }) {
     setAsking(false);
   };
   const [keys, setKeys] = useState(false);
+  const voice = useVoice();
   return (
     <TopBar
       title={
@@ -275,20 +278,11 @@ function Head({ score }: { score: number | null }) {
           <IconKeyboard size={20} />
         </IconButton>
       </Tooltip>
-      <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}>
-        <span>
-          <IconButton color="inherit" aria-label="Undo" disabled={!history.undo} onClick={() => travel('undo')}>
-            <IconArrowBackUp size={20} />
-          </IconButton>
-        </span>
-      </Tooltip>
-      <Tooltip title={history.redo ? `Redo: ${history.redo}` : 'Nothing to redo'}>
-        <span>
-          <IconButton color="inherit" aria-label="Redo" disabled={!history.redo} onClick={() => travel('redo')}>
-            <IconArrowForwardUp size={20} />
-          </IconButton>
-        </span>
-      </Tooltip>
+      <UndoRedo
+        undo={history.undo && sayDeed(history.undo, voice)}
+        redo={history.redo && sayDeed(history.redo, voice)}
+        onStep={travel}
+      />
       <Button color="inherit" onClick={() => setAsking(true)} disabled={!!busy}>
         Begin anew
       </Button>

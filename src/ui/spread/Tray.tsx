@@ -21,7 +21,7 @@ import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
 import { useReview } from './review-context';
 import { useSpread } from './store';
-import { symbolId } from './symbol-id';
+import { symbolId } from '../sticker/symbol-id';
 
 const Balance = dynamic(() => import('./Balance').then((m) => m.Balance), { ssr: false });
 

@@ -1,6 +1,8 @@
 'use client';
 
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useMemo } from 'react';
+import type { Voice } from '../../core/spread/voice';
+import { voiceOf } from '../../core/spread/voice';
 import type { Finding, View } from '../../core/review/finding';
 import type { StepName } from './store';
 
@@ -9,6 +11,12 @@ export interface Reviewed {
   readonly findings: readonly Finding[];
   /** those that their owner wants so */
   readonly waved: readonly Finding[];
+}
+
+/** How the spread's data is put into words here. */
+export function useVoice(): Voice {
+  const { view } = useReview();
+  return useMemo(() => voiceOf(view.context, view.placements), [view]);
 }
 
 export const ReviewContext = createContext<Reviewed | null>(null);

@@ -27,25 +27,9 @@ const WAYS: Readonly<Record<string, readonly [number, number]>> = {
 
 /** The keyboard for the spread screen. */
 export function useKeys(): void {
-  const { context, placements, selected, select, pick, show, edit, nudge, travel, arrange } = useSpread((s) => s);
+  const { context, placements, selected, select, pick, show, edit, nudge, arrange } = useSpread((s) => s);
   const chosen = placements.find((p) => p.id === selected);
   const order = [...placements].sort((a, b) => a.page - b.page || a.x - b.x || a.y - b.y || a.layer - b.layer);
-  useHotkeys(
-    'mod+z',
-    (e) => {
-      e.preventDefault();
-      travel('undo');
-    },
-    [travel],
-  );
-  useHotkeys(
-    'mod+y, mod+shift+z',
-    (e) => {
-      e.preventDefault();
-      travel('redo');
-    },
-    [travel],
-  );
   useHotkeys(
     'escape',
     () => {

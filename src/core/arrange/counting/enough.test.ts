@@ -1,5 +1,7 @@
 import { demoContext, demoKit, kitOf, piece, weekWith, demand } from '../../../../tests/fixtures';
+import type { Wanted } from './enough';
 import { isItEnough } from './enough';
+import { sayMakeshift } from './say-makeshift';
 import type { Context } from '../../spread/placement';
 
 const of = (context: Context, what: string) => isItEnough(context).find((e) => e.what === what);
@@ -22,12 +24,12 @@ it('counts kind by kind, what lacks first', () => {
       ...[1, 2, 3].map((n) => demand({ uid: `l${n}`, list: 'to buy' })),
     ),
   };
-  expect(of(context, 'date covers')).toMatchObject({ needed: 7, there: 5 });
-  expect(of(context, 'full boxes')).toMatchObject({ needed: 7, there: 8, substitutes: [], makeshift: null });
-  expect(of(context, 'bases for single items')).toMatchObject({ needed: 2, there: 3 });
-  expect(of(context, 'rows of checklists')).toMatchObject({ needed: 3, there: 6 });
-  expect(of(context, 'headers')).toMatchObject({ needed: 7, there: 0 });
-  expect(of(context, 'headers')!.substitutes.length + (of(context, 'headers')!.makeshift ? 1 : 0)).toBeGreaterThan(0);
+  expect(of(context, 'date-cover')).toMatchObject({ needed: 7, there: 5 });
+  expect(of(context, 'full-box')).toMatchObject({ needed: 7, there: 8, substitutes: [], makeshift: null });
+  expect(of(context, 'bases')).toMatchObject({ needed: 2, there: 3 });
+  expect(of(context, 'rows')).toMatchObject({ needed: 3, there: 6 });
+  expect(of(context, 'header')).toMatchObject({ needed: 7, there: 0 });
+  expect(of(context, 'header')!.substitutes.length + (of(context, 'header')!.makeshift ? 1 : 0)).toBeGreaterThan(0);
   const lacks = isItEnough(context).map((e) => e.there < e.needed);
   expect([...lacks].sort((a, b) => Number(b) - Number(a))).toEqual(lacks);
 });
@@ -35,8 +37,8 @@ it('counts kind by kind, what lacks first', () => {
 it('knows what other weeks have taken, and what earlier planned ones will', () => {
   const kit = kitOf(piece({ code: 'B', kind: 'full-box', count: 8 }));
   const context = { ...base, kit, stash: [], usedElsewhere: [{ kit: 'test', code: 'B', copy: 1, cut: null }] };
-  expect(of(context, 'full boxes')).toMatchObject({ there: 7 });
-  expect(isItEnough(context, new Map([['full boxes', 3]])).find((e) => e.what === 'full boxes')).toMatchObject({
+  expect(of(context, 'full-box')).toMatchObject({ there: 7 });
+  expect(isItEnough(context, new Map([['full-box' as const, 3]])).find((e) => e.what === 'full-box')).toMatchObject({
     there: 4,
   });
 });
@@ -48,7 +50,9 @@ it('says what can be made: covers and headers from washi, a tracker from a list'
     piece({ code: 'L', kind: 'checklist', count: 2, rows: 7, height: 48.3 }),
   );
   const context = { ...base, kit, stash: [] };
-  expect(of(context, 'headers')?.makeshift).toBe('cut headers of 38.1 mm from the washi thin');
-  expect(of(context, 'date covers')?.makeshift).toBe('cut covers of 38.1 mm from the washi wide');
-  expect(of(context, 'week trackers')?.makeshift).toBe('make one from the list L: a row for each day');
+  const said = (what: Wanted) => sayMakeshift(of(context, what)!.makeshift!);
+  expect(of(context, 'header')?.makeshift).toEqual({ of: 'header', from: 'thin' });
+  expect(said('header')).toBe('cut headers of 38.1 mm from the washi thin');
+  expect(said('date-cover')).toBe('cut covers of 38.1 mm from the washi wide');
+  expect(said('week-tracker')).toBe('make one from the list L: a row for each day');
 });

@@ -1,26 +1,28 @@
+import { atHand } from '../../spread/at-hand';
+import type { Makeshift } from './makeshift-ways';
+import { makeshiftFor } from './makeshift-ways';
 import type { Kind } from '../../kit/kinds';
-import { isStrip, traits } from '../../kit/kinds';
+import { traits } from '../../kit/kinds';
 import type { Kit, Piece } from '../../kit/kit';
-import { isRoll } from '../../kit/kit';
-import { Ledger } from '../../kit/ledger';
 import type { Substitute } from '../../kit/substitutes';
 import { lookOf, substitutesFor } from '../../kit/substitutes';
-import { piecesOf } from '../../spread/choose';
-import { Draft } from '../../spread/draft';
 import type { Need } from './needs';
 import { frameNeeds, weekNeeds } from './needs';
 import type { Context } from '../../spread/placement';
 
+/** What a week wants: pieces of a kind, rows of lists, bases of any kind, numbers of its days. */
+export type Wanted = Kind | 'rows' | 'bases' | 'numbers';
+
 /** One kind that a week wants: needed against there, and what helps where it lacks (handbook K1, K2). */
 export interface Enough {
-  readonly what: string;
+  readonly what: Wanted;
   readonly kind: Kind;
   readonly needed: number;
   /** untouched in the kit; of lists their rows */
   readonly there: number;
   readonly substitutes: readonly Substitute[];
-  /** how to make one from something else; null where nothing serves */
-  readonly makeshift: string | null;
+  /** what one can be made of; null where nothing serves */
+  readonly makeshift: Makeshift | null;
 }
 
 const MOST_SUBSTITUTES = 3;
@@ -45,15 +47,15 @@ const USUAL: Partial<Record<Kind, readonly [number, number]>> = {
  */
 export function isItEnough(
   context: Context,
-  spent: ReadonlyMap<string, number> = new Map(),
+  spent: ReadonlyMap<Wanted, number> = new Map(),
   soon: ReadonlySet<string> = new Set(),
 ): Enough[] {
-  const ledger = context.usedElsewhere.length ? Draft.begin(context, []).ledger : Ledger.empty();
+  const ledger = atHand(context);
   const own = context.kit.pieces;
   const others = byKind(context.stash);
   const foreign = (k: Kind): Piece[] => (others.get(k) ?? []).filter((p) => ledger.untouched(p) > 0);
   const look = lookOf(context.kit);
-  const line = (what: string, kind: Kind, needed: number, there: number): Enough => {
+  const line = (what: Wanted, kind: Kind, needed: number, there: number): Enough => {
     const left = Math.max(0, there - (spent.get(what) ?? 0));
     if (left >= needed) return { what, kind, needed, there: left, substitutes: [], makeshift: null };
     const [width, height] = USUAL[kind] ?? [38.1, 12];
@@ -75,25 +77,20 @@ export function isItEnough(
   const untouched = (pieces: readonly Piece[]): number =>
     pieces.reduce((n, p) => n + Math.max(0, ledger.untouched(p)), 0);
   const counted = (n: Need): Enough =>
-    line(
-      traits(n.kind).plural,
-      n.kind,
-      n.needed,
-      untouched(own.filter((p) => p.kind === n.kind && (n.fits?.(p) ?? true))),
-    );
+    line(n.kind, n.kind, n.needed, untouched(own.filter((p) => p.kind === n.kind && (n.fits?.(p) ?? true))));
   const { rows, bases, sections } = weekNeeds(context);
   const numbers = context.week.days.map((d) => String(Number(d.slice(8))));
   const dots = own.filter((p) => p.kind === 'date-dot');
   return [
     ...[...frameNeeds(context), ...sections].filter((n) => n.needed > 0).map(counted),
     line(
-      'rows of checklists',
+      'rows',
       'checklist',
       rows,
       own.filter((p) => p.kind === 'checklist').reduce((n, p) => n + p.rows * Math.max(0, ledger.untouched(p)), 0),
     ),
     line(
-      'bases for single items',
+      'bases',
       'quarter-box',
       bases,
       untouched(own.filter((p) => traits(p.kind).carriesItem && p.writable !== 'no')),
@@ -101,7 +98,7 @@ export function isItEnough(
     ...(dots.length
       ? [
           line(
-            'date dots of these days',
+            'numbers',
             'date-dot',
             7,
             numbers.filter((n) => dots.some((p) => p.words.trim() === n && ledger.untouched(p) > 0)).length,
@@ -127,43 +124,4 @@ function byKind(stash: readonly Kit[]): ReadonlyMap<Kind, readonly Piece[]> {
   }
   kinds.set(stash, sorted);
   return sorted;
-}
-
-/** The same for a week's kit and stash as they are. */
-export const makeshiftIn = (context: Context, kind: Kind, ledger: Ledger): string | null =>
-  makeshiftFor(kind, (k) => piecesOf(context, k).filter((p) => ledger.untouched(p) > 0 || isStrip(k)), ledger);
-
-/** What can be made of something else (handbook K2, 3). Common practice. */
-function makeshiftFor(kind: Kind, of: (k: Kind) => readonly Piece[], ledger: Ledger): string | null {
-  const strip = (least: number, most: number): Piece | undefined =>
-    of('washi').find((p) => p.height >= least && p.height <= most && ledger.longest(p) >= 38);
-  const from = (p: Piece | undefined, say: (p: Piece) => string): string | null => (p ? say(p) : null);
-  switch (kind) {
-    case 'header':
-      return from(strip(4.5, 9), (p) => `cut headers of 38.1 mm from the washi ${p.code}`);
-    case 'date-cover':
-      return from(strip(10, 16), (p) => `cut covers of 38.1 mm from the washi ${p.code}`);
-    case 'bottom-washi':
-      return from(
-        of('washi').find((p) => isRoll(p) && p.height >= 8),
-        (p) => `take lengths off the roll ${p.code}`,
-      );
-    case 'checklist':
-      return from(
-        of('checklist').find((p) => ledger.mostRows(p) > 0 && ledger.untouched(p) < p.count),
-        (p) => `use the rows that are left of ${p.code}`,
-      );
-    case 'quarter-box':
-      return from(strip(10, 16), (p) => `cut bases from the washi ${p.code}; folded and cut at a slant it makes flags`);
-    case 'week-tracker':
-    case 'habit-tracker':
-      return from(
-        of('checklist').find((p) => p.rows >= 6 && ledger.untouched(p) > 0),
-        (p) => `make one from the list ${p.code}: a row for each day`,
-      );
-    case 'date-dot':
-      return 'write these numbers on their covers';
-    default:
-      return null;
-  }
 }

@@ -1,13 +1,10 @@
-import { nameOf } from '../../edit/name';
 import { apply } from '../../edit/change';
 import { swapPiece, swapsFor } from '../../edit/swap';
 import type { Placement } from '../../spread/placement';
 import { boldness } from '../../color/boldness';
 import { difference } from '../../color/color';
 import type { Case, Idea, Remedy } from '../remedy';
-import { asEdit } from '../remedy';
-import { between } from '../../repair/replace';
-import { exchange, involved, pieceOf, singleBoxes } from './case';
+import { asItIs, exchange, involved, pieceOf, reached, singleBoxes } from './case';
 
 /** A box of the heavy side changes places with one of the other. */
 export const tipTheScales: Idea = (c) => {
@@ -31,7 +28,8 @@ const MOST_SWAPS = 5;
 
 /** The heaviest pieces of the heavy side for paler ones, one after the other. */
 function lighten(c: Case): Remedy[] {
-  const heavy = /^The (left|right) page is the heavier/.exec(c.finding.message)?.[1];
+  const heavy = c.finding.about.side;
+  if (!heavy) return [];
   const onSide = (p: Placement): boolean => p.page < c.context.book.pages.length / 2 === (heavy === 'left');
   const weight = (p: Placement): number => p.w * p.h * boldness(pieceOf(c, p)?.color ?? '#ffffff');
   const steps = oneAfterTheOther(
@@ -41,10 +39,8 @@ function lighten(c: Case): Remedy[] {
   );
   const bare = (steps.at(-1) ?? c.placements).filter((p) => p.locked || p.role !== 'finish' || !onSide(p));
   return [
-    ...steps.flatMap((after, i) =>
-      asEdit(`Paler pieces for ${i + 1} of the ${heavy} page`, between(c.placements, after, '')),
-    ),
-    ...asEdit(`Paler pieces and no pictures on the ${heavy} page`, between(c.placements, bare, '')),
+    ...steps.flatMap((after, i) => reached(c, { do: 'paler', count: i + 1, side: heavy, bare: false }, after)),
+    ...reached(c, { do: 'paler', count: steps.length, side: heavy, bare: true }, bare),
   ];
 }
 
@@ -56,16 +52,14 @@ export const breakUpTheColor: Idea = (c) => {
     (now) => now.filter((p) => ids.has(p.id) && !p.locked),
     (piece, own) => difference(piece.color, own.color) > 15,
   );
-  return steps
-    .slice(1)
-    .flatMap((after, i) => asEdit(`Other colors for ${i + 2} of them`, between(c.placements, after, '')));
+  return steps.slice(1).flatMap((after, i) => reached(c, { do: 'other colors', count: i + 2 }, after));
 };
 
 /** A piece of the one-sided color comes to the other page. */
 export const bringToTheOtherPage: Idea = (c) => {
   const [first] = involved(c);
   const color = first && pieceOf(c, first)?.color;
-  const side = / on the (left|right) page/.exec(c.finding.message)?.[1];
+  const { side } = c.finding.about;
   if (!color || !side) return [];
   const there = c.placements
     .filter(
@@ -80,9 +74,7 @@ export const bringToTheOtherPage: Idea = (c) => {
     swapsFor(c.context, c.placements, p.id)
       .filter((s) => difference(s.piece.color, color) < 6)
       .slice(0, 1)
-      .flatMap(({ piece }) =>
-        asEdit(`Swap ${nameOf(c.context, p)} for ${piece.code}`, swapPiece(c.context, c.placements, p.id, piece)),
-      ),
+      .flatMap(({ piece }) => asItIs(swapPiece(c.context, c.placements, p.id, piece))),
   );
 };
 

@@ -1,3 +1,7 @@
+import { thingOf } from '../../edit/thing';
+import { between } from '../../edit/change';
+import type { Deed } from '../../edit/deed';
+import type { Change } from '../../edit/change';
 import { footprint, pieceIndex } from '../../spread/placement';
 import type { Placement } from '../../spread/placement';
 import type { Region } from '../../book/book';
@@ -6,14 +10,21 @@ import { pieceKey } from '../../kit/kit';
 import { intersect } from '../../measure/rect';
 import type { Rect } from '../../measure/rect';
 import { asEdit } from '../remedy';
-import { nameOf } from '../../edit/name';
 import type { Case, Remedy } from '../remedy';
 
 export const involved = ({ placements, finding }: Case): Placement[] =>
   finding.placements.flatMap((id) => placements.find((p) => p.id === id && !p.locked) ?? []);
 export const pieceOf = ({ context }: Case, p: Placement) => pieceIndex(context).get(pieceKey(p));
-export const altered = (label: string, p: Placement, to: Partial<Placement>): Remedy[] =>
-  asEdit(label, { label, before: [p], after: [{ ...p, ...to }] });
+/** One placement otherwise. */
+export const altered = (deed: Deed, p: Placement, to: Partial<Placement>): Remedy[] =>
+  asEdit(deed, { deed, before: [p], after: [{ ...p, ...to }] });
+
+/** The spread as it shall be. */
+export const reached = (c: Case, deed: Deed, after: readonly Placement[]): Remedy[] =>
+  asEdit(deed, between(c.placements, after, deed));
+
+/** An edit that says itself what it does. */
+export const asItIs = (change: Change | null): Remedy[] => (change ? asEdit(change.deed, change) : []);
 
 export const homeOf = (c: Case, p: Placement): Region | (Rect & { page: number }) | undefined => {
   if (p.role === 'sidebar') return c.context.book.regions.find((r) => r.kind === 'sidebar' && r.page === p.page);
@@ -43,9 +54,9 @@ export const singleBoxes = (c: Case): Placement[] =>
 export function exchange(c: Case, a: Placement, b: Placement): Remedy[] {
   if (a === b || Math.abs(a.w - b.w) > 0.1 || Math.abs(a.h - b.h) > 0.1) return [];
   const face = ({ kit, code, copy, cut }: Placement) => ({ kit, code, copy, cut });
-  const label = `Let ${nameOf(c.context, a)} and ${nameOf(c.context, b)} change places`;
-  return asEdit(label, {
-    label,
+  const deed: Deed = { do: 'change places', things: [thingOf(c.context, a), thingOf(c.context, b)] };
+  return asEdit(deed, {
+    deed,
     before: [a, b],
     after: [
       { ...a, ...face(b) },

@@ -1,3 +1,4 @@
+import type { Deed } from '../../edit/deed';
 import { apply } from '../../edit/change';
 import { removePiece } from '../../edit/remove';
 import { stackOf } from '../../edit/stack';
@@ -7,8 +8,7 @@ import { asItIsNow } from '../../repair/as-it-is-now';
 import { letIn } from '../../repair/let-in';
 import { asEdit } from '../remedy';
 import type { Idea } from '../remedy';
-import { between } from '../../repair/replace';
-import { involved } from './case';
+import { asItIs, involved, reached } from './case';
 
 /** Two items change places down their day. */
 export const changePlaces: Idea = (c) => {
@@ -22,8 +22,8 @@ export const changePlaces: Idea = (c) => {
     ...upper.map((p) => ({ ...p, y: tidy(p.y + down) })),
     ...lower.map((p) => ({ ...p, y: tidy(p.y + up) })),
   ];
-  const label = 'Let the two change places';
-  return asEdit(label, { label, before: [...upper, ...lower], after: moved });
+  const deed: Deed = { do: 'change places', things: [] };
+  return asEdit(deed, { deed, before: [...upper, ...lower], after: moved });
 };
 
 /** To the day its item is on, by the fewest moves. */
@@ -34,12 +34,7 @@ export const toItsDay: Idea = (c) =>
     if (!demand || !removal) return [];
     const without = apply(c.placements, removal);
     const repair = letIn(c.context, without, demand.key);
-    return repair
-      ? asEdit(
-          `Let it in on its own day, ${repair.moved} moved for it`,
-          between(c.placements, apply(without, repair.change), ''),
-        )
-      : [];
+    return repair ? reached(c, { do: 'to its day', moved: repair.moved }, apply(without, repair.change)) : [];
   });
 
 /** Written anew on its own sticker, where its time is now. */
@@ -49,8 +44,6 @@ export const writeAsItIsNow: Idea = (c) =>
       .filter((d) => p.items.includes(d.uid) && d.day === p.day)
       .flatMap((d) => {
         const repair = asItIsNow(c.context, c.placements, d.key);
-        return repair
-          ? asEdit(`${repair.change.label}${repair.moved ? `, moving ${repair.moved}` : ''}`, repair.change)
-          : [];
+        return asItIs(repair?.change ?? null);
       }),
   );

@@ -1,13 +1,12 @@
+import { thingOf } from '../../edit/thing';
 import { alignX } from '../../spread/align';
 import { Draft } from '../../spread/draft';
 import { footprint } from '../../spread/placement';
 import type { Placement } from '../../spread/placement';
 import { dayColumn } from '../../book/columns';
 import { movePiece } from '../../edit/move';
-import { nameOf } from '../../edit/name';
 import { isStrip, traits } from '../../kit/kinds';
 import { wholeOf } from '../../kit/ledger';
-import { ruled } from '../../measure/fraction';
 import { tidy } from '../../measure/length';
 import { bottom, intersect, right } from '../../measure/rect';
 import type { Rect } from '../../measure/rect';
@@ -26,17 +25,13 @@ export const lineUp: Idea = (c) =>
     );
     const above = Math.max(column.y, ...beside.map((q) => bottom(footprint(q))).filter((y) => y <= f.y + 0.1));
     const below = Math.min(bottom(column), ...beside.map((q) => footprint(q).y).filter((y) => y >= bottom(f) - 0.1));
-    const to = (x: number, y: number, label: string): Remedy[] =>
-      asEdit(label, movePiece(c.context, c.placements, p.id, { page: p.page, x: tidy(x), y: tidy(y), day: p.day }));
+    const to = (x: number, y: number, at: 'common edge' | 'middle'): Remedy[] =>
+      asEdit(
+        { do: 'move', thing: thingOf(c.context, p), to: at },
+        movePiece(c.context, c.placements, p.id, { page: p.page, x: tidy(x), y: tidy(y), day: p.day }),
+      );
     const x = p.x + alignX(c.context, column, f.w) - f.x;
-    return [
-      ...to(x, p.y, `Move ${nameOf(c.context, p)} to the common edge`),
-      ...to(
-        p.x,
-        p.y + (above + below - f.y - bottom(f)) / 2,
-        `Move ${nameOf(c.context, p)} to the middle between its neighbors`,
-      ),
-    ];
+    return [...to(x, p.y, 'common edge'), ...to(p.x, p.y + (above + below - f.y - bottom(f)) / 2, 'middle')];
   });
 
 /** Into its place by a move, or by the knife; off what it touches. */
@@ -49,7 +44,7 @@ export const fitIn: Idea = (c) =>
     const y = p.y + Math.min(Math.max(f.y, home.y), Math.max(home.y, bottom(home) - f.h)) - f.y;
     const move = (toX: number, toY: number): Remedy[] =>
       asEdit(
-        `Move ${nameOf(c.context, p)} ${ruled(Math.max(Math.abs(toX - p.x), Math.abs(toY - p.y)), c.context.book.unit)}`,
+        { do: 'move', thing: thingOf(c.context, p), mm: Math.max(Math.abs(toX - p.x), Math.abs(toY - p.y)) },
         movePiece(c.context, c.placements, p.id, { page: home.page, x: tidy(toX), y: tidy(toY), day: p.day }),
       );
     const touching = c.placements.filter(
@@ -79,8 +74,8 @@ function trim(c: Case, p: Placement, inside: Rect): Remedy[] {
     w: tidy(inside.w),
     h: tidy(inside.h),
   };
-  const off = ruled(Math.max(p.w - inside.w, p.h - inside.h), c.context.book.unit);
-  return altered(`Trim ${off} off ${nameOf(c.context, p)}`, p, {
+  const off = Math.max(p.w - inside.w, p.h - inside.h);
+  return altered({ do: 'trim', thing: thingOf(c.context, p), mm: off }, p, {
     x: tidy(inside.x),
     y: tidy(inside.y),
     w: tidy(inside.w),
@@ -101,7 +96,7 @@ export const cutLonger: Idea = (c) =>
       c.placements.filter((q) => q.id !== p.id),
     ).ledger.takeLength(piece, wanted, p.h);
     return taken
-      ? altered(`Cut it ${ruled(wanted, c.context.book.unit)} long`, p, {
+      ? altered({ do: 'cut to length', mm: wanted }, p, {
           copy: taken.copy,
           w: wanted,
           cut: taken.cut && { x: tidy(taken.cut.x), y: tidy(taken.cut.y), w: wanted, h: tidy(p.h) },

@@ -1,3 +1,4 @@
+import type { Deed, HowLetIn } from '../../edit/deed';
 import { inkFor } from '../../spread/ink';
 import { TICK_WIDTH } from '../../spread/writing';
 import { matchDemands } from '../../spread/placement';
@@ -7,22 +8,20 @@ import { apply } from '../../edit/change';
 import { arrangeRest } from '../../edit/rearrange';
 import { stackOf } from '../../edit/stack';
 import type { Piece } from '../../kit/kit';
-import { ruled } from '../../measure/fraction';
 import { shortened } from '../../measure/hand';
 import { tidy } from '../../measure/length';
-import { dayAfter, longDate, longDay } from '../../week/day-names';
+import { dayAfter, longDay } from '../../week/day-names';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
 import { letIn, letInAs } from '../../repair/let-in';
 import { asEdit, asPatch, withPatch } from '../remedy';
 import type { Case, Idea, Remedy } from '../remedy';
-import { between } from '../../repair/replace';
-import { altered, involved, pieceOf, singleBoxes } from './case';
+import { altered, involved, pieceOf, reached, singleBoxes } from './case';
 import { daysOf, lowerBases, toItsHour } from './spacing';
 
 /** Items that a finding says have no place. */
 const missingOf = (c: Case, placed: ReadonlyMap<string, Placement>): Demand[] =>
-  c.context.week.demands.filter((d) => !placed.has(d.key) && c.finding.message.includes(`“${d.title.slice(0, 40)}`));
+  c.context.week.demands.filter((d) => !placed.has(d.key) && c.finding.about.demands?.includes(d.key));
 
 /** True for an item that stands on the very day the agenda has it, so that the agenda may move it. */
 const isOnItsDay = (c: Case, d: Demand): boolean => d.aspect === 'item' && d.on === c.context.week.days[d.day];
@@ -35,27 +34,20 @@ function without(c: Case, placed: ReadonlyMap<string, Placement>, items: readonl
 
 /** What has no place is let in: as the day is, without its pictures, without its box. */
 export const letThemIn: Idea = (c) => {
-  const open = c.context.week.demands.filter(
-    (d) =>
-      c.finding.message.includes(`“${d.title.slice(0, 40)}`) ||
-      (c.finding.rule === 'D1' && c.placements.some((p) => c.finding.placements.includes(p.id) && p.day === d.day)),
-  );
+  const placed = matchDemands(c.placements, c.context.week.demands);
+  const open = missingOf(c, placed);
   return open.slice(0, 4).flatMap((d): Remedy[] => {
-    const title = `“${d.title.slice(0, 30)}”`;
-    const attempt = (without: (p: Placement) => boolean, how: string): Remedy[] => {
+    const attempt = (without: (p: Placement) => boolean, how: HowLetIn): Remedy[] => {
       const left = c.placements.filter((p) => p.locked || p.day !== d.day || !without(p));
-      if (how && left.length === c.placements.length) return [];
+      if (how !== 'as it is' && left.length === c.placements.length) return [];
       const repair = letIn(c.context, left, d.key);
       if (!repair) return [];
-      return asEdit(
-        `Let ${title} in${how}${repair.moved ? `, moving ${repair.moved}` : ''}`,
-        between(c.placements, apply(left, repair.change), ''),
-      );
+      return reached(c, { do: 'let in', title: d.title, moved: repair.moved, how }, apply(left, repair.change));
     };
     return [
-      ...attempt(() => false, ''),
-      ...attempt((p) => p.role === 'finish', ' in place of a picture'),
-      ...attempt((p) => p.role === 'box', ' in place of the full box'),
+      ...attempt(() => false, 'as it is'),
+      ...attempt((p) => p.role === 'finish', 'for a picture'),
+      ...attempt((p) => p.role === 'box', 'for the box'),
     ];
   });
 };
@@ -69,7 +61,6 @@ export const otherWaysOut: Idea = (c) => {
   return missingOf(c, placed)
     .slice(0, 2)
     .flatMap((d): Remedy[] => {
-      const title = `“${d.title.slice(0, 30)}”`;
       const loose = c.context.week.demands.filter(
         (o) =>
           o.day === d.day &&
@@ -88,18 +79,15 @@ export const otherWaysOut: Idea = (c) => {
           left,
           [...some, d].map((o) => ({ ...o, list: 'to do' })),
         );
-        return repair
-          ? asEdit(`Make ${title} and ${n} more one list`, between(c.placements, apply(left, repair.change), ''))
-          : [];
+        return repair ? reached(c, { do: 'one list', count: n, title: d.title }, apply(left, repair.change)) : [];
       });
       const beside = [d.day + 1, d.day - 1]
         .filter((day) => day >= 0 && day < 7 && d.kind !== 'band')
         .flatMap((day): Remedy[] => {
           const repair = letInAs(c.context, c.placements, [{ ...d, day }]);
-          const label = `Let ${title} in on ${longDay(c.context.week.days[day] as string)} instead${repair?.moved ? `, moving ${repair.moved}` : ''}`;
           const inAgenda = isOnItsDay(c, d);
           return repair
-            ? asEdit(label, repair.change).map((r) =>
+            ? asEdit({ do: 'let in beside', title: d.title, moved: repair.moved, day }, repair.change).map((r) =>
                 inAgenda
                   ? { ...r, patch: { moved: { uid: d.uid, on: d.on, to: c.context.week.days[day] as string } } }
                   : r,
@@ -120,24 +108,18 @@ export const makeRoom: Idea = (c) => {
     .filter((d) => d.kind !== 'band')
     .slice(0, 2)
     .flatMap((d): Remedy[] => {
-      const title = `“${d.title.slice(0, 30)}”`;
-      const after = (how: string, left: readonly Placement[]): Remedy[] => {
+      const after = (deed: (moved: number) => Deed, left: readonly Placement[]): Remedy[] => {
         const repair = letIn(c.context, left, d.key);
-        return repair
-          ? asEdit(
-              `${how}, and let ${title} in${repair.moved ? `, moving ${repair.moved}` : ''}`,
-              between(c.placements, apply(left, repair.change), ''),
-            )
-          : [];
+        return repair ? reached(c, deed(repair.moved), apply(left, repair.change)) : [];
       };
       const lower = lowerBases(c, d.day).flatMap((left, i) =>
-        after(i === 0 ? 'Take a lower base for one item' : `Take lower bases for ${i + 1} items`, left),
+        after((moved) => ({ do: 'lower bases', count: i + 1, title: d.title, moved }), left),
       );
       const box = singleBoxes(c).find((p) => p.day === d.day && p.turn === 0);
       const off = box ? tidy(box.h * MOST_TRIM) : 0;
       const trimmed = box
         ? after(
-            `Trim ${ruled(off, c.context.book.unit)} off the full box’s foot`,
+            (moved) => ({ do: 'trim the box', mm: off, title: d.title, moved }),
             c.placements.map((p) =>
               p === box
                 ? {
@@ -188,8 +170,14 @@ export const sendOneNextDoor: Idea = (c) => {
               const away = repair ? apply(left, repair.change) : left;
               const second = missing ? letIn(withPatch(c.context, patch), away, missing.key) : null;
               if (missing && !second) return [];
-              const label = `Move “${d.title.slice(0, 30)}” to ${to === null ? 'next ' : ''}${longDay(iso)}${missing ? ` and let “${missing.title.slice(0, 30)}” in` : ''}`;
-              return asEdit(label, between(c.placements, second ? apply(away, second.change) : away, '')).map((r) => ({
+              const deed: Deed = {
+                do: 'send on',
+                title: d.title,
+                to: iso,
+                nextWeek: to === null,
+                letIn: missing?.title ?? null,
+              };
+              return reached(c, deed, second ? apply(away, second.change) : away).map((r) => ({
                 ...r,
                 patch,
               }));
@@ -206,29 +194,28 @@ export const fewerAtTheirHours: Idea = (c) =>
   daysOf(c).some((day) => hoursOf(c.context.book, day))
     ? sendOneNextDoor(c).flatMap((sent) => {
         const left = sent.change ? apply(c.placements, sent.change) : c.placements;
-        return toItsHour({ ...c, placements: left }).flatMap(({ change, label }) =>
-          change
-            ? asEdit(
-                `${sent.label}; ${label.charAt(0).toLowerCase()}${label.slice(1)}`,
-                between(c.placements, apply(left, change), ''),
-              ).map((r) => ({ ...r, patch: sent.patch }))
-            : [],
-        );
+        return toItsHour({ ...c, placements: left }).flatMap(({ change }) => {
+          if (!change || !sent.change) return [];
+          const deed: Deed = { do: 'both', first: sent.change.deed, then: change.deed };
+          return reached(c, deed, apply(left, change)).map((r) => ({ ...r, patch: sent.patch }));
+        });
       })
     : [];
 
 /** What has no hour and no place is put off to the first day of the next week. */
 export const putOff: Idea = (c) => {
   const placed = matchDemands(c.placements, c.context.week.demands);
-  const [first, last] = [c.context.week.days[0] as string, c.context.week.days[6] as string];
-  const to = dayAfter(last);
+  const to = dayAfter(c.context.week.days[6] as string);
   return missingOf(c, placed)
     .filter((d) => d.kind !== 'band' && d.kind !== 'appointment' && d.start === null && isOnItsDay(c, d))
     .slice(0, 1)
     .map((d) =>
-      asPatch(`Put “${d.title.slice(0, 30)}” off to next ${longDay(first)}, ${longDate(to)}`, {
-        moved: { uid: d.uid, on: d.on, to },
-      }),
+      asPatch(
+        { do: 'put off', title: d.title, to },
+        {
+          moved: { uid: d.uid, on: d.on, to },
+        },
+      ),
     );
 };
 
@@ -250,7 +237,7 @@ function noteInSidebar(c: Case, d: Demand): Remedy[] {
         c.context.options.hand,
       );
       return said && lines.length < rows
-        ? altered(`Note “${d.title.slice(0, 30)}” in the sidebar`, p, {
+        ? altered({ do: 'note in sidebar', title: d.title }, p, {
             items: [...p.items, d.uid],
             text: [...lines, said].join('\n'),
             ink: inkFor(piece),
@@ -261,44 +248,37 @@ function noteInSidebar(c: Case, d: Demand): Remedy[] {
 
 /** A day's loose things to do become the rows of one list, which takes less of its column. */
 export const oneList: Idea = (c) =>
-  [0, 1, 2, 3, 4, 5, 6]
-    .filter((day) => c.finding.message.startsWith(longDay(c.context.week.days[day] as string)))
-    .flatMap((day) => {
-      const placed = matchDemands(c.placements, c.context.week.demands);
-      const loose = c.context.week.demands.filter(
-        (d) =>
-          d.day === day &&
-          d.start === null &&
-          !d.list &&
-          ['chore', 'to-do'].includes(d.kind) &&
-          placed.get(d.key)?.items.length === 1 &&
-          !placed.get(d.key)?.locked,
-      );
-      return [loose.length, 3, 2]
-        .filter((n) => n >= 2 && n <= loose.length)
-        .flatMap((n) => {
-          const some = loose.slice(0, n);
-          const left = without(c, placed, some);
-          const repair = letInAs(
-            c.context,
-            left,
-            some.map((d) => ({ ...d, list: 'to do' })),
-          );
-          return repair
-            ? asEdit(`Make ${n} things to do one list`, between(c.placements, apply(left, repair.change), ''))
-            : [];
-        });
-    });
+  (c.finding.about.days ?? []).flatMap((day) => {
+    const placed = matchDemands(c.placements, c.context.week.demands);
+    const loose = c.context.week.demands.filter(
+      (d) =>
+        d.day === day &&
+        d.start === null &&
+        !d.list &&
+        ['chore', 'to-do'].includes(d.kind) &&
+        placed.get(d.key)?.items.length === 1 &&
+        !placed.get(d.key)?.locked,
+    );
+    return [loose.length, 3, 2]
+      .filter((n) => n >= 2 && n <= loose.length)
+      .flatMap((n) => {
+        const some = loose.slice(0, n);
+        const left = without(c, placed, some);
+        const repair = letInAs(
+          c.context,
+          left,
+          some.map((d) => ({ ...d, list: 'to do' })),
+        );
+        return repair ? reached(c, { do: 'one list', count: n, title: null }, apply(left, repair.change)) : [];
+      });
+  });
 
 /** What is open is arranged round all that lies there; first with what it is about taken off. */
 export const arrangeOpen: Idea = (c) => {
-  const asIs = asEdit('Arrange what is open', arrangeRest(c.context, c.placements));
+  const asIs = asEdit({ do: 'arrange', what: 'open' }, arrangeRest(c.context, c.placements));
   const gone = involved(c);
   if (!gone.length) return asIs;
   const left = c.placements.filter((p) => !gone.includes(p));
   const rest = arrangeRest(c.context, left);
-  return [
-    ...asIs,
-    ...(rest ? asEdit('Take it off and arrange what is open', between(c.placements, apply(left, rest), '')) : []),
-  ];
+  return [...asIs, ...(rest ? reached(c, { do: 'arrange', what: 'open without it' }, apply(left, rest)) : [])];
 };

@@ -18,14 +18,14 @@ export const recutList: Idea = (c) =>
     const rows = p.items.length;
     const shorter =
       rows && rows * pitch < p.h - 0.1
-        ? altered(`Cut it to ${rows} ${rows === 1 ? 'row' : 'rows'}`, p, {
+        ? altered({ do: 'cut to rows', rows }, p, {
             h: tidy(rows * pitch),
             cut: { ...old, h: tidy(rows * pitch) },
           })
         : [];
     const plain =
       !rows && old.w > TICK_WIDTH * 2
-        ? altered('Cut its shapes off', p, {
+        ? altered({ do: 'cut', how: 'without shapes' }, p, {
             x: tidy(p.x + TICK_WIDTH),
             w: tidy(p.w - TICK_WIDTH),
             cut: { ...old, x: tidy(old.x + TICK_WIDTH), w: tidy(old.w - TICK_WIDTH) },
@@ -39,7 +39,7 @@ export const recutList: Idea = (c) =>
         : null;
     const again =
       offcut && offcut.copy !== p.copy
-        ? altered('Cut it from the offcut', p, {
+        ? altered({ do: 'cut', how: 'from the offcut' }, p, {
             copy: offcut.copy,
             cut: offcut.cut && {
               x: tidy(offcut.cut.x),
@@ -52,7 +52,7 @@ export const recutList: Idea = (c) =>
     const upper = others.find((q) => q.day === p.day && q.kit === p.kit && q.code === p.code && q.y < p.y);
     const joined = upper
       ? asEdit(
-          'Lay the two parts edge to edge',
+          { do: 'join lists' },
           movePiece(c.context, c.placements, p.id, { page: p.page, x: upper.x, y: bottom(upper), day: p.day }),
         )
       : [];

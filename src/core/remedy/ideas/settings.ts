@@ -1,69 +1,68 @@
-import type { Section } from '../../manner/options';
-import { SECTIONS } from '../../manner/options';
-import type { Idea } from '../remedy';
+import type { Kind } from '../../kit/kinds';
+import type { Idea, Remedy } from '../remedy';
 import { asPatch } from '../remedy';
 
 /** The week without what it lacks. */
-const doWithout: Idea = (c) => [
-  ...SECTIONS.filter((s) => c.finding.message.includes(`“${s.replace('-', ' ')}”`)).map((s: Section) =>
-    asPatch(`Leave “${s.replace('-', ' ')}” out of the sidebar`, {
-      options: { sidebar: c.context.options.sidebar.filter((x) => x !== s) },
-    }),
-  ),
-  ...(/banner/.test(c.finding.message)
-    ? [asPatch('No weekend banner this week', { options: { weekendBanner: false } })]
+const doWithout: Idea = ({ finding: { about }, context }) => [
+  ...(about.section
+    ? [
+        asPatch(
+          { do: 'leave out', section: about.section },
+          { options: { sidebar: context.options.sidebar.filter((s) => s !== about.section) } },
+        ),
+      ]
     : []),
-  ...(/date cover/.test(c.finding.message)
-    ? [asPatch('No date covers this week', { options: { dateCovers: false } })]
-    : []),
-  ...(/header/.test(c.finding.message) ? [asPatch('No headers this week', { options: { headers: 'none' } })] : []),
-  ...(/washi/.test(c.finding.message)
-    ? [asPatch('No bottom washi this week', { options: { bottomWashi: 'none' } })]
-    : []),
-  ...(/full box/.test(c.finding.message)
-    ? [0, 1, 2, 3, 4, 5, 6].reverse().map((boxes) => asPatch(`${boxes} full boxes will do`, { ways: { boxes } }))
-    : []),
+  ...(about.kind ? (WITHOUT.get(about.kind) ?? []) : []),
 ];
+
+const soManyBoxes = [6, 5, 4, 3, 2, 1, 0].map((boxes) =>
+  asPatch({ do: 'so many boxes', count: boxes }, { ways: { boxes } }),
+);
+
+/** Settings that do without a kind. One entry a kind. */
+const WITHOUT: ReadonlyMap<Kind, readonly Remedy[]> = new Map<Kind, readonly Remedy[]>([
+  ['banner', [asPatch({ do: 'without', what: 'banner' }, { options: { weekendBanner: false } })]],
+  ['date-cover', [asPatch({ do: 'without', what: 'date covers' }, { options: { dateCovers: false } })]],
+  ['header', [asPatch({ do: 'without', what: 'headers' }, { options: { headers: 'none' } })]],
+  ['bottom-washi', [asPatch({ do: 'without', what: 'bottom washi' }, { options: { bottomWashi: 'none' } })]],
+  ['full-box', soManyBoxes],
+]);
 
 /** m of correction tape on a roll. From memory. */
 const ROLL = 10;
 
 /** Settings that make a finding pointless, by rule. */
 const SETTINGS: Readonly<Record<string, Idea>> = {
-  B2: () => [asPatch('Leave the bottom strip bare this week', { options: { bottomWashi: 'none' } })],
-  B6: () => [asPatch('Cover all month flags', { options: { monthFlags: true } })],
-  F1: () => [asPatch('Leave the top band out', { ways: { topBand: false } })],
+  B2: () => [asPatch({ do: 'without', what: 'bottom washi' }, { options: { bottomWashi: 'none' } })],
+  B6: () => [asPatch({ do: 'cover month flags' }, { options: { monthFlags: true } })],
+  F1: () => [asPatch({ do: 'without', what: 'top band' }, { ways: { topBand: false } })],
   F4: () => [
-    asPatch('Sit all pieces flush left', { ways: { align: 'flush left' } }),
-    asPatch('Center all pieces', { ways: { align: 'centered' } }),
+    asPatch({ do: 'align', align: 'flush left' }, { ways: { align: 'flush left' } }),
+    asPatch({ do: 'align', align: 'centered' }, { ways: { align: 'centered' } }),
   ],
   C4: () => [
-    asPatch('Let the headers alternate', { options: { headers: 'alternating' } }),
-    asPatch('Take the headers as fanned', { options: { headers: 'fanned' } }),
-    asPatch('Take the headers as all alike', { options: { headers: 'same' } }),
+    asPatch({ do: 'headers', habit: 'alternating' }, { options: { headers: 'alternating' } }),
+    asPatch({ do: 'headers', habit: 'fanned' }, { options: { headers: 'fanned' } }),
+    asPatch({ do: 'headers', habit: 'same' }, { options: { headers: 'same' } }),
   ],
   C6: () => [
-    asPatch('Take the foils as they come', { options: { foils: [] } }),
-    asPatch('Let gold and silver take turns', { options: { foils: ['gold', 'silver'] } }),
-    asPatch('Let gold and rose gold take turns', { options: { foils: ['gold', 'rose-gold'] } }),
+    asPatch({ do: 'foils', foils: [] }, { options: { foils: [] } }),
+    asPatch({ do: 'foils', foils: ['gold', 'silver'] }, { options: { foils: ['gold', 'silver'] } }),
+    asPatch({ do: 'foils', foils: ['gold', 'rose-gold'] }, { options: { foils: ['gold', 'rose-gold'] } }),
   ],
   W1: (c) =>
-    [0.1, 0.2, 0.3].map((less) =>
-      asPatch('Want less white space this week', {
-        options: { whiteSpace: Math.max(0, c.context.options.whiteSpace - less) },
-      }),
-    ),
-  W2: () => [asPatch('Space the littles', { options: { littles: 'spaced' } })],
+    [0.1, 0.2, 0.3].map((less) => {
+      const whiteSpace = Math.max(0, c.context.options.whiteSpace - less);
+      return asPatch({ do: 'less white' }, { options: { whiteSpace } });
+    }),
+  W2: () => [asPatch({ do: 'space littles' }, { options: { littles: 'spaced' } })],
   K1: doWithout,
   K2: doWithout,
   K4: (c) => [
-    asPatch(`Another roll of ${ROLL} m is here`, { options: { tapeMeters: c.context.options.tapeMeters + ROLL } }),
+    asPatch({ do: 'another roll', meters: ROLL }, { options: { tapeMeters: c.context.options.tapeMeters + ROLL } }),
   ],
-  P3: () => [asPatch('Write these before they go down', { ways: { nearBinding: 'written first' } })],
-  K3: () =>
-    [0, 1, 2, 3, 4, 5, 6]
-      .reverse()
-      .map((boxes) => asPatch(`${boxes} full boxes will do this week`, { ways: { boxes } })),
+  P3: () => [asPatch({ do: 'write first' }, { ways: { nearBinding: 'written first' } })],
+  K3: () => soManyBoxes,
 };
 
 /** Another setting for the whole spread, where one makes the finding pointless. */

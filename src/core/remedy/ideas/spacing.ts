@@ -1,3 +1,5 @@
+import { reached } from './case';
+import type { HowStood } from '../../edit/deed';
 import { Draft } from '../../spread/draft';
 import { atTheirHours } from '../../arrange/days/at-their-hours';
 import type { Stretch } from '../../spread/free-room';
@@ -9,19 +11,15 @@ import { hoursOf, yOfMinute } from '../../book/hours';
 import { apply } from '../../edit/change';
 import { swapPiece, swapsFor } from '../../edit/swap';
 import { tidy } from '../../measure/length';
-import { longDay } from '../../week/day-names';
 import type { Case, Idea, Remedy } from '../remedy';
-import { asEdit } from '../remedy';
-import { between } from '../../repair/replace';
 import type { Unit } from '../../repair/units';
 import { unitsOf } from '../../repair/units';
 
 /** The days a finding speaks of: by name, or by its pieces. */
-export const daysOf = ({ context, placements, finding }: Case): number[] =>
+export const daysOf = ({ placements, finding }: Case): number[] =>
   [0, 1, 2, 3, 4, 5, 6].filter(
     (day) =>
-      finding.message.startsWith(longDay(context.week.days[day] as string)) ||
-      placements.some((p) => p.day === day && finding.placements.includes(p.id)),
+      finding.about.days?.includes(day) || placements.some((p) => p.day === day && finding.placements.includes(p.id)),
   );
 
 /** The day's pieces close up under each other, so that what is free is one place. */
@@ -40,23 +38,16 @@ function closedUp(context: Context, placements: readonly Placement[], day: numbe
 
 export const closeUp: Idea = (c) =>
   daysOf(c).flatMap((day): Remedy[] => {
-    const to = (label: string, after: readonly Placement[]): Remedy[] =>
-      asEdit(label, between(c.placements, after, label));
+    const to = (gap: number | null, lowered: number | 'all', after: readonly Placement[]): Remedy[] =>
+      reached(c, { do: 'close up', gap, lowered }, after);
     const lowered = lowerBases(c, day);
     return [
-      ...to('Close the day up', closedUp(c.context, c.placements, day, c.context.options.gap)),
+      ...to(null, 0, closedUp(c.context, c.placements, day, c.context.options.gap)),
       ...lowered.flatMap((placements, i) =>
-        to(
-          i === 0 ? 'Take a lower base for one item' : `Take lower bases for ${i + 1} items`,
-          closedUp(c.context, placements, day, c.context.options.gap),
-        ),
+        to(null, i + 1, closedUp(c.context, placements, day, c.context.options.gap)),
       ),
-      ...to(`Close the day up to gaps of ${TIGHT} mm`, closedUp(c.context, c.placements, day, TIGHT)),
-      ...lowered
-        .slice(-1)
-        .flatMap((placements) =>
-          to(`Lower bases and gaps of ${TIGHT} mm`, closedUp(c.context, placements, day, TIGHT)),
-        ),
+      ...to(TIGHT, 0, closedUp(c.context, c.placements, day, TIGHT)),
+      ...lowered.slice(-1).flatMap((placements) => to(TIGHT, 'all', closedUp(c.context, placements, day, TIGHT))),
     ];
   });
 
@@ -88,7 +79,6 @@ export function lowerBases(c: Case, day: number): (readonly Placement[])[] {
 export const evenOut: Idea = (c) =>
   daysOf(c).flatMap((day): Remedy[] => {
     if (hoursOf(c.context.book, day)) return [];
-    const label = `Even out ${longDay(c.context.week.days[day] as string)}’s gaps`;
     return (
       [
         [true, c.context.options.gap],
@@ -104,7 +94,7 @@ export const evenOut: Idea = (c) =>
           gap,
         ),
       );
-      return after ? asEdit(label, between(c.placements, after, label)) : [];
+      return after ? reached(c, { do: 'even out', day }, after) : [];
     });
   });
 
@@ -120,14 +110,14 @@ export const toItsHour: Idea = (c) =>
     if (!hours) return [];
     const without = (...roles: readonly Placement['role'][]) =>
       c.placements.filter((p) => p.locked || p.day !== day || !roles.includes(p.role));
-    const tries: [string, readonly Placement[]][] = [
-      ['', c.placements],
-      [', on lower bases', lowerBases(c, day).at(-1) ?? c.placements],
-      [' without its pictures', without('finish')],
-      [' without its box', without('box', 'finish')],
+    const tries: [HowStood, readonly Placement[]][] = [
+      ['as it is', c.placements],
+      ['on lower bases', lowerBases(c, day).at(-1) ?? c.placements],
+      ['without pictures', without('finish')],
+      ['without box', without('box', 'finish')],
     ];
-    return tries.flatMap(([how, left], i) => {
-      if (i && left.length === c.placements.length && how.includes('without')) return [];
+    return tries.flatMap(([how, left]) => {
+      if (how.startsWith('without') && left.length === c.placements.length) return [];
       const after = stoodAnew(
         c.context,
         left,
@@ -140,8 +130,7 @@ export const toItsHour: Idea = (c) =>
           ),
         (minute, stretches) => stretches.findIndex((s) => s.to > yOfMinute(hours, minute)),
       );
-      const label = `Stand ${longDay(c.context.week.days[day] as string)}’s items at their hours${how}`;
-      return after ? asEdit(label, between(c.placements, after, label)) : [];
+      return after ? reached(c, { do: 'stand at hours', day, how }, after) : [];
     });
   });
 

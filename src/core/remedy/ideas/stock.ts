@@ -1,8 +1,7 @@
+import { thingOf, thingOfPiece } from '../../edit/thing';
 import { Draft } from '../../spread/draft';
-import { nameOf } from '../../edit/name';
 import { swapPiece, swapsFor } from '../../edit/swap';
 import { isStrip } from '../../kit/kinds';
-import { spokenName } from '../../kit/kit';
 import { tidy } from '../../measure/length';
 import { replaceSpoiled } from '../../repair/replace';
 import type { Idea } from '../remedy';
@@ -12,7 +11,10 @@ import { altered, involved, pieceOf } from './case';
 /** Another copy of the same design, or what suits best in its stead. */
 export const anotherCopy: Idea = (c) =>
   involved(c).flatMap((p) =>
-    asEdit(`Take another for ${nameOf(c.context, p)}`, replaceSpoiled(c.context, c.placements, p.id)?.change ?? null),
+    asEdit(
+      { do: 'take another', thing: thingOf(c.context, p) },
+      replaceSpoiled(c.context, c.placements, p.id)?.change ?? null,
+    ),
   );
 
 /** A strip cut from what is left of a begun one. */
@@ -25,7 +27,7 @@ export const cutFromLeftover: Idea = (c) =>
       c.placements.filter((q) => q.id !== p.id),
     ).ledger.takeLength(piece, p.w, p.h);
     return taken && taken.copy !== p.copy
-      ? altered('Cut it from what is left of the begun one', p, {
+      ? altered({ do: 'cut', how: 'from the leftover' }, p, {
           copy: taken.copy,
           cut: taken.cut && { x: tidy(taken.cut.x), y: tidy(taken.cut.y), w: tidy(taken.cut.w), h: tidy(taken.cut.h) },
         })
@@ -37,7 +39,7 @@ const TRIED = 40;
 
 /** A piece of the stash that is soon over, where it suits, in another's stead. */
 export const useWhatIsSoonOver: Idea = (c) => {
-  const kit = Object.keys(c.context.useBy).find((name) => c.finding.message.startsWith(`“${spokenName(name)}”`));
+  const { kit } = c.finding.about;
   if (!kit) return [];
   return c.placements
     .filter((p) => !p.locked && p.layer === 0 && ['day', 'box', 'finish'].includes(p.role))
@@ -48,7 +50,7 @@ export const useWhatIsSoonOver: Idea = (c) => {
         .slice(0, 1)
         .flatMap(({ piece }) =>
           asEdit(
-            `Let ${piece.code} of it take the place of ${nameOf(c.context, p)}`,
+            { do: 'swap', thing: thingOf(c.context, p), by: thingOfPiece(piece), soonOver: true },
             swapPiece(c.context, c.placements, p.id, piece),
           ),
         ),

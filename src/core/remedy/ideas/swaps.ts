@@ -1,8 +1,6 @@
-import { nameOf } from '../../edit/name';
 import { swapPiece, swapsFor } from '../../edit/swap';
-import { asEdit } from '../remedy';
 import type { Idea } from '../remedy';
-import { exchange, involved, singleBoxes } from './case';
+import { asItIs, exchange, involved, singleBoxes } from './case';
 
 const MOST_SWAPS = 6;
 
@@ -14,9 +12,7 @@ export const swapOne: Idea = (c) =>
     .flatMap((p) =>
       swapsFor(c.context, c.placements, p.id)
         .slice(0, MOST_SWAPS)
-        .flatMap(({ piece }) =>
-          asEdit(`Swap ${nameOf(c.context, p)} for ${piece.code}`, swapPiece(c.context, c.placements, p.id, piece)),
-        ),
+        .flatMap(({ piece }) => asItIs(swapPiece(c.context, c.placements, p.id, piece))),
     );
 
 /** A box it is about changes places with another. */

@@ -1,4 +1,4 @@
-import { sayWhiteOut } from '../../bench/steps';
+import { whiteOutKey } from '../../bench/step-key';
 import { whiteOutOf } from '../../bench/white-out';
 import { lookAlikes } from '../../week/twice';
 import type { Idea } from '../remedy';
@@ -7,16 +7,16 @@ import { asPatch } from '../remedy';
 /** What is to be done at the table first is done. */
 export const tickWhiteOut: Idea = ({ context, placements, finding }) => {
   const ofPage = whiteOutOf(context, placements).filter((w) => w.page === finding.page);
-  return ofPage.length ? [asPatch('It is whited out', { ticked: sayWhiteOut(context, ofPage) })] : [];
+  return ofPage.length ? [asPatch({ do: 'whited out' }, { ticked: whiteOutKey(finding.page, ofPage) })] : [];
 };
 
 /** Items that look alike are both meant. */
 export const keepBoth: Idea = ({ context, finding }) => {
+  const titles = new Set(
+    context.week.demands.filter((d) => finding.about.demands?.includes(d.key)).map((d) => d.title),
+  );
   const pairs = lookAlikes(context.week.demands)
-    .filter(
-      ({ one, other, how }) =>
-        finding.message.includes(`“${one.title}”`) && (how === 'same' || finding.message.includes(`“${other.title}”`)),
-    )
+    .filter(({ one, other }) => titles.has(one.title) && titles.has(other.title))
     .map(({ one, other }) => [one.uid, other.uid] as const);
-  return pairs.length ? [asPatch('Both are meant', { bothMeant: pairs })] : [];
+  return pairs.length ? [asPatch({ do: 'both meant' }, { bothMeant: pairs })] : [];
 };

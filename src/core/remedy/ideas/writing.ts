@@ -9,7 +9,7 @@ import { altered, involved, pieceOf } from './case';
 export const otherPen: Idea = (c) =>
   involved(c).flatMap((p) => {
     const piece = pieceOf(c, p);
-    return piece && p.text ? altered(`Write with ${inkFor(piece)}`, p, { ink: inkFor(piece) }) : [];
+    return piece && p.text ? altered({ do: 'write with', ink: inkFor(piece) }, p, { ink: inkFor(piece) }) : [];
   });
 
 /** The text shortened to what its base takes; the right number written. */
@@ -18,19 +18,22 @@ export const otherText: Idea = (c) =>
     const piece = pieceOf(c, p);
     if (!piece) return [];
     const number = p.day === null ? '' : String(dayOfMonth(c.context.week.days[p.day] as string));
-    if (piece.kind === 'date-cover') return altered(`Write ${number} on it`, p, { text: number, ink: inkFor(piece) });
+    if (piece.kind === 'date-cover')
+      return altered({ do: 'write', text: number }, p, { text: number, ink: inkFor(piece) });
     const room = writingRoom(
       { kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn },
       laidOn(p, c.placements),
     );
     const shorter =
       p.text && piece.kind !== 'checklist' ? shortened(p.text, room.w, room.h, c.context.options.hand) : null;
-    return shorter && shorter !== p.text ? altered(`Write “${shorter}”`, p, { text: shorter }) : [];
+    return shorter && shorter !== p.text ? altered({ do: 'write', text: shorter }, p, { text: shorter }) : [];
   });
 
 /** A text that was written short ends with its last whole word. */
 export const lastWholeWord: Idea = (c) =>
   involved(c).flatMap((p) => {
     const words = (p.text ?? '').replace(/…$/, '').split(' ').slice(0, -1).join(' ');
-    return p.text?.endsWith('…') && words.length > 3 ? altered(`Write only “${words}”`, p, { text: words }) : [];
+    return p.text?.endsWith('…') && words.length > 3
+      ? altered({ do: 'write', text: words, only: true }, p, { text: words })
+      : [];
   });

@@ -1,5 +1,5 @@
 import { contextFrom } from '../../../../core/spread/context';
-import { completeSpread } from '../../../../core/format/spread-file';
+import { benchOf } from '../../../../core/bench/bench';
 import { benchPdf } from '../../../../core/format/bench-pdf';
 import { printFonts } from '../../../../server/fonts';
 import { loadSpread } from '../../../../server/spread-data';
@@ -9,7 +9,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   const spread = await loadSpread(Number((await params).id));
   if (!spread) return new Response('There is no such spread.', { status: 404 });
   const context = contextFrom(spread.context);
-  const pdf = await benchPdf(context, completeSpread(context, spread.placements), printFonts());
+  const pdf = await benchPdf(context, benchOf(context, spread.placements), printFonts());
   return new Response(new Uint8Array(pdf), {
     headers: {
       'content-type': 'application/pdf',

@@ -1,0 +1,25 @@
+import type { Context, Placement } from '../spread/placement';
+import type { Cut } from './cuts';
+import { cutsOf } from './cuts';
+import type { Step } from './steps';
+import { stepsOf } from './steps';
+import type { WhiteOut } from './white-out';
+import { whiteOutOf } from './white-out';
+
+/** A spread with the work that it takes, in order. */
+export interface Bench {
+  readonly placements: readonly Placement[];
+  readonly whiteOut: readonly WhiteOut[];
+  readonly cuts: readonly Cut[];
+  readonly steps: readonly Step[];
+}
+
+/** Works out what is to be whited out, cut and laid, and in which order (handbook 4). */
+export function benchOf(
+  context: Context,
+  placements: readonly Placement[],
+  whiteOut: readonly WhiteOut[] = whiteOutOf(context, placements),
+): Bench {
+  const cuts = cutsOf(context, placements);
+  return { placements, whiteOut, cuts, steps: stepsOf(context, placements, whiteOut, cuts) };
+}

@@ -1,0 +1,64 @@
+import { isRoll, pieceKey } from '../kit/kit';
+import { traits } from '../kit/kinds';
+import { pieceIndex } from '../spread/placement';
+import type { Placement } from '../spread/placement';
+import type { Voice } from '../spread/voice';
+import { counted, dayName, mm, sentence } from '../spread/voice';
+import type { Cut } from './cuts';
+import { fillsColumn, measuredFrom, pageName } from './measure-from';
+import type { Step } from './steps';
+
+/** A step of the bench in words, in the owner's units. The only place where a step becomes a sentence. */
+export function sayStep({ about, refs }: Pick<Step, 'about' | 'refs'>, voice: Voice): string {
+  switch (about.is) {
+    case 'white-out':
+      return `White out ${counted(about.count, 'place')} on the ${pageName(voice.context.book, about.page)}, ${mm(voice, about.mm)} of tape in all.`;
+    case 'cut':
+      return sayCut(voice, about.cut);
+    case 'lay':
+      return sayLaying(
+        voice,
+        refs.flatMap((id) => voice.placement(id) ?? []),
+      );
+    case 'write first': {
+      const p = voice.placement(about.placement);
+      return `On its backing sheet write “${p?.text?.replace(/\n/g, ', ')}”${p?.ink ? ` with ${p.ink}` : ''}: its place is near the ${voice.context.book.binding.kind}.`;
+    }
+    case 'write': {
+      const where = about.day === null ? 'sidebar and strips' : dayName(voice, about.day);
+      const pens = about.pens.length ? ` with ${about.pens.join(', ')}` : '';
+      return `Write ${where}: ${counted(about.texts, 'text')}${pens}.`;
+    }
+  }
+}
+
+function sayCut(voice: Voice, cut: Cut): string {
+  const piece = pieceIndex(voice.context).get(pieceKey(cut));
+  if (!piece) return `Cut ${cut.code}.`;
+  const parts = cut.pieces.map((r) => {
+    const rows = piece.kind === 'checklist' ? Math.round(r.h / (piece.height / Math.max(1, piece.rows))) : 0;
+    const narrower = r.w < piece.width - 0.05 ? `, ${mm(voice, r.w)} wide` : '';
+    return rows ? `${counted(rows, 'row')}${narrower}` : `${mm(voice, r.w)} × ${mm(voice, r.h)}`;
+  });
+  const copy = piece.count > 1 ? `, copy ${cut.copy}` : '';
+  const where = isRoll(piece) ? 'roll' : `sheet ${piece.sheet}`;
+  return `Cut ${traits(piece.kind).label} ${cut.code}${copy} (${where}): ${parts.join(' and ')}.`;
+}
+
+function sayLaying(voice: Voice, unit: readonly Placement[]): string {
+  const [base, ...over] = unit;
+  if (!base) return 'Lay what is not on the spread any more.';
+  const { book } = voice.context;
+  const day = base.day === null ? sentence(pageName(book, base.page)) : dayName(voice, base.day);
+  const where = fillsColumn(book, base)
+    ? `${mm(voice, base.y)} from the top of the page, edge to edge of the column`
+    : measuredFrom(book, base, voice.unit);
+  const called = (p: Placement, words = ''): string => {
+    const piece = voice.pieceOf(p);
+    return `${piece ? traits(piece.kind).label : 'piece'} ${p.code}${words ? ` “${words}”` : ''}`;
+  };
+  const name = called(base, voice.pieceOf(base)?.words);
+  if (!over.length) return `${day}: place ${name}, ${where}.`;
+  const laid = over.map((p) => called(p)).join(' and ');
+  return `${day}: on its backing sheet lay ${laid} on ${name}; move the stack over, ${where}.`;
+}

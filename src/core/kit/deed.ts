@@ -1,0 +1,50 @@
+import type { WeekName } from '../week/week';
+import { spokenName } from './kit';
+import type { StockEvent } from './stock';
+
+/** What an edit of kits, stock, plans, orders or supplies does, as data. */
+export type KitDeed =
+  | { readonly do: 'change card'; readonly kit: string }
+  | { readonly do: 'like best' | 'like no more'; readonly code: string }
+  | { readonly do: 'stock'; readonly what: StockEvent['what']; readonly code: string; readonly reason: string }
+  | { readonly do: 'plan kit'; readonly kit: string | null; readonly week: WeekName }
+  | { readonly do: 'order'; readonly what: string }
+  | { readonly do: 'read orders'; readonly file: string }
+  | { readonly do: 'drop order' | 'drop supply' }
+  | {
+      readonly do: 'supply';
+      readonly name: string;
+      readonly amount: number;
+      readonly unit: string;
+      readonly reason: string;
+    }
+  /** of an older log: how it was said when it was made */
+  | { readonly do: 'as said'; readonly text: string };
+
+/** An edit of the kits in words, for undo and redo. */
+export function sayKitDeed(deed: KitDeed): string {
+  switch (deed.do) {
+    case 'change card':
+      return `Change the card of ${spokenName(deed.kit)}`;
+    case 'like best':
+      return `Like ${deed.code} best`;
+    case 'like no more':
+      return `Like ${deed.code} no more than others`;
+    case 'stock':
+      return `${deed.code} ${deed.what}: ${deed.reason}`;
+    case 'plan kit':
+      return `Plan ${deed.kit === null ? 'no kit' : spokenName(deed.kit)} for ${deed.week}`;
+    case 'order':
+      return `Order ${deed.what}`;
+    case 'read orders':
+      return `Read ${deed.file}`;
+    case 'drop order':
+      return 'Take an order off the list';
+    case 'drop supply':
+      return 'Take a supply off';
+    case 'supply':
+      return `${deed.name}, ${deed.amount} ${deed.unit}: ${deed.reason}`;
+    case 'as said':
+      return deed.text;
+  }
+}

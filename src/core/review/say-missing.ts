@@ -1,0 +1,39 @@
+import type { Voice } from '../spread/voice';
+import { dayName, mm, titleOf } from '../spread/voice';
+import type { Missing, WayOut } from './unplaced';
+
+/** Titles are quoted up to so many letters. */
+const MOST = 48;
+const quoted = (title: string): string => `“${title.length > MOST ? `${title.slice(0, MOST - 1)}…` : title}”`;
+
+/** Why an item has no place, in words. */
+export function sayReason({ demand, reason }: Missing, voice: Voice): string {
+  const title = quoted(demand.title);
+  const day = dayName(voice, demand.day);
+  switch (reason.is) {
+    case 'later':
+      return `${title} on ${day} stays open for writing in later, as set.`;
+    case 'no base':
+      return `No base that is left takes the ${reason.letters} letters of ${title} at your hand.`;
+    case 'no room':
+      return `${day}’s longest free place is ${mm(voice, reason.free)}; ${title} needs ${mm(voice, reason.needs)}.`;
+    case 'not yet':
+      return `${title} has no place on ${day} yet; ${mm(voice, reason.free)} are free there and it needs ${mm(voice, reason.needs)}.`;
+  }
+}
+
+/** A way out, in words. */
+export function sayWayOut(way: WayOut, voice: Voice): string {
+  switch (way.by) {
+    case 'planning ahead':
+      return 'Plan everything ahead to place it now';
+    case 'shortening':
+      return 'Shorten its text, or note it on the bottom strip';
+    case 'taking the box out':
+      return `Take the full box out of ${dayName(voice, way.day)}: that frees ${mm(voice, way.frees)}`;
+    case 'moving to':
+      return `Move it to ${dayName(voice, way.day)}, where ${mm(voice, way.free)} are free in one place`;
+    case 'one list':
+      return `Make ${way.demands.map((key) => quoted(titleOf(voice, key))).join(', ')} one list`;
+  }
+}

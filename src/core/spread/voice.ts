@@ -1,0 +1,57 @@
+import type { Piece } from '../kit/kit';
+import { pieceKey } from '../kit/kit';
+import { traits } from '../kit/kinds';
+import type { Unit } from '../measure/fraction';
+import { ruled } from '../measure/fraction';
+import { longDay } from '../week/day-names';
+import type { Context, Placement } from './placement';
+import { pieceIndex } from './placement';
+
+/**
+ * What is needed to put data into words, at the edge: whose week it is, what lies on it, in which unit its owner
+ * measures. Nothing in the core reads what a voice says.
+ */
+export interface Voice {
+  readonly context: Context;
+  readonly unit: Unit;
+  /** a placement by its id */
+  readonly placement: (id: string) => Placement | undefined;
+  readonly pieceOf: (p: Pick<Placement, 'kit' | 'code'>) => Piece | undefined;
+}
+
+/**
+ * A voice for a spread.
+ * @param unit the owner's; the book's own where nothing else is said
+ */
+export function voiceOf(context: Context, placements: readonly Placement[], unit: Unit = context.book.unit): Voice {
+  const there = new Map(placements.map((p) => [p.id, p]));
+  const pieces = pieceIndex(context);
+  return { context, unit, placement: (id) => there.get(id), pieceOf: (p) => pieces.get(pieceKey(p)) };
+}
+
+/** `Thursday` */
+export const dayName = (voice: Pick<Voice, 'context'>, day: number): string =>
+  longDay(voice.context.week.days[day] as string);
+
+/** A length in the owner's unit: `38.1 mm`, `1 1/2 in`. */
+export const mm = (voice: Pick<Voice, 'unit'>, length: number): string => ruled(length, voice.unit);
+
+/** `Thursday’s header`, `the header in the sidebar`; `the piece` for one that is gone. */
+export function pieceName(voice: Voice, id: string | undefined): string {
+  const p = id === undefined ? undefined : voice.placement(id);
+  const piece = p && voice.pieceOf(p);
+  const label = piece ? traits(piece.kind).label : 'piece';
+  if (!p) return `the ${label}`;
+  if (p.day !== null) return `${dayName(voice, p.day)}’s ${label}`;
+  return p.role === 'sidebar' ? `the ${label} in the sidebar` : `the ${label}`;
+}
+
+/** An item's title, by its demand's key. */
+export const titleOf = (voice: Pick<Voice, 'context'>, key: string | undefined): string =>
+  voice.context.week.demands.find((d) => d.key === key)?.title ?? '';
+
+/** First letter large, for the beginning of a sentence. */
+export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** `1 row`, `2 rows` */
+export const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

@@ -1,0 +1,86 @@
+import type { Placement } from '../core/spread/placement';
+import type { Kit, Piece } from '../core/kit/kit';
+import { pieceKey } from '../core/kit/kit';
+import { Ledger } from '../core/kit/ledger';
+import type { Database } from './database';
+import { asRect } from './json';
+import { pieceOfRow } from './kits';
+
+/** A sticker that an edit wants and that is not there: placed elsewhere by now, or gone. */
+export class TakenSticker extends Error {
+  constructor(readonly placement: Placement) {
+    super(`${pieceKey(placement)}, copy ${placement.copy}, is not there`);
+  }
+}
+
+/**
+ * Holds the stickers of some placements against all that lies on spreads or is gone, and against each other. An edit
+ * is refused for what it lays down, never for what lay there before.
+ * @throws TakenSticker for the first that is not there
+ */
+export async function mustBeThere(trx: Database, wanted: readonly Placement[]): Promise<void> {
+  if (!wanted.length) return;
+  const designs = new Map(wanted.map((p) => [pieceKey(p), { kit: p.kit, code: p.code }]));
+  const ledger = Ledger.empty();
+  const pieces = new Map<string, Piece>();
+  for (const [key, { kit, code }] of designs) {
+    const piece = await pieceWithFound(trx, kit, code);
+    if (!piece) continue;
+    pieces.set(key, piece);
+    for (const taken of await takenOf(trx, kit, code)) ledger.note(piece, taken);
+  }
+  for (const p of wanted) {
+    const piece = pieces.get(pieceKey(p));
+    if (!piece || !ledger.note(piece, p)) throw new TakenSticker(p);
+  }
+}
+
+async function pieceWithFound(trx: Database, kit: string, code: string): Promise<Piece | null> {
+  const row = await trx
+    .selectFrom('piece')
+    .selectAll()
+    .where('kit_id', '=', kit)
+    .where('code', '=', code)
+    .executeTakeFirst();
+  if (!row) return null;
+  const { found } = await trx
+    .selectFrom('stock_event')
+    .select((e) => e.fn.countAll<number>().as('found'))
+    .where('kit_id', '=', kit)
+    .where('code', '=', code)
+    .where('what', '=', 'found')
+    .executeTakeFirstOrThrow();
+  return { ...pieceOfRow(row), count: row.count + found };
+}
+
+async function takenOf(trx: Database, kit: string, code: string) {
+  const own = (table: 'placement' | 'stock_event') =>
+    trx.selectFrom(table).where('kit_id', '=', kit).where('code', '=', code);
+  const [placed, gone] = await Promise.all([
+    own('placement').select(['placement.copy', 'placement.cut']).execute(),
+    own('stock_event').select('stock_event.copy').where('what', '!=', 'found').execute(),
+  ]);
+  return [
+    ...placed.map((p) => ({ copy: p.copy, cut: asRect(p.cut) })),
+    ...gone.map(({ copy }) => ({ copy, cut: null })),
+  ];
+}
+
+/** The designs of some placements, as far as they are there, in the form that the core looks pieces up in. */
+export async function designsOf(
+  db: Database,
+  placements: readonly Pick<Placement, 'kit' | 'code'>[],
+): Promise<{ kit: Kit; stash: Kit[] }> {
+  const wanted = new Map(placements.map((p) => [pieceKey(p), p]));
+  const found: Piece[] = [];
+  for (const { kit, code } of wanted.values()) {
+    const row = await db
+      .selectFrom('piece')
+      .selectAll()
+      .where('kit_id', '=', kit)
+      .where('code', '=', code)
+      .executeTakeFirst();
+    if (row) found.push(pieceOfRow(row));
+  }
+  return { kit: { name: '', pieces: found }, stash: [] };
+}

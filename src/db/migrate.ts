@@ -1,0 +1,54 @@
+import type { Kysely, Migration } from 'kysely';
+import { sql } from 'kysely';
+import * as first from './migrations/0001-first';
+import * as agendaEdits from './migrations/0002-agenda-edits';
+import * as lookAhead from './migrations/0003-look-ahead';
+import * as stock from './migrations/0004-stock';
+import * as manners from './migrations/0005-manners';
+import * as waved from './migrations/0006-waved';
+import * as likes from './migrations/0007-likes';
+import * as ground from './migrations/0008-ground';
+
+/** In order. One line a migration. */
+export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] = [
+  ['0001-first', first],
+  ['0002-agenda-edits', agendaEdits],
+  ['0003-look-ahead', lookAhead],
+  ['0004-stock', stock],
+  ['0005-manners', manners],
+  ['0006-waved', waved],
+  ['0007-likes', likes],
+  ['0008-ground', ground],
+];
+
+/** The database was written by a later version of this application. */
+export class NewerDatabase extends Error {}
+
+/**
+ * Brings a database up to date, each step with its entry in one transaction: whatever ends the process, the next start
+ * finds the step done or not begun. Foreign keys are to be off meanwhile, since steps build tables anew.
+ * @param last the step to stop at; all of them where it is not given
+ * @throws NewerDatabase
+ */
+export async function migrate(db: Kysely<unknown>, last?: string): Promise<void> {
+  // the table that Kysely's own migrator kept before this one: it cannot run a step of SQLite in a transaction
+  await sql`create table if not exists kysely_migration (name varchar(255) not null primary key, timestamp varchar(255) not null)`.execute(
+    db,
+  );
+  const { rows } = await sql<{ name: string }>`select name from kysely_migration`.execute(db);
+  const done = new Set(rows.map((r) => r.name));
+  const unknown = [...done].filter((name) => !MIGRATIONS.some(([known]) => known === name));
+  if (unknown.length)
+    throw new NewerDatabase(`this database was written by a newer Hobnail (${unknown.join(', ')}); use that one`);
+  for (const [name, step] of MIGRATIONS) {
+    if (!done.has(name)) {
+      await db.transaction().execute(async (trx) => {
+        await step.up(trx);
+        await sql`insert into kysely_migration (name, timestamp) values (${name}, ${new Date().toISOString()})`.execute(
+          trx,
+        );
+      });
+    }
+    if (name === last) return;
+  }
+}

@@ -1,0 +1,103 @@
+import type { Change } from '../core/edit/change';
+import { applies, apply, invert } from '../core/edit/change';
+import type { Deed } from '../core/edit/deed';
+import { tasteOf } from '../core/edit/liking';
+import type { Taste } from '../core/edit/liking';
+import { stickingOf } from '../core/edit/peels';
+import type { Sticking } from '../core/edit/peels';
+import { copyKey } from '../core/kit/ledger';
+import type { Placement } from '../core/spread/placement';
+import { designsOf, mustBeThere } from './available';
+import type { Database } from './database';
+import { together } from './database';
+import { learn } from './likes';
+import type { Steps } from './log';
+import { nextStep, noteStep, record, stepsOf } from './log';
+import { placementsOf, replacePlacements } from './placements';
+import { rise } from './spreads';
+import { noteSticking, stuckDown } from './sticker-facts';
+import { untickPieces } from './ticks';
+
+/** What undo and redo would do next, and a number that rises with everything that may change the spread's picture. */
+export interface History extends Steps<Deed> {
+  readonly revision: number;
+}
+
+/** What an edit did, as the log keeps it. */
+interface Effects {
+  readonly before: readonly Placement[];
+  readonly after: readonly Placement[];
+  readonly sticking: Sticking;
+  /** what was learned from it, as far as it changed what was known */
+  readonly tastes: readonly Taste[];
+}
+
+/** The spread is not in the state that an edit was made for. */
+export class StaleEdit extends Error {}
+
+export async function historyOf(db: Database, spreadId: number): Promise<History> {
+  const row = await db.selectFrom('spread').select('revision').where('id', '=', spreadId).executeTakeFirst();
+  return { revision: row?.revision ?? 0, ...(await stepsOf<Deed>(db, scopeOf(spreadId))) };
+}
+
+const scopeOf = (spread: number) => ({ room: 'spread', spread }) as const;
+
+/**
+ * Makes one edit with all that follows from it (stock, peels, learning, ticks) in one transaction; what was undone
+ * before it can no longer be redone.
+ * @throws StaleEdit, TakenSticker
+ */
+export function makeEdit(db: Database, spreadId: number, change: Change): Promise<History> {
+  return together(db, async (trx) => {
+    await lay(trx, spreadId, change);
+    const stuck = await stuckDown(trx, spreadId);
+    const sticking = stickingOf(change, (copy) => stuck.has(copyKey(copy)));
+    await noteSticking(trx, spreadId, sticking);
+    const designs = await designsOf(trx, [...change.before, ...change.after]);
+    const tastes = await learn(trx, tasteOf(designs, change));
+    const effects: Effects = { before: change.before, after: change.after, sticking, tastes };
+    await record(trx, scopeOf(spreadId), change.deed, effects);
+    return historyOf(trx, spreadId);
+  });
+}
+
+/** Takes the last edit back, or makes the last one taken back again. @returns the change made; null: there is none */
+export function stepHistory(
+  db: Database,
+  spreadId: number,
+  way: 'undo' | 'redo',
+): Promise<{ change: Change; history: History } | null> {
+  return together(db, async (trx) => {
+    const entry = await nextStep(trx, scopeOf(spreadId), way);
+    if (!entry) return null;
+    const { before, after, sticking, tastes } = entry.effects as Effects;
+    const { [way]: deed } = await stepsOf<Deed>(trx, scopeOf(spreadId));
+    const made: Change = { deed: deed as Deed, before: before.map(whole), after: after.map(whole) };
+    const change = way === 'undo' ? invert(made) : made;
+    await lay(trx, spreadId, change);
+    await noteSticking(trx, spreadId, sticking, way === 'undo');
+    await learn(trx, way === 'undo' ? tastes.map((t) => ({ ...t, by: -t.by })) : tastes);
+    await noteStep(trx, entry, way);
+    return { change, history: await historyOf(trx, spreadId) };
+  });
+}
+
+/** A placement as it was stored, with what has been added to placements since. */
+const whole = (stored: Placement): Placement => ({ ...NEW_FIELDS, ...stored });
+const NEW_FIELDS = {};
+
+async function lay(trx: Database, spreadId: number, change: Change): Promise<void> {
+  const current = await placementsOf(trx, spreadId);
+  if (!applies(current, change)) throw new StaleEdit(change.deed.do);
+  apply(current, change);
+  const gone = change.before.map((p) => p.id);
+  await replacePlacements(trx, spreadId, gone, []);
+  await mustBeThere(trx, change.after);
+  await replacePlacements(trx, spreadId, [], change.after);
+  await untickPieces(trx, spreadId, liftedBy(change));
+  await rise(trx, spreadId);
+}
+
+/** Ids of the pieces that an edit lifts after they were stuck down. */
+const liftedBy = ({ before, after }: Change): ReadonlySet<string> =>
+  new Set(before.filter((p) => p.locked && !after.some((q) => q.id === p.id && q.locked)).map((p) => p.id));

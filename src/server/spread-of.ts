@@ -1,0 +1,107 @@
+import type { Options } from '../core/manner/options';
+import type { Ways } from '../core/manner/ways';
+import type { ContextData } from '../core/spread/context';
+import type { Placement } from '../core/spread/placement';
+import { demandsOfWeek } from '../core/week/demands';
+import type { WeekDemands } from '../core/week/demand';
+import type { TaughtWord } from '../core/week/taught';
+import { withTaughtWords } from '../core/week/taught';
+import { findBook } from '../db/books';
+import type { Database } from '../db/database';
+import { asObject, asStrings } from '../db/json';
+import { factsOf } from '../db/kits';
+import { likesOf } from '../db/likes';
+import { favoritesOf } from '../db/manners';
+import { marksBetween } from '../db/marks';
+import { placementsOf } from '../db/placements';
+import { readSetting } from '../db/settings';
+import type { History } from '../db/spread-edits';
+import { historyOf } from '../db/spread-edits';
+import { findSpread, stashOf } from '../db/spreads';
+import { peelsOf } from '../db/sticker-facts';
+import { ticksOf } from '../db/ticks';
+import { calendarsOf, ownerZone } from './calendars';
+import { houseOptions } from './settings';
+import { stocked } from './stash';
+
+/** Everything the spread and bench screens need, as plain data. */
+export interface SpreadData {
+  readonly id: number;
+  readonly context: ContextData;
+  readonly placements: readonly Placement[];
+  readonly history: History;
+  /** findings waved through, by their keys */
+  readonly waved: readonly string[];
+  /** what the spread itself sets beside its school's habits and the house's options */
+  readonly own: { readonly options: Partial<Options>; readonly ways: Partial<Ways> };
+}
+
+/** @returns null when there is no such spread */
+export async function spreadOf(db: Database, id: number): Promise<SpreadData | null> {
+  const row = Number.isSafeInteger(id) ? await findSpread(db, id) : undefined;
+  if (!row) return null;
+  const [book, placements, stashNames] = await Promise.all([
+    findBook(db, row.book_id),
+    placementsOf(db, id),
+    stashOf(db, id),
+  ]);
+  const stock = await stocked(db, id, row.kit_id, stashNames, placements);
+  if (!book || !stock) return null;
+  const kits = [stock.kit, ...stock.stash].map((k) => k.name);
+  const [history, favorites, likes, ticked, peeled, useBy, week, house] = await Promise.all([
+    historyOf(db, id),
+    favoritesOf(db, kits),
+    likesOf(db, kits),
+    ticksOf(db, id),
+    peelsOf(db, id),
+    useByOf(db, kits),
+    weekDemands(db, row.week, book.weekStart),
+    houseOptions(db),
+  ]);
+  const own = { options: asObject(row.options) as Partial<Options>, ways: asObject(row.ways) as Partial<Ways> };
+  return {
+    id,
+    context: {
+      book,
+      kit: stock.kit,
+      stash: stock.stash,
+      week,
+      manner: row.manner,
+      ways: own.ways,
+      options: { ...house, ...own.options },
+      favorites,
+      likes: Object.fromEntries(likes.map((l) => [`${l.kit}/${l.code}`, l.weight])),
+      peeled,
+      useBy,
+      ticked,
+      seed: row.seed,
+      usedElsewhere: stock.gone,
+    },
+    placements,
+    history,
+    waved: asStrings(row.waved),
+    own,
+  };
+}
+
+async function useByOf(db: Database, kits: readonly string[]): Promise<Record<string, string>> {
+  const rows = await factsOf(db, kits);
+  return Object.fromEntries(rows.flatMap((k) => (k.facts.useBy ? [[k.id, k.facts.useBy]] : [])));
+}
+
+/** What a week must hold, on its owner's clock. */
+export async function weekDemands(db: Database, week: string, weekStart: 'monday' | 'sunday'): Promise<WeekDemands> {
+  const [calendars, zone, marks] = await Promise.all([calendarsOf(db), ownerZone(db), marksBetween(db, '', '')]);
+  const found = demandsOfWeek(
+    calendars.map((c) => c.calendar),
+    week,
+    weekStart,
+    zone,
+  );
+  const taught = (await readSetting<TaughtWord[]>(db, 'taught words')) ?? [];
+  return {
+    ...found,
+    demands: withTaughtWords(found.demands, taught),
+    bothMeant: marks.filter((m) => m.mark === 'both meant').map((m) => m.uid),
+  };
+}

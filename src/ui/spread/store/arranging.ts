@@ -1,0 +1,78 @@
+import type { Change } from '../../../core/edit/change';
+import type { Deed } from '../../../core/edit/deed';
+import { sayDeed } from '../../../core/edit/say-deed';
+import { voiceOf } from '../../../core/spread/voice';
+import { Arranger, startWorker } from '../../../workers/arranger';
+import { NOTHING_MORE, NO_PLACE, sayLetIn, sayRecolored, stopped } from './messages';
+import type { Arranging, Get, Set } from './state';
+
+let shared: Arranger | null = null;
+/** One worker for all spreads that are looked at one after the other. */
+const usual = (): Arranger => (shared ??= new Arranger(startWorker));
+
+/** @param arranger of the browser; a test gives its own */
+export function arranging(get: Get, set: Set, arranger: () => Arranger = usual): Arranging {
+  const subject = () => ({ context: get().data.context, placements: get().placements });
+  const voice = () => voiceOf(get().context, get().placements);
+  /** Long work, one at a time, with a word for it meanwhile; an error of it is said. */
+  const busy = (saying: string, what: string, work: () => Promise<void>): void => {
+    if (get().busy) return;
+    set({ busy: saying, selected: null, picked: null });
+    work()
+      .catch((error: unknown) => set({ messages: [stopped(what, error)] }))
+      .finally(() => set({ busy: null }));
+  };
+  const lay = (change: Change | null, otherwise: string): void => {
+    if (change) get().edit(change);
+    else set({ messages: [otherwise] });
+  };
+  return {
+    arrange: (how) =>
+      busy(how === 'rest' ? 'Arranging what is open…' : 'Arranging anew…', 'The arranging', async () =>
+        lay(await arranger().ask(subject(), how), NOTHING_MORE),
+      ),
+    arrangeDay: (day) =>
+      busy('Arranging the day…', 'The arranging', async () =>
+        lay(await arranger().ask(subject(), 'day', day), NOTHING_MORE),
+      ),
+    letIn: (key) =>
+      busy('Looking for a place…', 'The looking', async () => {
+        const repair = await arranger().ask(subject(), 'letIn', key);
+        if (!repair) return set({ messages: [NO_PLACE] });
+        get().edit(repair.change);
+        set({ said: sayLetIn(repair, voice()), changed: repair.change.after.map((p) => p.id), selected: null });
+      }),
+    remediesOf: (finding) => arranger().ask(subject(), 'remedies', finding),
+    colorSwapsOf: (from) => arranger().ask(subject(), 'colors', from),
+    recolor: (swap) => {
+      get().edit(swap.change);
+      set({ said: sayRecolored(swap, voice()), changed: swap.change.after.map((p) => p.id), selected: null });
+    },
+    alternatives: () => arranger().ask(subject(), 'alternatives'),
+    choose: (sources, from) => {
+      const main = sources[from[0] ?? 0];
+      if (!main) return;
+      const { own, context } = get().data;
+      const deed: Deed = { do: 'lay out', from: new Set(from).size > 1 ? 'several' : 'one' };
+      const order = [main, ...sources.filter((s) => s !== main)];
+      const places = from.map((n) => order.findIndex((s) => s === sources[n]));
+      busy('Laying it out…', 'The laying out', async () => {
+        if (Object.keys({ ...main.options, ...main.ways }).length)
+          await new Promise<void>((done) => {
+            const options = { ...own.options, ...main.options };
+            get().setManner({ school: context.manner, options, ways: { ...own.ways, ...main.ways } });
+            get().afterSaving(done);
+          });
+        const mixed = await arranger().ask(
+          subject(),
+          'mix',
+          order.map((s) => s.placements),
+          places,
+          deed,
+        );
+        get().edit(mixed);
+        set({ said: `${sayDeed(deed, voice())}: ${main.says}` });
+      });
+    },
+  };
+}

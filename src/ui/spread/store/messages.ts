@@ -1,0 +1,38 @@
+import { sayDeed } from '../../../core/edit/say-deed';
+import type { Repair } from '../../../core/repair/let-in';
+import type { ColorSwap } from '../../../core/repair/swap-color';
+import type { Voice } from '../../../core/spread/voice';
+import { counted } from '../../../core/spread/voice';
+import { WorkerStopped } from '../../../workers/arranger';
+
+type Speaker = Pick<Voice, 'context' | 'unit'>;
+
+const reason = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
+export const unreachable = (error: unknown): string =>
+  `The server could not be reached: ${reason(error)}. What is shown is what was last saved.`;
+
+/** What became of work that did not come to its end. */
+export const stopped = (what: string, error: unknown): string =>
+  error instanceof WorkerStopped
+    ? `${what} crashed (${reason(error)}). It was started anew, and nothing was changed: please try again.`
+    : `${what} stopped: ${reason(error)}. Nothing was changed.`;
+
+export const NOTHING_MORE =
+  'Nothing more could be placed: what is still open has no room, or no sticker. The findings say why.';
+export const NO_PLACE = 'It does not fit into its day as that is. The finding about it has ways out.';
+export const OTHER_WINDOW = 'This spread was changed in another window. It has been loaded anew.';
+
+export const sayLetIn = ({ change, moved }: Repair, voice: Speaker): string =>
+  `${sayDeed(change.deed, voice)}: ${moved === 0 ? 'nothing had to move' : `${counted(moved, 'piece')} moved for it`}.`;
+
+export function sayMended({ change, moved }: Repair, voice: Speaker): string {
+  const others = change.after.filter((p) => p.layer === 0).length;
+  const room = moved ? `, ${moved} of them to make room` : '';
+  return `${sayDeed(change.deed, voice)}: ${others} ${others === 1 ? 'piece is' : 'pieces are'} new or moved${room}.`;
+}
+
+export function sayRecolored({ change, swapped, left }: ColorSwap, voice: Speaker): string {
+  const stay = left ? ` ${left} stay: nothing of that color fits there, or they are stuck down.` : '';
+  return `${sayDeed(change.deed, voice)}: ${counted(swapped, 'piece')} changed, nothing moved.${stay}`;
+}

@@ -1,0 +1,60 @@
+import { patchedWeek } from '../../../core/remedy/remedy';
+import type { Patch } from '../../../core/remedy/remedy';
+import { sayRemedy } from '../../../core/remedy/say';
+import { contextFrom } from '../../../core/spread/context';
+import { voiceOf } from '../../../core/spread/voice';
+import { setStash, tickStep } from '../../../server/actions';
+import { keepBoth, moveItems } from '../../../server/agenda-actions';
+import { setMannerOf } from '../../../server/manner-actions';
+import type { Queue } from './queue';
+import type { Get, Set, Setting } from './state';
+
+export function setting(spreadId: number, get: Get, set: Set, queue: Queue): Setting {
+  /** Does what a remedy does beside the spread: a tick at the bench, or a change of the agenda. */
+  const beside = async ({ ticked, moved, bothMeant = [] }: Patch) => {
+    if (ticked) return tickStep({ spreadId, step: ticked, done: true });
+    if (moved) return moveItems({ items: [{ uid: moved.uid, on: moved.on }], to: moved.to });
+    return keepBoth({ pairs: bothMeant.map(([one, other]) => ({ one, other })) });
+  };
+  return {
+    afterSaving: queue.after,
+    setManner: (manner, anew = false) =>
+      queue.add(async () => {
+        const before = { school: get().data.context.manner, ...get().data.own };
+        const made = await setMannerOf({ spreadId, manner });
+        if (!made.ok) return queue.fail(made.messages);
+        const { context, own } = made.value;
+        set({
+          data: { ...get().data, context, own },
+          context: contextFrom(context),
+          saving: 'saved',
+          mannerBefore: before,
+        });
+        if (anew) get().arrange('anew');
+      }),
+    setStash: (kits) =>
+      queue.add(async () => {
+        const made = await setStash({ spreadId, kits });
+        if (!made.ok) return queue.fail(made.messages);
+        set({ data: { ...get().data, context: made.value }, context: contextFrom(made.value), saving: 'saved' });
+      }),
+    remedy: ({ change, patch, deed }) => {
+      if (change) get().edit(change);
+      const { data, context, placements } = get();
+      if (patch?.options || patch?.ways) {
+        const options = { ...data.own.options, ...patch.options };
+        get().setManner({ school: data.context.manner, options, ways: { ...data.own.ways, ...patch.ways } });
+      }
+      if (patch?.ticked || patch?.bothMeant || patch?.moved)
+        queue.add(async () => {
+          const made = await beside(patch);
+          if (!made.ok) return queue.fail(made.messages);
+          const now = get().data;
+          const ticked = [...(now.context.ticked ?? []), ...(patch.ticked ? [patch.ticked] : [])];
+          const fresh = { ...now.context, week: patchedWeek(now.context.week, patch), ticked };
+          set({ data: { ...now, context: fresh }, context: contextFrom(fresh), saving: 'saved', finding: null });
+        });
+      set({ said: sayRemedy(deed, voiceOf(context, placements)) });
+    },
+  };
+}
