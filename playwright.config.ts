@@ -5,6 +5,7 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 20_000 },
   workers: 2,
+  fullyParallel: true, // each test has its own server and data (e2e/hobnail.ts)
   retries: 0,
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : 'list',
   use: {

@@ -1,82 +1,27 @@
-import type { ChildProcess } from 'node:child_process';
-import { spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
-import { createServer } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { test as base } from '@playwright/test';
+import { Hobnail, seededDatabase } from './server';
 
-export const TODAY = '2027-02-03';
+export type { Hobnail } from './server';
+export { TODAY } from './server';
 
-/**
- * A server of its own, with the demo scenario around a fixed day; it can be killed and started again on the same
- * data.
- */
-export class Hobnail {
-  private server: ChildProcess | null = null;
-  readonly data = join(mkdtempSync(join(tmpdir(), 'hobnail-e2e-')), 'hobnail.sqlite');
-  url = '';
-
-  private get env() {
-    return { ...process.env, HOBNAIL_DATA: this.data, HOBNAIL_TODAY: TODAY, NEXT_TELEMETRY_DISABLED: '1' };
-  }
-
-  seed(): void {
-    const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
-      env: this.env,
-      encoding: 'utf8',
-    });
-    if (status !== 0) throw new Error(stderr);
-  }
-
-  async start(): Promise<void> {
-    const port = await freePort();
-    this.url = `http://127.0.0.1:${port}`;
-    this.server = spawn(
-      process.execPath,
-      ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-      { env: this.env, stdio: 'ignore' },
-    );
-    for (let i = 0; i < 120; i++) {
-      if ((await fetch(this.url).catch(() => null))?.ok) return;
-      await new Promise((done) => setTimeout(done, 250));
-    }
-    throw new Error('the server did not start');
-  }
-
-  /** Ends the server at once, with no chance to write anything more. */
-  async kill(): Promise<void> {
-    const { server } = this;
-    if (!server) return;
-    const ended = new Promise((done) => server.once('exit', done));
-    server.kill('SIGKILL');
-    await ended;
-    this.server = null;
-  }
-}
-
-function freePort(): Promise<number> {
-  return new Promise((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => done(port));
-    });
-  });
-}
-
-/** One seeded server for all tests of a file. */
-export const test = base.extend<{ complaints: string[] }, { hobnail: Hobnail }>({
-  hobnail: [
+/** Each test has a server and data of its own: none needs another, in any order; what it leaves is cleared away. */
+export const test = base.extend<{ complaints: string[]; hobnail: Hobnail }, { seed: string }>({
+  seed: [
     async ({}, use) => {
-      const hobnail = new Hobnail();
-      hobnail.seed();
-      await hobnail.start();
-      await use(hobnail);
-      await hobnail.kill();
+      await use(seededDatabase());
     },
     { scope: 'worker' },
   ],
+  hobnail: async ({ seed }, use) => {
+    const hobnail = new Hobnail(seed);
+    try {
+      await hobnail.start();
+      await use(hobnail);
+    } finally {
+      await hobnail.remove();
+    }
+  },
   complaints: [
     async ({ page }, use) => {
       const complaints: string[] = [];

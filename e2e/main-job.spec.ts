@@ -1,8 +1,6 @@
 import { expect } from '@playwright/test';
 import { arrangeWeek, openWeek, saved, test } from './hobnail';
 
-test.describe.configure({ mode: 'serial' });
-
 test('the main job: open the coming week, arrange it, move a piece, undo, reload, go to the bench, print', async ({
   page,
   hobnail,
@@ -57,7 +55,8 @@ test('the main job: open the coming week, arrange it, move a piece, undo, reload
 });
 
 test('by hand: drag, swap, write, take off, place from the sheet, lock', async ({ page, hobnail, complaints }) => {
-  await openWeek(page, hobnail, /^Next week/);
+  await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
   const pieces = page.getByTestId('piece');
   const laundry = pieces.and(page.getByLabel(/little “laundry”/)).first();
   const box = (await laundry.boundingBox())!;
@@ -121,7 +120,8 @@ test('by hand: drag, swap, write, take off, place from the sheet, lock', async (
 });
 
 test('what was shown as saved survives a kill -9', async ({ page, hobnail }) => {
-  await openWeek(page, hobnail, /^Next week/);
+  await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
   const box = page.locator('[data-role="box"]').first();
   await box.click();
   const before = await box.getAttribute('transform');
@@ -138,5 +138,4 @@ test('what was shown as saved survives a kill -9', async ({ page, hobnail }) => 
   await page.keyboard.press('ArrowRight');
   await expect(page.getByTestId('saved')).toHaveText('not saved');
   await expect(page.getByRole('alert').first()).toContainText('could not be reached');
-  await hobnail.start();
 });

@@ -4,6 +4,11 @@ import { expect } from '@playwright/test';
 import { arrangeWeek, openWeek, test } from './hobnail';
 
 const HEAD = 'code,kind,count,width_mm,height_mm,words\n';
+const THREE_STICKERS = {
+  name: 'three.kit.csv',
+  mimeType: 'text/csv',
+  buffer: Buffer.from(`${HEAD}Q,quarter-box,1,38.1,12,\nB,full-box,1,38.1,48.3,\nC,date-cover,1,38.1,12,\n`),
+};
 const calendar = (...lines: string[]): Buffer =>
   Buffer.from(['BEGIN:VCALENDAR', 'VERSION:2.0', ...lines, 'END:VCALENDAR', ''].join('\r\n'));
 
@@ -18,11 +23,7 @@ test('broken files get the message, and nothing of them is kept', async ({ page,
       buffer: Buffer.from('BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART:2027'),
     },
     { name: 'bad.book.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"hobnail.book/1"}') },
-    {
-      name: 'three.kit.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(`${HEAD}Q,quarter-box,1,38.1,12,\nB,full-box,1,38.1,48.3,\nC,date-cover,1,38.1,12,\n`),
-    },
+    THREE_STICKERS,
   ]);
   await page.getByRole('button', { name: 'Take in', exact: true }).click();
   await page
@@ -63,9 +64,14 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
   await page.getByRole('button', { name: 'Take in a file' }).click();
   await page
     .getByTestId('files')
-    .setInputFiles([{ name: 'many.ics', mimeType: 'text/calendar', buffer: calendar(...many) }]);
+    .setInputFiles([{ name: 'many.ics', mimeType: 'text/calendar', buffer: calendar(...many) }, THREE_STICKERS]);
   await page.getByRole('button', { name: 'Take in', exact: true }).click();
+  await page
+    .getByRole('dialog', { name: 'Check the kit' })
+    .getByRole('button', { name: 'It is right: take it in' })
+    .click();
   await expect(page.getByText('many.ics: 60 events and 0 tasks.')).toBeVisible();
+  await expect(page.getByText('three.kit.csv: 3 stickers of 3 designs.')).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
 
   await openWeek(page, hobnail, /^In 3 weeks/, { book: 'Open week, B6', kit: 'Rockpool' });

@@ -63,7 +63,7 @@ test('a late item is let in, a spoiled sticker is replaced on the spread and on 
   await page.goto(spread);
   await page.getByRole('button', { name: 'Let it in: plumber' }).click();
   await expect(
-    page.getByRole('alert').filter({ hasText: /Let in “plumber”: (nothing had to move|\d+ pieces? moved for it)/ }),
+    page.getByRole('alert').filter({ hasText: /Let “plumber” in: (nothing had to move|\d+ pieces? moved for it)/ }),
   ).toBeVisible();
   await saved(page);
   await expect(page.getByTestId('without-place')).toHaveCount(0);
@@ -96,7 +96,6 @@ test('a late item is let in, a spoiled sticker is replaced on the spread and on 
   await expect(page.locator('[data-testid=on-table][data-state=spoiled]')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.goto(spread);
-  await giveUp(page);
   expect(complaints).toEqual([]);
 });
 
@@ -111,7 +110,6 @@ test('three ways are compared, and a day is taken from another', async ({ page, 
   await expect(page.getByTestId('without-place')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByTestId('piece')).toHaveCount(0);
-  await giveUp(page);
   expect(complaints).toEqual([]);
 });
 
@@ -184,8 +182,7 @@ test('a color of the week is changed, places are kept for what is written in lat
     .getByRole('button', { name: /^Let it in: / })
     .first()
     .click();
-  await expect(page.getByRole('alert').filter({ hasText: /^Let in/ })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: /^Let “/ })).toBeVisible();
   await saved(page);
-  await giveUp(page);
   expect(complaints).toEqual([]);
 });

@@ -1,7 +1,8 @@
-import { createHash } from 'node:crypto';
 import { calendarText, deleteCalendar, listCalendars, putCalendar } from './calendars';
 import type { Database } from './database';
 import { together } from './database';
+import type { Splice } from './text-splice';
+import { spliceOf, spliced } from './text-splice';
 import type { Steps } from './log';
 import { nextStep, noteStep, record, stepsOf } from './log';
 import type { AgendaDeed } from '../core/week/deed';
@@ -18,15 +19,7 @@ export type AgendaStep =
 
 /** What it did, so that it can be undone: of a text only the part that differs, from the letter `at` on. */
 type Effect =
-  | {
-      readonly on: 'calendar';
-      readonly name: string;
-      readonly at: number;
-      readonly before: string | null;
-      readonly after: string | null;
-      readonly sums?: { readonly before: string; readonly after: string };
-      readonly address?: string | null;
-    }
+  | ({ readonly on: 'calendar'; readonly name: string; readonly address?: string | null } & Splice)
   | {
       readonly on: 'mark';
       readonly uid: string;
@@ -60,30 +53,8 @@ async function take(db: Database, step: AgendaStep): Promise<Effect> {
   const address = step.address ?? (await listCalendars(db)).find((c) => c.name === step.name)?.address ?? null;
   if (step.text === null) await deleteCalendar(db, step.name);
   else await putCalendar(db, step.name, step.text, address);
-  return { on: 'calendar', name: step.name, ...(address ? { address } : {}), ...difference(before, step.text) };
+  return { on: 'calendar', name: step.name, ...(address ? { address } : {}), ...spliceOf(before, step.text) };
 }
-
-/** The part in which two texts differ. */
-function difference(
-  before: string | null,
-  after: string | null,
-): Pick<Effect & { on: 'calendar' }, 'at' | 'before' | 'after' | 'sums'> {
-  if (before === null || after === null) return { at: 0, before, after };
-  const most = Math.min(before.length, after.length);
-  let at = 0;
-  while (at < most && before[at] === after[at]) at++;
-  let same = 0;
-  while (same < most - at && before[before.length - 1 - same] === after[after.length - 1 - same]) same++;
-  return {
-    at,
-    before: before.slice(at, before.length - same),
-    after: after.slice(at, after.length - same),
-    sums: { before: sumOf(before), after: sumOf(after) },
-  };
-}
-
-/** Tells a text from any other, so that nothing is spliced into a calendar that was read anew meanwhile. */
-const sumOf = (text: string): string => createHash('sha1').update(text).digest('base64');
 
 /**
  * Takes the last edit back, or makes it again. @returns false when there is none, or what it touched was changed
@@ -96,28 +67,22 @@ export function stepAgenda(db: Database, way: 'undo' | 'redo'): Promise<boolean>
     const effects = edit.effects as readonly Effect[];
     const steps: AgendaStep[] = [];
     for (const effect of way === 'undo' ? [...effects].reverse() : effects) {
-      const [now, wanted] = way === 'undo' ? [effect.after, effect.before] : [effect.before, effect.after];
       if (effect.on === 'mark') {
-        steps.push({ on: 'mark', uid: effect.uid, day: effect.day, mark: wanted });
+        steps.push({
+          on: 'mark',
+          uid: effect.uid,
+          day: effect.day,
+          mark: way === 'undo' ? effect.before : effect.after,
+        });
         continue;
       }
-      const text = steps.reduce<string | null>(
-        (t, s) => (s.on === 'calendar' && s.name === effect.name ? s.text : t),
+      const now = steps.reduce<string | null>(
+        (text, step) => (step.on === 'calendar' && step.name === effect.name ? step.text : text),
         await calendarText(trx, effect.name),
       );
-      const sum = way === 'undo' ? effect.sums?.after : effect.sums?.before;
-      if (sum ? text === null || sumOf(text) !== sum : text !== now) return false;
-      steps.push({
-        on: 'calendar',
-        name: effect.name,
-        address: effect.address ?? null,
-        text:
-          wanted === null
-            ? null
-            : now === null
-              ? wanted
-              : `${(text as string).slice(0, effect.at)}${wanted}${(text as string).slice(effect.at + now.length)}`,
-      });
+      const text = spliced(now, effect, way);
+      if (text === undefined) return false;
+      steps.push({ on: 'calendar', name: effect.name, address: effect.address ?? null, text });
     }
     for (const step of steps) await take(trx, step);
     await noteStep(trx, edit, way);

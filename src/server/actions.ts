@@ -17,11 +17,12 @@ import { together } from '../db/database';
 import { placementsOf } from '../db/placements';
 import type { History } from '../db/spread-edits';
 import { makeEdit, stepHistory } from '../db/spread-edits';
-import { addSpread, chooseStash, deleteSpread, findSpreadOfWeek, setWaved } from '../db/spreads';
+import { addSpread, chooseStash, deleteSpread, findSpread, findSpreadOfWeek, setWaved } from '../db/spreads';
 import { setTick } from '../db/ticks';
 import { check } from './dto/check';
 import { SaveEditDto } from './dto/change.dto';
-import { usualStash } from './stash';
+import type { StashChoice } from './stash';
+import { choicesFor, usualStash } from './stash';
 import { SpreadIdDto, StartSpreadDto, StashDto, StepHistoryDto, TickDto, WaveDto } from './dto/spread.dto';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
@@ -92,6 +93,17 @@ export async function undoOrRedo(input: unknown): Promise<Outcome<{ change: Chan
   return outcome(async () => {
     const { spreadId, way } = check(StepHistoryDto, input, 'history');
     return stepHistory(await store(), spreadId, way);
+  });
+}
+
+/** What could lie ready beside a spread's own kit. */
+export async function stashChoices(input: unknown): Promise<Outcome<StashChoice[]>> {
+  return outcome(async () => {
+    const { spreadId } = check(SpreadIdDto, input, 'spread');
+    const db = await store();
+    const row = await findSpread(db, spreadId);
+    if (!row) throw new BadInput([noSpread(spreadId)]);
+    return choicesFor(db, spreadId, row.kit_id);
   });
 }
 

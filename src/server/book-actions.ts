@@ -3,14 +3,15 @@
 import { revalidatePath } from 'next/cache';
 import type { Book } from '../core/book/book';
 import { bookFromMeasures, faultsOfMeasures } from '../core/book/from-measures';
-import { BOOKS } from '../core/book/registry';
+import { bookNamed } from '../core/book/registry';
 import { readBook, writeBook } from '../core/format/book-json';
 import { BadInput, quoted } from '../core/format/fault';
 import { addBook, deleteBook, findBook, saveBook, weeksByBook } from '../db/books';
 import type { Database } from '../db/database';
-import { writeSetting } from '../db/settings';
-import { draftOf, faultsOfBook } from './books';
-import { BookIdDto, CopyBookDto, MeasureBookDto, SaveBookDto } from './dto/books.dto';
+import type { BookHistory } from '../db/book-edits';
+import { bookHistory, draftOfBook, editBook, keepDraft, stepBook } from '../db/book-edits';
+import { faultsOfBook } from './books';
+import { BookIdDto, BookStepDto, CopyBookDto, MeasureBookDto, SaveBookDto } from './dto/books.dto';
 import { check } from './dto/check';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
@@ -40,9 +41,8 @@ export async function copyBook(input: unknown): Promise<Outcome<{ id: string }>>
 /**
  * Keeps a book as it is being measured. What is not whole yet is kept as a draft, and weeks go on with the last
  * version that was.
- * @returns what is lacking, in sentences; empty when weeks use it from now on
  */
-export async function keepBook(input: unknown): Promise<Outcome<{ lacking: string[] }>> {
+export async function keepBook(input: unknown): Promise<Outcome<BookStanding>> {
   return changed(async (db) => {
     const { id, book } = check(SaveBookDto, input, 'book');
     own(id);
@@ -52,14 +52,43 @@ export async function keepBook(input: unknown): Promise<Outcome<{ lacking: strin
       throw new BadInput([
         { file: 'book', where: 'the whole book', found: `${text.length} letters`, expected: `at most ${LARGEST}` },
       ]);
-    await writeSetting(db, draftOf(id), book);
-    const lacking = faultsOfBook(book);
-    if (!lacking.length) {
-      await saveBook(db, id, readBook(text, 'book'));
-      await writeSetting(db, draftOf(id), null);
-    }
-    return { lacking };
+    // checked as far as a draft can be: it is whole, or it is kept till it is
+    await editBook(db, id, book as unknown as Book, (trx, next) => kept(trx, id, next));
+    return standing(db, id);
   });
+}
+
+/** Takes the last edit of a book back, or makes it again. */
+export async function undoBook(input: unknown): Promise<Outcome<BookStanding & { readonly book: Book }>> {
+  return changed(async (db) => {
+    const { id, way } = check(BookStepDto, input, 'book');
+    own(id);
+    const book = await stepBook(db, id, way, (trx, next) => kept(trx, id, next));
+    if (!book)
+      throw new BadInput([
+        { file: 'book', where: way, found: 'nothing that fits', expected: 'an edit of this book made before' },
+      ]);
+    return { book, ...(await standing(db, id)) };
+  });
+}
+
+/** How a book stands. */
+export interface BookStanding {
+  /** what keeps weeks from using it, in sentences; empty when they do */
+  readonly lacking: readonly string[];
+  readonly history: BookHistory;
+}
+
+async function standing(db: Database, id: string): Promise<BookStanding> {
+  const draft = await draftOfBook(db, id);
+  return { lacking: draft ? faultsOfBook(draft) : [], history: await bookHistory(db, id) };
+}
+
+/** Keeps a book as it is by now: weeks use it when it is whole; till then it is a draft beside their version. */
+async function kept(trx: Database, id: string, book: Book): Promise<void> {
+  const whole = faultsOfBook(book).length === 0;
+  await keepDraft(trx, id, whole ? null : book);
+  if (whole) await saveBook(trx, id, readBook(JSON.stringify(book), 'book'));
 }
 
 /** Takes a book away that no week is laid out in. */
@@ -73,7 +102,7 @@ export async function dropBook(input: unknown): Promise<Outcome<null>> {
         { file: 'book', where: 'weeks', found: weeks.join(', '), expected: 'a book that no week is laid out in' },
       ]);
     await deleteBook(db, id);
-    await writeSetting(db, draftOf(id), null);
+    await keepDraft(db, id, null);
     return null;
   });
 }
@@ -99,7 +128,7 @@ async function add(db: Database, book: Book): Promise<{ id: string }> {
 
 /** Books that ship stay as they are. */
 function own(id: string): void {
-  if (Object.hasOwn(BOOKS, id))
+  if (bookNamed(id))
     throw new BadInput([
       {
         file: 'book',

@@ -1,10 +1,11 @@
 import 'server-only';
 import type { Book } from '../core/book/book';
-import { BOOKS } from '../core/book/registry';
+import { bookNamed } from '../core/book/registry';
 import { readBook } from '../core/format/book-json';
 import { BadInput, faultLine } from '../core/format/fault';
 import { findBook, listBooks, scannedPages, weeksByBook } from '../db/books';
-import { readSetting } from '../db/settings';
+import type { BookHistory } from '../db/book-edits';
+import { bookHistory, draftOfBook } from '../db/book-edits';
 import { store } from './store';
 
 export interface BookLine {
@@ -24,11 +25,9 @@ export interface BooksPage {
     /** what keeps the draft from being used, in sentences; empty where there is no draft */
     readonly lacking: readonly string[];
     readonly scans: readonly number[];
+    readonly history: BookHistory;
   } | null;
 }
-
-/** Where the unfinished version of a book is kept. */
-export const draftOf = (id: string): string => `draft of the book ${id}`;
 
 /** @param id the book to lie open; the one most used when it is none */
 export async function loadBooks(id: string | undefined): Promise<BooksPage> {
@@ -36,17 +35,23 @@ export async function loadBooks(id: string | undefined): Promise<BooksPage> {
   const [rows, weeks] = await Promise.all([listBooks(db), weeksByBook(db)]);
   const books = rows.map((r): BookLine => ({
     ...r,
-    shipped: Object.hasOwn(BOOKS, r.id),
+    shipped: bookNamed(r.id) !== undefined,
     weeks: weeks.get(r.id) ?? [],
   }));
   const line = books.find((b) => b.id === id) ?? [...books].sort((a, b) => b.weeks.length - a.weeks.length)[0];
-  const draft = line && (await readSetting<Book | null>(db, draftOf(line.id)));
+  const draft = line && (await draftOfBook(db, line.id));
   const book = draft ?? (line && (await findBook(db, line.id)));
   return {
     books,
     chosen:
       line && book
-        ? { line, book, lacking: draft ? faultsOfBook(draft) : [], scans: await scannedPages(db, line.id) }
+        ? {
+            line,
+            book,
+            lacking: draft ? faultsOfBook(draft) : [],
+            scans: await scannedPages(db, line.id),
+            history: await bookHistory(db, line.id),
+          }
         : null,
   };
 }

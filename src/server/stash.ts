@@ -7,8 +7,8 @@ import type { Placement, Context } from '../core/spread/placement';
 import { daysOfWeek } from '../core/week/week';
 import type { Database } from '../db/database';
 import { findKit, listKits } from '../db/kits';
-import { kitsBegunBefore, usedElsewhere } from '../db/spreads';
-import { eventsOf } from '../db/stock';
+import { kitsBegunBefore, stashOf, usedElsewhere } from '../db/spreads';
+import { eventsOf, kitSums } from '../db/stock';
 
 /** Begun kits that a new week may take from, at most, and stashes beside them. Common practice: one table's full. */
 const MOST_BEGUN = 4;
@@ -84,4 +84,29 @@ function livingPart(kit: Kit, gone: readonly Gone[], placements: readonly Placem
     ...kit,
     pieces: kit.pieces.filter((p) => laid.has(p.code) || (whole.get(p.code)?.size ?? 0) < p.count),
   };
+}
+
+/** A kit or stash that could lie ready beside a week's own kit. */
+export interface StashChoice {
+  readonly kit: string;
+  readonly role: 'kit' | 'stash';
+  /** copies that nobody touched */
+  readonly left: number;
+  readonly chosen: boolean;
+}
+
+/** All stashes, and the kits that are begun and not used up; what is chosen first, then what has most left. */
+export async function choicesFor(db: Database, spreadId: number, own: string): Promise<StashChoice[]> {
+  const [rows, sums, chosen] = await Promise.all([listKits(db), kitSums(db), stashOf(db, spreadId)]);
+  const sumOf = new Map(sums.map((s) => [s.kit, s]));
+  return rows
+    .filter((k) => k.id !== own)
+    .map((k) => {
+      const sum = sumOf.get(k.id) ?? { total: 0, touched: 0, spoiled: 0 };
+      const left = sum.total - sum.touched - sum.spoiled;
+      return { kit: k.id, role: k.role, left, begun: sum.touched > 0, chosen: chosen.includes(k.id) };
+    })
+    .filter((c) => c.chosen || c.role === 'stash' || (c.begun && c.left > 0))
+    .sort((a, b) => Number(b.chosen) - Number(a.chosen) || b.left - a.left)
+    .map(({ kit, role, left, chosen: now }) => ({ kit, role, left, chosen: now }));
 }

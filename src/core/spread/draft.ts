@@ -1,7 +1,7 @@
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
-import { Ledger } from '../kit/ledger';
-import type { Taken } from '../kit/ledger';
+import type { Ledger, Taken } from '../kit/ledger';
+import { atHand } from './at-hand';
 import { HAIR, tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { intersect } from '../measure/rect';
@@ -25,8 +25,8 @@ export class Draft {
   /** Begins with what is kept: locked placements, and what other weeks have used. */
   static begin(context: Context, kept: readonly Placement[]): Draft {
     const pieces = pieceIndex(context);
-    const ledger = Ledger.empty();
-    for (const taken of [...context.usedElsewhere, ...kept]) {
+    const ledger = atHand(context).clone();
+    for (const taken of kept) {
       const piece = pieces.get(pieceKey(taken));
       if (piece) ledger.note(piece, taken);
     }

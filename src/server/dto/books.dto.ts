@@ -28,6 +28,10 @@ export class SaveBookDto extends BookIdDto {
   @IsObject() book!: Record<string, unknown>;
 }
 
+export class BookStepDto extends BookIdDto {
+  @IsIn(['undo', 'redo']) way!: 'undo' | 'redo';
+}
+
 class BindingDto {
   @IsIn(['coil', 'discs', 'rings', 'sewn']) kind!: 'coil' | 'discs' | 'rings' | 'sewn';
   @IsNumber() @Min(0) @Max(60) width!: number;

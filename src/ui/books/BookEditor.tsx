@@ -14,12 +14,16 @@ import type { Book, MarkKind, RegionKind } from '../../core/book/book';
 import type { Part } from '../../core/book/change-book';
 import { addMark, addRegion, placeOf, removePart, setPlace } from '../../core/book/change-book';
 import { ruled } from '../../core/measure/fraction';
-import { keepBook } from '../../server/book-actions';
+import { sayBookDeed } from '../../core/book/deed';
+import type { BookStanding } from '../../server/book-actions';
+import { keepBook, undoBook } from '../../server/book-actions';
+import type { Outcome } from '../../server/outcome';
 import type { BooksPage } from '../../server/books';
 import { GLASS } from '../theme';
 import { LengthField } from './LengthField';
 import { KIND_COLORS, PageCanvas } from './PageCanvas';
 import { MARK_KINDS, PartFields, REGION_KINDS } from './PartFields';
+import { UndoRedo } from '../UndoRedo';
 import { useTrueSize } from '../use-true-size';
 
 type Chosen = NonNullable<BooksPage['chosen']>;
@@ -28,11 +32,8 @@ type Draw = RegionKind | `mark ${MarkKind}`;
 /** A book's pages with their places and marks over the scan; every change is kept at once and can be undone. */
 export function BookEditor({ chosen }: { chosen: Chosen }) {
   const { line } = chosen;
-  const [versions, setVersions] = useState<{ past: readonly Book[]; now: Book; future: readonly Book[] }>({
-    past: [],
-    now: chosen.book,
-    future: [],
-  });
+  const [book, setBook] = useState<Book>(chosen.book);
+  const [history, setHistory] = useState(chosen.history);
   const [page, setPage] = useState(0);
   const [part, setPart] = useState<Part | null>(null);
   const [draw, setDraw] = useState<Draw | null>(null);
@@ -46,58 +47,38 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
   const queue = useRef<Promise<void>>(Promise.resolve());
   const file = useRef<HTMLInputElement>(null);
   const [pixels] = useTrueSize();
-  const book = versions.now;
   const locked = line.shipped;
   const paper = book.pages[page];
 
-  const keep = (next: Book) => {
+  /** Does it after what waits already, and shows how the book stands then. */
+  const save = (work: () => Promise<Outcome<BookStanding & { readonly book?: Book }>>) => {
     setSaved('saving…');
     queue.current = queue.current.then(async () => {
-      const kept = await keepBook({ id: line.id, book: next }).catch((e: unknown) => ({
+      const made = await work().catch((e: unknown) => ({
         ok: false as const,
         messages: [`The server could not be reached: ${String(e)}.`],
       }));
-      setSaved(kept.ok ? 'saved' : 'not saved');
-      setLacking(kept.ok ? kept.value.lacking : kept.messages);
+      setSaved(made.ok ? 'saved' : 'not saved');
+      setLacking(made.ok ? made.value.lacking : made.messages);
+      if (!made.ok) return;
+      setHistory(made.value.history);
+      if (made.value.book) setBook(made.value.book);
     });
   };
   const change = (next: Book, nowChosen: Part | null = part) => {
     if (locked) return;
-    setVersions((v) => ({ past: [...v.past.slice(-99), v.now], now: next, future: [] }));
+    setBook(next);
     setPart(nowChosen);
-    keep(next);
+    save(() => keepBook({ id: line.id, book: next }));
   };
-  const travel = (way: 'past' | 'future') => {
-    const to = way === 'past' ? versions.past.at(-1) : versions.future[0];
-    if (!to) return;
-    setVersions(
-      way === 'past'
-        ? { past: versions.past.slice(0, -1), now: to, future: [book, ...versions.future] }
-        : { past: [...versions.past, book], now: to, future: versions.future.slice(1) },
-    );
+  const travel = (way: 'undo' | 'redo') => {
     setPart(null);
-    keep(to);
+    save(() => undoBook({ id: line.id, way }));
   };
   const nudge = (dx: number, dy: number) => {
     const rect = part && placeOf(book, part);
     if (part && rect) change(setPlace(book, part, { x: rect.x + dx, y: rect.y + dy }));
   };
-  useHotkeys(
-    'mod+z',
-    (e) => {
-      e.preventDefault();
-      travel('past');
-    },
-    [versions],
-  );
-  useHotkeys(
-    'mod+y, mod+shift+z',
-    (e) => {
-      e.preventDefault();
-      travel('future');
-    },
-    [versions],
-  );
   useHotkeys(
     'left, right, up, down, shift+left, shift+right, shift+up, shift+down',
     (e, h) => {
@@ -107,14 +88,14 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
       const key = h.keys?.join('') ?? '';
       nudge(key === 'left' ? -step : key === 'right' ? step : 0, key === 'up' ? -step : key === 'down' ? step : 0);
     },
-    [part, versions, locked],
+    [part, book, locked],
   );
   useHotkeys(
     'delete, backspace',
     () => {
       if (part && !locked) change(removePart(book, part), null);
     },
-    [part, versions, locked],
+    [part, book, locked],
   );
   useHotkeys('escape', () => {
     setDraw(null);
@@ -175,12 +156,11 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
           <ToggleButton size="small" value="true" selected={trueSize} onChange={() => setTrueSize(!trueSize)}>
             True size
           </ToggleButton>
-          <Button size="small" disabled={!versions.past.length} onClick={() => travel('past')}>
-            Undo
-          </Button>
-          <Button size="small" disabled={!versions.future.length} onClick={() => travel('future')}>
-            Redo
-          </Button>
+          <UndoRedo
+            undo={history.undo && sayBookDeed(history.undo)}
+            redo={history.redo && sayBookDeed(history.redo)}
+            onStep={travel}
+          />
         </Box>
         {lacking.length > 0 && (
           <Alert severity="warning" sx={{ borderRadius: 0, maxHeight: 110, overflowY: 'auto' }}>

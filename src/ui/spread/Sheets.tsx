@@ -1,12 +1,14 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import InputAdornment from '@mui/material/InputAdornment';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconSearch } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import { memo, useMemo, useState } from 'react';
 import { Draft } from '../../core/spread/draft';
 import type { Kit, Piece } from '../../core/kit/kit';
@@ -24,6 +26,8 @@ import type { CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
 import { symbolId } from '../sticker/symbol-id';
 
+const StashDialog = dynamic(() => import('./StashDialog').then((m) => m.StashDialog), { ssr: false });
+
 /** The kit's sheets as they lie on the table, true to scale beside each other; a used sticker leaves its gap. */
 export function Sheets() {
   const context = useSpread((s) => s.context);
@@ -32,6 +36,7 @@ export function Sheets() {
   const pick = useSpread((s) => s.pick);
   const [kitName, setKitName] = useState(context.kit.name);
   const [search, setSearch] = useState('');
+  const [choosing, setChoosing] = useState(false);
   const ledger = useMemo(() => Draft.begin(context, placements).ledger, [context, placements]);
   const shown = useMemo<Kit>(() => {
     const kit = [context.kit, ...context.stash].find((k) => k.name === kitName) ?? context.kit;
@@ -68,6 +73,10 @@ export function Sheets() {
             </MenuItem>
           ))}
         </TextField>
+        <Button size="small" onClick={() => setChoosing(true)} sx={{ alignSelf: 'flex-start' }}>
+          Choose the stash
+        </Button>
+        {choosing && <StashDialog onClose={() => setChoosing(false)} />}
         <TextField
           size="small"
           placeholder="header, coffee, coral…"

@@ -23,8 +23,10 @@ export const NOTHING_MORE =
 export const NO_PLACE = 'It does not fit into its day as that is. The finding about it has ways out.';
 export const OTHER_WINDOW = 'This spread was changed in another window. It has been loaded anew.';
 
-export const sayLetIn = ({ change, moved }: Repair, voice: Speaker): string =>
-  `${sayDeed(change.deed, voice)}: ${moved === 0 ? 'nothing had to move' : `${counted(moved, 'piece')} moved for it`}.`;
+export function sayLetIn({ change: { deed }, moved }: Repair, voice: Speaker): string {
+  const done = sayDeed(deed.do === 'let in' ? { ...deed, moved: 0 } : deed, voice); // the moves are said after it
+  return `${done}: ${moved === 0 ? 'nothing had to move' : `${counted(moved, 'piece')} moved for it`}.`;
+}
 
 export function sayMended({ change, moved }: Repair, voice: Speaker): string {
   const others = change.after.filter((p) => p.layer === 0).length;

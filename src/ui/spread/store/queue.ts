@@ -15,8 +15,9 @@ export interface Queue {
 export function saveQueue(get: Get, set: Set): Queue {
   let last: Promise<void> = Promise.resolve();
   const fail = async (messages: readonly string[]): Promise<void> => {
+    set({ saving: 'failed', messages, selected: null });
     const fresh = await readSpread({ spreadId: get().data.id }).catch(() => null);
-    set({ saving: 'failed', messages, selected: null, ...(fresh?.ok ? fresh.value : {}) });
+    if (fresh?.ok) set(fresh.value);
   };
   return {
     fail,

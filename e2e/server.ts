@@ -1,0 +1,120 @@
+import type { ChildProcess } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+export const TODAY = '2027-02-03';
+
+const WAIT = 250;
+/** A server is waited for so long, ms: a busy machine takes its time. */
+const PATIENCE = 90_000;
+const TRIES = 3;
+
+const later = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+
+/** The demo scenario around a fixed day, laid once and copied for each test. */
+export function seededDatabase(): string {
+  const file = join(mkdtempSync(join(tmpdir(), 'hobnail-seed-')), 'hobnail.sqlite');
+  const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
+    env: { ...process.env, HOBNAIL_DATA: file, HOBNAIL_TODAY: TODAY },
+    encoding: 'utf8',
+  });
+  if (status !== 0) throw new Error(stderr);
+  return file;
+}
+
+/**
+ * A server of its own on data of its own. It can be killed and started again on the same data; it is known by a name
+ * that it answers with, so that no other server is taken for it, and none is left that still answers.
+ */
+export class Hobnail {
+  private server: ChildProcess | null = null;
+  private name = '';
+  private readonly folder = mkdtempSync(join(tmpdir(), 'hobnail-e2e-'));
+  readonly data = join(this.folder, 'hobnail.sqlite');
+  url = '';
+
+  constructor(seed: string) {
+    copyFileSync(seed, this.data);
+  }
+
+  async start(): Promise<void> {
+    for (let n = 0; n < TRIES; n++) {
+      const port = await freePort();
+      this.url = `http://127.0.0.1:${port}`;
+      this.name = randomUUID();
+      this.server = spawn(
+        process.execPath,
+        ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+        {
+          env: {
+            ...process.env,
+            HOBNAIL_DATA: this.data,
+            HOBNAIL_TODAY: TODAY,
+            HOBNAIL_START: this.name,
+            NEXT_TELEMETRY_DISABLED: '1',
+          },
+          stdio: 'ignore',
+          detached: true, // a group of its own, so that what it starts ends with it
+        },
+      );
+      if (await this.answers()) return;
+      await this.kill(); // the port was taken by somebody else meanwhile, or it ended by itself
+    }
+    throw new Error('the server did not start');
+  }
+
+  /** Waits till this very server answers. */
+  private async answers(): Promise<boolean> {
+    for (let waited = 0; waited < PATIENCE; waited += WAIT) {
+      if (this.server?.exitCode !== null) return false;
+      const who = await whoAnswers(this.url);
+      if (who === this.name) return true;
+      if (who !== null) return false;
+      await later(WAIT);
+    }
+    return false;
+  }
+
+  /** Ends the server and all that it started at once, with no chance to write anything more. */
+  async kill(): Promise<void> {
+    const { server } = this;
+    this.server = null;
+    if (!server?.pid) return;
+    const ended = server.exitCode === null ? new Promise((done) => server.once('exit', done)) : Promise.resolve();
+    try {
+      process.kill(-server.pid, 'SIGKILL');
+    } catch {
+      // it had ended by itself
+    }
+    await ended;
+    for (let waited = 0; (await whoAnswers(this.url)) === this.name; waited += WAIT) {
+      if (waited > PATIENCE) throw new Error('a killed server still answers');
+      await later(WAIT);
+    }
+  }
+
+  /** Ends it for good. */
+  async remove(): Promise<void> {
+    await this.kill();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+/** The name of the server at an address; null where none answers. */
+async function whoAnswers(url: string): Promise<string | null> {
+  const answer = await fetch(`${url}/alive`, { signal: AbortSignal.timeout(10_000) }).catch(() => null);
+  return answer ? (answer.headers.get('x-hobnail-start') ?? '') : null;
+}
+
+function freePort(): Promise<number> {
+  return new Promise((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => done(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
