@@ -70,7 +70,9 @@ function contextOf(inputs: Inputs, note: (said: string) => void): Context {
   const stash = inputs.stash.map((s) => attempt(() => readKit(s.text, s.file, s.name)));
   const calendar = attempt(() => readCalendar(inputs.agenda.text, inputs.agenda.file));
   calendar?.notes.forEach(note);
-  const own = attempt(() => (inputs.options ? readOptions(inputs.options.text, inputs.options.file) : {}));
+  const own = attempt(() =>
+    inputs.options ? readOptions(inputs.options.text, inputs.options.file) : { options: {}, ways: {} },
+  );
   const names = [inputs.kit.name, ...inputs.stash.map((s) => s.name)];
   const twice = names.find((name, i) => names.indexOf(name) !== i);
   if (twice)
@@ -92,7 +94,8 @@ function contextOf(inputs: Inputs, note: (said: string) => void): Context {
     manner: inputs.manner,
     seed: inputs.seed,
     week: demandsOfWeek([calendar], inputs.week, book.weekStart),
-    options: own,
+    options: own.options,
+    ways: own.ways,
     usedElsewhere: [],
   });
 }

@@ -3,8 +3,8 @@ import { basename, dirname, join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { decodeText } from '../core/format/decode';
 import { BadInput, faultLine, quoted } from '../core/format/fault';
-import { BOOKS } from '../core/book/registry';
-import { MANNERS } from '../core/manner/registry';
+import { BOOKS, bookNamed } from '../core/book/registry';
+import { MANNERS, mannerNamed } from '../core/manner/registry';
 import { isWeekName } from '../core/week/week';
 import { outputs } from './outputs';
 import { SHIPPED_KITS, shippedKit } from './shipped-kits';
@@ -18,10 +18,9 @@ const wrong = (where: string, found: string, expected: string): BadInput =>
 async function main(): Promise<void> {
   const given = readArguments();
   const texts = {
-    book:
-      given.book in BOOKS
-        ? { shipped: BOOKS[given.book]! }
-        : { file: given.book, text: read(given.book, '--book', `a file, or one of ${Object.keys(BOOKS).join(', ')}`) },
+    book: bookNamed(given.book)
+      ? { shipped: bookNamed(given.book)! }
+      : { file: given.book, text: read(given.book, '--book', `a file, or one of ${Object.keys(BOOKS).join(', ')}`) },
     kit: kitText(given.kit, '--kit'),
     stash: given.stash.map((file) => kitText(file, '--stash')),
     agenda: { file: given.agenda, text: read(given.agenda, '--agenda', 'an iCalendar file') },
@@ -62,7 +61,7 @@ function readArguments() {
   const week = needed('week');
   if (!isWeekName(week)) throw wrong('--week', quoted(week), 'a week by ISO 8601, such as 2027-W06');
   const manner = values.manner ?? 'scattered';
-  if (!(manner in MANNERS)) throw wrong('--manner', quoted(manner), `one of ${Object.keys(MANNERS).join(', ')}`);
+  if (!mannerNamed(manner)) throw wrong('--manner', quoted(manner), `one of ${Object.keys(MANNERS).join(', ')}`);
   const seed = Number(values.seed ?? '1');
   if (!Number.isSafeInteger(seed) || seed < 0) throw wrong('--seed', quoted(values.seed), 'a whole number from 0 on');
   return {

@@ -1,6 +1,6 @@
-import type { Options } from '../core/manner/options';
+import type { Options } from '../core/manner/options/registry';
 import { pieceKey } from '../core/kit/kit';
-import type { Ways } from '../core/manner/ways';
+import type { Ways } from '../core/manner/ways/registry';
 import type { Database } from './database';
 
 /** A school with one's own changes, under a name of one's own. */

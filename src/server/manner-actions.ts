@@ -3,7 +3,7 @@
 import { revalidatePath } from 'next/cache';
 import { BadInput } from '../core/format/fault';
 import { readOptions } from '../core/format/options-json';
-import type { Ways } from '../core/manner/ways';
+import type { Ways } from '../core/manner/ways/registry';
 import { forgetManner, keepManner, listManners } from '../db/manners';
 import type { OwnManner } from '../db/manners';
 import { setManner } from '../db/spreads';
@@ -61,6 +61,6 @@ export async function ownManners(): Promise<Outcome<OwnManner[]>> {
 
 const checked = ({ school, options, ways }: MannerDto): Omit<OwnManner, 'name'> => ({
   school,
-  options: readOptions(JSON.stringify(options), 'manner'),
-  ways: JSON.parse(JSON.stringify(ways)) as Partial<Ways>,
+  options: readOptions(JSON.stringify(options), 'manner').options,
+  ways: { ...ways },
 });

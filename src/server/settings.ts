@@ -1,4 +1,4 @@
-import type { Options } from '../core/manner/options';
+import type { Options } from '../core/manner/options/registry';
 import type { Hand } from '../core/measure/hand';
 import { USUAL_HAND } from '../core/measure/hand';
 import type { Database } from '../db/database';

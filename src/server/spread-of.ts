@@ -1,5 +1,5 @@
-import type { Options } from '../core/manner/options';
-import type { Ways } from '../core/manner/ways';
+import type { Options } from '../core/manner/options/registry';
+import type { Ways } from '../core/manner/ways/registry';
 import type { ContextData } from '../core/spread/context';
 import type { Placement } from '../core/spread/placement';
 import { demandsOfWeek } from '../core/week/demands';

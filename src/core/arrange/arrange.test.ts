@@ -12,7 +12,7 @@ import { contains, intersect, right } from '../measure/rect';
 import { sortMinute } from '../week/demand';
 import type { Demand } from '../week/demand';
 import { pieceKey } from '../kit/kit';
-import type { Options } from '../manner/options';
+import type { Options } from '../manner/options/registry';
 import { arrange } from './arrange';
 import { openPlaces } from '../spread/open-places';
 import type { Context, Placement } from '../spread/placement';

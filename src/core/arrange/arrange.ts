@@ -10,6 +10,7 @@ import type { Stage } from '../spread/draft';
 import { extender } from './base/extender';
 import { finish } from './finish/finish';
 import { headers } from './base/headers';
+import { overlays } from './finish/overlays';
 import { sidebar } from './sidebar/sidebar';
 import { topBand } from './base/top-band';
 import type { Context, Placement } from '../spread/placement';
@@ -29,6 +30,7 @@ const STAGES: readonly Stage[] = [
   boxes,
   days,
   finish,
+  overlays,
   cutting,
 ];
 

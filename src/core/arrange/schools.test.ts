@@ -63,7 +63,7 @@ describe('grounded', () => {
 it('airy keeps to three boxes and one cluster', () => {
   const { context: c, placements } = demoSpread({ manner: 'airy' });
   expect(boxesOf(viewOf(c, placements))).toHaveLength(3);
-  const cluster = placements.filter((p) => p.role === 'finish' && p.day !== null);
+  const cluster = placements.filter((p) => p.role === 'finish' && p.day !== null && kindOf(c, p) === 'deco');
   expect(new Set(cluster.map((p) => p.day)).size).toBe(1);
   expect(cluster.map((p) => p.layer)).toEqual([0, 1, 2]);
 });

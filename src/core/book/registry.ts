@@ -18,3 +18,5 @@ export const BOOKS: Readonly<Record<string, Book>> = {
 
 /** A shipped book by its name; undefined for any other word. */
 export const bookNamed = (name: string): Book | undefined => (Object.hasOwn(BOOKS, name) ? BOOKS[name] : undefined);
+
+export type { Book };

@@ -1,9 +1,17 @@
-import type { Options } from '../manner/options';
+import type { Options } from '../manner/options/registry';
+import type { Ways } from '../manner/ways/registry';
 import { conform, parseJson } from './schema';
 
-/** Reads settings for one spread (formats.md, Options). @throws BadInput, an unknown key by its name */
-export function readOptions(text: string, file: string): Partial<Options> {
+/** What a spread sets beside its school's habits. */
+export interface OwnSettings {
+  readonly options: Partial<Options>;
+  readonly ways: Partial<Ways>;
+}
+
+/** Reads settings for one spread (formats.md, Options). @throws BadInput, an unknown key or way by its name */
+export function readOptions(text: string, file: string): OwnSettings {
   const value = parseJson(text, file);
   conform('options', value, file);
-  return value as Partial<Options>;
+  const { ways = {}, ...options } = value as Partial<Options> & { readonly ways?: Partial<Ways> };
+  return { options, ways };
 }

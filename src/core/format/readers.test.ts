@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { threeBox } from '../book/three-box';
 import { readBook } from './book-json';
 import { demandsOfWeek } from '../week/demands';
@@ -5,6 +7,7 @@ import { readCalendar, readingCalendar } from './calendar';
 import { decodeText } from './decode';
 import { BadInput } from './fault';
 import { readKit, writeKit } from './kit-csv';
+import { optionsSchema } from './options-schema';
 import { readOptions } from './options-json';
 import { demoKit } from '../../../tests/fixtures';
 
@@ -137,10 +140,24 @@ describe('a book file', () => {
 
 describe('options', () => {
   it('takes known keys and refuses others by name', () => {
-    expect(readOptions('{"gap":3,"headers":"fanned"}', 'o.json')).toEqual({ gap: 3, headers: 'fanned' });
+    expect(readOptions('{"gap":3,"headers":"fanned"}', 'o.json')).toEqual({
+      options: { gap: 3, headers: 'fanned' },
+      ways: {},
+    });
+    expect(readOptions('{"ways":{"boxes":5,"times":"in circles"}}', 'o.json').ways).toEqual({
+      boxes: 5,
+      times: 'in circles',
+    });
+    expect(refused(() => readOptions('{"ways":{"boxs":5}}', 'o.json'))).toContain('ways.boxs: found an unknown key');
+    expect(refused(() => readOptions('{"ways":{"boxes":9}}', 'o.json'))).toContain('ways.boxes');
     expect(refused(() => readOptions('{"gaps":3}', 'o.json'))).toContain('gaps: found an unknown key');
     expect(refused(() => readOptions('{"whiteSpace":2}', 'o.json'))).toContain('whiteSpace: found "2"');
   });
+});
+
+it('the schema of options in docs/formats is the one that the registries make', () => {
+  const written = readFileSync(join(__dirname, '../../../docs/formats/options.schema.json'), 'utf8');
+  expect(JSON.parse(written)).toEqual(JSON.parse(JSON.stringify(optionsSchema())));
 });
 
 describe('a calendar file', () => {

@@ -1,15 +1,19 @@
 import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv';
 import bookSchema from '../../../docs/formats/book.schema.json';
-import optionsSchema from '../../../docs/formats/options.schema.json';
 import spreadSchema from '../../../docs/formats/spread.schema.json';
+import { MANNERS } from '../manner/registry';
+import { optionsSchema } from './options-schema';
 import type { Fault } from './fault';
 import { BadInput, quoted } from './fault';
 
 const ajv = new Ajv({ allErrors: true, verbose: true, strict: false });
 const validators = {
   book: ajv.compile(bookSchema),
-  options: ajv.compile(optionsSchema),
-  spread: ajv.compile(spreadSchema),
+  options: ajv.compile(optionsSchema()),
+  spread: ajv.compile({
+    ...spreadSchema,
+    properties: { ...spreadSchema.properties, manner: { enum: Object.keys(MANNERS) } },
+  }),
 };
 
 /**

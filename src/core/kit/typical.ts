@@ -2,42 +2,43 @@ import type { Kind } from './kinds';
 import { traits } from './kinds';
 import type { Kit, Piece } from './kit';
 
-type Line = readonly [kind: Kind, count: number, width: number, height: number, sheet: number, words?: string];
+/** Pieces are of their kind's usual size (kinds.ts). */
+type Line = readonly [kind: Kind, count: number, sheet: number, words?: string];
 
 /** What a mini kit usually has: three sheets (handbook 3; usual values, to be corrected). */
 const MINI: readonly Line[] = [
-  ['full-box', 8, 38.1, 48.3, 1],
-  ['date-cover', 7, 38.1, 12, 1],
-  ['header', 7, 38.1, 6.4, 1, 'to do'],
-  ['header', 7, 38.1, 6.4, 1, 'today'],
-  ['half-box', 6, 38.1, 24.1, 2],
-  ['quarter-box', 12, 38.1, 12, 2],
-  ['checklist', 4, 38.1, 48.3, 2],
-  ['check-flag', 6, 38, 9, 2],
-  ['banner', 1, 76.2, 20, 2, 'weekend'],
-  ['icon', 24, 12, 12, 3],
-  ['script', 12, 28, 8, 3],
-  ['bottom-washi', 2, 160, 11, 3],
-  ['washi', 4, 120, 8, 3],
-  ['habit-tracker', 2, 38, 16, 3],
+  ['full-box', 8, 1],
+  ['date-cover', 7, 1],
+  ['header', 7, 1, 'to do'],
+  ['header', 7, 1, 'today'],
+  ['half-box', 6, 2],
+  ['quarter-box', 12, 2],
+  ['checklist', 4, 2],
+  ['check-flag', 6, 2],
+  ['banner', 1, 2, 'weekend'],
+  ['icon', 24, 3],
+  ['script', 12, 3],
+  ['bottom-washi', 2, 3],
+  ['washi', 4, 3],
+  ['habit-tracker', 2, 3],
 ];
 
 /** A full kit adds sheets of littles, labels, dots, trackers and deco. */
 const FULL: readonly Line[] = [
   ...MINI,
-  ['third-box', 8, 38.1, 16, 4],
-  ['label', 12, 38, 12, 4],
-  ['flag', 10, 38, 10, 4],
-  ['little', 14, 38.1, 12, 5],
-  ['circle', 16, 14, 14, 5],
-  ['teardrop', 8, 14, 18, 5],
-  ['date-dot', 31, 8, 8, 6],
-  ['week-tracker', 2, 38, 48, 6],
-  ['quote-box', 1, 38.1, 48.3, 6],
-  ['deco', 12, 25, 25, 7],
-  ['overlay', 4, 38.1, 48.3, 7],
-  ['extender', 1, 38, 12, 7],
-  ['double-box', 1, 76.2, 48.3, 7],
+  ['third-box', 8, 4],
+  ['label', 12, 4],
+  ['flag', 10, 4],
+  ['little', 14, 5],
+  ['circle', 16, 5],
+  ['teardrop', 8, 5],
+  ['date-dot', 31, 6],
+  ['week-tracker', 2, 6],
+  ['quote-box', 1, 6],
+  ['deco', 12, 7],
+  ['overlay', 4, 7],
+  ['extender', 1, 7],
+  ['double-box', 1, 7],
 ];
 
 export const TYPICAL = { mini: MINI, full: FULL } as const;
@@ -47,7 +48,8 @@ export function typicalKit(name: string, size: keyof typeof TYPICAL): Kit {
   const seen = new Map<string, number>();
   return {
     name,
-    pieces: TYPICAL[size].flatMap(([kind, count, width, height, sheet, words = '']) => {
+    pieces: TYPICAL[size].flatMap(([kind, count, sheet, words = '']) => {
+      const [width, height] = traits(kind).usual;
       // each number of the month is a design of its own
       const numbers = kind === 'date-dot' ? Array.from({ length: count }, (_, i) => String(i + 1)) : [words];
       return numbers.map((text): Piece => {

@@ -1,6 +1,6 @@
-import { USUAL_HABITS } from './habits';
+import { USUAL_HABITS } from './options/registry';
 import type { Manner } from './manner';
-import { USUAL_WAYS } from './ways';
+import { USUAL_WAYS } from './ways/registry';
 
 /**
  * Airy: white space is the design; few boxes, one cluster of deco, a cap on how much of a day is covered (handbook

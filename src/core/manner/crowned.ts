@@ -1,6 +1,6 @@
-import { USUAL_HABITS } from './habits';
+import { USUAL_HABITS } from './options/registry';
 import type { Manner } from './manner';
-import { USUAL_WAYS } from './ways';
+import { USUAL_WAYS } from './ways/registry';
 
 /**
  * Crowned: flowers and garlands along the top, headers lowered under them, framed boxes, round and diamond bases

@@ -2,8 +2,8 @@ import type { Book, Region } from '../book/book';
 import { regionsOf } from '../book/columns';
 import { tidy } from '../measure/length';
 import { bottom, bounds, right } from '../measure/rect';
-import type { Options } from './options';
-import type { Ways } from './ways';
+import type { Options } from './options/registry';
+import type { Ways } from './ways/registry';
 
 /** mm kept free at a page's very edge. From memory. */
 const EDGE = 2;

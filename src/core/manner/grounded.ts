@@ -1,6 +1,6 @@
-import { USUAL_HABITS } from './habits';
+import { USUAL_HABITS } from './options/registry';
 import type { Manner } from './manner';
-import { USUAL_WAYS } from './ways';
+import { USUAL_WAYS } from './ways/registry';
 
 /**
  * Grounded: no bottom washi; the full boxes stand in line on the bottom edge, the list starts above the printed top

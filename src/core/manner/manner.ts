@@ -1,5 +1,5 @@
-import type { Options } from './options';
-import type { Ways } from './ways';
+import type { Options } from './options/registry';
+import type { Ways } from './ways/registry';
 
 /** A school: its habits as default options, and the ways in which it differs from the others (handbook 5). */
 export interface Manner {

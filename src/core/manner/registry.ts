@@ -17,3 +17,5 @@ export const MANNERS: Readonly<Record<string, Manner>> = {
 /** A school by its name; undefined for any other word. */
 export const mannerNamed = (name: string): Manner | undefined =>
   Object.hasOwn(MANNERS, name) ? MANNERS[name] : undefined;
+
+export type { Manner };

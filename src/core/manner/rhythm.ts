@@ -22,6 +22,7 @@ export const STANDS = {
 } as const satisfies Record<string, readonly RhythmName[]>;
 
 export type Stand = keyof typeof STANDS;
+export const STAND_NAMES = Object.keys(STANDS) as Stand[];
 
 /** The name of the rhythm that these heights follow; null for a day means no box there, which fits any. */
 export function rhythmOf(days: readonly (Height | null)[]): RhythmName | null {

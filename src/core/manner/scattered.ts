@@ -1,6 +1,6 @@
-import { USUAL_HABITS } from './habits';
+import { USUAL_HABITS } from './options/registry';
 import type { Manner } from './manner';
-import { USUAL_WAYS } from './ways';
+import { USUAL_WAYS } from './ways/registry';
 
 /** Scattered: open columns, full boxes that rise and fall, the best one high in the middle of the week (handbook 5). */
 export const scattered: Manner = {

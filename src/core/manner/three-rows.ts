@@ -1,6 +1,6 @@
-import { USUAL_HABITS } from './habits';
+import { USUAL_HABITS } from './options/registry';
 import type { Manner } from './manner';
-import { USUAL_WAYS } from './ways';
+import { USUAL_WAYS } from './ways/registry';
 
 /**
  * Three rows: every day has the same jobs for its rows: full box, littles, to-do list; built from the bottom up

@@ -1,5 +1,6 @@
-import type { Options, Section } from '../manner/options';
-import type { Ways } from '../manner/ways';
+import type { Options } from '../manner/options/registry';
+import type { Section } from '../manner/section';
+import type { Ways } from '../manner/ways/registry';
 import type { Deed } from '../edit/deed';
 import type { IsoDay } from '../week/week';
 

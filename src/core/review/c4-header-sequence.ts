@@ -1,4 +1,4 @@
-import type { Options } from '../manner/options';
+import type { Options } from '../manner/options/registry';
 import type { About, Finding, Rule, Said, View } from './finding';
 import type { Voice } from '../spread/voice';
 import { dayName } from '../spread/voice';

@@ -1,7 +1,7 @@
 import type { WhiteOut } from '../bench/white-out';
 import type { Kind } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
-import type { Section } from '../manner/options';
+import type { Section } from '../manner/section';
 import type { Draft } from '../spread/draft';
 import type { OpenPlace } from '../spread/open-places';
 import type { Context, Placement } from '../spread/placement';

@@ -1,4 +1,4 @@
-import type { Section } from '../manner/options';
+import type { Section } from '../manner/section';
 import type { Finding, Rule, Said, View } from './finding';
 import type { Voice } from '../spread/voice';
 import { counted, mm } from '../spread/voice';
@@ -9,7 +9,7 @@ import { SECTION_KINDS, frameNeeds } from '../arrange/counting/needs';
 import type { Kind } from '../kit/kinds';
 import { spokenName } from '../kit/kit';
 import { traits } from '../kit/kinds';
-import { SECTIONS } from '../manner/options';
+import { SECTIONS } from '../manner/section';
 import { dayOfMonth } from '../week/day-names';
 import { countOf } from './count-of';
 

@@ -6,7 +6,7 @@ import type { Voice } from '../spread/voice';
 import { counted, pieceName, sentence } from '../spread/voice';
 import { piecesOf, strangeness, FOREIGN } from '../spread/choose';
 import { spokenName } from '../kit/kit';
-import { traits } from '../kit/kinds';
+import { KIND_NAMES, traits } from '../kit/kinds';
 import { isSoon } from '../kit/suggest';
 import { longDate } from '../week/day-names';
 
@@ -49,12 +49,8 @@ function forgotten(view: View, kit: string, day: string): Found[] {
     view.context,
     'full-box',
     'deco',
-    'half-box',
-    'third-box',
-    'quarter-box',
-    'label',
-    'flag',
     'header',
+    ...KIND_NAMES.filter((kind) => traits(kind).carriesItem),
   ).filter((p) => p.kit === kit && strangeness(p, view.context) <= FOREIGN && view.draft.ledger.untouched(p) > 0);
   const [first] = fitting;
   if (!first) return [];

@@ -37,14 +37,14 @@ export function review(view: View): Finding[] {
     .map((f) => ({ ...f, x: tidy(f.x), y: tidy(f.y) }))
     .sort(
       (a, b) =>
-        RANK[a.severity] - RANK[b.severity] ||
-        (a.rule < b.rule ? -1 : a.rule > b.rule ? 1 : 0) ||
-        a.page - b.page ||
-        a.x - b.x ||
-        a.y - b.y,
+        RANK[a.severity] - RANK[b.severity] || byCode(a.rule, b.rule) || a.page - b.page || a.x - b.x || a.y - b.y,
     );
 }
 
 /** Items that should have a place and have none; what stays open for writing in later is not among them. */
 export const withoutPlace = (view: Pick<View, 'unplaced' | 'context'>): number =>
   view.unplaced.filter((u) => isPlannedAhead(u.demand, view.context)).length;
+
+/** Codes in the handbook's order: D2 before D10. */
+const byCode = (a: string, b: string): number =>
+  a.charCodeAt(0) - b.charCodeAt(0) || Number(a.slice(1)) - Number(b.slice(1));

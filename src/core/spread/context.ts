@@ -1,9 +1,9 @@
 import type { Book } from '../book/book';
 import type { Kit } from '../kit/kit';
 import { fitBook } from '../manner/fit-book';
-import type { Options } from '../manner/options';
+import type { Options } from '../manner/options/registry';
 import { mannerNamed } from '../manner/registry';
-import type { Ways } from '../manner/ways';
+import type { Ways } from '../manner/ways/registry';
 import type { WeekDemands } from '../week/demand';
 import type { Context } from './placement';
 import { withHabits } from './placement';

@@ -15,9 +15,11 @@ import {
   Min,
   MinLength,
   ValidateNested,
+  registerDecorator,
 } from 'class-validator';
 import { MANNERS } from '../../core/manner/registry';
-import { WAY_VALUES } from '../../core/manner/ways';
+import type { Ways } from '../../core/manner/ways/registry';
+import { isWay } from '../../core/manner/ways/registry';
 
 export class SpreadIdDto {
   @IsInt() @Min(1) spreadId!: number;
@@ -31,28 +33,20 @@ export class StartSpreadDto {
   @IsString() @MinLength(1) @MaxLength(60) manner!: string;
 }
 
-/** Where a spread departs from its school's ways; each may be missing. */
-export class WaysDto {
-  @IsOptional() @IsIn(WAY_VALUES.keepsRows) keepsRows?: boolean;
-  @IsOptional() @IsIn(WAY_VALUES.boxes) boxes?: number;
-  @IsOptional() @IsIn(WAY_VALUES.stand) stand?: string;
-  @IsOptional() @IsIn(WAY_VALUES.framed) framed?: boolean;
-  @IsOptional() @IsIn(WAY_VALUES.topBand) topBand?: boolean;
-  @IsOptional() @IsIn(WAY_VALUES.raised) raised?: boolean;
-  @IsOptional() @IsIn(WAY_VALUES.lists) lists?: string;
-  @IsOptional() @IsIn(WAY_VALUES.listColors) listColors?: string;
-  @IsOptional() @IsIn(WAY_VALUES.leaveOutLoud) leaveOutLoud?: boolean;
-  @IsOptional() @IsIn(WAY_VALUES.sidebarColors) sidebarColors?: string;
-  @IsOptional() @IsIn(WAY_VALUES.banner) banner?: string;
-  @IsOptional() @IsIn(WAY_VALUES.bannerGround) bannerGround?: boolean;
-  @IsOptional() @IsIn(WAY_VALUES.align) align?: string;
-  @IsOptional() @IsIn(WAY_VALUES.deco) deco?: string;
-  @IsOptional() @IsIn(WAY_VALUES.roundBases) roundBases?: boolean;
-  @IsOptional() @IsIn(WAY_VALUES.times) times?: string;
-  @IsOptional() @IsIn(WAY_VALUES.picturesServe) picturesServe?: boolean;
-  @IsOptional() @IsIn(WAY_VALUES.nearBinding) nearBinding?: string;
-  @IsOptional() @IsIn(WAY_VALUES.marksPlaces) marksPlaces?: boolean;
+/** Ways by the names and values of their registry; each may be missing. */
+function IsWays(): PropertyDecorator {
+  return (target, propertyName) =>
+    registerDecorator({
+      name: 'isWays',
+      target: target.constructor,
+      propertyName: String(propertyName),
+      options: { message: 'expected: ways of the registry, each with one of its values' },
+      validator: { validate: areWays },
+    });
 }
+
+const areWays = (value: unknown): boolean =>
+  typeof value === 'object' && value !== null && Object.entries(value).every(([key, v]) => isWay(key, v));
 
 /** What befell a sticker that lies on a spread. */
 export class MishapDto extends SpreadIdDto {
@@ -69,7 +63,7 @@ export class MannerDto {
   @IsIn(Object.keys(MANNERS)) school!: string;
   /** checked further by the schema of options */
   @IsObject() options!: Record<string, unknown>;
-  @ValidateNested() @Type(() => WaysDto) ways!: WaysDto;
+  @IsWays() ways!: Partial<Ways>;
 }
 
 export class SetMannerDto extends SpreadIdDto {

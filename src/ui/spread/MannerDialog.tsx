@@ -14,14 +14,16 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { spokenName } from '../../core/kit/kit';
-import type { Section } from '../../core/manner/options';
-import { MANNERS } from '../../core/manner/registry';
+import type { Section } from '../../core/manner/section';
+import { MANNERS, mannerNamed } from '../../core/manner/registry';
+import { scattered } from '../../core/manner/scattered';
 import type { Manner } from '../../core/manner/manner';
 import type { OwnManner } from '../../db/manners';
 import { forgetMannerOf, keepMannerAs, ownManners } from '../../server/manner-actions';
 import { GLASS } from '../theme';
 import type { Setting } from './manner-settings';
-import { SETTINGS, SIDEBAR_SECTIONS } from './manner-settings';
+import { settingGroups } from './manner-settings';
+import { SECTIONS } from '../../core/manner/section';
 import type { MannerChoice } from './store';
 import { useSpread } from './store';
 
@@ -41,7 +43,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
   const [name, setName] = useState('');
   const [messages, setMessages] = useState<readonly string[]>([]);
   const [said, setSaid] = useState('');
-  const manner = MANNERS[choice.school] as Manner;
+  const manner = mannerNamed(choice.school) ?? scattered;
   const list = () =>
     ownManners()
       .then((a) => setMine(a.ok ? a.value : []))
@@ -121,7 +123,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
           ))}
         </Box>
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
-          {SETTINGS.map(({ group, settings }) => (
+          {settingGroups().map(({ group, settings }) => (
             <Box key={group} component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
               <Typography component="legend" variant="h3" sx={{ fontSize: 15, p: 0, mb: 1 }}>
                 {group}
@@ -161,7 +163,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
               Sidebar, top to bottom
             </Typography>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
-              {[...sections, ...SIDEBAR_SECTIONS.filter((s) => !sections.includes(s))].map((s) => (
+              {[...sections, ...SECTIONS.filter((s) => !sections.includes(s))].map((s) => (
                 <Chip
                   key={s}
                   label={`${sections.includes(s) ? `${sections.indexOf(s) + 1}. ` : ''}${s.replace('-', ' ')}`}

@@ -26,19 +26,6 @@ export interface Enough {
 }
 
 const MOST_SUBSTITUTES = 3;
-const USUAL: Partial<Record<Kind, readonly [number, number]>> = {
-  'date-cover': [38.1, 12],
-  header: [38.1, 6.4],
-  'full-box': [38.1, 48.3],
-  banner: [70, 20],
-  'bottom-washi': [160, 11],
-  'quote-box': [38.1, 48.3],
-  'habit-tracker': [38, 16],
-  'week-tracker': [38, 48],
-  checklist: [38.1, 48.3],
-  'quarter-box': [38.1, 12],
-  'date-dot': [8, 8],
-};
 
 /**
  * Is the kit enough for the week? Kind by kind, what is needed and what is there, what lacks first.
@@ -58,7 +45,7 @@ export function isItEnough(
   const line = (what: Wanted, kind: Kind, needed: number, there: number): Enough => {
     const left = Math.max(0, there - (spent.get(what) ?? 0));
     if (left >= needed) return { what, kind, needed, there: left, substitutes: [], makeshift: null };
-    const [width, height] = USUAL[kind] ?? [38.1, 12];
+    const [width, height] = traits(kind).usual;
     return {
       what,
       kind,

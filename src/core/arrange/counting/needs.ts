@@ -1,7 +1,7 @@
 import { regionsOf } from '../../book/columns';
 import type { Kind } from '../../kit/kinds';
 import type { Piece } from '../../kit/kit';
-import type { Section } from '../../manner/options';
+import type { Section } from '../../manner/section';
 import { isPlannedAhead } from '../../spread/ahead';
 import { opensDay } from '../base/headers';
 import type { Context } from '../../spread/placement';

@@ -1,3 +1,4 @@
+import { KIND_NAMES, traits } from '../../kit/kinds';
 import type { Demand, DemandKind, Room } from '../../week/demand';
 import { writtenText } from '../../week/demand';
 import type { Kind } from '../../kit/kinds';
@@ -120,19 +121,7 @@ export const roomOn = (form: Form): Rect => {
 const ROUND: Partial<Record<Kind, number>> = { circle: -3, square: -3, teardrop: -2.4 };
 
 const baseKinds = (context: Context): readonly Piece[] =>
-  piecesOf(
-    context,
-    'half-box',
-    'third-box',
-    'quarter-box',
-    'check-flag',
-    'little',
-    'label',
-    'flag',
-    'circle',
-    'teardrop',
-    'square',
-  );
+  piecesOf(context, ...KIND_NAMES.filter((kind) => traits(kind).carriesItem));
 
 /**
  * What it costs to put an item on a form; Infinity where its text does not fit or what is printed says something

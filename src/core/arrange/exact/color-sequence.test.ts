@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { SEQUENCES } from '../../manner/ways';
+import { SEQUENCES } from '../../manner/sequence';
 import type { ColorStock } from './color-sequence';
 import { cheapestSequence, habitCost, withoutLoud } from './color-sequence';
 

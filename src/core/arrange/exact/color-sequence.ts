@@ -1,7 +1,7 @@
 import { boldness } from '../../color/boldness';
 import type { Hex } from '../../color/color';
 import { luminance } from '../../color/color';
-import type { Sequence } from '../../manner/ways';
+import type { Sequence } from '../../manner/sequence';
 
 /** A color that a sequence may use, with how many pieces of it there are. */
 export interface ColorStock {

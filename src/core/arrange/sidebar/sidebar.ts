@@ -3,7 +3,7 @@ import { alignX } from '../../spread/align';
 import { regionsOf } from '../../book/columns';
 import { difference } from '../../color/color';
 import type { Piece } from '../../kit/kit';
-import type { Section } from '../../manner/options';
+import type { Section } from '../../manner/section';
 import { bottom } from '../../measure/rect';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import type { Draft, Stage } from '../../spread/draft';

@@ -1,0 +1,10 @@
+import { way } from './way';
+
+/** Where a day’s lists stand. */
+export const lists = way({
+  key: 'lists',
+  label: 'Lists stand',
+  group: 'Headers and lists',
+  values: ['by time', 'top', 'foot'],
+  usual: 'by time',
+});
