@@ -13,12 +13,16 @@ export default typescript.config(
       '**/*.cjs',
     ],
   },
-  ...typescript.configs.recommended,
+  ...typescript.configs.recommendedTypeChecked,
+  { languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } } },
   {
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       eqeqeq: 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/require-await': 'off', // use cases are async by their kind
       // Prettier breaks the code; this holds the comments to its width. Sentences and addresses stay whole.
       'max-len': [
         'error',
@@ -46,5 +50,17 @@ export default typescript.config(
       'no-restricted-globals': ['error', 'process', 'window', 'document', 'fetch', 'Buffer'],
     },
   },
-  { files: ['scripts/**', '**/*.test.ts', 'e2e/**'], rules: { 'no-console': 'off' } },
+  {
+    files: ['scripts/**', '**/*.test.ts', 'e2e/**', 'tests/**'],
+    rules: {
+      'no-console': 'off',
+      // matchers and parsed answers are of any type; what is wrong with them fails the test
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+      '@typescript-eslint/restrict-template-expressions': 'off',
+    },
+  },
 );

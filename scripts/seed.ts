@@ -8,11 +8,7 @@ import { listKits } from '../src/db/kits';
 async function main(): Promise<void> {
   const db = await openDatabase(process.env.HOBNAIL_DATA as string);
   if ((await listKits(db)).length === 0)
-    await seedDemo(
-      db,
-      process.env.HOBNAIL_TODAY ?? (DateTime.local().toISODate() as string),
-      process.env.HOBNAIL_FEED ?? null,
-    );
+    await seedDemo(db, process.env.HOBNAIL_TODAY ?? DateTime.local().toISODate(), process.env.HOBNAIL_FEED ?? null);
   await db.destroy();
 }
 

@@ -72,9 +72,7 @@ it('a school: a context is made of it, the door lets it in, the schema knows it'
     '../src/core/spread/context',
     './fixtures',
   );
-  expect(
-    contextFrom({ ...context(), book: context().printed, manner: 'toy', favorites: [] } as never).manner.name,
-  ).toBe('toy');
+  expect(contextFrom({ ...context(), book: context().printed, manner: 'toy', favorites: [] }).manner.name).toBe('toy');
   const [{ SetMannerDto }, { check }] = doors();
   const wanted = { spreadId: 1, manner: { school: 'toy', options: {}, ways: {} } };
   expect(check(SetMannerDto, wanted, 'manner').manner.school).toBe('toy');

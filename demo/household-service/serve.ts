@@ -4,7 +4,7 @@ import { DateTime } from 'luxon';
 import { householdService } from './service';
 
 const port = Number(process.argv[2] ?? 4390);
-const today = process.env.HOBNAIL_TODAY ?? (DateTime.local().toISODate() as string);
+const today = process.env.HOBNAIL_TODAY ?? DateTime.local().toISODate();
 householdService(today).listen(port, '127.0.0.1', () =>
   process.stdout.write(`household stand-in at http://127.0.0.1:${port}/\n`),
 );

@@ -43,7 +43,7 @@ export async function browser(): Promise<void> {
   await page.mouse.move(at.x + 10, at.y + 10);
   await page.mouse.down();
   for (let i = 0; i < 120; i++) await page.mouse.move(at.x + 10 + (i % 60), at.y + 10 - (i % 40));
-  const frames = ((await page.evaluate('frames_')) as number[]).slice(5).sort((a, b) => a - b);
+  const frames = (await page.evaluate<number[]>('frames_')).slice(5).sort((a, b) => a - b);
   await page.keyboard.press('Escape');
   await page.mouse.up();
   say(

@@ -115,7 +115,7 @@ it.each([
   ['a flag nobody knows', () => ({ glue: 'yes' }), 'npm run plan'],
 ])('refuses %s: exit 2, a message, nothing written', (name, over, says) => {
   const out = `bad-${name.replace(/\W/g, '')}`;
-  const done = plan(out, over() as Record<string, string>);
+  const done = plan(out, over());
   expect([done.status, done.stderr]).toEqual([2, expect.stringContaining(says)]);
   expect(existsSync(join(folder, out))).toBe(false);
 });

@@ -9,8 +9,6 @@ import type { PieceStock } from '../core/kit/stock';
 import { countedKit, stockOfKit } from '../core/kit/stock';
 import type { Candidate, KitFacts, Suggestion } from '../core/kit/suggest';
 import { isSoon, pairsThatGo, suggestKits } from '../core/kit/suggest';
-import type { Options } from '../core/manner/options/registry';
-import type { Ways } from '../core/manner/ways/registry';
 import { spokenWeek } from '../core/week/day-names';
 import { weekAfter, weekOf } from '../core/week/week';
 import { findBook, usualBook } from '../db/books';
@@ -149,8 +147,8 @@ async function weeksAhead(
               stash: stock.stash,
               week: demands,
               manner: spread?.manner ?? 'scattered',
-              ways: spread ? (asObject(spread.ways) as Partial<Ways>) : {},
-              options: { hand, ...(spread ? (asObject(spread.options) as Partial<Options>) : {}) },
+              ways: spread ? asObject(spread.ways) : {},
+              options: { hand, ...(spread ? asObject(spread.options) : {}) },
               seed: 1,
               usedElsewhere: stock.gone,
             }),

@@ -3,7 +3,6 @@
 import { revalidatePath } from 'next/cache';
 import { BadInput } from '../core/format/fault';
 import { readOptions } from '../core/format/options-json';
-import type { Ways } from '../core/manner/ways/registry';
 import { forgetManner, keepManner, listManners } from '../db/manners';
 import type { OwnManner } from '../db/manners';
 import { setManner } from '../db/spreads';

@@ -20,4 +20,4 @@ async function openStore(file: string): Promise<Database> {
 }
 
 /** Today, or the day that HOBNAIL_TODAY names. */
-export const today = (): IsoDay => process.env.HOBNAIL_TODAY ?? (DateTime.local().toISODate() as IsoDay);
+export const today = (): IsoDay => process.env.HOBNAIL_TODAY ?? DateTime.local().toISODate();

@@ -102,7 +102,7 @@ function tellPlacements(service: Running['service'], before: Subject, now: Subje
 export function startWorker(): Running {
   const worker = new Worker(new URL('./arrange.worker.ts', import.meta.url), { type: 'module' });
   return {
-    service: wrap<ArrangeService>(worker) as RemoteService,
+    service: wrap<ArrangeService>(worker),
     onEnd: (ended) => {
       worker.addEventListener('error', (e) => ended(e.message || 'it could not be loaded'));
       worker.addEventListener('messageerror', () => ended('it sent what could not be read'));

@@ -131,7 +131,8 @@ function inOrder(units: readonly Unit[], pieceOf: (p: Placement) => Piece): Unit
   while (order.length < sorted.length) {
     const next =
       sorted.find((u) => !done.has(u) && (under.get(u) as Unit[]).every((v) => done.has(v))) ??
-      (sorted.find((u) => !done.has(u)) as Unit);
+      sorted.find((u) => !done.has(u));
+    if (!next) break;
     done.add(next);
     order.push(next);
   }

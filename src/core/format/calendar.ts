@@ -55,7 +55,7 @@ export function* readingCalendar(text: string, file: string): Generator<number, 
     if (i % BLOCKS_A_STEP === 0) yield 0.2 + (0.6 * i) / blocks.length;
     frame[2].push(parse(block.text.trimEnd().replace(/\n/g, '\r\n'), file, block.line, clean));
   }
-  const root = withMisses(new ICAL.Component(frame as unknown as ConstructorParameters<typeof ICAL.Component>[0]));
+  const root = withMisses(new ICAL.Component(frame));
   for (const [i, component] of root.getAllSubcomponents().entries()) {
     if (i % BLOCKS_A_STEP === 0) yield 0.8 + (0.2 * i) / blocks.length;
     faults.push(...faultsOf(component, blocks[i] as Block, file));
@@ -135,7 +135,7 @@ function faultsOf(component: ICAL.Component, block: Block, file: string): Fault[
 function isTime(property: ICAL.Property): boolean {
   try {
     const written = (property.toJSON() as unknown[]).slice(3);
-    return property.getValues().every((value, i) => {
+    return (property.getValues() as readonly unknown[]).every((value, i) => {
       const time = value instanceof ICAL.Period ? value.start : value;
       // a day that does not exist is made another one by the parser: what is written tells
       const [, year, month, day] = /^(\d{4})-(\d{2})-(\d{2})/.exec(String(written[i])) ?? [];

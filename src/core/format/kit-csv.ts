@@ -2,7 +2,6 @@ import Papa from 'papaparse';
 import { isHex } from '../color/color';
 import type { Kit, Piece } from '../kit/kit';
 import { FACES, FINISHES, KIND_NAMES, SHAPES, WRITABLE, traits } from '../kit/kinds';
-import type { Kind } from '../kit/kinds';
 import type { Fault } from './fault';
 import { BadInput, quoted } from './fault';
 
@@ -124,7 +123,7 @@ export function writeKit(kit: Kit): string {
 }
 
 function toPiece(row: Row, kit: string): Piece {
-  const kind = row.oneOf('kind', KIND_NAMES, 'deco' as Kind, true);
+  const kind = row.oneOf('kind', KIND_NAMES, 'deco', true);
   const usual = traits(kind);
   const color = row.color('color', '#d9d4c7');
   const rolls = kind === 'washi' || kind === 'bottom-washi';

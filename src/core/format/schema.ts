@@ -72,7 +72,7 @@ function toFault(e: ErrorObject, file: string): Fault {
         file,
         where: property(String(params.additionalProperty)),
         found: 'an unknown key',
-        expected: `one of ${Object.keys(e.parentSchema?.properties ?? {}).join(', ')}`,
+        expected: `one of ${Object.keys((e.parentSchema?.properties ?? {}) as object).join(', ')}`,
       };
     case 'enum':
       return {

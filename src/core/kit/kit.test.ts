@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { demoKit, kitOf, piece } from '../../../tests/fixtures';
 import { area, contains, intersect } from '../measure/rect';
-import { KINDS, KIND_NAMES, traits } from './kinds';
+import { KINDS } from './kind-table';
+import { KIND_NAMES, traits } from './kinds';
 import { isRoll, palette, spokenName } from './kit';
-import type { Taken } from './ledger';
 import { Ledger, wholeOf } from './ledger';
 import { sheetsOf } from './sheet-layout';
 
@@ -68,7 +68,7 @@ describe('the ledger', () => {
                 ? ([roll, ledger.takeLength(roll, n * 60, 15)] as const)
                 : ([box, ledger.take(box)] as const);
           if (!taken) continue;
-          const key = `${p.code}${(taken as Taken).copy}`;
+          const key = `${p.code}${taken.copy}`;
           const part = taken.cut ?? wholeOf(p);
           expect(contains(wholeOf(p), part)).toBe(true);
           expect((parts.get(key) ?? []).every((q) => intersect(q, part) === null)).toBe(true);

@@ -83,7 +83,7 @@ function writtenAnew(
     q.id === id
       ? { ...q, text, ink: inkFor(piece) }
       : q === circle
-        ? { ...q, text: timed ? spokenTime(demand.start as number) : null }
+        ? { ...q, text: timed ? spokenTime(demand.start) : null }
         : q,
   );
 }

@@ -73,15 +73,15 @@ function sectionsLacking(view: View): Found[] {
   const bar = regionsOf(view.context.book, 'sidebar')[0];
   if (!bar || !view.placements.length) return [];
   const inBar = view.placements.filter((p) => p.role === 'sidebar');
-  const left = inBar.map((p) => view.pieceOf(p)?.kind);
+  /** kinds that no section has taken yet */
+  let left = inBar.flatMap((p) => view.pieceOf(p)?.kind ?? []);
   return SECTIONS.filter((s) => view.context.options.sidebar.includes(s)).flatMap((section): Found[] => {
     if (inBar.some((p) => p.text?.startsWith(section))) return []; // made from a list or from lines
     const kinds = SECTION_KINDS[section];
-    const i = left.findIndex((kind) => kind !== undefined && kinds.includes(kind));
+    const i = left.findIndex((kind) => kinds.includes(kind));
     if (i >= 0) {
       const kind = left[i];
-      if (section === 'habits') left.forEach((k, n) => k === kind && delete left[n]);
-      else delete left[i];
+      left = left.filter((k, n) => (section === 'habits' ? k !== kind : n !== i));
       return [];
     }
     const widest = Math.max(0, ...piecesOf(view.context, ...kinds).map((p) => p.width));

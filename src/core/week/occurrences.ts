@@ -174,7 +174,7 @@ function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
         more: single
           ? []
           : component.getAllProperties('rdate').flatMap((p) => timesOf(p).map((t) => onClock(t, p, owner))),
-        toOwner: clock.toOwner,
+        toOwner: (wall) => clock.toOwner(wall),
         length: lengthOf(component, owner, clock.toOwner(begins)),
         instead: instead.get(component) ?? null,
       },

@@ -268,7 +268,7 @@ function otherWords(line: Line, from: IsoDay): IsoDay | null {
     ? ` at ${found.start.get('hour')}:${String(found.start.get('minute') ?? 0).padStart(2, '0')} `
     : ' ';
   line.rest = line.rest.replace(found.text, time);
-  return DateTime.fromObject({ year, month, day }, { zone: 'utc' }).toISODate() as IsoDay;
+  return DateTime.fromObject({ year, month, day }, { zone: 'utc' }).toISODate();
 }
 
 function readTime(line: Line): number | null {
@@ -305,8 +305,7 @@ function nextMonthDay(from: IsoDay, dayOfMonth: number): IsoDay {
     i++, month = month.plus({ months: 1 })
   ) {
     const day = month.set({ day: dayOfMonth });
-    if (day.isValid && day.month === month.month && (day.toISODate() as IsoDay) >= from)
-      return day.toISODate() as IsoDay;
+    if (day.isValid && day.month === month.month && day.toISODate() >= from) return day.toISODate();
   }
   return from;
 }
@@ -315,7 +314,7 @@ function nextDate(from: IsoDay, month: number, day: number): IsoDay {
   const year = Number(from.slice(0, 4));
   for (let i = 0; i < 9; i++) {
     const date = DateTime.fromObject({ year: year + i, month, day }, { zone: 'utc' });
-    if (date.isValid && (date.toISODate() as IsoDay) >= from) return date.toISODate() as IsoDay;
+    if (date.isValid && date.toISODate() >= from) return date.toISODate();
   }
   return from;
 }

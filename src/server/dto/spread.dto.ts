@@ -8,7 +8,6 @@ import {
   IsInt,
   IsNotIn,
   IsObject,
-  IsOptional,
   IsString,
   Matches,
   MaxLength,

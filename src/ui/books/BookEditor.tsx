@@ -383,7 +383,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
                   min={0.1}
                   max={1}
                   step={0.05}
-                  onChange={(_, v) => setOpacity(v as number)}
+                  onChange={(_, v) => setOpacity(v)}
                   aria-label="How strongly the scan shows"
                 />
               ) : (

@@ -45,7 +45,7 @@ export function CardDialog({ onClose }: { onClose: () => void }) {
           min={2}
           max={7}
           step={0.005}
-          onChange={(_, v) => setPixels(v as number)}
+          onChange={(_, v) => setPixels(v)}
           aria-label="Pixels to the millimeter"
           valueLabelDisplay="auto"
           valueLabelFormat={(v) => v.toFixed(2)}

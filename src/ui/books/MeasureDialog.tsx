@@ -78,9 +78,7 @@ export function MeasureDialog({ onClose, onMade }: { onClose: () => void; onMade
       size="small"
       label={label}
       value={m[key]}
-      onChange={(e) =>
-        set({ [key]: typeof m[key] === 'number' ? Number(e.target.value) : e.target.value } as Partial<Measures>)
-      }
+      onChange={(e) => set({ [key]: typeof m[key] === 'number' ? Number(e.target.value) : e.target.value })}
     >
       {values.map(([value, name]) => (
         <MenuItem key={name} value={value}>

@@ -17,7 +17,6 @@ import { spokenName } from '../../core/kit/kit';
 import type { Section } from '../../core/manner/section';
 import { MANNERS, mannerNamed } from '../../core/manner/registry';
 import { scattered } from '../../core/manner/scattered';
-import type { Manner } from '../../core/manner/manner';
 import type { OwnManner } from '../../db/manners';
 import { forgetMannerOf, keepMannerAs, ownManners } from '../../server/manner-actions';
 import { GLASS } from '../theme';

@@ -37,6 +37,7 @@ import { Items } from './Items';
 import { Rail } from './Rail';
 import { ReviewContext, useVoice } from './review-context';
 import { Sheets } from './Sheets';
+import type { Zoom } from './store';
 import { SpreadStoreContext, createSpreadStore, pagesShown, useSpread } from './store';
 import { Tray } from './Tray';
 import { KEYS, useKeys } from './use-keys';
@@ -155,7 +156,7 @@ function Screen() {
                 size="small"
                 exclusive
                 value={zoom}
-                onChange={(_, v) => v !== null && setZoom(v)}
+                onChange={(_, v: Zoom | null) => v !== null && setZoom(v)}
                 aria-label="How near"
               >
                 <ToggleButton value={0}>{four ? '1–2' : 'Left'}</ToggleButton>

@@ -65,7 +65,7 @@ function layRun(draft: Draft, context: Context, band: Demand, run: Run): void {
       x: run.span.x,
       y: y + (h - strip.height) / 2,
       role: 'day',
-      day: run.days[0] as number,
+      day: run.days[0],
     });
   }
   const until = length || run.days.length === 1 ? '' : ` → ${shortDay(context.week.days[band.lastDay] as string)}`;
@@ -74,7 +74,7 @@ function layRun(draft: Draft, context: Context, band: Demand, run: Run): void {
     x: run.span.x,
     y,
     role: 'day',
-    day: run.days[0] as number,
+    day: run.days[0],
     layer: length ? 1 : 0,
     items: [band.uid],
     text: `${writtenText(band)}${until}`,

@@ -61,7 +61,7 @@ export const boxes: Stage = (before, context) => {
   const random = randomFrom(context.seed);
   const taste = candidates.map(() => context.week.days.map(() => random() * 0.5));
   const solved = STANDS[context.ways.stand].map((name, r) => ({
-    rhythm: RHYTHMS[name] as readonly Height[],
+    rhythm: RHYTHMS[name],
     r,
     ...solve(draft, context, candidates, places, RHYTHMS[name], taste, most),
   }));

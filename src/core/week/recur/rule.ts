@@ -31,7 +31,7 @@ const CODES = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
 export function ruleOf(recur: ICAL.Recur, untilOnClock: (until: ICAL.Time) => Wall): Rule {
   const parts = recur.parts as Readonly<Record<string, readonly (string | number)[] | undefined>>;
   const numbers = (name: string): number[] | null => parts[name]?.map(Number) ?? null;
-  const until = recur.until as ICAL.Time | null;
+  const until = recur.until;
   return {
     freq: recur.freq as Frequency,
     interval: Math.max(1, recur.interval || 1),
