@@ -31,7 +31,8 @@ test('the agenda: a typed line becomes an item, is changed, taken out, brought b
 
   await item.click();
   await page.getByLabel('What').fill('hoof trim, both');
-  await page.getByLabel('Day', { exact: true }).fill('2027-02-12');
+  await page.getByRole('group', { name: 'Day' }).getByRole('spinbutton', { name: 'Month' }).click();
+  await page.keyboard.type('02122027');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('region', { name: 'Friday' }).getByText('hoof trim, both')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

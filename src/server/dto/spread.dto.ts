@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
+import type { ValidationArguments } from 'class-validator';
 import {
   ArrayMaxSize,
   IsArray,
@@ -39,13 +40,20 @@ function IsWays(): PropertyDecorator {
       name: 'isWays',
       target: target.constructor,
       propertyName: String(propertyName),
-      options: { message: 'expected: ways of the registry, each with one of its values' },
-      validator: { validate: areWays },
+      validator: { validate: (value) => faultyWays(value).length === 0, defaultMessage: sayFaultyWays },
     });
 }
 
-const areWays = (value: unknown): boolean =>
-  typeof value === 'object' && value !== null && Object.entries(value).every(([key, v]) => isWay(key, v));
+/** Names of what is no way, or has a value that it may not have. */
+const faultyWays = (value: unknown): string[] =>
+  typeof value === 'object' && value !== null
+    ? Object.entries(value).flatMap(([key, v]) => (v === undefined || isWay(key, v) ? [] : [key]))
+    : ['ways'];
+
+const sayFaultyWays = (found?: ValidationArguments): string =>
+  `${faultyWays(found?.value)
+    .map((key) => `ways.${key}`)
+    .join(', ')}: ways of the registry, each with one of its values`;
 
 /** What befell a sticker that lies on a spread. */
 export class MishapDto extends SpreadIdDto {

@@ -14,13 +14,17 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { EntryDto } from '../../server/dto/agenda.dto';
 import type { Hand } from '../../core/measure/hand';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { Demand } from '../../core/week/demand';
 import { DEMAND_KINDS, PARTS, ROOMS, spokenTime } from '../../core/week/demand';
 import { roomWanted } from '../../core/week/room-wanted';
 import { AheadFields } from './AheadFields';
-import { clock, minutesOf, wholeOf } from './clock';
+import { DayField } from '../fields/DayField';
+import { TimeField } from '../fields/TimeField';
+import { useCheckedForm } from '../fields/use-checked-form';
+import { wholeOf } from './clock';
 import { RepeatFields } from './RepeatFields';
 
 interface EntryDialogProps {
@@ -55,11 +59,9 @@ export function EntryDialog({
   onRemove,
   onMove,
 }: EntryDialogProps) {
-  const [entry, setEntry] = useState(given);
+  const { value: entry, set, errors, sound, submit } = useCheckedForm<AgendaEntry>(EntryDto, given);
   const [tab, setTab] = useState(0);
   const [moved, setMoved] = useState(demand?.on ?? '');
-  const set = (change: Partial<AgendaEntry>) => setEntry((e) => ({ ...e, ...change }));
-  const valid = entry.title.trim() !== '' && DAY.test(entry.day) && entry.reminders.every((r) => r.text.trim());
   const many = given.uid !== '' && given.repeat !== null;
   const written = `${entry.start === null ? '' : `${spokenTime(entry.start)} `}${entry.title}`;
   const guess = columnWidth ? roomWanted(written, columnWidth, hand) : null;
@@ -75,6 +77,7 @@ export function EntryDialog({
           autoFocus
           label="What"
           value={entry.title}
+          error={Boolean(errors.title)}
           onChange={(e) => set({ title: e.target.value })}
           slotProps={{ htmlInput: { maxLength: 400 } }}
         />
@@ -90,20 +93,13 @@ export function EntryDialog({
         {tab === 0 && (
           <>
             <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2 }}>
-              <TextField
+              <DayField
                 label={many ? 'First day' : 'Day'}
-                type="date"
-                value={entry.day}
-                onChange={(e) => set({ day: e.target.value })}
-                slotProps={{ inputLabel: { shrink: true } }}
+                value={entry.day || null}
+                onChange={(day) => set({ day: day ?? '' })}
+                error={Boolean(errors.day)}
               />
-              <TextField
-                label="Time"
-                type="time"
-                value={clock(entry.start)}
-                onChange={(e) => set({ start: minutesOf(e.target.value) })}
-                slotProps={{ inputLabel: { shrink: true } }}
-              />
+              <TimeField label="Time" value={entry.start} onChange={(start) => set({ start })} />
               {entry.start === null ? (
                 <TextField
                   label="Days it lasts"
@@ -191,13 +187,11 @@ export function EntryDialog({
             {dated && <RepeatFields rule={entry.repeat} day={entry.day} onChange={(repeat) => set({ repeat })} />}
             {many && demand && !feed && (
               <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-                <TextField
+                <DayField
                   size="small"
-                  type="date"
                   label="Move this day alone to"
-                  value={moved}
-                  onChange={(e) => setMoved(e.target.value)}
-                  slotProps={{ inputLabel: { shrink: true } }}
+                  value={moved || null}
+                  onChange={(day) => setMoved(day ?? '')}
                 />
                 <Button
                   variant="outlined"
@@ -228,8 +222,8 @@ export function EntryDialog({
           <Button
             variant="contained"
             color="secondary"
-            disabled={!valid || busy}
-            onClick={() => onSave({ ...entry, title: entry.title.trim() })}
+            disabled={busy || entry.title.trim() === '' || !sound}
+            onClick={submit((filled) => onSave({ ...filled, title: filled.title.trim() }))}
           >
             Save
           </Button>

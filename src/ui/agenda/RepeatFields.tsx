@@ -9,6 +9,7 @@ import { DateTime } from 'luxon';
 import type { Repeat } from '../../core/week/repeat';
 import { REPEAT_KINDS, repeatOf, ruleOfRepeat } from '../../core/week/repeat';
 import { spokenRule } from '../../core/week/typed-line';
+import { DayField } from '../fields/DayField';
 import { wholeOf } from './clock';
 
 const NAMES: Readonly<Record<Repeat['kind'], string>> = {
@@ -70,12 +71,11 @@ export function RepeatFields({
         />
       )}
       {UNITS[repeat.kind] && (
-        <TextField
+        <DayField
           label="Until"
-          type="date"
-          value={repeat.until ?? ''}
-          onChange={(e) => set({ until: e.target.value || null })}
-          slotProps={{ inputLabel: { shrink: true } }}
+          value={repeat.until}
+          onChange={(until) => set({ until })}
+          clearable
           helperText={repeat.until ? ' ' : 'with no end'}
         />
       )}

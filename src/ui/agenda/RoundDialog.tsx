@@ -14,7 +14,9 @@ import { useState } from 'react';
 import { DEMAND_KINDS } from '../../core/week/demand';
 import type { Round, Turn } from '../../core/week/round';
 import { MOST_TURNS } from '../../core/week/round';
-import { clock, minutesOf, wholeOf } from './clock';
+import { DayField } from '../fields/DayField';
+import { TimeField } from '../fields/TimeField';
+import { wholeOf } from './clock';
 
 const FREE: Turn = { text: '', start: null, minutes: null };
 
@@ -48,7 +50,7 @@ export function RoundDialog({
       .plus({ days: i * (round.every === 'week' ? 7 : 1) })
       .toFormat('ccc, LLL d', { locale: 'en-US' });
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
+    <Dialog open onClose={onClose} maxWidth="md" fullWidth>
       <DialogTitle>{round.every === 'day' ? 'A rota' : 'Taking turns'}</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1.2fr 1.25fr 0.7fr 1fr', gap: 2 }}>
@@ -59,13 +61,7 @@ export function RoundDialog({
             onChange={(e) => set({ name: e.target.value })}
             slotProps={{ htmlInput: { maxLength: 80 } }}
           />
-          <TextField
-            label="First day"
-            type="date"
-            value={round.first}
-            onChange={(e) => set({ first: e.target.value })}
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
+          <DayField label="First day" value={round.first || null} onChange={(first) => set({ first: first ?? '' })} />
           <TextField
             label={round.every === 'day' ? 'Days' : 'Weeks'}
             type="number"
@@ -97,7 +93,7 @@ export function RoundDialog({
         {round.turns.map((turn, i) => (
           <Box
             key={i}
-            sx={{ display: 'grid', gridTemplateColumns: '88px 1fr 144px 84px', gap: 1, alignItems: 'center' }}
+            sx={{ display: 'grid', gridTemplateColumns: '88px 1fr 168px 84px', gap: 1, alignItems: 'center' }}
           >
             <Typography variant="caption" color="text.secondary">
               {dayOf(i)}
@@ -109,12 +105,12 @@ export function RoundDialog({
               onChange={(e) => setTurn(i, { text: e.target.value })}
               slotProps={{ htmlInput: { 'aria-label': `Turn ${i + 1}`, maxLength: 200 } }}
             />
-            <TextField
+            <TimeField
               size="small"
-              type="time"
-              value={clock(turn?.start ?? null)}
-              onChange={(e) => setTurn(i, { start: minutesOf(e.target.value) })}
-              slotProps={{ htmlInput: { 'aria-label': `Time of turn ${i + 1}` } }}
+              label={`Time of turn ${i + 1}`}
+              hiddenLabel
+              value={turn?.start ?? null}
+              onChange={(start) => setTurn(i, { start })}
             />
             <TextField
               size="small"

@@ -4,25 +4,24 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { FactsDto } from '../../server/dto/kits.dto';
+import { DayField } from '../fields/DayField';
+import { useCheckedForm } from '../fields/use-checked-form';
 import type { KitFacts } from '../../core/kit/suggest';
 import { SEASONS } from '../../core/kit/suggest';
-import { isWeekName } from '../../core/week/week';
 import { saveFacts } from '../../server/kit-actions';
 import type { Run } from '../use-run';
 
 /** What the owner knows of a kit beside its pieces. */
 export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts: KitFacts; run: Run; busy: boolean }) {
-  const [facts, setFacts] = useState(given);
-  const set = (change: Partial<KitFacts>) => setFacts((f) => ({ ...f, ...change }));
-  const weekWrong = facts.keptFor !== null && !isWeekName(facts.keptFor);
+  const { value: facts, set, errors, sound, submit } = useCheckedForm<KitFacts>(FactsDto, given);
   const changed = JSON.stringify(facts) !== JSON.stringify(given);
   return (
     <Box
       component="form"
       onSubmit={(e) => {
         e.preventDefault();
-        void run(saveFacts({ kit, facts }));
+        submit((filled) => void run(saveFacts({ kit, facts: filled })))();
       }}
       sx={{ maxWidth: 640, display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2, pt: 1 }}
     >
@@ -39,13 +38,7 @@ export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts
           </MenuItem>
         ))}
       </TextField>
-      <TextField
-        label="To be used by"
-        type="date"
-        value={facts.useBy ?? ''}
-        onChange={(e) => set({ useBy: e.target.value || null })}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
+      <DayField label="To be used by" value={facts.useBy} onChange={(useBy) => set({ useBy })} clearable />
       <TextField
         label="Moods and occasions"
         placeholder="sea, choir, birthday"
@@ -57,8 +50,8 @@ export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts
         label="Kept for the week"
         placeholder="2027-W51"
         value={facts.keptFor ?? ''}
-        error={weekWrong}
-        helperText={weekWrong ? 'a week such as 2027-W51' : 'and offered for no other'}
+        error={Boolean(errors.keptFor)}
+        helperText={errors.keptFor ? 'a week such as 2027-W51' : 'and offered for no other'}
         onChange={(e) => set({ keptFor: e.target.value.trim() || null })}
       />
       <TextField
@@ -86,7 +79,7 @@ export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts
         type="submit"
         variant="contained"
         color="secondary"
-        disabled={busy || !changed || weekWrong}
+        disabled={busy || !changed || !sound}
         sx={{ justifySelf: 'start' }}
       >
         Keep this

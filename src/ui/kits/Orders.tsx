@@ -15,7 +15,10 @@ import type { OrderRow } from '../../db/plans';
 import { removeOrder, saveOrder, takeOrders } from '../../server/kit-actions';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
+import { OrderDto } from '../../server/dto/kits.dto';
 import { wholeOf } from '../agenda/clock';
+import { DayField } from '../fields/DayField';
+import { useCheckedForm } from '../fields/use-checked-form';
 
 /** What to order, by when: the day it is needed less the days its shop takes. */
 export function Orders({
@@ -29,7 +32,12 @@ export function Orders({
   run: Run;
   busy: boolean;
 }) {
-  const [fresh, setFresh] = useState<OrderLine>({
+  const {
+    value: fresh,
+    set,
+    sound,
+    submit,
+  } = useCheckedForm<OrderLine>(OrderDto, {
     what: '',
     count: 1,
     shop: '',
@@ -38,9 +46,8 @@ export function Orders({
     state: 'to order',
   });
   const [said, setSaid] = useState('');
-  const set = (change: Partial<OrderLine>) => setFresh((f) => ({ ...f, ...change }));
-  const add = async () => {
-    if (await run(saveOrder({ id: null, order: fresh }))) set({ what: '' });
+  const add = async (order: OrderLine) => {
+    if (await run(saveOrder({ id: null, order }))) set({ what: '' });
   };
   const read = async (file: File | undefined) => {
     if (!file) return;
@@ -60,7 +67,7 @@ export function Orders({
         component="form"
         onSubmit={(e) => {
           e.preventDefault();
-          void add();
+          submit((order) => void add(order))();
         }}
         sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}
       >
@@ -96,20 +103,14 @@ export function Orders({
           onChange={(e) => set({ days: wholeOf(e.target.value, 0, 365) })}
           sx={{ width: 112 }}
         />
-        <TextField
+        <DayField
           size="small"
           label="Needed by"
-          type="date"
-          value={fresh.neededBy}
-          onChange={(e) => set({ neededBy: e.target.value })}
-          slotProps={{ inputLabel: { shrink: true } }}
+          value={fresh.neededBy || null}
+          onChange={(day) => set({ neededBy: day ?? '' })}
+          sx={{ width: 170 }}
         />
-        <Button
-          type="submit"
-          variant="contained"
-          color="secondary"
-          disabled={busy || !fresh.what.trim() || !/^\d{4}-\d{2}-\d{2}$/.test(fresh.neededBy)}
-        >
+        <Button type="submit" variant="contained" color="secondary" disabled={busy || !fresh.what.trim() || !sound}>
           Add
         </Button>
         <Box sx={{ flex: 1 }} />

@@ -10,16 +10,18 @@ import { useState } from 'react';
 import type { Supply } from '../../db/plans';
 import { removeSupply, saveSupply } from '../../server/kit-actions';
 import { GLASS } from '../theme';
+import { SupplyDto } from '../../server/dto/kits.dto';
+import { useCheckedForm } from '../fields/use-checked-form';
 import type { Run } from '../use-run';
 
 const amount = (text: string): number => Math.max(0, Math.round(Number(text.replace(',', '.')) * 100) / 100 || 0);
 
 /** Correction tape by the meter, pens by ink and type: what is there, and a word before it runs out (handbook K4). */
 export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[]; run: Run; busy: boolean }) {
-  const [fresh, setFresh] = useState<Supply>({ name: '', unit: 'm', amount: 10, warnAt: 2 });
-  const set = (change: Partial<Supply>) => setFresh((f) => ({ ...f, ...change }));
-  const add = async () => {
-    if (await run(saveSupply({ ...fresh, name: fresh.name.trim(), reason: 'new' }))) set({ name: '' });
+  const blank = { name: '', unit: 'm', amount: 10, warnAt: 2 };
+  const { value: fresh, set, sound, submit } = useCheckedForm<Supply>(SupplyDto, blank);
+  const add = async (supply: Supply) => {
+    if (await run(saveSupply({ ...supply, name: supply.name.trim(), reason: 'new' }))) set({ name: '' });
   };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2, maxWidth: 820 }}>
@@ -27,7 +29,7 @@ export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[];
         component="form"
         onSubmit={(e) => {
           e.preventDefault();
-          void add();
+          submit((supply) => void add(supply))();
         }}
         sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}
       >
@@ -63,7 +65,7 @@ export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[];
           onChange={(e) => set({ warnAt: amount(e.target.value) })}
           sx={{ width: 100 }}
         />
-        <Button type="submit" variant="contained" color="secondary" disabled={busy || !fresh.name.trim()}>
+        <Button type="submit" variant="contained" color="secondary" disabled={busy || !fresh.name.trim() || !sound}>
           Keep
         </Button>
       </Box>
