@@ -5,7 +5,7 @@ import { expect } from '@playwright/test';
 import { demandsOfWeek } from '../src/core/week/demands';
 import { readCalendar } from '../src/core/format/calendar';
 import { householdService } from '../demo/household-service/service';
-import { TODAY, openWeek, test } from './hobnail';
+import { openWeek, pickDay, test, TODAY } from './hobnail';
 
 const day = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
 const items = (page: Page, name: string) => day(page, name).getByTestId('agenda-item');
@@ -31,8 +31,7 @@ test('the agenda: a typed line becomes an item, is changed, taken out, brought b
 
   await item.click();
   await page.getByLabel('What').fill('hoof trim, both');
-  await page.getByRole('group', { name: 'Day' }).getByRole('spinbutton', { name: 'Month' }).click();
-  await page.keyboard.type('02122027');
+  await pickDay(page, 'Day', '02122027');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('region', { name: 'Friday' }).getByText('hoof trim, both')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -144,7 +143,7 @@ test('a rota and turns are made and changed; one day of a series moves; the cale
 
   await items(page, 'Wednesday').filter({ hasText: 'water the beans' }).click();
   await page.getByRole('tab', { name: 'Comes round' }).click();
-  await page.getByLabel('Move this day alone to').fill('2027-02-12');
+  await pickDay(page, 'Move this day alone to', '02122027');
   await page.getByRole('button', { name: 'Move this day' }).click();
   await expect(items(page, 'Friday').filter({ hasText: 'water the beans' })).toBeVisible();
   await expect(items(page, 'Sunday').filter({ hasText: 'water the beans' })).toBeVisible();

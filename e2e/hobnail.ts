@@ -84,3 +84,9 @@ export async function giveUp(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Give the week up' }).click();
   await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
 }
+
+/** Types a day into a day field, as `MMDDYYYY`. */
+export async function pickDay(page: Page, field: string, day: string): Promise<void> {
+  await page.getByRole('group', { name: field }).getByRole('spinbutton', { name: 'Month' }).click();
+  await page.keyboard.type(day);
+}

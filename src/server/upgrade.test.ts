@@ -112,7 +112,9 @@ describe('bringing up to date', () => {
   it('does a step whole or not at all', async () => {
     const db = await openDatabase(':memory:', '0007-likes');
     await sql`create table log (a)`.execute(db);
-    await expect(migrate(db as never)).rejects.toThrow('log');
+    // SQLite's own errors may come from another test file's world, where `instanceof Error` does not hold
+    const said = await migrate(db as never).then(() => 'nothing', String);
+    expect(said).toContain('table log already exists');
     expect((await sql`select name from sqlite_master where name in ('sticker_fact', 'edit')`.execute(db)).rows).toEqual(
       [{ name: 'edit' }],
     );

@@ -1,5 +1,4 @@
-import { differenceCiede2000 } from 'culori';
-import { contrast, difference, mix } from './color';
+import { contrast, difference, mix, differenceOfLab } from './color';
 
 /** The 34 pairs of Sharma, Wu and Dalal, “The CIEDE2000 color-difference formula” (2005), table 1. */
 const PAIRS: readonly (readonly [number, number, number, number, number, number, number])[] = [
@@ -41,9 +40,16 @@ const PAIRS: readonly (readonly [number, number, number, number, number, number,
 
 describe('color', () => {
   it.each(PAIRS)('CIEDE2000 of (%p, %p, %p) and (%p, %p, %p) is %p', (l1, a1, b1, l2, a2, b2, expected) => {
-    expect(
-      differenceCiede2000()({ mode: 'lab65', l: l1, a: a1, b: b1 }, { mode: 'lab65', l: l2, a: a2, b: b2 }),
-    ).toBeCloseTo(expected, 4);
+    expect(differenceOfLab({ l: l1, a: a1, b: b1 }, { l: l2, a: a2, b: b2 })).toBeCloseTo(expected, 4);
+    expect(differenceOfLab({ l: l2, a: a2, b: b2 }, { l: l1, a: a1, b: b1 })).toBeCloseTo(expected, 4);
+  });
+
+  it('measures colors as it measures Lab: sRGB through D65 (IEC 61966-2-1)', () => {
+    // white is (100, 0, 0) and mid gray (53.585, 0, 0) in CIELAB; from memory
+    expect(difference('#ffffff', '#777777')).toBeCloseTo(
+      differenceOfLab({ l: 100, a: 0, b: 0 }, { l: 50.034, a: 0, b: 0 }),
+      1,
+    );
   });
 
   it('is no difference to itself, and the same both ways', () => {

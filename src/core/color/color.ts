@@ -35,12 +35,26 @@ export function difference(a: Hex, b: Hex): number {
   const pair = a + b;
   let distance = measured.get(pair);
   if (distance === undefined) {
-    distance = ciede2000(labOf(a), labOf(b));
+    distance = differenceOfLab(labOf(a), labOf(b));
     if (measured.size >= MOST_MEASURED) measured.clear();
     measured.set(pair, distance);
   }
   return distance;
 }
+
+/** A color in CIELAB under D65. */
+export interface Lab {
+  readonly l: number;
+  readonly a: number;
+  readonly b: number;
+}
+
+/**
+ * Perceived difference of two colors in CIELAB, by the formula of Sharma, Wu and Dalal (2005).
+ * @example differenceOfLab({ l: 50, a: 2.5, b: 0 }, { l: 50, a: 3.1736, b: 0.5854 }) // 1
+ */
+export const differenceOfLab = (one: Lab, other: Lab): number =>
+  ciede2000({ mode: 'lab65', ...one }, { mode: 'lab65', ...other });
 
 /** Colors nearer than this look like one (CIEDE2000). From memory. */
 export const ONE_COLOR = 12;

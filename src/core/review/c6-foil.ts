@@ -20,7 +20,7 @@ export const c6Foil: Rule<Case> = {
     }));
     const { foils } = view.context.options;
     if (!foils.length) {
-      const fewest = [...counts].sort((a, b) => a.pieces.length - b.pieces.length)[0];
+      const fewest = [...counts].sort((a, b) => a.pieces.length - b.pieces.length || (a.foil < b.foil ? -1 : 1))[0];
       const first = fewest?.pieces[0];
       if (counts.length < 2 || !first || !fewest) return [];
       return [
