@@ -180,7 +180,7 @@ test('a feed is followed, brings news when the agenda opens, and keeps its last 
   await expect(items(page, 'Tuesday').filter({ hasText: 'plumber' })).toBeVisible();
   await items(page, 'Tuesday').filter({ hasText: 'plumber' }).click();
   await expect(page.getByRole('dialog')).toContainText('comes from the feed');
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
 
   await post('/change');
   await page.getByRole('button', { name: 'Ask the feeds now' }).click();
@@ -228,7 +228,7 @@ test('calendar files that are cut off, in other letters, or very large are answe
   complaints,
 }) => {
   await page.goto(hobnail.url);
-  await page.getByRole('button', { name: 'Take in a file' }).click();
+  await page.getByRole('button', { name: 'Import a file' }).click();
   const events = Array.from(
     { length: 20_000 },
     (_, i) => `BEGIN:VEVENT\r\nUID:u${i}\r\nDTSTART;VALUE=DATE:2031010${1 + (i % 9)}\r\nSUMMARY:e${i}\r\nEND:VEVENT`,
@@ -242,7 +242,7 @@ test('calendar files that are cut off, in other letters, or very large are answe
       file('latin.ics', Buffer.from('BEGIN:VCALENDAR\nX-NAME:caf\xe9\nEND:VCALENDAR', 'latin1')),
       file('large.ics', Buffer.from(large)),
     ]);
-  await page.getByRole('button', { name: 'Take in', exact: true }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page.getByText('Nothing of cut.ics was kept.')).toBeVisible();
   await expect(page.getByText('Nothing of latin.ics was kept.')).toBeVisible();
   await expect(page.getByText('large.ics: 20000 events and 0 tasks.')).toBeVisible({ timeout: 60_000 });

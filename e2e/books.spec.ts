@@ -101,7 +101,7 @@ test('a book is measured, drawn over a scan, kept through every half-done state,
 
   await page.getByRole('button', { name: 'Check this screen' }).click();
   await expect(page.getByTestId('card')).toHaveCSS('width', /^323\.5/); // 85.6 mm at 96 pixels to the inch
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await openWeek(page, hobnail, /^In 3 weeks/, { kit: 'Rockpool', book: 'harbor log' });
   await arrangeWeek(page);
   await page.goto(`${hobnail.url}/books?book=harbor-log`);

@@ -14,7 +14,7 @@ const calendar = (...lines: string[]): Buffer =>
 
 test('broken files get the message, and nothing of them is kept', async ({ page, hobnail, complaints }) => {
   await page.goto(hobnail.url);
-  await page.getByRole('button', { name: 'Take in a file' }).click();
+  await page.getByRole('button', { name: 'Import a file' }).click();
   await page.getByTestId('files').setInputFiles([
     { name: 'bad.kit.csv', mimeType: 'text/csv', buffer: Buffer.from(`${HEAD}a,icon,1,-9,9,\na,icon,1,9,9,\n`) },
     {
@@ -25,7 +25,7 @@ test('broken files get the message, and nothing of them is kept', async ({ page,
     { name: 'bad.book.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"hobnail.book/1"}') },
     THREE_STICKERS,
   ]);
-  await page.getByRole('button', { name: 'Take in', exact: true }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   await page
     .getByRole('dialog', { name: 'Check the kit' })
     .getByRole('button', { name: 'It is right: take it in' })
@@ -61,11 +61,11 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
     'END:VEVENT',
   ]).flat();
   await page.goto(hobnail.url);
-  await page.getByRole('button', { name: 'Take in a file' }).click();
+  await page.getByRole('button', { name: 'Import a file' }).click();
   await page
     .getByTestId('files')
     .setInputFiles([{ name: 'many.ics', mimeType: 'text/calendar', buffer: calendar(...many) }, THREE_STICKERS]);
-  await page.getByRole('button', { name: 'Take in', exact: true }).click();
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
   await page
     .getByRole('dialog', { name: 'Check the kit' })
     .getByRole('button', { name: 'It is right: take it in' })

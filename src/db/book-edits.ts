@@ -21,11 +21,12 @@ const draftOf = (id: string): string => `draft of the book ${id}`;
 export const bookHistory = (db: Database, id: string): Promise<BookHistory> => stepsOf<BookDeed>(db, scopeOf(id));
 
 /** The version of a book that is not whole yet; null where there is none. */
-export const draftOfBook = (db: Database, id: string): Promise<Book | null> =>
-  readSetting<Book | null>(db, draftOf(id));
+export const draftOfBook = (db: Database, id: string): Promise<Book | null> => readSetting(db, draftOf(id), isDraft);
 
 export const keepDraft = (trx: Database, id: string, draft: Book | null): Promise<void> =>
   writeSetting(trx, draftOf(id), draft);
+
+const isDraft = (value: unknown): value is Book | null => typeof value === 'object' && !Array.isArray(value);
 
 const currentOf = async (db: Database, id: string): Promise<Book | null> =>
   (await draftOfBook(db, id)) ?? (await findBook(db, id));

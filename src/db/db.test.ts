@@ -179,11 +179,16 @@ describe('edits of the agenda', () => {
   });
 });
 
-it('keeps settings', async () => {
-  expect(await readSetting(db, 'hand')).toBeNull();
-  await writeSetting(db, 'hand', { linePitch: 5 });
-  await writeSetting(db, 'hand', { linePitch: 4 });
-  expect(await readSetting(db, 'hand')).toEqual({ linePitch: 4 });
+it('keeps settings, and says so when one is not what its reader takes it for', async () => {
+  const isNumber = (value: unknown): value is number => typeof value === 'number';
+  expect(await readSetting(db, 'pitch', isNumber)).toBeNull();
+  await writeSetting(db, 'pitch', 5);
+  await writeSetting(db, 'pitch', 4);
+  expect(await readSetting(db, 'pitch', isNumber)).toBe(4);
+  await writeSetting(db, 'pitch', 'four');
+  await expect(readSetting(db, 'pitch', isNumber)).rejects.toThrow(
+    'expected the setting “pitch” in the database, found "four"',
+  );
 });
 
 /** Sums by SQLite against sums by the core, over random histories of use, cut, spoil, find and undo. */

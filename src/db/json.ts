@@ -13,6 +13,13 @@ function parsed(json: string, expected: string): unknown {
   }
 }
 
+/** A JSON column as what its reader takes it for. @throws BrokenColumn */
+export function asValue<T>(json: string, isIt: (value: unknown) => value is T, expected: string): T {
+  const value = parsed(json, expected);
+  if (!isIt(value)) throw new BrokenColumn(expected, json);
+  return value;
+}
+
 /** A JSON column as an object or a list. @throws BrokenColumn */
 export function asObject(json: string): object {
   const value = parsed(json, 'an object');

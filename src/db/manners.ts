@@ -2,6 +2,7 @@ import type { Options } from '../core/manner/options/registry';
 import { pieceKey } from '../core/kit/kit';
 import type { Ways } from '../core/manner/ways/registry';
 import type { Database } from './database';
+import { asObject } from './json';
 
 /** A school with one's own changes, under a name of one's own. */
 export interface OwnManner {
@@ -16,8 +17,8 @@ export async function listManners(db: Database): Promise<OwnManner[]> {
   return rows.map((r) => ({
     name: r.name,
     school: r.school,
-    options: JSON.parse(r.options) as Partial<Options>,
-    ways: JSON.parse(r.ways) as Partial<Ways>,
+    options: asObject(r.options),
+    ways: asObject(r.ways),
   }));
 }
 

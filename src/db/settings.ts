@@ -1,9 +1,18 @@
 import type { Database } from './database';
+import { asValue } from './json';
 
-/** @returns null when it was never set */
-export async function readSetting<T>(db: Database, name: string): Promise<T | null> {
+/**
+ * @param isIt what its reader takes it for
+ * @returns null when it was never set
+ * @throws BrokenColumn where it is something else
+ */
+export async function readSetting<T>(
+  db: Database,
+  name: string,
+  isIt: (value: unknown) => value is T,
+): Promise<T | null> {
   const row = await db.selectFrom('setting').select('json').where('name', '=', name).executeTakeFirst();
-  return row ? (JSON.parse(row.json) as T) : null;
+  return row ? asValue<T>(row.json, isIt, `the setting “${name}”`) : null;
 }
 
 export async function writeSetting(db: Database, name: string, value: unknown): Promise<void> {

@@ -162,10 +162,6 @@ export async function saveRound(input: unknown): Promise<Outcome<AgendaHistory>>
       instead,
     } = check(PutRoundDto, input, 'round');
     const round = { ...given, turns: slots.map((s) => s.turn) };
-    if (!round.turns.some(Boolean))
-      throw new BadInput([
-        { file: 'round', where: 'turns', found: 'only free ones', expected: 'at least one turn with a text' },
-      ]);
     const name = await calendarOfRound(db, instead || round.name);
     const zone = await ownerZone(db);
     await editAgenda(db, { do: instead ? 'change round' : 'add round', name: round.name }, async (trx) => [

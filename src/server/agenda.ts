@@ -20,6 +20,7 @@ import type { AgendaHistory } from '../db/agenda-edits';
 import { agendaHistory } from '../db/agenda-edits';
 import { findBook, usualBook } from '../db/books';
 import { marksBetween } from '../db/marks';
+import { asObject } from '../db/json';
 import { findSpreadOfWeek } from '../db/spreads';
 import type { KeptCalendar } from './calendars';
 import { calendarsOf } from './calendars';
@@ -169,7 +170,7 @@ function lineOf(c: KeptCalendar): CalendarLine {
     checkedAt: c.checked_at,
     readAt: c.read_at,
     trouble: c.trouble,
-    changes: c.changes ? (JSON.parse(c.changes) as CalendarChanges) : null,
+    changes: c.changes ? (asObject(c.changes) as CalendarChanges) : null,
     notes,
   };
 }

@@ -1,3 +1,4 @@
+import { setZone } from './settings';
 import { DateTime, IANAZone } from 'luxon';
 import type { Calendar } from '../core/week/calendar';
 import { readingCalendar } from '../core/format/calendar';
@@ -6,7 +7,6 @@ import { BadInput, quoted } from '../core/format/fault';
 import type { CalendarHead } from '../db/calendars';
 import { calendarText, listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
-import { readSetting } from '../db/settings';
 import { inSteps } from './in-steps';
 
 export interface KeptCalendar extends CalendarHead {
@@ -44,7 +44,7 @@ export async function calendarsOf(db: Database): Promise<KeptCalendar[]> {
 
 /** The owner's zone: as set, else what the first calendar says, else this machine's. */
 export async function ownerZone(db: Database): Promise<string> {
-  const set = await readSetting<string>(db, 'zone');
+  const set = await setZone(db);
   const said = set ?? (await calendarsOf(db)).map((c) => c.calendar.zone).find((z) => z && IANAZone.isValidZone(z));
   return said ?? DateTime.local().zoneName;
 }

@@ -1,3 +1,4 @@
+import { measuredHand, taughtWords } from './settings';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { done, freshHouse, layWeek, refusal, spreadNow } from '../../tests/house';
@@ -9,7 +10,6 @@ import { findBook, listBooks } from '../db/books';
 import { listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
 import { learn, listLikes } from '../db/likes';
-import { readSetting } from '../db/settings';
 import { copyBook, dropBook, keepBook, measureBook, undoBook } from './book-actions';
 import { loadBooks } from './books';
 import { refreshFeeds, subscribe } from './feed-actions';
@@ -134,8 +134,8 @@ describe('settings', () => {
     done(await saveHand(hand));
     done(await saveZone({ zone: 'America/Halifax' }));
     done(await saveTaught({ words: [{ word: ' Juniper ', means: 'dog' }] }));
-    expect(await readSetting(db, 'hand')).toEqual(hand);
-    expect(await readSetting(db, 'taught words')).toEqual([{ word: 'Juniper', means: 'dog' }]);
+    expect(await measuredHand(db)).toEqual(hand);
+    expect(await taughtWords(db)).toEqual([{ word: 'Juniper', means: 'dog' }]);
     expect(await loadSettings()).toMatchObject({ hand, zone: 'America/Halifax' });
     expect(refusal(await saveZone({ zone: 'Sea/Bottom' }))).toContain('a zone such as');
     expect(refusal(await saveHand({ ...hand, linePitch: 0 }))).toContain('linePitch');

@@ -4,9 +4,8 @@ import type { TaughtWord } from '../core/week/taught';
 import { allKits } from '../db/kits';
 import type { Like } from '../db/likes';
 import { listLikes } from '../db/likes';
-import { readSetting } from '../db/settings';
 import { ownerZone } from './calendars';
-import { ownerHand } from './settings';
+import { measuredHand, ownerHand, taughtWords } from './settings';
 import { store } from './store';
 
 export interface Settings {
@@ -23,16 +22,12 @@ export interface Settings {
 
 export async function loadSettings(): Promise<Settings> {
   const db = await store();
-  const [hand, set, zone] = await Promise.all([ownerHand(db), readSetting(db, 'hand'), ownerZone(db)]);
-  const [likes, taught, kits] = await Promise.all([
-    listLikes(db),
-    readSetting<TaughtWord[]>(db, 'taught words'),
-    allKits(db),
-  ]);
+  const [hand, set, zone] = await Promise.all([ownerHand(db), measuredHand(db), ownerZone(db)]);
+  const [likes, taught, kits] = await Promise.all([listLikes(db), taughtWords(db), allKits(db)]);
   const meanings = [...new Set(kits.flatMap((k) => k.pieces.flatMap((p) => (p.icon ? [p.icon] : []))))].sort();
   return {
     likes,
-    taught: taught ?? [],
+    taught,
     meanings,
     hand,
     measured: set !== null,

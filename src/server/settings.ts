@@ -1,12 +1,35 @@
 import type { Options } from '../core/manner/options/registry';
 import type { Hand } from '../core/measure/hand';
 import { USUAL_HAND } from '../core/measure/hand';
+import type { TaughtWord } from '../core/week/taught';
 import type { Database } from '../db/database';
 import { listSupplies } from '../db/plans';
 import { readSetting } from '../db/settings';
 
+/** The owner's hand as measured; null until it is. */
+export const measuredHand = (db: Database): Promise<Hand | null> => readSetting(db, 'hand', isHand);
+
 /** The owner's hand as measured; a usual one until it is. */
-export const ownerHand = async (db: Database): Promise<Hand> => (await readSetting<Hand>(db, 'hand')) ?? USUAL_HAND;
+export const ownerHand = async (db: Database): Promise<Hand> => (await measuredHand(db)) ?? USUAL_HAND;
+
+/** The owner's own words and what they mean. */
+export const taughtWords = async (db: Database): Promise<TaughtWord[]> =>
+  (await readSetting(db, 'taught words', areTaughtWords)) ?? [];
+
+/** The zone that was set; null until one is. */
+export const setZone = (db: Database): Promise<string | null> => readSetting(db, 'zone', isText);
+
+const isText = (value: unknown): value is string => typeof value === 'string';
+
+const holds = (value: unknown, type: 'number' | 'string', keys: readonly string[]): boolean =>
+  typeof value === 'object' &&
+  value !== null &&
+  keys.every((k) => typeof (value as Record<string, unknown>)[k] === type);
+
+const isHand = (value: unknown): value is Hand => holds(value, 'number', ['lettersPerLine', 'lineWidth', 'linePitch']);
+
+const areTaughtWords = (value: unknown): value is TaughtWord[] =>
+  Array.isArray(value) && value.every((word) => holds(word, 'string', ['word', 'means']));
 
 /** The supply whose meters the white-out is counted against (handbook K4). */
 const TAPE = /correction tape/i;

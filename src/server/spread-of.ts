@@ -4,7 +4,6 @@ import type { ContextData } from '../core/spread/context';
 import type { Placement } from '../core/spread/placement';
 import { demandsOfWeek } from '../core/week/demands';
 import type { WeekDemands } from '../core/week/demand';
-import type { TaughtWord } from '../core/week/taught';
 import { withTaughtWords } from '../core/week/taught';
 import { findBook } from '../db/books';
 import type { Database } from '../db/database';
@@ -14,14 +13,13 @@ import { likesOf } from '../db/likes';
 import { favoritesOf } from '../db/manners';
 import { marksBetween } from '../db/marks';
 import { placementsOf } from '../db/placements';
-import { readSetting } from '../db/settings';
 import type { History } from '../db/spread-edits';
 import { historyOf } from '../db/spread-edits';
 import { findSpread, stashOf } from '../db/spreads';
 import { peelsOf } from '../db/sticker-facts';
 import { ticksOf } from '../db/ticks';
 import { calendarsOf, ownerZone } from './calendars';
-import { houseOptions } from './settings';
+import { houseOptions, taughtWords } from './settings';
 import { stocked } from './stash';
 
 /** Everything the spread and bench screens need, as plain data. */
@@ -98,7 +96,7 @@ export async function weekDemands(db: Database, week: string, weekStart: 'monday
     weekStart,
     zone,
   );
-  const taught = (await readSetting<TaughtWord[]>(db, 'taught words')) ?? [];
+  const taught = await taughtWords(db);
   return {
     ...found,
     demands: withTaughtWords(found.demands, taught),

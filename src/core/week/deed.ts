@@ -45,9 +45,9 @@ export function sayAgendaDeed(deed: AgendaDeed): string {
     case 'take round out':
       return `Take the round “${deed.name}” out`;
     case 'take in calendar':
-      return `Take in the calendar “${deed.name}”`;
+      return `Import the calendar “${deed.name}”`;
     case 'take in feed':
-      return `Take in the feed “${deed.name}”`;
+      return `Import the feed “${deed.name}”`;
     case 'take calendar away':
       return `Take the calendar “${deed.name}” away`;
     case 'as said':

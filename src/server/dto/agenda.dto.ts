@@ -14,6 +14,7 @@ import {
   MaxLength,
   Min,
   MinLength,
+  ValidateBy,
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
@@ -131,6 +132,13 @@ export class RoundDto implements Omit<Round, 'turns'> {
   @ArrayMaxSize(MOST_TURNS)
   @ValidateNested({ each: true })
   @Type(() => SlotDto)
+  @ValidateBy({
+    name: 'anyTurn',
+    validator: {
+      validate: (slots: unknown) => Array.isArray(slots) && slots.some((slot: SlotDto) => slot.turn),
+      defaultMessage: () => 'at least one turn with a text',
+    },
+  })
   slots!: SlotDto[];
   @IsOptional() @IsIn(DEMAND_KINDS) kind: DemandKind | null = null;
   @IsOptional() @IsIn(PARTS) part: Part | null = null;

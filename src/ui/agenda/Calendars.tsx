@@ -118,7 +118,7 @@ export function Calendars({ calendars, run, busy }: { calendars: readonly Calend
           Follow a feed
         </Button>
         <Button size="small" variant="outlined" onClick={() => setTakingIn(true)}>
-          Take in a file
+          Import a file
         </Button>
       </Box>
       {following && <FollowDialog onClose={() => setFollowing(false)} run={run} busy={busy} />}
@@ -166,7 +166,7 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
         ))}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"
           color="secondary"

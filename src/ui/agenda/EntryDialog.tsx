@@ -214,10 +214,10 @@ export function EntryDialog({
         )}
         {given.uid && !feed && (
           <Button color="error" disabled={busy} onClick={() => onRemove(null)} sx={{ mr: 'auto' }}>
-            {many ? 'Take the series out' : 'Take it out'}
+            {many ? 'Remove the series' : 'Remove'}
           </Button>
         )}
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         {!feed && (
           <Button
             variant="contained"

@@ -10,13 +10,17 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { DateTime } from 'luxon';
-import { useState } from 'react';
+import { RoundDto } from '../../server/dto/agenda.dto';
 import { DEMAND_KINDS } from '../../core/week/demand';
 import type { Round, Turn } from '../../core/week/round';
 import { MOST_TURNS } from '../../core/week/round';
 import { DayField } from '../fields/DayField';
 import { TimeField } from '../fields/TimeField';
+import { useCheckedForm } from '../fields/use-checked-form';
 import { wholeOf } from './clock';
+
+/** A round as its form holds it: one slot a turn, an empty one is free. */
+type RoundForm = Omit<Round, 'turns'> & { slots: readonly { readonly turn: Turn | null }[] };
 
 const FREE: Turn = { text: '', start: null, minutes: null };
 
@@ -39,12 +43,16 @@ export function RoundDialog({
   onSave: (round: Round) => void;
   onRemove: () => void;
 }) {
-  const [round, setRound] = useState(given);
-  const set = (change: Partial<Round>) => setRound((r) => ({ ...r, ...change }));
-  const setTurn = (i: number, change: Partial<Turn>) =>
-    set({ turns: round.turns.map((t, j) => (j === i ? { ...(t ?? FREE), ...change } : t)) });
-  const turns = round.turns.map((t) => (t?.text.trim() ? { ...t, text: t.text.trim() } : null));
-  const valid = round.name.trim() !== '' && /^\d{4}-\d{2}-\d{2}$/.test(round.first) && turns.some(Boolean);
+  const { turns: givenTurns, ...about } = given;
+  const form = useCheckedForm<RoundForm>(RoundDto, { ...about, slots: givenTurns.map((turn) => ({ turn })) });
+  const { value: round, set } = form;
+  const setTurn = (i: number, change: Partial<Turn>) => {
+    const next = { ...(round.slots[i]?.turn ?? FREE), ...change };
+    const free = next.text === '' && next.start === null;
+    set({ slots: round.slots.map((slot, j) => (j === i ? { turn: free ? null : next } : slot)) });
+  };
+  const save = ({ slots, name, ...rest }: RoundForm) =>
+    onSave({ ...rest, name: name.trim(), turns: slots.map(({ turn }) => turn && { ...turn, text: turn.text.trim() }) });
   const dayOf = (i: number): string =>
     DateTime.fromISO(round.first, { zone: 'utc' })
       .plus({ days: i * (round.every === 'week' ? 7 : 1) })
@@ -58,6 +66,7 @@ export function RoundDialog({
             autoFocus
             label="Name"
             value={round.name}
+            error={Boolean(form.errors.name)}
             onChange={(e) => set({ name: e.target.value })}
             slotProps={{ htmlInput: { maxLength: 80 } }}
           />
@@ -65,10 +74,10 @@ export function RoundDialog({
           <TextField
             label={round.every === 'day' ? 'Days' : 'Weeks'}
             type="number"
-            value={round.turns.length}
+            value={round.slots.length}
             onChange={(e) => {
               const n = wholeOf(e.target.value, 2, MOST_TURNS);
-              set({ turns: Array.from({ length: n }, (_, i) => round.turns[i] ?? null) });
+              set({ slots: Array.from({ length: n }, (_, i) => round.slots[i] ?? { turn: null }) });
             }}
           />
           <TextField
@@ -90,7 +99,12 @@ export function RoundDialog({
             ? 'What each day holds, until it begins again. Leave a day empty to have it off.'
             : 'What each week has its turn, on the same weekday.'}
         </Typography>
-        {round.turns.map((turn, i) => (
+        {form.errors.slots && (
+          <Typography variant="body2" color="error" role="alert">
+            Write at least one turn; a time alone is not one.
+          </Typography>
+        )}
+        {round.slots.map(({ turn }, i) => (
           <Box
             key={i}
             sx={{ display: 'grid', gridTemplateColumns: '88px 1fr 168px 84px', gap: 1, alignItems: 'center' }}
@@ -102,6 +116,7 @@ export function RoundDialog({
               size="small"
               placeholder={round.every === 'day' ? 'off' : 'nothing'}
               value={turn?.text ?? ''}
+              error={turn !== null && turn.text.trim() === ''}
               onChange={(e) => setTurn(i, { text: e.target.value })}
               slotProps={{ htmlInput: { 'aria-label': `Turn ${i + 1}`, maxLength: 200 } }}
             />
@@ -129,15 +144,15 @@ export function RoundDialog({
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
         {!isNew && (
           <Button color="error" disabled={busy} onClick={onRemove} sx={{ mr: 'auto' }}>
-            Take it out
+            Remove
           </Button>
         )}
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"
           color="secondary"
-          disabled={!valid || busy}
-          onClick={() => onSave({ ...round, name: round.name.trim(), turns })}
+          disabled={busy || !form.sound || round.name.trim() === ''}
+          onClick={form.submit(save)}
         >
           Save
         </Button>

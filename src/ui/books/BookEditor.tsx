@@ -124,7 +124,10 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
     setStamp(stamp + 1);
   };
   const dropScan = async () => {
-    await fetch(`/books/${encodeURIComponent(line.id)}/scans/${page}`, { method: 'DELETE' }).catch(() => null);
+    const url = `/books/${encodeURIComponent(line.id)}/scans/${page}`;
+    const answer = await fetch(url, { method: 'DELETE' }).catch(() => null);
+    if (!answer?.ok)
+      return setLacking([answer ? await answer.text() : 'The server could not be reached; the scan is still there.']);
     setScans(scans.filter((p) => p !== page));
   };
   const sizes = (to: Partial<{ width: number; height: number }>) =>
@@ -337,7 +340,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
                   onClick={() => setDraw(draw ? null : kind)}
                   aria-pressed={draw !== null}
                 >
-                  {draw ? 'Leave it' : 'Draw'}
+                  {draw ? 'Cancel' : 'Draw'}
                 </Button>
               </Box>
               <Typography variant="caption" color="text.secondary">

@@ -55,7 +55,7 @@ export function CardDialog({ onClose }: { onClose: () => void }) {
         </Typography>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"
           color="secondary"

@@ -148,7 +148,7 @@ export function PieceCard({
             <Button type="submit" variant="contained" color="secondary" disabled={busy}>
               Note it
             </Button>
-            <Button onClick={() => setWhat(null)}>Leave it</Button>
+            <Button onClick={() => setWhat(null)}>Cancel</Button>
           </Box>
         </Box>
       )}

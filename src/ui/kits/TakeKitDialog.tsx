@@ -157,7 +157,7 @@ export function TakeKitDialog({
             Begin again
           </Button>
         )}
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"
           color="secondary"

@@ -31,7 +31,7 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
           Books
         </Button>
         <Button color="inherit" startIcon={<IconFileImport size={18} />} onClick={() => setTakingIn(true)}>
-          Take in a file
+          Import a file
         </Button>
         <Button color="inherit" component={Link} href="/settings" startIcon={<IconAdjustments size={18} />}>
           Settings
@@ -44,7 +44,7 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
             ? toPlan
               ? `${toPlan.title} is the next week to plan, with ${toPlan.items} ${toPlan.items === 1 ? 'item' : 'items'} so far.`
               : 'Every week here is laid out.'
-            : 'Take in a book, a kit and a calendar; then weeks can be planned.'}
+            : 'Import a book, a kit and a calendar; then weeks can be planned.'}
         </Typography>
         <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))' }}>
           {shelf.weeks.map((week) => (

@@ -66,7 +66,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
   };
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
-      <DialogTitle>Take in a file</DialogTitle>
+      <DialogTitle>Import a file</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
         <Typography color="text.secondary">
           A kit or stash as a spreadsheet saves it (.csv), a calendar (.ics), or a measured book (.json). A file is
@@ -129,7 +129,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
         <Button onClick={onClose}>Close</Button>
         <Button variant="contained" color="secondary" onClick={read} disabled={!files.length || busy}>
-          Take in
+          Import
         </Button>
       </DialogActions>
       {checking && (

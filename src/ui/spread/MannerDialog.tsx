@@ -45,8 +45,8 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
   const manner = mannerNamed(choice.school) ?? scattered;
   const list = () =>
     ownManners()
-      .then((a) => setMine(a.ok ? a.value : []))
-      .catch(() => setMine([]));
+      .then((a) => (a.ok ? setMine(a.value) : setMessages(a.messages)))
+      .catch(() => setMessages(['The server could not be reached; your own manners are not listed.']));
   useEffect(() => {
     void list();
   }, []);
@@ -216,7 +216,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
             ? `${changed} set otherwise than ${spokenName(choice.school)} has it`
             : `all as ${spokenName(choice.school)} has it`}
         </Typography>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button variant="outlined" onClick={() => use(false)}>
           Use it from here on
         </Button>

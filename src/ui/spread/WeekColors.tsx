@@ -27,12 +27,14 @@ export function WeekColors() {
   const recolor = useSpread((s) => s.recolor);
   const [open, setOpen] = useState<{ color: Hex; at: HTMLElement } | null>(null);
   const [swaps, setSwaps] = useState<readonly ColorSwap[] | null>(null);
+  const [failed, setFailed] = useState(false);
   const ask = (color: Hex, at: HTMLElement) => {
     setOpen({ color, at });
     setSwaps(null);
+    setFailed(false);
     swapsOf(color)
       .then(setSwaps)
-      .catch(() => setSwaps([]));
+      .catch(() => setFailed(true));
   };
   return (
     <Box sx={{ width: 168, flexShrink: 0 }} data-testid="week-colors">
@@ -72,7 +74,8 @@ export function WeekColors() {
             Change {colorName(open.color)} to
           </Typography>
         )}
-        {swaps === null && (
+        {failed && <MenuItem disabled>The counting broke off. Choose the color once more.</MenuItem>}
+        {swaps === null && !failed && (
           <MenuItem disabled>
             <CircularProgress size={14} sx={{ mr: 1 }} /> counting what would change…
           </MenuItem>
