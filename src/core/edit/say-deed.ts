@@ -121,7 +121,7 @@ export function sayDeed(deed: Deed, voice: Pick<Voice, 'context' | 'unit'>): str
       return `Move ${quoted(deed.title)} to ${deed.nextWeek ? 'next ' : ''}${longDay(deed.to)}${letIn}`;
     }
     case 'close up':
-      return sayClosing(deed.gap, deed.lowered);
+      return sayClosing(deed.gap === null ? null : mm(voice, deed.gap), deed.lowered);
     case 'even out':
       return `Even out ${dayName(voice, deed.day)}’s gaps`;
     case 'stand at hours':
@@ -143,8 +143,8 @@ export function sayDeed(deed: Deed, voice: Pick<Voice, 'context' | 'unit'>): str
   }
 }
 
-function sayClosing(gap: number | null, count: number | 'all'): string {
-  if (count === 'all') return `Lower bases and gaps of ${gap} mm`;
+function sayClosing(gap: string | null, count: number | 'all'): string {
+  if (count === 'all') return `Lower bases and gaps of ${gap}`;
   if (count) return lowered(count);
-  return gap === null ? 'Close the day up' : `Close the day up to gaps of ${gap} mm`;
+  return gap === null ? 'Close the day up' : `Close the day up to gaps of ${gap}`;
 }
