@@ -20,14 +20,14 @@ export const wholeOf = (piece: Piece): Rect => ({ x: 0, y: 0, w: piece.width, h:
  * Taking from it changes it; `clone` first where the old state is still wanted.
  */
 export class Ledger {
-  private constructor(private readonly used: Map<string, Map<number, readonly Rect[]>>) {}
+  private constructor(private readonly used: Map<string, ReadonlyMap<number, readonly Rect[]>>) {}
 
   static empty(): Ledger {
     return new Ledger(new Map());
   }
 
   clone(): Ledger {
-    return new Ledger(new Map([...this.used].map(([key, copies]) => [key, new Map(copies)])));
+    return new Ledger(new Map(this.used)); // what is noted of one design is never changed, only replaced
   }
 
   /** The parts of a copy that are used, in the piece's own mm. */
@@ -47,19 +47,19 @@ export class Ledger {
     if (right(part) > piece.width + HAIR || bottom(part) > piece.height + HAIR) return false;
     const before = this.partsOf(piece, taken.copy);
     if (before.some((other) => intersect(other, part))) return false;
-    const copies = this.used.get(pieceKey(piece)) ?? new Map<number, readonly Rect[]>();
-    copies.set(taken.copy, [...before, part]);
-    this.used.set(pieceKey(piece), copies);
+    const copies = this.used.get(pieceKey(piece)) ?? [];
+    this.used.set(pieceKey(piece), new Map([...copies, [taken.copy, [...before, part]]]));
     return true;
   }
 
   /** Undoes a `note`. */
   giveBack(piece: Piece, taken: Taken): void {
     const part = taken.cut ?? wholeOf(piece);
-    const copies = this.used.get(pieceKey(piece));
+    const copies = new Map(this.used.get(pieceKey(piece)));
     const left = this.partsOf(piece, taken.copy).filter((other) => !intersect(other, part));
-    if (left.length) copies?.set(taken.copy, left);
-    else copies?.delete(taken.copy);
+    if (left.length) copies.set(taken.copy, left);
+    else copies.delete(taken.copy);
+    this.used.set(pieceKey(piece), copies);
   }
 
   /** Takes an untouched copy, whole or cut; null when there is none. */

@@ -3,6 +3,7 @@ import { at } from './where';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { mm, pieceName, sentence } from '../spread/voice';
+import { atHand } from '../spread/at-hand';
 import { copyKey } from '../kit/ledger';
 import { isStrip } from '../kit/kinds';
 
@@ -13,10 +14,11 @@ export const k5Leftovers: Rule<Case> = {
   say,
   check(view) {
     const strips = view.placements.filter((p) => isStrip(view.pieceOf(p)?.kind));
-    const begun = new Set(view.context.usedElsewhere.map(copyKey));
+    const begun = atHand(view.context);
     return strips.flatMap((p, i): Found[] => {
       const piece = view.pieceOf(p);
-      if (!piece || begun.has(copyKey(p)) || strips.some((q) => q !== p && copyKey(q) === copyKey(p))) return [];
+      if (!piece || begun.partsOf(piece, p.copy).length > 0 || strips.some((q) => q !== p && copyKey(q) === copyKey(p)))
+        return [];
       const shorter = strips.some(
         (q, n) => q.kit === p.kit && q.code === p.code && (q.w < p.w || (q.w === p.w && n > i)),
       );

@@ -3,6 +3,7 @@ import { at } from './where';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { counted, pieceName, sentence } from '../spread/voice';
+import { atHand } from '../spread/at-hand';
 import { copyKey } from '../kit/ledger';
 import { listsOf } from './lists-of';
 
@@ -17,7 +18,7 @@ export const l3KeptOffcuts: Rule<Case> = {
     return lists.flatMap(({ p, piece, rows }, i): Found[] => {
       const shared =
         lists.some((other) => other.p !== p && copyKey(other.p) === copyKey(p)) ||
-        view.context.usedElsewhere.some((t) => copyKey(t) === copyKey(p));
+        atHand(view.context).partsOf(piece, p.copy).length > 0;
       const there = draft.ledger.rowsOfOffcuts(piece, p.copy);
       const shorter = lists.some(
         (other, n) => other.piece === piece && other.p !== p && (other.rows < rows || (other.rows === rows && n > i)),
