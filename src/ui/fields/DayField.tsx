@@ -26,7 +26,7 @@ export function DayField({ label, value, onChange, size = 'medium', helperText, 
       <DatePicker
         label={label}
         value={value ? DateTime.fromISO(value, { zone: 'utc' }) : null}
-        onChange={(day) => onChange(day?.isValid ? (day.toISODate()) : null)}
+        onChange={(day) => onChange(day?.isValid ? day.toISODate() : null)}
         timezone="UTC"
         slotProps={{
           textField: { size, helperText, ...(error === undefined ? {} : { error }) },

@@ -3,10 +3,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import InputAdornment from '@mui/material/InputAdornment';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconSearch } from '@tabler/icons-react';
+import { SearchField } from '../fields/SearchField';
 import Link from 'next/link';
 import { useState } from 'react';
 import { isPlannedAhead } from '../../core/spread/ahead';
@@ -43,23 +41,7 @@ export function Items() {
   };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}>
-      <TextField
-        size="small"
-        placeholder="Find an item"
-        value={search}
-        onChange={(e) => setSearch(e.target.value)}
-        sx={{ m: 1.25, mb: 0.5 }}
-        slotProps={{
-          htmlInput: { 'aria-label': 'Find an item' },
-          input: {
-            startAdornment: (
-              <InputAdornment position="start">
-                <IconSearch size={15} />
-              </InputAdornment>
-            ),
-          },
-        }}
-      />
+      <SearchField label="Find an item" value={search} onChange={setSearch} sx={{ m: 1.25, mb: 0.5 }} />
       <Box
         component={Link}
         href={`/agenda?week=${week.week}`}

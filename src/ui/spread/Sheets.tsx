@@ -3,11 +3,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import InputAdornment from '@mui/material/InputAdornment';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import FormControl from '@mui/material/FormControl';
+import InputLabel from '@mui/material/InputLabel';
+import NativeSelect from '@mui/material/NativeSelect';
+import OutlinedInput from '@mui/material/OutlinedInput';
 import Typography from '@mui/material/Typography';
-import { IconSearch } from '@tabler/icons-react';
+import { SearchField } from '../fields/SearchField';
 import dynamic from 'next/dynamic';
 import { memo, useMemo, useState } from 'react';
 import { Draft } from '../../core/spread/draft';
@@ -59,39 +60,30 @@ export function Sheets() {
       }}
     >
       <Box sx={{ p: 1.25, pt: 1.75, display: 'flex', flexDirection: 'column', gap: 1 }}>
-        <TextField
-          select
-          size="small"
-          label="On the table"
-          value={kitName}
-          onChange={(e) => setKitName(e.target.value)}
-        >
-          {[context.kit, ...context.stash].map((k, i) => (
-            <MenuItem key={k.name} value={k.name}>
-              {spokenName(k.name)}
-              {i ? ' (stash)' : ''}
-            </MenuItem>
-          ))}
-        </TextField>
+        <FormControl size="small">
+          <InputLabel htmlFor="on-the-table">On the table</InputLabel>
+          <NativeSelect
+            input={<OutlinedInput id="on-the-table" label="On the table" />}
+            value={kitName}
+            onChange={(e) => setKitName(e.target.value)}
+          >
+            {[context.kit, ...context.stash].map((k, i) => (
+              <option key={k.name} value={k.name}>
+                {spokenName(k.name)}
+                {i ? ' (stash)' : ''}
+              </option>
+            ))}
+          </NativeSelect>
+        </FormControl>
         <Button size="small" onClick={() => setChoosing(true)} sx={{ alignSelf: 'flex-start' }}>
           Choose the stash
         </Button>
         {choosing && <StashDialog onClose={() => setChoosing(false)} />}
-        <TextField
-          size="small"
+        <SearchField
+          label="Search the stickers"
           placeholder="header, coffee, coral…"
           value={search}
-          onChange={(e) => setSearch(e.target.value)}
-          slotProps={{
-            htmlInput: { 'aria-label': 'Search the stickers' },
-            input: {
-              startAdornment: (
-                <InputAdornment position="start">
-                  <IconSearch size={15} />
-                </InputAdornment>
-              ),
-            },
-          }}
+          onChange={setSearch}
         />
       </Box>
       <Box sx={{ overflowY: 'auto', flex: 1, px: 1.25, pb: 2, display: 'flex', flexDirection: 'column', gap: 1.25 }}>

@@ -3,10 +3,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import IconButton from '@mui/material/IconButton';
 import LinearProgress from '@mui/material/LinearProgress';
 import Tab from '@mui/material/Tab';
@@ -40,11 +36,13 @@ import { Sheets } from './Sheets';
 import type { Zoom } from './store';
 import { SpreadStoreContext, createSpreadStore, pagesShown, useSpread } from './store';
 import { Tray } from './Tray';
-import { KEYS, useKeys } from './use-keys';
+import { useKeys } from './use-keys';
 
 const AlternativesDialog = dynamic(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog), {
   ssr: false,
 });
+const BeginAnewDialog = dynamic(() => import('./BeginAnewDialog').then((m) => m.BeginAnewDialog), { ssr: false });
+const KeysDialog = dynamic(() => import('./KeysDialog').then((m) => m.KeysDialog), { ssr: false });
 const MannerDialog = dynamic(() => import('./MannerDialog').then((m) => m.MannerDialog), { ssr: false });
 
 /** Drawn in the browser only: sending every sticker's drawing with the page would triple its weight. */
@@ -301,52 +299,17 @@ function Head({ score }: { score: number | null }) {
           To the bench
         </Button>
       )}
-      <Dialog open={asking} onClose={() => setAsking(false)}>
-        <DialogTitle>Begin this week anew?</DialogTitle>
-        <DialogContent>
-          <Typography>Everything that is not locked is lifted and arranged again. Undo brings it back.</Typography>
-          <Typography color="text.secondary" sx={{ mt: 1.5 }}>
-            To choose another book or kit, give the week up: its spread goes for good, its stickers are free again.
-          </Typography>
-        </DialogContent>
-        <DialogActions>
-          <Button color="error" onClick={giveUp} sx={{ mr: 'auto' }}>
-            Give the week up
-          </Button>
-          <Button onClick={() => setAsking(false)}>Keep it</Button>
-          <Button
-            variant="contained"
-            color="secondary"
-            onClick={() => {
-              setAsking(false);
-              arrange('anew');
-            }}
-          >
-            Arrange anew
-          </Button>
-        </DialogActions>
-      </Dialog>
-      <Dialog open={keys} onClose={() => setKeys(false)}>
-        <DialogTitle>The keys</DialogTitle>
-        <DialogContent>
-          <Box
-            component="dl"
-            sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}
-          >
-            {KEYS.map(([key, what]) => [
-              <Box component="dt" key={key} sx={{ fontWeight: 600 }}>
-                {key}
-              </Box>,
-              <Box component="dd" key={`${key}-`} sx={{ m: 0 }}>
-                {what}
-              </Box>,
-            ])}
-          </Box>
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={() => setKeys(false)}>Close</Button>
-        </DialogActions>
-      </Dialog>
+      {asking && (
+        <BeginAnewDialog
+          onClose={() => setAsking(false)}
+          onGiveUp={giveUp}
+          onArrange={() => {
+            setAsking(false);
+            arrange('anew');
+          }}
+        />
+      )}
+      {keys && <KeysDialog onClose={() => setKeys(false)} />}
     </TopBar>
   );
 }

@@ -3,7 +3,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import TextField from '@mui/material/TextField';
+import FormControl from '@mui/material/FormControl';
+import InputLabel from '@mui/material/InputLabel';
+import OutlinedInput from '@mui/material/OutlinedInput';
 import Typography from '@mui/material/Typography';
 import { IconLock, IconLockOpen, IconRotateClockwise, IconTrash } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
@@ -114,6 +116,7 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
   }
   const swaps = useMemo(() => swapsFor(context, placements, p.id).slice(0, MOST_SWAPS), [context, placements, p.id]);
   const writes = piece.writable !== 'no' || p.text !== null;
+  const inkLabel = p.ink ? `Written with ${p.ink}` : 'To be written';
   const { unit } = context.book;
   return (
     <Box sx={{ display: 'flex', gap: 2 }}>
@@ -130,26 +133,26 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
           {p.cut ? `, cut from ${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}` : ''}
         </Typography>
         {writes && (
-          <TextField
-            size="small"
-            multiline
-            maxRows={2}
-            fullWidth
-            label={p.ink ? `Written with ${p.ink}` : 'To be written'}
-            value={text}
-            disabled={p.locked}
-            sx={{ mt: 1.25 }}
-            onChange={(e) => setText(e.target.value)}
-            onBlur={() => edit(writeOn(context, p, text))}
-            onKeyDown={(e) => {
-              e.stopPropagation();
-              if (e.key === 'Enter' && !e.shiftKey) {
-                e.preventDefault();
-                (e.target as HTMLElement).blur();
-              }
-            }}
-            slotProps={{ htmlInput: { maxLength: 400 } }}
-          />
+          <FormControl size="small" fullWidth disabled={p.locked} sx={{ mt: 1.25 }}>
+            <InputLabel htmlFor="written">{inkLabel}</InputLabel>
+            <OutlinedInput
+              id="written"
+              label={inkLabel}
+              multiline
+              maxRows={2}
+              value={text}
+              onChange={(e) => setText(e.target.value)}
+              onBlur={() => edit(writeOn(context, p, text))}
+              onKeyDown={(e) => {
+                e.stopPropagation();
+                if (e.key === 'Enter' && !e.shiftKey) {
+                  e.preventDefault();
+                  (e.target as HTMLElement).blur();
+                }
+              }}
+              slotProps={{ input: { maxLength: 400 } }}
+            />
+          </FormControl>
         )}
       </Box>
       <Box sx={{ flex: 1, minWidth: 0 }}>
