@@ -80,13 +80,6 @@ const inSidebar = placement({
   text: 'call Mum',
   ink: 'black gel pen',
 });
-const heron = context({
-  kit: kitOf(
-    piece({ code: 'OUT', kind: 'full-box', height: 48.3, faces: 'left', motif: 'heron' }),
-    piece({ code: 'IN', kind: 'full-box', height: 48.3, faces: 'right', motif: 'crab' }),
-  ),
-  options: bare,
-});
 const striped = context({
   kit: kitOf(piece({ code: 'S', kind: 'full-box', height: 48.3, motif: 'stripes', count: 4 })),
   options: bare,
