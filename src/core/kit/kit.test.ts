@@ -121,3 +121,17 @@ describe('a kit', () => {
     expect(KINDS.icon).toMatchObject({ overlay: true });
   });
 });
+
+it('a copy of a ledger and its original know nothing of each other', () => {
+  const piece = demoKit('rockpool').pieces.find((p) => p.count > 3)!;
+  const one = Ledger.empty();
+  one.take(piece);
+  const other = one.clone();
+  const taken = other.take(piece)!;
+  one.take(piece);
+  one.take(piece);
+  expect([one.untouched(piece), other.untouched(piece)]).toEqual([piece.count - 3, piece.count - 2]);
+  other.giveBack(piece, taken);
+  expect([one.untouched(piece), other.untouched(piece)]).toEqual([piece.count - 3, piece.count - 1]);
+  expect(other.take(piece)).toEqual(taken);
+});

@@ -106,11 +106,17 @@ it.each(Object.keys(SPOILED))('offers what truly takes a finding of %s away', (r
   expect(overdrawnPlacements(next, after)).toEqual([]);
 });
 
-it('never touches what is locked', () => {
-  const locked = altered(single, { x: single.x + 4, locked: true });
-  const finding = review(viewOf(c, locked)).find((f) => f.rule === 'F1');
-  for (const { change } of remediesFor(c, locked, finding!))
-    expect(change?.before.map((p) => p.id) ?? []).not.toContain(single.id);
+it('offers to move what is loose, and leaves it where it is once it is locked', () => {
+  const loose = altered(single, { x: single.x + 4 });
+  const touched = (laid: readonly Placement[]) =>
+    review(viewOf(c, laid))
+      .filter((f) => f.rule === 'F1')
+      .flatMap((finding) => remediesFor(c, laid, finding))
+      .flatMap(({ change }) => change?.before.map((p) => p.id) ?? []);
+  expect(touched(loose)).toContain(single.id);
+  const locked = loose.map((p) => (p.id === single.id ? { ...p, locked: true } : p));
+  expect(review(viewOf(c, locked)).some((f) => f.rule === 'F1')).toBe(true);
+  expect(touched(locked)).not.toContain(single.id);
 });
 
 it('lets a stash that is soon over in where it suits', () => {
