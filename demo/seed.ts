@@ -33,8 +33,7 @@ const WEEKS_BACK = 10;
 
 /**
  * Lays the demo scenario around a day: two books, two kits and a stash, a calendar with ten weeks behind it, the feed
- * of the
- * simulated household where its address is given, and this week laid out already.
+ * of the simulated household where its address is given, and this week laid out already.
  */
 export async function seedDemo(db: Database, today: string, feed: string | null = null): Promise<void> {
   const [rockpool, nightAlmanac, stash] = [kitFile('rockpool'), kitFile('night-almanac'), kitFile('stash')];

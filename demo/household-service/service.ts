@@ -10,8 +10,7 @@ const SLOW_MS = 30_000;
 
 /**
  * A stand-in for a household's shared calendar: GET /household.ics with an ETag, POST /change makes its household
- * change
- * something, POST /mood/NAME makes it fail, delay, or serve rubbish. Its page at / has a button for each.
+ * change something, POST /mood/NAME makes it fail, delay, or serve rubbish. Its page at / has a button for each.
  */
 export function householdService(today: string): Server {
   let revision = 0;

@@ -29,8 +29,7 @@ export interface Mended {
 
 /**
  * A sticker was spoiled, or none of its design is left: another takes its place with the fewest moves, what is locked
- * stays, and the
- * stock knows of it.
+ * stays, and the stock knows of it.
  */
 export async function mend(input: unknown): Promise<Outcome<Mended>> {
   return outcome(async () => {

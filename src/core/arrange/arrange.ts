@@ -37,6 +37,8 @@ const STAGES: readonly Stage[] = [
 /**
  * Lays out a whole spread. The same context and seed give the same spread.
  * @param kept placements that stay as they are, such as locked ones; the rest is arranged round them
+ * @returns placements in mm on their pages, in the order in which they were laid
+ * @example arrange(contextFrom(data)).filter((p) => p.day === 0) // Monday
  */
 export function arrange(context: Context, kept: readonly Placement[] = []): readonly Placement[] {
   return STAGES.reduce<Draft>((draft, stage) => stage(draft, context), Draft.begin(context, kept)).placements;

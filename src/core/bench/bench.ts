@@ -14,7 +14,10 @@ export interface Bench {
   readonly steps: readonly Step[];
 }
 
-/** Works out what is to be whited out, cut and laid, and in which order (handbook 4). */
+/**
+ * Works out what is to be whited out, cut and laid, and in which order (handbook 4).
+ * @example benchOf(context, placements).steps.map((step) => step.key)
+ */
 export function benchOf(
   context: Context,
   placements: readonly Placement[],

@@ -40,10 +40,10 @@ const OFFERED = 3;
 
 /**
  * Three spreads that really differ: other stands and numbers of boxes, other places of lists, other header habits,
- * other seeds are tried;
- * of the good ones the three are taken that are farthest apart in what lies where (farthest-point choice: Gonzalez,
- * 1985).
+ * other seeds are tried; of the good ones the three are taken that are farthest apart in what lies where
+ * (farthest-point choice: Gonzalez, 1985).
  * @param kept what stays as it is in all of them, such as locked pieces
+ * @example alternativesOf(context).map((a) => a.placements.length)
  */
 export function alternativesOf(context: Context, kept: readonly Placement[] = []): Alternative[] {
   const tried = variantsOf(context).map((v) => attempt(context, kept, v));

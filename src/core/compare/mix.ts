@@ -11,9 +11,8 @@ import { apply, between } from '../edit/change';
 
 /**
  * A spread put together from several: each day from the one chosen for it, all else from the first. A sticker that
- * two of them
- * use is taken from another copy; where none is left, or where two would touch, the piece is left out, and what is
- * then open is arranged anew.
+ * two of them use is taken from another copy; where none is left, or where two would touch, the piece is left out,
+ * and what is then open is arranged anew.
  * @param sources spreads of one week, book and kit
  * @param from for each day the number of its source
  */

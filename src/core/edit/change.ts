@@ -25,6 +25,7 @@ export const applies = (placements: readonly Placement[], change: Change): boole
 /**
  * The spread after the edit; untouched placements keep their order.
  * @throws RangeError when the spread is not in the state the edit was made for
+ * @example apply(placements, movePiece(context, placements, id, target))
  */
 export function apply(placements: readonly Placement[], change: Change): Placement[] {
   if (!applies(placements, change))

@@ -14,8 +14,7 @@ export interface Taste {
 
 /**
  * What can be learned from an edit (handbook 7: what was liked and what was not). Only from a person's own swaps and
- * removals of
- * pieces that others could stand for; moving, writing and arranging say nothing of taste.
+ * removals of pieces that others could stand for; moving, writing and arranging say nothing of taste.
  */
 export function tasteOf(context: Pick<Context, 'kit' | 'stash'>, change: Change): Taste[] {
   if (change.deed.do !== 'swap' && change.deed.do !== 'take off') return [];

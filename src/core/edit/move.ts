@@ -12,7 +12,11 @@ export interface Target {
   readonly day: number | null;
 }
 
-/** Moves a piece with all that lies on it. Null when it is locked or would not move. */
+/**
+ * Moves a piece with all that lies on it. Null when it is locked or would not move.
+ * @param to its new top-left corner, mm
+ * @example movePiece(context, placements, 'p12', { page: 0, x: 46.1, y: 60, day: 0 })
+ */
 export function movePiece(context: Context, placements: readonly Placement[], id: string, to: Target): Change | null {
   const stack = stackOf(placements, id);
   const base = stack[0];

@@ -11,8 +11,7 @@ const PULL = 2.5;
 
 /**
  * Where a dragged piece comes to lie: on the column's edge or middle, a wanted gap away from its neighbors, on the
- * column's
- * top or floor (handbook F4); and which day that is.
+ * column's top or floor (handbook F4); and which day that is.
  * @param moving its upright place as dragged, in mm of page `page`
  */
 export function snap(

@@ -28,6 +28,7 @@ export interface SwapOffer {
 /**
  * Pieces of the same use that fit in a placement's stead, best first. Lists are offered whole designs with enough
  * rows.
+ * @example swapsFor(context, placements, 'p12')[0]?.piece.code
  */
 export function swapsFor(context: Context, placements: readonly Placement[], id: string): SwapOffer[] {
   const p = placements.find((q) => q.id === id);

@@ -8,6 +8,7 @@ import { conform, parseJson } from './schema';
 /**
  * Reads a book (formats.md, Book): its shape by the schema, then that all of it lies on its pages.
  * @throws BadInput
+ * @example readBook(text, 'mine.book.json').regions
  */
 export function readBook(text: string, file: string): Book {
   const value = parseJson(text, file);

@@ -11,8 +11,7 @@ import { writtenCalendar } from './calendar-parts';
 
 /**
  * The rounds of a calendar. Each turn is an event of its own that repeats, so that any other program reads the same
- * days;
- * that they belong together is said by X-HOBNAIL-ROUND.
+ * days; that they belong together is said by X-HOBNAIL-ROUND.
  */
 export function roundsOf(calendar: Calendar): Round[] {
   const byName = new Map<string, ICAL.Component[]>();

@@ -16,6 +16,7 @@ const BLOCKS_A_STEP = 200;
  * Reads an iCalendar file (RFC 5545). Several calendars in one file are read as one.
  * @param file name for messages
  * @throws BadInput naming the lines of the faults
+ * @example demandsOfWeek([readCalendar(ics, 'home.ics')], '2027-W06', 'monday')
  */
 export function readCalendar(text: string, file: string): Calendar {
   const reading = readingCalendar(text, file);

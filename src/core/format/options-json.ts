@@ -8,7 +8,11 @@ export interface OwnSettings {
   readonly ways: Partial<Ways>;
 }
 
-/** Reads settings for one spread (formats.md, Options). @throws BadInput, an unknown key or way by its name */
+/**
+ * Reads settings for one spread (formats.md, Options).
+ * @throws BadInput, an unknown key or way by its name
+ * @example readOptions('{"ways":{"boxes":5}}', 'options.json').ways
+ */
 export function readOptions(text: string, file: string): OwnSettings {
   const value = parseJson(text, file);
   conform('options', value, file);

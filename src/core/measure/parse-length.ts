@@ -7,6 +7,7 @@ const SHAPE = /^(-)?(?:(\d+(?:[.,]\d+)?)(?:[ -]+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*(
  * A length as someone at a ruler types it: `38.1`, `38,1 mm`, `1 1/2 in`, `3/16"`, `4 cm`.
  * @param unit what a bare number means
  * @returns mm, or null where it is none
+ * @example parseLength('1 1/2 in', 'mm') // 38.1
  */
 export function parseLength(text: string, unit: Unit): number | null {
   const read = SHAPE.exec(text.trim());

@@ -14,8 +14,8 @@ const TRIED = 60;
 
 /**
  * Actions that truly take a finding away: each was tried on the spread, and what it leaves has the finding no more,
- * nothing
- * worse than before, and no sticker used twice. Empty where nothing helps but to wave it through.
+ * nothing worse than before, and no sticker used twice. Empty where nothing helps but to wave it through.
+ * @example remediesFor(context, placements, finding)[0]?.deed // the gentlest
  */
 export function remediesFor(context: Context, placements: readonly Placement[], finding: Finding): Remedy[] {
   const c: Case = { context, placements, finding };

@@ -19,8 +19,7 @@ import { unitsOf } from './units';
 
 /**
  * An item whose time or words changed after it was laid: written anew on its own sticker, which goes where its time
- * is now with
- * the fewest moves of all others.
+ * is now with the fewest moves of all others.
  * @returns null when it does not stand alone on its day, is stuck down, or does not fit there
  */
 export function asItIsNow(context: Context, placements: readonly Placement[], key: string): Repair | null {

@@ -21,8 +21,7 @@ export interface Moves {
 
 /**
  * Stands a column's pieces in the given order with the fewest moves of those that have a place already. Exact: the
- * shortest
- * path over those that stay, each step asking whether what is moved between two of them fits there.
+ * shortest path over those that stay, each step asking whether what is moved between two of them fits there.
  * @returns null when it cannot be done
  */
 export function fewestMoves(standing: readonly Standing[], column: Column): Moves | null {

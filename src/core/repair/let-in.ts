@@ -30,9 +30,10 @@ const MOST_BASES = 8;
 
 /**
  * Lets an item into its day with the fewest moves of what is already down (handbook D4): in its place by time, on the
- * best
- * suited base that needs no more moves than any other. What is locked, headers, bands and banners never move.
+ * best suited base that needs no more moves than any other. What is locked, headers, bands and banners never move.
  * @returns null when it does not fit
+ * @param key of the demand that has no place
+ * @example letIn(context, placements, 'plumber')?.moved // pieces that make way
  */
 export function letIn(context: Context, placements: readonly Placement[], key: string): Repair | null {
   const demand = context.week.demands.find((d) => d.key === key);

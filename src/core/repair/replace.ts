@@ -12,9 +12,9 @@ import type { Repair } from './let-in';
 
 /**
  * A sticker was spoiled: another copy in its stead, or the best suited other piece in the same place; where nothing
- * fits there,
- * its items are let in again on other bases with the fewest moves. The spoiled copy is not used again.
+ * fits there, its items are let in again on other bases with the fewest moves. The spoiled copy is not used again.
  * @returns null when nothing can take its place
+ * @example replaceSpoiled(context, placements, 'p12')?.change // to be given to `apply`
  */
 export function replaceSpoiled(context: Context, placements: readonly Placement[], id: string): Repair | null {
   const p = placements.find((q) => q.id === id);

@@ -24,9 +24,8 @@ export interface ColorSwap {
 
 /**
  * Another color in the stead of one, all over the spread: each piece of it for one of the new color that fits in its
- * very place, with
- * its items and its text; nothing moves, and what is locked stays. For each color that the kit has, the one that
- * changes most first.
+ * very place, with its items and its text; nothing moves, and what is locked stays. For each color that the kit has,
+ * the one that changes most first.
  */
 export function colorSwaps(context: Context, placements: readonly Placement[], from: Hex): ColorSwap[] {
   const index = pieceIndex(context);

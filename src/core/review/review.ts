@@ -13,7 +13,10 @@ import { RULES } from './registry';
 
 const RANK: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, look: 2 };
 
-/** Works out once what all rules look at. */
+/**
+ * Works out once what all rules look at.
+ * @example viewOf(context, placements).carriers.size // items that are placed
+ */
 export function viewOf(context: Context, placements: readonly Placement[]): View {
   const pieces = pieceIndex(context);
   const known = new Map<unknown, Piece | undefined>(placements.map((p) => [p, pieces.get(pieceKey(p))]));
@@ -31,7 +34,11 @@ export function viewOf(context: Context, placements: readonly Placement[]): View
   };
 }
 
-/** Everything the rules find, what stops the week first. */
+/**
+ * Everything the rules find, what stops the week first.
+ * @returns findings as data; `sayFinding` puts one into words
+ * @example review(viewOf(context, placements)).filter((f) => f.severity === 'stop')
+ */
 export function review(view: View): Finding[] {
   return RULES.flatMap((rule) => rule.check(view))
     .map((f) => ({ ...f, x: tidy(f.x), y: tidy(f.y) }))

@@ -3,6 +3,7 @@ import type { Finding } from './finding';
 /**
  * Names a finding by what it is about, so that it stays waved through in other words, in other units, and while it
  * differs by less than a millimeter. What is about days or items is named by these; what is not, by its stickers.
+ * @example waved.has(findingKey(finding))
  */
 export function findingKey({ rule, about, placements }: Pick<Finding, 'rule' | 'about' | 'placements'>): string {
   const { is, days, demands, pieces, kit, kind, section, side, mm } = about;

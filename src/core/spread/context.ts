@@ -29,7 +29,11 @@ export interface ContextData {
   readonly usedElsewhere: Context['usedElsewhere'];
 }
 
-/** @throws RangeError when no manner of that name ships */
+/**
+ * A context from what is kept of a spread: its school looked up, its book fitted to it. Lengths in mm.
+ * @throws RangeError when no manner of that name ships
+ * @example contextFrom({ ...data, manner: 'airy' }).options.whiteSpace
+ */
 export function contextFrom(data: ContextData): Context {
   const manner = mannerNamed(data.manner);
   if (!manner) throw new RangeError(`no manner is called ${data.manner}`);

@@ -19,8 +19,7 @@ export function numberReached(on: Wall, since: number): number | null {
 
 /**
  * A birthday on 29 February is kept on the last day of February, so on the 28th in a common year, and the age is
- * reached
- * on that day; RFC 5545 alone would leave those years out. Common practice, one of two: some keep 1 March.
+ * reached on that day; RFC 5545 alone would leave those years out. Common practice, one of two: some keep 1 March.
  */
 export function keptEveryYear(rule: Rule, start: Wall): Rule {
   const day = new Date(start);

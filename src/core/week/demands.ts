@@ -22,6 +22,7 @@ const MOST_A_DAY = 12;
  * What a week must hold, from its calendars (formats.md, Agenda): bands, lists, lead times, parts of day, countdowns,
  * reminders, ages, clock changes. What the calendar does not say is inferred.
  * @param zone owner's IANA zone; by default what the first calendar says, else UTC
+ * @example demandsOfWeek([calendar], '2027-W06', 'monday', 'America/Halifax').demands
  */
 export function demandsOfWeek(
   calendars: readonly Calendar[],

@@ -11,8 +11,7 @@ export interface Turn {
 
 /**
  * What goes round by itself: a rota, whose turns are days (two early shifts, two late, four off), or alternatives,
- * whose
- * turns are weeks (recycling, refuse). A null turn is free.
+ * whose turns are weeks (recycling, refuse). A null turn is free.
  */
 export interface Round {
   readonly name: string;

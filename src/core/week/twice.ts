@@ -41,10 +41,8 @@ function compare(a: readonly string[], b: readonly string[]): LookAlike['how'] |
 
 /**
  * Pairs that may be one thing entered twice, or once on a list and once alone (handbook D6). On one day, titles that
- * are the
- * same, nearly so, or one within the other; on two days of the week only the same or nearly the same, where at least
- * one
- * does not come round by itself. What is at two times of a day is done twice.
+ * are the same, nearly so, or one within the other; on two days of the week only the same or nearly the same, where
+ * at least one does not come round by itself. What is at two times of a day is done twice.
  */
 export function lookAlikes(demands: readonly Demand[]): readonly LookAlike[] {
   const known = found.get(demands) ?? comparedAll(demands);

@@ -14,8 +14,7 @@ export const isTicked = (d: Demand): boolean => d.aspect === 'item' && CAN_WAIT.
 
 /**
  * What was not done in the week before and does not come round again this week by itself: each offered once, until
- * its owner
- * says what became of it. A day that is not over yet may still see it done.
+ * its owner says what became of it. A day that is not over yet may still see it done.
  */
 export function undone(last: WeekDemands, now: WeekDemands, marks: ReadonlyMap<string, Mark>, today: IsoDay): Demand[] {
   const coming = new Set(now.demands.filter((d) => d.aspect === 'item').map((d) => d.uid));

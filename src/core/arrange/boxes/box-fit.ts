@@ -65,9 +65,8 @@ export function fitBox(piece: Piece, width: number, height: number): BoxFit | nu
 
 /**
  * A double box over two neighboring columns, cut so that its halves line up across the gap (handbook F3): where the
- * piece
- * is wide enough for columns and gap, what would lie in the gap is cut away; else the cut edges stand on the columns'
- * inner edges.
+ * piece is wide enough for columns and gap, what would lie in the gap is cut away; else the cut edges stand on the
+ * columns' inner edges.
  */
 export function fitDouble(piece: Piece, left: Region, right_: Region, height: number): BoxFit | null {
   const gap = right_.x - right(left);

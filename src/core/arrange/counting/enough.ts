@@ -31,6 +31,7 @@ const MOST_SUBSTITUTES = 3;
  * Is the kit enough for the week? Kind by kind, what is needed and what is there, what lacks first.
  * @param spent copies that earlier weeks will have taken, by kind
  * @param soon names of stashes that are near their use-by and come first
+ * @example isItEnough(context).filter((e) => e.there < e.needed)
  */
 export function isItEnough(
   context: Context,

@@ -38,8 +38,7 @@ export function fillOfDays(context: Context): Fill[] {
 
 /**
  * The cheapest ways out for a day whose items want more than there is: first those that make it hold, then those that
- * touch
- * the fewest items. Nothing with a fixed hour, and no deadline, is moved.
+ * touch the fewest items. Nothing with a fixed hour, and no deadline, is moved.
  */
 export function reliefOf(context: Context, day: number, fills: readonly Fill[]): Relief[] {
   const { wanted, there } = fills[day] as Fill;

@@ -13,9 +13,8 @@ export interface Timed {
 
 /**
  * Where items stand in a book with hour lines: as near to their hours as order and gaps allow, by least squares.
- * Exact: with what
- * stands above taken off, tops must only never fall, which is isotonic regression (pool adjacent violators: Ayer and
- * others, 1955).
+ * Exact: with what stands above taken off, tops must only never fall, which is isotonic regression (pool adjacent
+ * violators: Ayer and others, 1955).
  * @returns tops in mm down the page
  */
 export function atTheirHours(items: readonly Timed[], stretches: readonly Stretch[], gap: number): number[] {

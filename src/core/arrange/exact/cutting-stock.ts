@@ -18,10 +18,8 @@ export interface CutPlan {
 
 /**
  * Which length is cut from which strip, so that the fewest whole strips are begun and offcuts go first (handbook L3,
- * K5):
- * the one-dimensional cutting-stock problem. Exact by branch and bound on the few pieces of a spread; on large cases
- * the better of
- * best fit and sequential value correction.
+ * K5): the one-dimensional cutting-stock problem. Exact by branch and bound on the few pieces of a spread; on large
+ * cases the better of best fit and sequential value correction.
  */
 export function planCuts(lengths: readonly number[], stock: readonly CutStock[]): CutPlan {
   const order = lengths.map((_, i) => i).sort((a, b) => (lengths[b] as number) - (lengths[a] as number) || a - b);
@@ -70,9 +68,8 @@ type Worth = (length: number) => number;
 
 /**
  * Fills one strip after the other, begun ones first, each with the lengths that are worth most: at first their
- * millimeters, then
- * corrected by how much was wasted where they were used, round after round (sequential value correction: Mukhacheva,
- * 1993).
+ * millimeters, then corrected by how much was wasted where they were used, round after round (sequential value
+ * correction: Mukhacheva, 1993).
  */
 function filled(
   order: readonly number[],

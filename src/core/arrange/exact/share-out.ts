@@ -8,9 +8,8 @@ export interface Wish {
 
 /**
  * Shares scarce things out so that they are worth most in all, one to each taker at most. Exact: the cheapest flow by
- * successive
- * shortest paths (Ahuja, Magnanti, Orlin: Network Flows, 1993, section 9.7, from memory), each found by Bellman and
- * Ford.
+ * successive shortest paths (Ahuja, Magnanti, Orlin: Network Flows, 1993, section 9.7, from memory), each found by
+ * Bellman and Ford.
  * @param wishes for each taker what it could use
  * @param supply how many there are of each thing
  * @returns for each taker the number of its thing, or null

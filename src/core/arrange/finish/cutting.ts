@@ -9,9 +9,8 @@ import type { Placement } from '../../spread/placement';
 
 /**
  * The knife's plan over the whole spread: every length of washi and every list of the fresh placements is cut anew,
- * all of one
- * design together, so that the fewest whole ones are begun; offcuts, also of earlier weeks, go first (handbook L3, K5).
- * What was there before keeps its copy and its cut.
+ * all of one design together, so that the fewest whole ones are begun; offcuts, also of earlier weeks, go first
+ * (handbook L3, K5). What was there before keeps its copy and its cut.
  */
 export const cutting: Stage = (before) => {
   const draft = before.clone();
