@@ -64,9 +64,10 @@ export interface Agenda {
   readonly done: readonly string[];
   /** six weeks, from the one that holds the first of the month on */
   readonly month: readonly MonthDay[];
-  readonly entries: Readonly<Record<string, AgendaEntry>>;
+  /** by uid */
+  readonly entries: ReadonlyMap<string, AgendaEntry>;
   /** the feed that an item comes from, by uid; those that can be changed here are not in it */
-  readonly fromFeed: Readonly<Record<string, string>>;
+  readonly fromFeed: ReadonlyMap<string, string>;
   readonly calendars: readonly CalendarLine[];
   readonly rounds: readonly Round[];
   /** titles of what comes round, to be chosen from */
@@ -150,13 +151,13 @@ async function monthOf(week: string): Promise<MonthDay[]> {
 }
 
 function entriesOf(calendars: readonly KeptCalendar[], uids: readonly string[]): Pick<Agenda, 'entries' | 'fromFeed'> {
-  const entries: Record<string, AgendaEntry> = {};
-  const fromFeed: Record<string, string> = {};
+  const entries = new Map<string, AgendaEntry>();
+  const fromFeed = new Map<string, string>();
   for (const uid of uids) {
     const holding = calendars.find((c) => hasItem(c.calendar, uid));
     const entry = holding && entryOf(holding.calendar, uid);
-    if (entry) entries[uid] = entry;
-    if (holding?.address) fromFeed[uid] = holding.name;
+    if (entry) entries.set(uid, entry);
+    if (holding?.address) fromFeed.set(uid, holding.name);
   }
   return { entries, fromFeed };
 }

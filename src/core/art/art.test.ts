@@ -44,3 +44,11 @@ it.each(KIND_NAMES)('any %s can be drawn, with hostile words and an unknown moti
 it('fits lettering into its width', () => {
   expect(textWidth('weekend', 'Pacifico') * fittingSize('weekend', 'Pacifico', 30, 20)).toBeLessThanOrEqual(30.01);
 });
+
+it.each(['constructor', '__proto__', 'toString'])('a kit may call its icons and motifs %s', (word) => {
+  for (const kind of KIND_NAMES) {
+    const svg = drawPiece(piece({ kind, icon: word, motif: word, rows: 4, height: 20 }), 'a');
+    checkMarkup(`<svg>${svg}</svg>`);
+    expect(svg).not.toMatch(/function|native code|\[object/);
+  }
+});

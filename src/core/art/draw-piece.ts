@@ -4,7 +4,7 @@ import type { Piece } from '../kit/kit';
 import { wholeOf } from '../kit/ledger';
 import type { Rect } from '../measure/rect';
 import type { Kind } from '../kit/kinds';
-import { ICONS } from './icons';
+import { iconNamed } from './icon-named';
 import { broken, fittingSize, lettering } from './lettering';
 import { motifOf } from './motifs/registry';
 import { outline } from './outlines';
@@ -117,13 +117,13 @@ const checklist: Painter = (c) => {
 
 /** The small shape to tick: it differs by motif. */
 function tick(motif: string, x: number, y: number, r: number, color: string): string {
-  const shapes: Record<string, string> = {
-    bubbles: outline('circle', 2 * r, 2 * r),
-    stars: outline('circle', 2 * r, 2 * r),
-    shell: outline('heart', 2 * r, 2 * r),
-    diamonds: `M${num(r)} 0L${num(2 * r)} ${num(r)} ${num(r)} ${num(2 * r)} 0 ${num(r)}z`,
-  };
-  return `<path transform="translate(${num(x - r)} ${num(y - r)})" d="${shapes[motif] ?? outline('rounded', 2 * r, 2 * r)}" fill="#fffdf8" stroke="${color}" stroke-width=".4"/>`;
+  const shapes = new Map([
+    ['bubbles', outline('circle', 2 * r, 2 * r)],
+    ['stars', outline('circle', 2 * r, 2 * r)],
+    ['shell', outline('heart', 2 * r, 2 * r)],
+    ['diamonds', `M${num(r)} 0L${num(2 * r)} ${num(r)} ${num(r)} ${num(2 * r)} 0 ${num(r)}z`],
+  ]);
+  return `<path transform="translate(${num(x - r)} ${num(y - r)})" d="${shapes.get(motif) ?? outline('rounded', 2 * r, 2 * r)}" fill="#fffdf8" stroke="${color}" stroke-width=".4"/>`;
 }
 
 const checkFlag: Painter = (c) => base(c) + tick(c.piece.motif, 3.4, c.h / 2, 1.7, c.t.accent);
@@ -143,7 +143,7 @@ const little: Painter = (c) => {
 };
 
 function pictogram(meaning: string, x: number, y: number, size: number, color: string, weight: number): string {
-  const paths = ICONS[meaning] ?? ['M12 5a7 7 0 1 0 .01 0'];
+  const paths = iconNamed(meaning) ?? ['M12 5a7 7 0 1 0 .01 0'];
   return `<g transform="translate(${num(x - size / 2)} ${num(y - size / 2)}) scale(${Math.round((size / 24) * 10000) / 10000})" fill="none" stroke="${color}" stroke-width="${num(weight)}" stroke-linecap="round" stroke-linejoin="round">${paths.map((d) => `<path d="${d}"/>`).join('')}</g>`;
 }
 

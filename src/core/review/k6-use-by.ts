@@ -24,8 +24,9 @@ export const k6UseBy: Rule<Case> = {
 function pastIt(view: View): Found[] {
   const first = view.context.week.days[0] as string;
   return view.placements.flatMap((p): Found[] => {
-    const day = view.context.useBy[p.kit];
-    if (day === undefined || day >= first) return [];
+    if (!Object.hasOwn(view.context.useBy, p.kit)) return [];
+    const day = view.context.useBy[p.kit] as string;
+    if (day >= first) return [];
     return [
       {
         rule: 'K6',

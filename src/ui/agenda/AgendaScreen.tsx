@@ -222,7 +222,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
                 run={run}
                 busy={busy}
                 onOpen={(demand) => {
-                  const entry = agenda.entries[demand.uid];
+                  const entry = agenda.entries.get(demand.uid);
                   if (entry) setEditing({ entry, demand });
                 }}
               />
@@ -256,7 +256,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
         <EntryDialog
           entry={editing.entry}
           demand={editing.demand}
-          feed={agenda.fromFeed[editing.entry.uid] ?? null}
+          feed={agenda.fromFeed.get(editing.entry.uid) ?? null}
           hand={agenda.hand}
           columnWidth={agenda.columnWidth}
           routines={agenda.routines}

@@ -204,9 +204,8 @@ function Item({ demand: d, agenda, run, busy, onOpen }: { demand: Demand } & Ite
     setTicked({ was: kept, is: !done });
     if (!(await run(markItem({ ...happening(d), mark: done ? null : 'done' })))) setTicked(null);
   };
-  const more = [d.list, d.from ? `from ${d.from}` : '', agenda.fromFeed[d.uid] ? `feed: ${agenda.fromFeed[d.uid]}` : '']
-    .filter(Boolean)
-    .join(', ');
+  const feed = agenda.fromFeed.get(d.uid);
+  const more = [d.list, d.from ? `from ${d.from}` : '', feed ? `feed: ${feed}` : ''].filter(Boolean).join(', ');
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', opacity: isDragging ? 0.4 : 1 }}>
       {isTicked(d) ? (

@@ -57,7 +57,7 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
           note={`${place(one, week.days)} and ${place(other, week.days)}`}
         >
           {[one, other]
-            .filter((d) => !fromFeed[d.uid])
+            .filter((d) => !fromFeed.has(d.uid))
             .map((d) => (
               <Small
                 key={d.key}

@@ -14,5 +14,5 @@ export interface Dragged {
 }
 
 /** Only the item itself moves: a due day, a reminder or a count of days goes with it. */
-export const canMove = (d: Demand, fromFeed: Readonly<Record<string, string>>): boolean =>
-  d.aspect === 'item' && !fromFeed[d.uid];
+export const canMove = (d: Demand, fromFeed: ReadonlyMap<string, string>): boolean =>
+  d.aspect === 'item' && !fromFeed.has(d.uid);
