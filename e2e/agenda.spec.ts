@@ -5,7 +5,7 @@ import { expect } from '@playwright/test';
 import { demandsOfWeek } from '../src/core/week/demands';
 import { readCalendar } from '../src/core/format/calendar';
 import { householdService } from '../demo/household-service/service';
-import { openWeek, pickDay, test, TODAY } from './hobnail';
+import { openWeek, pickDay, test, TODAY, pickOption } from './hobnail';
 
 const day = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
 const items = (page: Page, name: string) => day(page, name).getByTestId('agenda-item');
@@ -114,7 +114,7 @@ test('days that will not hold get ways out; lists and items are dragged to other
   await page.getByLabel('laundry: done').click();
   await expect(page.getByLabel('laundry: done')).toBeChecked();
   await page.getByRole('combobox', { name: 'Show' }).click();
-  await page.getByRole('option', { name: 'lists and to-dos' }).click();
+  await pickOption(page, 'lists and to-dos');
   await expect(items(page, 'Tuesday')).toHaveCount(2);
   await page.getByLabel('Find an item').fill('spring concert');
   await expect(page.getByText('Nothing of this week fits.')).toBeVisible();

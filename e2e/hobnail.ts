@@ -55,7 +55,7 @@ export async function openWeek(
     ] as const) {
       if (!value) continue;
       await page.getByRole('combobox', { name: label }).click();
-      await page.getByRole('option', { name: new RegExp(value) }).click();
+      await pickOption(page, new RegExp(value));
     }
     await page.getByRole('button', { name: 'Open the book' }).click();
   } else {
@@ -83,6 +83,19 @@ export async function giveUp(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Begin anew' }).click();
   await page.getByRole('button', { name: 'Give the week up' }).click();
   await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
+}
+
+/**
+ * Picks from the list that is open, and sees it closed. A list just opened takes no click for a moment, so that the
+ * click which opened it picks nothing: a click that comes too soon is made again.
+ */
+export async function pickOption(page: Page, name: string | RegExp, exact = false): Promise<void> {
+  const option = page.getByRole('option', { name, exact });
+  await option.waitFor();
+  await expect(async () => {
+    if (await option.isVisible()) await option.click({ timeout: 1000 });
+    await expect(page.getByRole('listbox')).toHaveCount(0, { timeout: 2000 });
+  }).toPass({ timeout: 30_000 });
 }
 
 /** Types a day into a day field, as `MMDDYYYY`. */

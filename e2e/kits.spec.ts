@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
 import { readKit } from '../src/core/format/kit-csv';
 import { readOrders } from '../src/core/format/orders-csv';
-import { openWeek, test } from './hobnail';
+import { openWeek, test, pickOption } from './hobnail';
 
 test('the stock: a sticker is spoiled, one more is found, both with their reason, and taken back', async ({
   page,
@@ -86,7 +86,7 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
   await page.getByRole('tab', { name: 'Weeks ahead' }).click();
   const week = page.getByRole('region', { name: 'Feb 15 – 21' });
   await week.getByRole('combobox', { name: 'Kit' }).click();
-  await page.getByRole('option', { name: 'Night Almanac' }).click();
+  await pickOption(page, 'Night Almanac');
   const covers = week.getByRole('group', { name: 'date covers' });
   await expect(covers).toContainText('date covers: 1 of 7');
   await covers.getByRole('button', { name: 'Put 6 on the order list' }).click();

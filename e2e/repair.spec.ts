@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { arrangeWeek, giveUp, openWeek, saved, test } from './hobnail';
+import { arrangeWeek, giveUp, openWeek, saved, test, pickOption } from './hobnail';
 
 test('a finding is taken away by one action, another is wanted so and stays so', async ({
   page,
@@ -168,9 +168,9 @@ test('a color of the week is changed, places are kept for what is written in lat
 
   await page.getByRole('button', { name: /^Manner:/ }).click();
   await page.getByRole('combobox', { name: 'Planned ahead' }).click();
-  await page.getByRole('option', { name: 'work', exact: true }).click();
+  await pickOption(page, 'work', true);
   await page.getByRole('combobox', { name: 'Times' }).click();
-  await page.getByRole('option', { name: 'in circles' }).click();
+  await pickOption(page, 'in circles');
   await page.getByRole('button', { name: 'Use it and arrange anew' }).click();
   await page.getByRole('tab', { name: /Items/ }).click();
   const later = page.getByTestId('written-later');
