@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { test as base } from '@playwright/test';
+import { expect, test as base } from '@playwright/test';
 import { Hobnail, seededDatabase } from './server';
 
 export type { Hobnail } from './server';
