@@ -25,11 +25,6 @@ export async function factsOf(db: Database, kits: readonly string[]): Promise<Ki
   return rows.map((r) => ({ ...r, facts: { ...NO_FACTS, ...(asObject(r.facts) as Partial<KitFacts>) } }));
 }
 
-export async function findKits(db: Database, role: KitTable['role']): Promise<Kit[]> {
-  const kits = await db.selectFrom('kit').select('id').where('role', '=', role).orderBy('id').execute();
-  return Promise.all(kits.map(({ id }) => kitOf(db, id)));
-}
-
 const read = new WeakMap<Database, { stamp: string; kits: Promise<Kit[]> }>();
 
 /** All kits and stashes, read once until a piece is added: a search goes through all of them at every letter. */

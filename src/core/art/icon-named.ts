@@ -1,5 +1,5 @@
+import { own } from '../measure/own';
 import { ICONS } from './icons';
 
 /** The paths of an icon by what it means, in a 24 x 24 box; undefined for a word that nobody has drawn. */
-export const iconNamed = (meaning: string): readonly string[] | undefined =>
-  Object.hasOwn(ICONS, meaning) ? ICONS[meaning] : undefined;
+export const iconNamed = (meaning: string): readonly string[] | undefined => own(ICONS, meaning);

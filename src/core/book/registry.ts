@@ -1,3 +1,4 @@
+import { own } from '../measure/own';
 import type { Book } from './book';
 import { discOpen } from './disc-open';
 import { fourPage } from './four-page';
@@ -17,6 +18,6 @@ export const BOOKS: Readonly<Record<string, Book>> = {
 };
 
 /** A shipped book by its name; undefined for any other word. */
-export const bookNamed = (name: string): Book | undefined => (Object.hasOwn(BOOKS, name) ? BOOKS[name] : undefined);
+export const bookNamed = (name: string): Book | undefined => own(BOOKS, name);
 
 export type { Book };

@@ -1,3 +1,4 @@
+import { own } from '../measure/own';
 import { airy } from './airy';
 import { crowned } from './crowned';
 import { grounded } from './grounded';
@@ -15,7 +16,6 @@ export const MANNERS: Readonly<Record<string, Manner>> = {
 };
 
 /** A school by its name; undefined for any other word. */
-export const mannerNamed = (name: string): Manner | undefined =>
-  Object.hasOwn(MANNERS, name) ? MANNERS[name] : undefined;
+export const mannerNamed = (name: string): Manner | undefined => own(MANNERS, name);
 
 export type { Manner };

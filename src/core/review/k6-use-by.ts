@@ -1,3 +1,4 @@
+import { own } from '../measure/own';
 import { at, topOf } from './where';
 import type { Kind } from '../kit/kinds';
 import type { IsoDay } from '../week/week';
@@ -24,9 +25,8 @@ export const k6UseBy: Rule<Case> = {
 function pastIt(view: View): Found[] {
   const first = view.context.week.days[0] as string;
   return view.placements.flatMap((p): Found[] => {
-    if (!Object.hasOwn(view.context.useBy, p.kit)) return [];
-    const day = view.context.useBy[p.kit] as string;
-    if (day >= first) return [];
+    const day = own(view.context.useBy, p.kit);
+    if (day === undefined || day >= first) return [];
     return [
       {
         rule: 'K6',

@@ -111,9 +111,10 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
     setDraw(null);
     change(made.book, made.part);
   };
+  const scanUrl = `/books/${encodeURIComponent(line.id)}/scans/${page}`;
   const takeScan = async (picked: File | undefined) => {
     if (!picked) return;
-    const answer = await fetch(`/books/${encodeURIComponent(line.id)}/scans/${page}`, {
+    const answer = await fetch(scanUrl, {
       method: 'PUT',
       headers: { 'content-type': picked.type },
       body: picked,
@@ -124,17 +125,14 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
     setStamp(stamp + 1);
   };
   const dropScan = async () => {
-    const url = `/books/${encodeURIComponent(line.id)}/scans/${page}`;
-    const answer = await fetch(url, { method: 'DELETE' }).catch(() => null);
+    const answer = await fetch(scanUrl, { method: 'DELETE' }).catch(() => null);
     if (!answer?.ok)
       return setLacking([answer ? await answer.text() : 'The server could not be reached; the scan is still there.']);
     setScans(scans.filter((p) => p !== page));
   };
   const sizes = (to: Partial<{ width: number; height: number }>) =>
     change({ ...book, pages: book.pages.map((p) => ({ ...p, ...to })) });
-  const scan = scans.includes(page)
-    ? { url: `/books/${encodeURIComponent(line.id)}/scans/${page}?v=${stamp}`, opacity }
-    : null;
+  const scan = scans.includes(page) ? { url: `${scanUrl}?v=${stamp}`, opacity } : null;
 
   return (
     <Box sx={{ display: 'flex', flex: 1, minHeight: 0, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
