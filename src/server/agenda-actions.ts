@@ -69,7 +69,7 @@ export async function dropEntry(input: unknown): Promise<Outcome<AgendaHistory>>
   });
 }
 
-/** Moves items to a day: of a series only the one happening; a list moves as a whole. */
+/** Moves items to a day: of a series only the one occurrence; a list moves as a whole. */
 export async function moveItems(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { items, to } = check(MoveDto, input, 'move');

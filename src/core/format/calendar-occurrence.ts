@@ -30,7 +30,7 @@ export function skipOccurrence(ics: string, uid: string, on: IsoDay, zone: strin
   return writtenCalendar(root);
 }
 
-/** What may be changed of a single happening. */
+/** What may be changed of a single occurrence. */
 export interface OccurrenceChange {
   /** the day it moves to */
   readonly day?: IsoDay;
@@ -38,7 +38,7 @@ export interface OccurrenceChange {
 }
 
 /**
- * The calendar with one happening changed: of a series only that one, by a RECURRENCE-ID (RFC 5545, 3.8.4.4);
+ * The calendar with one occurrence changed: of a series only that one, by a RECURRENCE-ID (RFC 5545, 3.8.4.4);
  * what comes once is changed itself.
  * @param on the day its calendar has it
  */

@@ -59,7 +59,7 @@ export function atWall(time: ICAL.Time, wall: Wall): ICAL.Time {
   return moved;
 }
 
-/** The day a series' happening is replaced on, as its RECURRENCE-ID says; on the series' own clock. */
+/** The day a series' occurrence is replaced on, as its RECURRENCE-ID says; on the series' own clock. */
 export const replacedTime = (c: ICAL.Component): ICAL.Time | null => {
   const value = c.getFirstPropertyValue('recurrence-id');
   return value instanceof ICAL.Time ? value : null;

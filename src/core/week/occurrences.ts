@@ -12,7 +12,7 @@ import { DAY_MS, dayNumber, wallOfDay } from './recur/wall';
 import { zoneNamed } from './recur/zone';
 import type { IsoDay } from './week';
 
-/** One happening of an event or to-do, on the owner's wall clock. */
+/** One occurrence of an event or to-do, on the owner's wall clock. */
 export interface Occurrence {
   readonly component: ICAL.Component;
   readonly uid: string;
@@ -45,11 +45,11 @@ interface Series {
   readonly rules: readonly Rule[];
   readonly toOwner: (wall: Wall) => Wall;
   readonly more: readonly Wall[];
-  /** happenings that are left out or changed */
+  /** occurrences that are left out or changed */
   readonly without: ReadonlySet<Wall>;
   readonly withoutDays: ReadonlySet<number>;
   readonly length: number;
-  /** the one changed happening this is, by when the series has it; null for the series itself */
+  /** the one changed occurrence this is, by when the series has it; null for the series itself */
   readonly instead: Wall | null;
 }
 
@@ -69,10 +69,10 @@ export const ownerClock = (name: string): IANAZone => zoneNamed(name) ?? IANAZon
 export function occurrencesBetween(calendar: Calendar, first: IsoDay, last: IsoDay, zone: string): Occurrence[] {
   const from = wallOfDay(first);
   const until = wallOfDay(last) + DAY_MS;
-  return seriesOf(calendar, zone).flatMap((series) => happenings(series, from, until));
+  return seriesOf(calendar, zone).flatMap((series) => occurrencesOf(series, from, until));
 }
 
-function happenings(s: Series, from: Wall, weekEnd: Wall): Occurrence[] {
+function occurrencesOf(s: Series, from: Wall, weekEnd: Wall): Occurrence[] {
   const until = weekEnd + s.reach;
   if (s.begins - ZONE_REACH >= until || (!s.repeated && s.begins + s.length + ZONE_REACH < from)) return [];
   const earliest = from - s.length - ZONE_REACH;

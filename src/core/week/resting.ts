@@ -23,14 +23,14 @@ export function withoutResting(
   week: { readonly from: Wall; readonly until: Wall },
 ): Told[] {
   const quiet = told.filter((t) => t.facts.quiet.length > 0);
-  const happening = new Set(
+  const inWeek = new Set(
     told
       .filter(({ occurrence: o }) => o.start < week.until && (o.end > week.from || o.start >= week.from))
       .flatMap((t) => [plain(t.occurrence.uid), plain(t.facts.title)]),
   );
   return told.filter((t) => {
     const { onlyWith } = t.facts;
-    if (onlyWith && !happening.has(plain(onlyWith))) return false;
+    if (onlyWith && !inWeek.has(plain(onlyWith))) return false;
     return !quiet.some((q) => q !== t && covers(q.occurrence, t.occurrence) && suspends(q.facts.quiet, t, isChore));
   });
 }

@@ -61,7 +61,7 @@ describe('weeks (ISO 8601)', () => {
 });
 
 describe('demands', () => {
-  it('follows a rule with an exception, a moved and a cancelled happening', () => {
+  it('follows a rule with an exception, a moved and a cancelled occurrence', () => {
     const found = week(
       '2027-W06',
       'Europe/Lisbon',

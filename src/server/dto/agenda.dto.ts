@@ -74,7 +74,7 @@ export class RemoveEntryDto {
 }
 
 /** An item on one of its days. */
-export class HappeningDto {
+export class OccurrenceDto {
   @IsString() @MinLength(1) @MaxLength(500) uid!: string;
   @Matches(DAY) on!: string;
 }
@@ -84,8 +84,8 @@ export class MoveDto {
   @ArrayMinSize(1)
   @ArrayMaxSize(200)
   @ValidateNested({ each: true })
-  @Type(() => HappeningDto)
-  items!: HappeningDto[];
+  @Type(() => OccurrenceDto)
+  items!: OccurrenceDto[];
   @Matches(DAY) to!: string;
 }
 
@@ -94,16 +94,16 @@ export class GatherDto {
   @ArrayMinSize(1)
   @ArrayMaxSize(200)
   @ValidateNested({ each: true })
-  @Type(() => HappeningDto)
-  items!: HappeningDto[];
+  @Type(() => OccurrenceDto)
+  items!: OccurrenceDto[];
   @IsString() @MinLength(1) @MaxLength(100) list!: string;
 }
 
-export class MarkDto extends HappeningDto {
+export class MarkDto extends OccurrenceDto {
   @ValidateIf((m: MarkDto) => m.mark !== null) @IsIn(['done', 'let go']) mark!: 'done' | 'let go' | null;
 }
 
-export class BringOverDto extends HappeningDto {
+export class BringOverDto extends OccurrenceDto {
   @Matches(DAY) to!: string;
 }
 

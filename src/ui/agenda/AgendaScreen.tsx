@@ -35,7 +35,7 @@ import { Rounds, sentRound } from './Rounds';
 import { Settle } from './Settle';
 import { TypedLine } from './TypedLine';
 import { useRun } from '../use-run';
-import { happening } from './happening';
+import { occurrenceOf } from './occurrence-of';
 import { useFeeds } from './use-feeds';
 import { WeekList } from './WeekList';
 
@@ -59,7 +59,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
     const to = String(over?.id ?? '').replace('month ', '');
     const { demands } = active.data.current as Dragged;
     if (to && demands[0] && to !== week.days[demands[0].day])
-      void run(moveItems({ items: demands.map(happening), to }));
+      void run(moveItems({ items: demands.map(occurrenceOf), to }));
   };
   const step = (way: 'undo' | 'redo') => void run(undoAgenda({ way }));
   const from = week.days.includes(agenda.today) ? agenda.today : (week.days[0] as string);
@@ -269,7 +269,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
             if (await run(dropEntry({ uid: editing.entry.uid, day }))) setEditing(null);
           }}
           onMove={async (to) => {
-            if (editing.demand && (await run(moveItems({ items: [happening(editing.demand)], to })))) setEditing(null);
+            if (editing.demand && (await run(moveItems({ items: [occurrenceOf(editing.demand)], to })))) setEditing(null);
           }}
         />
       )}

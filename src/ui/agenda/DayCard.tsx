@@ -22,7 +22,7 @@ import { Dots } from '../Dots';
 import { GLASS } from '../theme';
 import { canMove, type Dragged } from './drag';
 import type { Run } from '../use-run';
-import { happening } from './happening';
+import { occurrenceOf } from './occurrence-of';
 
 const STUDS = 10;
 
@@ -114,7 +114,7 @@ function WaysOut({ agenda, day, run, busy }: Pick<DayCardProps, 'agenda' | 'day'
         ? `Move ${names(r)} to ${longDay(agenda.week.days[r.to as number] as string)}`
         : `Carry ${names(r)} to next week`;
   const take = (r: Relief) => {
-    const items = of(r).map(happening);
+    const items = of(r).map(occurrenceOf);
     if (r.way === 'list') return run(gatherItems({ items, list: GATHERED }));
     const to =
       r.way === 'move'
@@ -202,7 +202,7 @@ function Item({ demand: d, agenda, run, busy, onOpen }: { demand: Demand } & Ite
   const done = ticked?.was === kept ? ticked.is : kept;
   const tick = async () => {
     setTicked({ was: kept, is: !done });
-    if (!(await run(markItem({ ...happening(d), mark: done ? null : 'done' })))) setTicked(null);
+    if (!(await run(markItem({ ...occurrenceOf(d), mark: done ? null : 'done' })))) setTicked(null);
   };
   const feed = agenda.fromFeed.get(d.uid);
   const more = [d.list, d.from ? `from ${d.from}` : '', feed ? `feed: ${feed}` : ''].filter(Boolean).join(', ');

@@ -29,7 +29,7 @@ import { RepeatFields } from './RepeatFields';
 
 interface EntryDialogProps {
   readonly entry: AgendaEntry;
-  /** the happening that was opened; null for a new item */
+  /** the occurrence that was opened; null for a new item */
   readonly demand: Demand | null;
   /** the feed it comes from; null when it can be changed here */
   readonly feed: string | null;

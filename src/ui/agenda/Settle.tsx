@@ -9,7 +9,7 @@ import type { Agenda } from '../../server/agenda';
 import { bringOver, dropEntry, keepBoth, markItem } from '../../server/agenda-actions';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
-import { happening } from './happening';
+import { occurrenceOf } from './occurrence-of';
 
 /** What the week asks its owner: what was left undone last week, and what may be entered twice. */
 export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: boolean }) {
@@ -34,13 +34,13 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
           title={d.title}
           note={`from ${longDay(d.on)}${d.list && d.list !== 'to do' ? `, ${d.list}` : ''}${d.from ? `, put off since ${d.from}` : ''}`}
         >
-          <Small disabled={busy} onClick={() => run(bringOver({ ...happening(d), to }))}>
+          <Small disabled={busy} onClick={() => run(bringOver({ ...occurrenceOf(d), to }))}>
             Bring to {longDay(to)}
           </Small>
-          <Small disabled={busy} onClick={() => run(markItem({ ...happening(d), mark: 'done' }))}>
+          <Small disabled={busy} onClick={() => run(markItem({ ...occurrenceOf(d), mark: 'done' }))}>
             It is done
           </Small>
-          <Small disabled={busy} onClick={() => run(markItem({ ...happening(d), mark: 'let go' }))}>
+          <Small disabled={busy} onClick={() => run(markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
             Let it go
           </Small>
         </Asked>
