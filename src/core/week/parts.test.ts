@@ -304,7 +304,6 @@ describe('two that may be one', () => {
 });
 
 describe('what was left undone', () => {
-  const last = (...demands: Parameters<typeof weekWith>) => weekWith(...demands);
   const chore = demand({ uid: 'a', kind: 'chore', on: '2027-02-08' });
   it('is what is ticked when it is done', () =>
     expect(
@@ -314,14 +313,14 @@ describe('what was left undone', () => {
     ).toEqual([true, true, true, true, false, false, false]));
   it('is offered once, after its day, while nobody said what became of it', () => {
     const offered = (marks: [string, 'done' | 'brought' | 'let go'][], today: string): number =>
-      undone(last(chore, { ...chore, key: 'a2' }), weekWith(), new Map(marks), today).length;
+      undone(weekWith(chore, { ...chore, key: 'a2' }), weekWith(), new Map(marks), today).length;
     expect(offered([], '2027-02-09')).toBe(1);
     expect(offered([], '2027-02-08')).toBe(0);
     for (const mark of ['done', 'brought', 'let go'] as const)
       expect(offered([[markKey('a', '2027-02-08'), mark]], '2027-02-15')).toBe(0);
   });
   it('is not offered where it comes round by itself', () =>
-    expect(undone(last(chore), weekWith(demand({ uid: 'a', day: 2 })), new Map(), '2027-02-15')).toEqual([]));
+    expect(undone(weekWith(chore), weekWith(demand({ uid: 'a', day: 2 })), new Map(), '2027-02-15')).toEqual([]));
 });
 
 describe('the room a text wants (P4)', () => {

@@ -18,6 +18,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { HasPart, IsDay } from './fields';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { DemandKind, Part, Room } from '../../core/week/demand';
 import { DEMAND_KINDS, PARTS, ROOMS } from '../../core/week/demand';
@@ -25,8 +26,6 @@ import type { Reminder } from '../../core/week/facts';
 import { FURTHEST } from '../../core/week/facts';
 import type { Round, Turn } from '../../core/week/round';
 import { MOST_TURNS } from '../../core/week/round';
-
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 export class ReminderDto implements Reminder {
   @IsInt() @Min(1) @Max(FURTHEST) days!: number;
@@ -37,7 +36,7 @@ export class EntryDto implements AgendaEntry {
   @IsString() @MaxLength(500) uid!: string;
   @IsString() @MinLength(1) @MaxLength(500) title!: string;
   @IsBoolean() task!: boolean;
-  @Matches(DAY) day!: string;
+  @IsDay() day!: string;
   @IsOptional() @IsInt() @Min(0) @Max(1439) start: number | null = null;
   @IsOptional() @IsInt() @Min(1) @Max(1440) minutes: number | null = null;
   @IsInt() @Min(1) @Max(366) days!: number;
@@ -58,25 +57,25 @@ export class EntryDto implements AgendaEntry {
   @IsOptional() @IsInt() @Min(0) @Max(9999) since: number | null = null;
   @IsOptional() @IsString() @MaxLength(500) onlyWith: string | null = null;
   @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) @MaxLength(500, { each: true }) quiet!: string[];
-  @IsOptional() @Matches(DAY) from: string | null = null;
+  @IsOptional() @IsDay() from: string | null = null;
   @IsOptional() @Matches(/^FREQ=(DAILY|WEEKLY|MONTHLY|YEARLY)[A-Z0-9=;,+-]*$/) @MaxLength(300) repeat: string | null =
     null;
 }
 
 export class PutEntryDto {
-  @ValidateNested() @Type(() => EntryDto) entry!: EntryDto;
+  @HasPart(() => EntryDto) entry!: EntryDto;
 }
 
 export class RemoveEntryDto {
   @IsString() @MinLength(1) @MaxLength(500) uid!: string;
   /** one day of a series only */
-  @IsOptional() @Matches(DAY) day!: string | null;
+  @IsOptional() @IsDay() day!: string | null;
 }
 
 /** An item on one of its days. */
 export class OccurrenceDto {
   @IsString() @MinLength(1) @MaxLength(500) uid!: string;
-  @Matches(DAY) on!: string;
+  @IsDay() on!: string;
 }
 
 export class MoveDto {
@@ -86,7 +85,7 @@ export class MoveDto {
   @ValidateNested({ each: true })
   @Type(() => OccurrenceDto)
   items!: OccurrenceDto[];
-  @Matches(DAY) to!: string;
+  @IsDay() to!: string;
 }
 
 export class GatherDto {
@@ -104,7 +103,7 @@ export class MarkDto extends OccurrenceDto {
 }
 
 export class BringOverDto extends OccurrenceDto {
-  @Matches(DAY) to!: string;
+  @IsDay() to!: string;
 }
 
 export class PairDto {
@@ -124,7 +123,7 @@ export class TurnDto implements Turn {
 
 export class RoundDto implements Omit<Round, 'turns'> {
   @IsString() @MinLength(1) @MaxLength(100) name!: string;
-  @Matches(DAY) first!: string;
+  @IsDay() first!: string;
   @IsIn(['day', 'week']) every!: 'day' | 'week';
   /** a free turn has no text */
   @IsArray()
@@ -149,7 +148,7 @@ export class SlotDto {
 }
 
 export class PutRoundDto {
-  @ValidateNested() @Type(() => RoundDto) round!: RoundDto;
+  @HasPart(() => RoundDto) round!: RoundDto;
   /** the name it had before; '' when it is new */
   @IsString() @MaxLength(100) instead!: string;
 }

@@ -1,18 +1,6 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsObject,
-  IsString,
-  Max,
-  MaxLength,
-  Min,
-  MinLength,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsObject, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { HasPart } from './fields';
 import type { Measures } from '../../core/book/from-measures';
 
 export class BookIdDto {
@@ -42,7 +30,7 @@ export class MeasuresDto implements Measures {
   @IsIn(['mm', 'in']) unit!: 'mm' | 'in';
   @IsIn(['monday', 'sunday']) weekStart!: 'monday' | 'sunday';
   @IsBoolean() dated!: boolean;
-  @ValidateNested() @Type(() => BindingDto) binding!: BindingDto;
+  @HasPart(() => BindingDto) binding!: BindingDto;
   @IsIn([2, 4]) pages!: 2 | 4;
   @IsNumber() @Min(40) @Max(600) width!: number;
   @IsNumber() @Min(40) @Max(800) height!: number;
@@ -59,5 +47,5 @@ export class MeasuresDto implements Measures {
 }
 
 export class MeasureBookDto {
-  @ValidateNested() @Type(() => MeasuresDto) measures!: MeasuresDto;
+  @HasPart(() => MeasuresDto) measures!: MeasuresDto;
 }

@@ -16,6 +16,7 @@ import {
   ValidateNested,
   registerDecorator,
 } from 'class-validator';
+import { HasPart, IsCount } from './fields';
 import type { Deed } from '../../core/edit/deed';
 import type { Placement, Role } from '../../core/spread/placement';
 
@@ -53,7 +54,7 @@ export class PlacementDto implements Placement {
   @Matches(/^p\d{1,7}$/) id!: string;
   @IsString() @MaxLength(200) kit!: string;
   @IsString() @MaxLength(200) code!: string;
-  @IsInt() @Min(1) copy!: number;
+  @IsCount() copy!: number;
   @IsInt() @Min(0) @Max(7) page!: number;
   @IsNumber() @Min(-50) @Max(1000) x!: number;
   @IsNumber() @Min(-50) @Max(1000) y!: number;
@@ -78,6 +79,6 @@ export class ChangeDto {
 }
 
 export class SaveEditDto {
-  @IsInt() @Min(1) spreadId!: number;
-  @ValidateNested() @Type(() => ChangeDto) change!: ChangeDto;
+  @IsCount() spreadId!: number;
+  @HasPart(() => ChangeDto) change!: ChangeDto;
 }

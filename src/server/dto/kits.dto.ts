@@ -1,18 +1,6 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Matches,
-  Max,
-  MaxLength,
-  Min,
-  MinLength,
-  ValidateNested,
-} from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { HasPart, IsCount, IsDay, IsWeek } from './fields';
 import type { OrderLine } from '../../core/kit/order';
 import { ORDER_STATES } from '../../core/kit/order';
 import type { StockEvent } from '../../core/kit/stock';
@@ -20,9 +8,6 @@ import { STOCK_CHANGES } from '../../core/kit/stock';
 import type { KitFacts, Season } from '../../core/kit/suggest';
 import { SEASONS } from '../../core/kit/suggest';
 import type { Supply } from '../../db/plans';
-
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
-const WEEK = /^\d{4}-W\d{2}$/;
 
 export class KitTextDto {
   @IsString() @MinLength(1) @MaxLength(80) name!: string;
@@ -34,16 +19,16 @@ export class KitTextDto {
 export class FactsDto implements KitFacts {
   @IsOptional() @IsIn(SEASONS) season: Season | null = null;
   @IsString() @MaxLength(300) moods!: string;
-  @IsOptional() @Matches(DAY) useBy: string | null = null;
+  @IsOptional() @IsDay() useBy: string | null = null;
   @IsOptional() @IsNumber() @Min(0) @Max(100_000) price: number | null = null;
   @IsString() @MaxLength(200) shop!: string;
   @IsString() @MaxLength(2000) notes!: string;
-  @IsOptional() @Matches(WEEK) keptFor: string | null = null;
+  @IsOptional() @IsWeek() keptFor: string | null = null;
 }
 
 export class KitFactsDto {
   @IsString() @MinLength(1) @MaxLength(200) kit!: string;
-  @ValidateNested() @Type(() => FactsDto) facts!: FactsDto;
+  @HasPart(() => FactsDto) facts!: FactsDto;
 }
 
 export class StockChangeDto implements Omit<StockEvent, 'copy'> {
@@ -51,7 +36,7 @@ export class StockChangeDto implements Omit<StockEvent, 'copy'> {
   @IsString() @MinLength(1) @MaxLength(200) kit!: string;
   @IsString() @MinLength(1) @MaxLength(200) code!: string;
   /** the copy; none: the first whole one */
-  @IsOptional() @IsInt() @Min(1) copy: number | null = null;
+  @IsOptional() @IsCount() copy: number | null = null;
   @IsString() @MinLength(1) @MaxLength(200) reason!: string;
 }
 
@@ -60,7 +45,7 @@ export class StockStepDto {
 }
 
 export class PlanKitDto {
-  @Matches(WEEK) week!: string;
+  @IsWeek() week!: string;
   @IsOptional() @IsString() @MaxLength(200) kit: string | null = null;
 }
 
@@ -69,17 +54,17 @@ export class OrderDto implements OrderLine {
   @IsInt() @Min(1) @Max(10_000) count!: number;
   @IsString() @MaxLength(200) shop!: string;
   @IsInt() @Min(0) @Max(365) days!: number;
-  @Matches(DAY) neededBy!: string;
+  @IsDay() neededBy!: string;
   @IsIn(ORDER_STATES) state!: OrderLine['state'];
 }
 
 export class PutOrderDto {
-  @IsOptional() @IsInt() id: number | null = null;
-  @ValidateNested() @Type(() => OrderDto) order!: OrderDto;
+  @IsOptional() @IsCount() id: number | null = null;
+  @HasPart(() => OrderDto) order!: OrderDto;
 }
 
 export class OrderIdDto {
-  @IsInt() id!: number;
+  @IsCount() id!: number;
 }
 
 export class OrdersTextDto {

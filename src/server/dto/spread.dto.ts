@@ -1,20 +1,17 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import type { ValidationArguments } from 'class-validator';
+import { HasPart, IsCount, IsWeek } from './fields';
 import {
   ArrayMaxSize,
   IsArray,
   IsBoolean,
   IsIn,
-  IsInt,
   IsNotIn,
   IsObject,
   IsString,
   Matches,
   MaxLength,
-  Min,
   MinLength,
-  ValidateNested,
   registerDecorator,
 } from 'class-validator';
 import { MANNERS } from '../../core/manner/registry';
@@ -22,11 +19,11 @@ import type { Ways } from '../../core/manner/ways/registry';
 import { isWay } from '../../core/manner/ways/registry';
 
 export class SpreadIdDto {
-  @IsInt() @Min(1) spreadId!: number;
+  @IsCount() spreadId!: number;
 }
 
 export class StartSpreadDto {
-  @Matches(/^\d{4}-W\d{2}$/) week!: string;
+  @IsWeek() week!: string;
   @IsString() @MaxLength(200) bookId!: string;
   @IsString() @MaxLength(200) kitId!: string;
   /** a school, or a manner of one's own */
@@ -74,7 +71,7 @@ export class MannerDto {
 }
 
 export class SetMannerDto extends SpreadIdDto {
-  @ValidateNested() @Type(() => MannerDto) manner!: MannerDto;
+  @HasPart(() => MannerDto) manner!: MannerDto;
 }
 
 export class KeepMannerDto extends MannerDto {

@@ -1,0 +1,39 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import { IsDefined, IsInt, Max, Min, ValidateBy, ValidateNested } from 'class-validator';
+import { DateTime } from 'luxon';
+import { isWeekName } from '../../core/week/week';
+
+/** Several decorators as one. */
+const all =
+  (...decorators: readonly PropertyDecorator[]): PropertyDecorator =>
+  (target, name) =>
+    decorators.forEach((decorate) => decorate(target, name));
+
+/** A day of the calendar, as `2027-02-08`. */
+export const IsDay = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'isDay',
+    validator: {
+      validate: (value: unknown) =>
+        typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value) && DateTime.fromISO(value).isValid,
+      defaultMessage: () => 'a day such as 2027-02-08',
+    },
+  });
+
+/** A week by its ISO name, as `2027-W06`. */
+export const IsWeek = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'isWeek',
+    validator: {
+      validate: (value: unknown) => typeof value === 'string' && isWeekName(value),
+      defaultMessage: () => 'a week such as 2027-W06',
+    },
+  });
+
+/** A number that counts something or names a row: whole, from 1 on. */
+export const IsCount = (): PropertyDecorator => all(IsInt(), Min(1), Max(Number.MAX_SAFE_INTEGER));
+
+/** A part that has a class of its own, and that must be there. */
+export const HasPart = (type: () => new () => object): PropertyDecorator =>
+  all(IsDefined(), ValidateNested(), Type(type));
