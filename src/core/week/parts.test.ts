@@ -3,8 +3,6 @@ import { IANAZone } from 'luxon';
 import { demand, weekWith } from '../../../tests/fixtures';
 import { isCounted, keptEveryYear, numberReached } from './age';
 import { blankEntry } from './agenda-entry';
-import type { AgendaDeed } from './deed';
-import { sayAgendaDeed } from './deed';
 import { inTimeOrder, sortMinute, spokenTime, writtenText } from './demand';
 import { meaningsOf, usualPart } from './meaning';
 import type { Rule } from './recur/rule';
@@ -333,32 +331,6 @@ describe('the room a text wants (P4)', () => {
   ])('“%s” wants a %s', (text, room, lines) => expect(roomWanted(text, 38.1, hand)).toMatchObject({ room, lines }));
   it('grows in a narrower column', () =>
     expect(roomWanted('take Juniper to the vet', 20, hand).lines).toBeGreaterThan(2));
-});
-
-describe('an edit of the agenda in words', () => {
-  const deeds: readonly (readonly [AgendaDeed, string])[] = [
-    [{ do: 'add item', title: 'vet' }, 'Add “vet”'],
-    [{ do: 'change item', title: 'vet' }, 'Change “vet”'],
-    [{ do: 'bring over', title: 'vet' }, 'Bring “vet” over'],
-    [{ do: 'take a day out', title: 'vet', day: '2027-02-08' }, 'Take one day of “vet” out'],
-    [{ do: 'take item out', title: 'vet' }, 'Take “vet” out'],
-    [{ do: 'move items', count: 1, to: '2027-02-08' }, 'Move an item'],
-    [{ do: 'move items', count: 3, to: '2027-02-08' }, 'Move 3 items'],
-    [{ do: 'make a list', list: 'to buy' }, 'Make the list “to buy”'],
-    [{ do: 'tick' }, 'Tick an item'],
-    [{ do: 'let go' }, 'Let an item go'],
-    [{ do: 'untick' }, 'Take a tick away'],
-    [{ do: 'keep both' }, 'Keep both'],
-    [{ do: 'add round', name: 'bins' }, 'Add the round “bins”'],
-    [{ do: 'change round', name: 'bins' }, 'Change the round “bins”'],
-    [{ do: 'take round out', name: 'bins' }, 'Take the round “bins” out'],
-    [{ do: 'take in calendar', name: 'choir' }, 'Import the calendar “choir”'],
-    [{ do: 'take in feed', name: 'choir' }, 'Import the feed “choir”'],
-    [{ do: 'take calendar away', name: 'choir' }, 'Take the calendar “choir” away'],
-    [{ do: 'as said', text: 'moved “vet”' }, 'moved “vet”'],
-  ];
-  it.each(deeds)('%j', (deed, words) => expect(sayAgendaDeed(deed)).toBe(words));
-  it('says each deed in words of its own', () => expect(new Set(deeds.map(([, w]) => w)).size).toBe(deeds.length));
 });
 
 describe('weeks', () => {
