@@ -113,9 +113,20 @@ it.each([
   ['a manner that does not ship', () => ({ manner: 'baroque' }), 'one of scattered'],
   ['a file that is not there', () => ({ agenda: join(folder, 'none.ics') }), 'an iCalendar file'],
   ['a flag nobody knows', () => ({ glue: 'yes' }), 'npm run plan'],
+  ['a book called as nothing is', () => ({ book: '__proto__' }), 'a file, or one of three-box'],
+  ['options nested without end', () => ({ options: write('n.json', '['.repeat(100_000)) }), 'more than 60 levels'],
 ])('refuses %s: exit 2, a message, nothing written', (name, over, says) => {
   const out = `bad-${name.replace(/\W/g, '')}`;
   const done = plan(out, over());
   expect([done.status, done.stderr]).toEqual([2, expect.stringContaining(says)]);
   expect(existsSync(join(folder, out))).toBe(false);
+});
+
+it('says so where it cannot write, and leaves what is there as it is', () => {
+  const file = write('taken', 'something of mine');
+  for (const out of [file, join(file, 'deeper')]) {
+    const done = plan('', { out });
+    expect([done.status, done.stderr]).toEqual([2, expect.stringContaining('a directory that can be written to')]);
+  }
+  expect(readFileSync(file, 'utf8')).toBe('something of mine');
 });

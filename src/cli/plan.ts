@@ -1,5 +1,5 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { basename, dirname, join } from 'node:path';
+import { basename, join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { decodeText } from '../core/format/decode';
 import { BadInput, faultLine, quoted } from '../core/format/fault';
@@ -97,15 +97,19 @@ function read(file: string, flag: string, expected: string): string {
 
 /** Writes all files or none: first beside the place, then moved in. */
 function writeAll(out: string, files: Readonly<Record<string, string | Uint8Array>>): void {
-  if (existsSync(out) && !statSync(out).isDirectory()) throw wrong('--out', quoted(out), 'a directory');
-  mkdirSync(out, { recursive: true });
-  const waiting = join(dirname(join(out, 'x')), `.hobnail-${process.pid}`);
-  mkdirSync(waiting);
+  const waiting = join(out, `.hobnail-${process.pid}`);
   try {
+    mkdirSync(waiting, { recursive: true });
     for (const [name, content] of Object.entries(files)) writeFileSync(join(waiting, name), content);
     for (const name of Object.keys(files)) renameSync(join(waiting, name), join(out, name));
+  } catch (error) {
+    throw wrong(
+      '--out',
+      quoted(`${out}: ${error instanceof Error ? error.message : String(error)}`),
+      'a directory that can be written to',
+    );
   } finally {
-    rmSync(waiting, { recursive: true, force: true });
+    if (existsSync(waiting)) rmSync(waiting, { recursive: true });
   }
 }
 

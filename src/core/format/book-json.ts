@@ -1,9 +1,10 @@
 import type { Book, Region } from '../book/book';
-import { HAIR } from '../measure/length';
+import { HAIR, tidy } from '../measure/length';
 import { bottom, right } from '../measure/rect';
 import type { Fault } from './fault';
 import { BadInput } from './fault';
-import { conform, parseJson } from './schema';
+import { parseJson } from './parse-json';
+import { conform } from './schema';
 
 /**
  * Reads a book (formats.md, Book): its shape by the schema, then that all of it lies on its pages.
@@ -48,6 +49,15 @@ function regionFaults(book: Book, r: Region, i: number, file: string): Fault[] {
       where: `${where}.y, .h`,
       found: `${r.y} to ${bottom(r)} mm`,
       expected: `a place on its page, 0 to ${page.height} mm down`,
+    });
+  }
+  for (const [n, row] of (r.rows ?? []).entries()) {
+    if (row.y >= r.y - HAIR && row.y + row.h <= bottom(r) + HAIR) continue;
+    faults.push({
+      file,
+      where: `${where}.rows[${n}]`,
+      found: `${row.y} to ${tidy(row.y + row.h)} mm`,
+      expected: `a row inside its column, ${r.y} to ${tidy(bottom(r))} mm down the page`,
     });
   }
   if ((r.kind === 'day' || r.kind === 'date-header') && r.day === undefined) {

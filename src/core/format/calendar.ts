@@ -138,15 +138,17 @@ function isTime(property: ICAL.Property): boolean {
     const written = (property.toJSON() as unknown[]).slice(3);
     return (property.getValues() as readonly unknown[]).every((value, i) => {
       const time = value instanceof ICAL.Period ? value.start : value;
-      // a day that does not exist is made another one by the parser: what is written tells
-      const [, year, month, day] = /^(\d{4})-(\d{2})-(\d{2})/.exec(String(written[i])) ?? [];
+      // the parser makes a day or an hour that there is not another one: what is written tells
+      const [, year, month, day, hour = 0, minute = 0, second = 0] =
+        /^(\d{4})-(\d{2})-(\d{2})(?:T(\d{2}):(\d{2}):(\d{2}))?/.exec(String(written[i])) ?? [];
       const date = new Date(Date.UTC(Number(year), Number(month) - 1, Number(day)));
       return (
         time instanceof ICAL.Time &&
         date.getUTCMonth() === Number(month) - 1 &&
         date.getUTCDate() === Number(day) &&
-        time.hour < 25 &&
-        time.minute < 60
+        Number(hour) * 60 + Number(minute) <= 24 * 60 && // midnight may be written as 24:00
+        Number(minute) < 60 &&
+        Number(second) <= 60 // a leap second
       );
     });
   } catch {

@@ -26,6 +26,10 @@ const LONGEST_ROLL = 100_000;
 /** A sticker larger than a sheet of A2 is a slip of the unit. mm */
 const LARGEST = 600;
 const MOST_COPIES = 10_000;
+/** More designs than any table of stickers holds. */
+const MOST_DESIGNS = 20_000;
+/** More faults than these help nobody. */
+const MOST_FAULTS = 40;
 
 /**
  * Reads a kit (formats.md, Kit) as a spreadsheet saves it: BOM or none, comma, semicolon or tab, CRLF, quotes,
@@ -75,6 +79,16 @@ export function readKit(text: string, file: string, name: string): Kit {
       })),
     );
   }
+  const known = new Set<string>([...NEEDED, ...OPTIONAL]);
+  const twice = columns.find((c, i) => known.has(c) && columns.indexOf(c) !== i);
+  if (twice !== undefined)
+    throw new BadInput([
+      { file, where: `line ${head.line}`, found: `two columns named ${twice}`, expected: 'each column once' },
+    ]);
+  if (body.length > MOST_DESIGNS)
+    throw new BadInput([
+      { file, where: 'the whole file', found: `${body.length} designs`, expected: `at most ${MOST_DESIGNS}` },
+    ]);
   const faults: Fault[] = [];
   const firstLineOf = new Map<string, number>();
   const pieces = body.map(({ cells, line }) => {
@@ -93,7 +107,7 @@ export function readKit(text: string, file: string, name: string): Kit {
       found: 'no piece',
       expected: 'at least one line under the column names',
     });
-  if (faults.length) throw new BadInput(faults);
+  if (faults.length) throw new BadInput(faults.slice(0, MOST_FAULTS));
   return { name, pieces };
 }
 

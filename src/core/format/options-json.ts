@@ -1,6 +1,7 @@
 import type { Options } from '../manner/options/registry';
 import type { Ways } from '../manner/ways/registry';
-import { conform, parseJson } from './schema';
+import { parseJson } from './parse-json';
+import { conform } from './schema';
 
 /** What a spread sets beside its school's habits. */
 export interface OwnSettings {

@@ -31,27 +31,6 @@ export function conform(schema: keyof typeof validators, value: unknown, file: s
   );
 }
 
-/** Parses JSON text. @throws BadInput with the line where it stops making sense */
-export function parseJson(text: string, file: string): unknown {
-  const clean = text.replace(/^\uFEFF/, '');
-  try {
-    return JSON.parse(clean);
-  } catch (error) {
-    const said = error instanceof Error ? error.message : String(error);
-    const position = /position (\d+)/.exec(said)?.[1];
-    const at = position === undefined ? clean.length : Number(position);
-    const line = clean.slice(0, at).split('\n').length;
-    throw new BadInput([
-      {
-        file,
-        where: `line ${line}`,
-        found: quoted(clean.slice(at, at + 20) || 'the end of the file'),
-        expected: 'JSON',
-      },
-    ]);
-  }
-}
-
 function toFault(e: ErrorObject, file: string): Fault {
   const path = e.instancePath
     .slice(1)
