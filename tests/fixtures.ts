@@ -104,6 +104,7 @@ export const placement = (over: Partial<Placement> = {}): Placement => ({
   cut: null,
   items: [],
   text: null,
+  size: 1,
   ink: null,
   locked: false,
   ...over,

@@ -104,7 +104,7 @@ async function addKitAsThen(db: Database, kit: Kit, role: string): Promise<void>
       .execute();
 }
 
-const addPlacementAsThen = (db: Database, { kit, cut, items, locked, ...rest }: Placement): Promise<unknown> =>
+const addPlacementAsThen = (db: Database, { kit, cut, items, locked, size: _, ...rest }: Placement): Promise<unknown> =>
   db
     .insertInto('placement')
     .values({
@@ -114,5 +114,5 @@ const addPlacementAsThen = (db: Database, { kit, cut, items, locked, ...rest }: 
       cut: cut && JSON.stringify(cut),
       items: JSON.stringify(items),
       locked: locked ? 1 : 0,
-    })
+    } as never)
     .execute();

@@ -1,4 +1,5 @@
 import type { Placement } from '../core/spread/placement';
+import { isWriting } from '../core/spread/placement';
 import type { Kit, Piece } from '../core/kit/kit';
 import { pieceKey } from '../core/kit/kit';
 import { Ledger } from '../core/kit/ledger';
@@ -18,7 +19,8 @@ export class TakenSticker extends Error {
  * is refused for what it lays down, never for what lay there before.
  * @throws TakenSticker for the first that is not there
  */
-export async function mustBeThere(trx: Database, wanted: readonly Placement[]): Promise<void> {
+export async function mustBeThere(trx: Database, laid: readonly Placement[]): Promise<void> {
+  const wanted = laid.filter((p) => !isWriting(p));
   if (!wanted.length) return;
   const designs = new Map(wanted.map((p) => [pieceKey(p), { kit: p.kit, code: p.code }]));
   const ledger = Ledger.empty();

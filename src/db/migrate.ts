@@ -8,6 +8,7 @@ import * as manners from './migrations/0005-manners';
 import * as waved from './migrations/0006-waved';
 import * as likes from './migrations/0007-likes';
 import * as ground from './migrations/0008-ground';
+import * as writings from './migrations/0009-writings';
 
 /** In order. One line a migration. */
 export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] = [
@@ -19,6 +20,7 @@ export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] =
   ['0006-waved', waved],
   ['0007-likes', likes],
   ['0008-ground', ground],
+  ['0009-writings', writings],
 ];
 
 /** The database was written by a later version of this application. */

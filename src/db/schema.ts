@@ -173,8 +173,13 @@ export interface PlacementTable {
   items: string;
   text: string | null;
   ink: string | null;
+  /** how large its text is written, as a share of the owner's hand */
+  size: number;
   locked: number;
 }
+
+/** What is written straight onto the paper. */
+export type WritingTable = Omit<PlacementTable, 'kit_id' | 'code' | 'copy' | 'turn' | 'cut'>;
 
 /** Edits of all rooms, in order; an undone one waits to be redone (see log.ts). */
 export interface LogTable {
@@ -248,6 +253,7 @@ export interface Tables {
   spread: SpreadTable;
   own_manner: OwnMannerTable;
   placement: PlacementTable;
+  writing: WritingTable;
   log: LogTable;
   sticker_fact: StickerFactTable;
   spread_stash: SpreadStashTable;

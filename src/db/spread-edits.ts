@@ -84,7 +84,7 @@ export function stepHistory(
 
 /** A placement as it was stored, with what has been added to placements since. */
 const whole = (stored: Placement): Placement => ({ ...NEW_FIELDS, ...stored });
-const NEW_FIELDS = {};
+const NEW_FIELDS: Partial<Placement> = { size: 1 };
 
 async function lay(trx: Database, spreadId: number, change: Change): Promise<void> {
   const current = await placementsOf(trx, spreadId);

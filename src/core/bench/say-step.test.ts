@@ -70,8 +70,8 @@ describe('a step in words', () => {
   it('says so where its piece is not on the spread any more', () =>
     expect(say({ is: 'lay' }, ['gone'])).toBe('Lay what is not on the spread any more.'));
   it('of writing has the day, how many texts, and the pens', () => {
-    expect(say({ is: 'write', day: 3, texts: 1, pens: [] })).toBe('Write Thursday: 1 text.');
-    expect(say({ is: 'write', day: null, texts: 3, pens: ['black', 'teal'] })).toBe(
+    expect(say({ is: 'write', day: 3, texts: 1, pens: [], paper: [] })).toBe('Write Thursday: 1 text.');
+    expect(say({ is: 'write', day: null, texts: 3, pens: ['black', 'teal'], paper: [] })).toBe(
       'Write sidebar and strips: 3 texts with black, teal.',
     );
     const p = placement({ text: '4:30p vet\nJuniper', ink: 'black' });
@@ -223,7 +223,7 @@ describe('the order of work', () => {
     ];
     const writes = stepsOf(c, texts, [], []).filter((s) => s.do === 'write');
     expect(writes.map((s) => s.refs)).toEqual([['text:b'], ['text:a', 'text:d']]);
-    expect(writes[1]?.about).toEqual({ is: 'write', day: 4, texts: 2, pens: ['teal'] });
+    expect(writes[1]?.about).toEqual({ is: 'write', day: 4, texts: 2, pens: ['teal'], paper: [] });
   });
   it('is whole for an empty spread: nothing to do', () => {
     expect(benchOf(c, [])).toEqual({ placements: [], whiteOut: [], cuts: [], steps: [] });

@@ -27,9 +27,18 @@ export function sayStep({ about, refs }: Pick<Step, 'about' | 'refs'>, voice: Vo
     case 'write': {
       const where = about.day === null ? 'sidebar and strips' : dayName(voice, about.day);
       const pens = about.pens.length ? ` with ${about.pens.join(', ')}` : '';
-      return `Write ${where}: ${counted(about.texts, 'text')}${pens}.`;
+      return `Write ${where}: ${counted(about.texts, 'text')}${pens}.${sayPaper(voice, about.paper)}`;
     }
   }
+}
+
+/** What goes straight onto the paper, and where a ruler finds its place. */
+function sayPaper(voice: Voice, ids: readonly string[]): string {
+  const said = ids.flatMap((id) => {
+    const p = voice.placement(id);
+    return p ? [`“${p.text?.replace(/\n/g, ', ')}” ${measuredFrom(voice.context.book, p, voice.unit)}`] : [];
+  });
+  return said.length ? ` On the paper itself: ${said.join('; ')}.` : '';
 }
 
 function sayCut(voice: Voice, cut: Cut): string {

@@ -1,5 +1,5 @@
 import type { Context, Placement } from '../spread/placement';
-import { footprint, pieceIndex } from '../spread/placement';
+import { footprint, isWriting, pieceIndex } from '../spread/placement';
 import { TIP } from '../spread/writing';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
@@ -16,7 +16,10 @@ export interface Step {
   /** names it, see `step-key.ts` */
   readonly key: string;
   readonly do: 'white-out' | 'cut' | 'stack' | 'place' | 'write';
-  /** placement ids; `white:` and `cut:` with a number into those lists; `text:` with a placement id */
+  /**
+   * ids of placements and writings; `white:` and `cut:` with a number into those lists; `text:` with the id of the
+   * sticker it is written on
+   */
   readonly refs: readonly string[];
   readonly about: StepAbout;
 }
@@ -28,7 +31,14 @@ export type StepAbout =
   /** the piece or stack that its refs name, the base first */
   | { readonly is: 'lay' }
   | { readonly is: 'write first'; readonly placement: string }
-  | { readonly is: 'write'; readonly day: number | null; readonly texts: number; readonly pens: readonly string[] };
+  | {
+      readonly is: 'write';
+      readonly day: number | null;
+      readonly texts: number;
+      readonly pens: readonly string[];
+      /** those of them that go straight onto the paper */
+      readonly paper: readonly string[];
+    };
 
 type Unit = readonly Placement[];
 
@@ -45,13 +55,11 @@ export function stepsOf(
 ): Step[] {
   const pieces = pieceIndex(context);
   const pieceOf = (p: Placement): Piece => pieces.get(pieceKey(p)) as Piece;
+  const stickers = placements.filter((p) => !isWriting(p));
   const steps = [
     ...whiteOutSteps(context, whiteOut),
     ...cuts.map(cutStep),
-    ...inOrder(unitsOf(placements, pieceOf), pieceOf).flatMap((unit) => [
-      ...writtenFirst(context, unit),
-      unitStep(unit),
-    ]),
+    ...inOrder(unitsOf(stickers, pieceOf), pieceOf).flatMap((unit) => [...writtenFirst(context, unit), unitStep(unit)]),
     ...writeSteps(context, placements),
   ];
   return steps.map((step, i) => ({ n: i + 1, ...step }));
@@ -153,7 +161,7 @@ function unitStep(unit: Unit): Unnumbered {
 
 /** Texts near the binding, written on the backing sheet where that is the way (handbook P3). */
 const isWrittenFirst = ({ book, ways }: Context, p: Placement): boolean =>
-  ways.nearBinding === 'written first' && isNearBinding(book, p);
+  ways.nearBinding === 'written first' && !isWriting(p) && isNearBinding(book, p);
 
 const writtenFirst = (context: Context, unit: Unit): Unnumbered[] =>
   unit
@@ -168,10 +176,16 @@ function writeSteps(context: Context, placements: readonly Placement[]): Unnumbe
   return days.flatMap((day): Unnumbered[] => {
     const here = placements.filter((p) => p.text && p.day === day && !isWrittenFirst(context, p));
     if (!here.length) return [];
-    const refs = here.map((p) => `text:${p.id}`);
+    const refs = here.map((p) => (isWriting(p) ? p.id : `text:${p.id}`));
+    const paper = here.filter(isWriting).map((p) => p.id);
     const pens = [...new Set(here.flatMap((p) => p.ink ?? []))];
     return [
-      { do: 'write', key: pieceKeyOf('write', refs), refs, about: { is: 'write', day, texts: here.length, pens } },
+      {
+        do: 'write',
+        key: pieceKeyOf('write', refs),
+        refs,
+        about: { is: 'write', day, texts: here.length, pens, paper },
+      },
     ];
   });
 }

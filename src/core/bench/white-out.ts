@@ -1,7 +1,7 @@
 import type { Book, Mark, Region } from '../book/book';
 import { hoursOf } from '../book/hours';
 import type { Context, Placement } from '../spread/placement';
-import { footprint, pieceIndex } from '../spread/placement';
+import { footprint, isWriting, pieceIndex } from '../spread/placement';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import { HAIR, tidy } from '../measure/length';
@@ -38,13 +38,20 @@ export function inkOf(mark: Mark): Rect[] {
 export function whiteOutOf(context: Context, placements: readonly Placement[]): WhiteOut[] {
   const { book } = context;
   const pieces = pieceIndex(context);
-  const covers = placements.map((p) => ({ p, rect: footprint(p), hidden: hiddenBy(p, pieces.get(pieceKey(p))) }));
+  const covers = placements.map((p) => ({
+    p,
+    rect: footprint(p),
+    hidden: hiddenBy(p, pieces.get(pieceKey(p))),
+    lines: isWriting(p), // people write on printed lines
+  }));
   const freedom = new Map<Region | undefined, boolean>();
   const byPage = book.pages.map((_, page) => covers.filter((c) => c.p.page === page));
   const known = knownOf(book, pieces);
   return book.marks.flatMap((mark): readonly WhiteOut[] => {
     const area = { x: mark.x, y: mark.y, w: Math.max(mark.w, EDGE), h: Math.max(mark.h, EDGE) };
-    const here = (byPage[mark.page] ?? []).filter((c) => intersectsThin(c.rect, area));
+    const here = (byPage[mark.page] ?? []).filter(
+      (c) => intersectsThin(c.rect, area) && !(c.lines && mark.kind === 'line'),
+    );
     const region = regionOf(book, mark);
     const free = freedom.get(region) ?? isFreeColumn(region, context, placements);
     freedom.set(region, free);

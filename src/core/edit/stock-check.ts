@@ -1,5 +1,5 @@
 import type { Context, Placement } from '../spread/placement';
-import { pieceIndex } from '../spread/placement';
+import { isWriting, pieceIndex } from '../spread/placement';
 import { pieceKey } from '../kit/kit';
 import { Ledger } from '../kit/ledger';
 
@@ -12,6 +12,7 @@ export function overdrawnPlacements(context: Context, placements: readonly Place
     if (piece) ledger.note(piece, taken);
   }
   return placements.filter((p) => {
+    if (isWriting(p)) return false;
     const piece = pieces.get(pieceKey(p));
     return !piece || !ledger.note(piece, p);
   });

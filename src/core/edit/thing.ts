@@ -30,7 +30,7 @@ const MOST = 28;
 
 /** `quarter box “vet, Juniper”`, `header “today”` */
 export const sayThing = ({ kind, code, words }: Thing): string =>
-  `${kind ? traits(kind).label : code}${words ? ` “${words.slice(0, MOST)}”` : ''}`;
+  `${kind ? traits(kind).label : code || 'writing'}${words ? ` “${words.slice(0, MOST)}”` : ''}`;
 
 /** `quarter box QB-3` */
 export const sayDesign = ({ kind, code }: Thing): string => (kind ? `${traits(kind).label} ${code}` : code);

@@ -3,7 +3,7 @@ import { PDFDocument, rgb } from 'pdf-lib';
 import type { Context, Placement } from '../spread/placement';
 import type { OpenPlace } from '../spread/open-places';
 import { openPlaces } from '../spread/open-places';
-import { footprint } from '../spread/placement';
+import { footprint, isWriting } from '../spread/placement';
 import { CAUTIONS } from '../bench/cautions';
 import { worthKeeping } from '../kit/offcut';
 import { pageName } from '../bench/measure-from';
@@ -44,7 +44,7 @@ export async function benchPdf(context: Context, bench: Bench, files: FontFiles)
   paper.turn();
   paper.heading('Bench sheet');
   paper.paragraph(
-    `${title}. ${bench.placements.length} pieces, ${bench.cuts.length} stickers to cut, ${bench.steps.length} steps.`,
+    `${title}. ${bench.placements.filter((p) => !isWriting(p)).length} pieces, ${bench.cuts.length} stickers to cut, ${bench.steps.length} steps.`,
   );
   whiteOutList(paper, context, bench);
   cutList(paper, context, bench);
@@ -94,7 +94,8 @@ const stacked = (p: Placement, all: readonly Placement[]): boolean =>
 function drawPlacement(paper: Paper, p: Placement, ox: number, oy: number, n: number, quiet: boolean): void {
   const f = footprint(p);
   paper.rect(ox + f.x, oy + f.y, f.w, f.h, quiet ? FAINT : FRAME, quiet ? 0.3 : 0.5);
-  if (!quiet) paper.text(`${n}  ${p.code}`, ox + f.x + 0.8, oy + f.y + Math.min(f.h - 0.8, 3), f.h < 6 ? 5.5 : 6.5);
+  const name = isWriting(p) ? `“${(p.text ?? '').slice(0, 20)}”` : p.code;
+  if (!quiet) paper.text(`${n}  ${name}`, ox + f.x + 0.8, oy + f.y + Math.min(f.h - 0.8, 3), f.h < 6 ? 5.5 : 6.5);
 }
 
 function whiteOutList(paper: Paper, context: Context, bench: Bench): void {

@@ -4,6 +4,7 @@ import { sayStep } from '../bench/say-step';
 import { sayFinding } from '../review/say';
 import { sayReason, sayWayOut } from '../review/say-missing';
 import type { Context, Placement } from '../spread/placement';
+import { INK, isWriting } from '../spread/placement';
 import type { Cut } from '../bench/cuts';
 import type { Step } from '../bench/steps';
 import type { StockLine } from '../bench/stock';
@@ -23,6 +24,7 @@ export interface SpreadFile {
   readonly seed: number;
   readonly options: Context['options'];
   readonly placements: readonly Placement[];
+  readonly writings: readonly Writing[];
   readonly unplaced: readonly SaidUnplaced[];
   readonly findings: readonly SaidFinding[];
   readonly whiteOut: readonly WhiteOut[];
@@ -30,6 +32,14 @@ export interface SpreadFile {
   readonly steps: readonly SaidStep[];
   readonly stock: readonly StockLine[];
   readonly score: Score;
+}
+
+/** What is written straight onto the paper, as the file has it. */
+export type Writing = Omit<Placement, keyof typeof INK | 'role' | 'locked'>;
+
+function writingOf(p: Placement): Writing {
+  const { id, page, x, y, w, h, layer, day, items, text, ink, size } = p;
+  return { id, page, x, y, w, h, layer, day, items, text, ink, size };
 }
 
 /** What the file says in words, made of what the core knows as data. */
@@ -50,7 +60,8 @@ export function completeSpread(context: Context, placements: readonly Placement[
     manner: context.manner.name,
     seed: context.seed,
     options: context.options,
-    placements,
+    placements: placements.filter((p) => !isWriting(p)),
+    writings: placements.filter(isWriting).map(writingOf),
     unplaced: view.unplaced.map((missing) => ({
       uid: missing.demand.uid,
       reason: sayReason(missing, voice),

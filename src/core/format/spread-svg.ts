@@ -1,5 +1,5 @@
 import type { Context, Placement } from '../spread/placement';
-import { pieceIndex } from '../spread/placement';
+import { isWriting, pieceIndex } from '../spread/placement';
 import type { OpenPlace } from '../spread/open-places';
 import { openPlaces } from '../spread/open-places';
 import { writtenText } from '../week/demand';
@@ -101,6 +101,8 @@ function placementsSvg(context: Context, placements: readonly Placement[]): stri
     .sort((a, b) => a.layer - b.layer)
     .map((p) => {
       const piece = pieces.get(pieceKey(p));
+      if (isWriting(p))
+        return `<g id="${p.id}" transform="translate(${num(p.x)} ${num(p.y)})">${handSvg(context, p, placements)}</g>`;
       if (!piece) return '';
       const laid = laidSticker(piece, p);
       const face = `<svg width="${num(p.w)}" height="${num(p.h)}" viewBox="${laid.viewBox}" overflow="${laid.overflow}">${drawPiece(piece, p.id)}</svg>`;
@@ -115,5 +117,5 @@ export function handSvg(context: Context, p: Placement, around: readonly Placeme
   if (!written) return '';
   const color = p.ink?.startsWith('white') ? WHITE : BLACK;
   const level = p.turn % 90 ? ` transform="rotate(${num(-p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})"` : '';
-  return `<g${level} font-family="Caveat, cursive" font-weight="500" font-size="${num(written.size)}" fill="${color}">${written.lines.map((l) => `<text x="${num(l.x)}" y="${num(l.y)}"${l.anchor === 'middle' ? ' text-anchor="middle"' : ''}${l.squeeze ? ` textLength="${num(l.squeeze)}" lengthAdjust="spacingAndGlyphs"` : ''}>${esc(l.text)}</text>`).join('')}</g>`;
+  return `<g${level} font-family="Caveat, cursive" font-weight="500" font-size="${num(written.size)}" fill="${color}">${(written.dots ?? []).map((d) => `<circle cx="${num(d.x)}" cy="${num(d.y)}" r=".55"/>`).join('')}${written.lines.map((l) => `<text x="${num(l.x)}" y="${num(l.y)}"${l.anchor === 'middle' ? ' text-anchor="middle"' : ''}${l.squeeze ? ` textLength="${num(l.squeeze)}" lengthAdjust="spacingAndGlyphs"` : ''}>${esc(l.text)}</text>`).join('')}</g>`;
 }

@@ -1,9 +1,11 @@
 import type { Context, Placement } from '../spread/placement';
-import { pieceIndex } from '../spread/placement';
-import { TICK_WIDTH, laidOn, writingRoom } from '../spread/writing';
+import { isWriting, pieceIndex } from '../spread/placement';
+import { linesOfRows } from '../spread/list-text';
+import { DOT, TICK_WIDTH, laidOn, paperRoom, writingRoom } from '../spread/writing';
 import { textWidth } from '../art/lettering';
 import { pieceKey } from '../kit/kit';
-import { linesIn, writeLines } from '../measure/hand';
+import type { Hand } from '../measure/hand';
+import { handAt, linesIn, writeLines } from '../measure/hand';
 
 export interface WrittenLine {
   readonly text: string;
@@ -19,6 +21,8 @@ export interface Written {
   /** letter size in mm */
   readonly size: number;
   readonly lines: readonly WrittenLine[];
+  /** dots drawn before what stands on the paper, mm from the placement's own corner */
+  readonly dots?: readonly { readonly x: number; readonly y: number }[];
 }
 
 /** Where the text of a placement is written: on a list's rows, beside an icon, in the middle of a cover. */
@@ -28,16 +32,20 @@ export function writtenOn(
   around: readonly Placement[],
 ): Written | null {
   const piece = pieceIndex(context).get(pieceKey(p));
-  if (!piece || !p.text) return null;
-  const { hand } = context.options;
+  if (!p.text || (!piece && !isWriting(p))) return null;
+  const hand = handAt(context.options.hand, p.size);
   const size = Math.min(hand.linePitch * 1.02, 6);
+  if (!piece) return onPaper(p, p.text, hand, size);
   if (piece.kind === 'checklist') {
     const pitch = piece.height / Math.max(1, piece.rows);
+    const rows = linesOfRows(p.text, pitch >= 2 * hand.linePitch);
+    const at = (row: number, n: number, of: number): number =>
+      pitch * row + (of === 1 ? pitch * 0.68 : (pitch - of * hand.linePitch) / 2 + hand.linePitch * (n + 0.74));
     return {
       size,
-      lines: p.text
-        .split('\n')
-        .map((text, i) => line(text, TICK_WIDTH + 0.8, pitch * i + pitch * 0.68, p.w - TICK_WIDTH - 1.2, size)),
+      lines: rows.flatMap((lines, row) =>
+        lines.map((text, n) => line(text, TICK_WIDTH + 0.8, at(row, n, lines.length), p.w - TICK_WIDTH - 1.2, size)),
+      ),
     };
   }
   if (piece.kind === 'date-cover') {
@@ -53,6 +61,24 @@ export function writtenOn(
   return {
     size,
     lines: lines.map((text, i) => line(text, room.x + 0.4, top + hand.linePitch * (i + 0.74), room.w - 0.4, size)),
+  };
+}
+
+/** Straight onto the paper: every item with a dot before it, which `dots` has. */
+function onPaper(p: Placement, text: string, hand: Hand, size: number): Written {
+  const room = paperRoom(p);
+  const items = text.split('\n').map((item) => writeLines(item, room.w, hand));
+  const lines = items.flat();
+  let before = 0;
+  const dots = items.map((item) => {
+    const dot = { x: DOT / 2, y: hand.linePitch * (before + 0.5) };
+    before += item.length;
+    return dot;
+  });
+  return {
+    size,
+    dots,
+    lines: lines.map((l, i) => line(l, room.x, hand.linePitch * (i + 0.74), room.w, size)),
   };
 }
 

@@ -18,24 +18,47 @@ export const lettersOn = (hand: Hand, width: number): number =>
 /** Whole lines in `height` mm. */
 export const linesIn = (hand: Hand, height: number): number => Math.max(0, Math.floor(height / hand.linePitch + 1e-9));
 
+/** The hand written smaller, where room is short (handbook P5): `size` is a share of it, 1 the hand itself. */
+export const handAt = (hand: Hand, size: number): Hand =>
+  size === 1 ? hand : { ...hand, lettersPerLine: hand.lettersPerLine / size, linePitch: hand.linePitch * size };
+
+/** What a line may be broken before: a word, or a letter of a script that is written without spaces. */
+interface Unit {
+  readonly text: string;
+  /** in letters; those of East Asian scripts are as wide as two */
+  readonly letters: number;
+  /** a space is written before it, unless a line begins with it */
+  readonly spaced: boolean;
+  /** it begins a line in any case: the text has a line break before it */
+  readonly breaks: boolean;
+}
+
+const WIDE = /[\u2e80-\u9fff\uac00-\ud7af\uf900-\ufaff\uff00-\uff60]/u;
+
 /**
- * The text as it would be written on lines of `width` mm: broken between words,
- * inside a word only when the word alone is longer than a line.
+ * The text as it would be written on lines of `width` mm: broken where it says so and between words, inside a word
+ * only when the word alone is longer than a line.
  */
 export function writeLines(text: string, width: number, hand: Hand): string[] {
   const most = lettersOn(hand, width);
   if (most === 0) return text.trim() ? [text] : [];
   const lines: string[] = [];
   let line = '';
-  for (const word of text.trim().split(/\s+/).filter(Boolean)) {
-    let rest = [...word];
-    if (line && [...line].length + 1 + rest.length <= most) {
-      line += ` ${word}`;
+  let used = 0;
+  for (const unit of unitsOf(text)) {
+    const space = line && unit.spaced ? 1 : 0;
+    if (line && !unit.breaks && used + space + unit.letters <= most) {
+      line += `${space ? ' ' : ''}${unit.text}`;
+      used += space + unit.letters;
       continue;
     }
     if (line) lines.push(line);
-    for (; rest.length > most; rest = rest.slice(most)) lines.push(rest.slice(0, most).join(''));
+    let rest = [...unit.text];
+    if (unit.letters > rest.length)
+      rest = [unit.text]; // one wide letter is not broken
+    else for (; rest.length > most; rest = rest.slice(most)) lines.push(rest.slice(0, most).join(''));
     line = rest.join('');
+    used = Math.max(rest.length, Math.min(unit.letters, most));
   }
   if (line) lines.push(line);
   return lines;
@@ -46,9 +69,10 @@ export function textFits(text: string, width: number, height: number, hand: Hand
   const most = lettersOn(hand, width);
   let lines = 0;
   let used = Infinity;
-  for (const letters of wordLengths(text)) {
+  for (const { letters, spaced, breaks } of unitsOf(text)) {
     if (letters > most) return false;
-    if (used + 1 + letters <= most) used += 1 + letters;
+    const wanted = used + (spaced ? 1 : 0) + letters;
+    if (wanted <= most && !breaks) used = wanted;
     else {
       lines++;
       used = letters;
@@ -57,22 +81,36 @@ export function textFits(text: string, width: number, height: number, hand: Hand
   return lines <= linesIn(hand, height);
 }
 
-/** Letters of each word. A week's texts are tried on one base after another, so they are counted once. */
-function wordLengths(text: string): readonly number[] {
+/** What a text may be broken into. A week's texts are tried on one base after another, so they are cut once. */
+function unitsOf(text: string): readonly Unit[] {
   const known =
-    counted.get(text) ??
-    text
-      .trim()
-      .split(/\s+/)
-      .filter(Boolean)
-      .map((word) => [...word].length);
-  if (counted.size >= MOST_COUNTED) counted.clear();
-  counted.set(text, known);
+    cut.get(text) ??
+    text.split('\n').flatMap((part) =>
+      part
+        .trim()
+        .split(/\s+/)
+        .filter(Boolean)
+        .flatMap(unitsOfWord)
+        .map((unit, i) => (i ? unit : { ...unit, breaks: true })),
+    );
+  if (cut.size >= MOST_CUT) cut.clear();
+  cut.set(text, known);
   return known;
 }
 
-const counted = new Map<string, readonly number[]>();
-const MOST_COUNTED = 5000;
+function unitsOfWord(word: string): Unit[] {
+  if (!WIDE.test(word)) return [{ text: word, letters: [...word].length, spaced: true, breaks: false }];
+  const parts = word.match(new RegExp(`${WIDE.source}|(?:(?!${WIDE.source}).)+`, 'gu')) ?? [];
+  return parts.map((part, i) => ({
+    text: part,
+    letters: WIDE.test(part) ? 2 : [...part].length,
+    spaced: i === 0,
+    breaks: false,
+  }));
+}
+
+const cut = new Map<string, readonly Unit[]>();
+const MOST_CUT = 5000;
 
 /**
  * The longest beginning of the text, closed with an ellipsis, that can be written there, cut between words where one

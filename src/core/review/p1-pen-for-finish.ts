@@ -3,7 +3,8 @@ import type { Finish } from '../kit/kinds';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { pieceName, sentence } from '../spread/voice';
-import { inkFor } from '../spread/ink';
+import { PAPER, inkFor } from '../spread/ink';
+import { isWriting } from '../spread/placement';
 import { eachPlacement } from './each-placement';
 
 const MARKER_ONLY = ['glossy', 'vinyl', 'clear'];
@@ -15,7 +16,7 @@ export const p1PenForFinish: Rule<Case> = {
   say,
   check: eachPlacement((view, p): Found[] => {
     if (!p.text || !p.ink) return [];
-    const piece = view.pieceOf(p);
+    const piece = isWriting(p) ? PAPER : view.pieceOf(p);
     if (!piece) return [];
     const marker = p.ink?.includes('marker') ?? false;
     const wanted = MARKER_ONLY.includes(piece.finish);

@@ -2,7 +2,8 @@ import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { pieceName, sentence } from '../spread/voice';
 import { at } from './where';
-import { BLACK, WHITE, inkFor } from '../spread/ink';
+import { BLACK, PAPER, WHITE, inkFor } from '../spread/ink';
+import { isWriting } from '../spread/placement';
 import { contrast } from '../color/color';
 import { eachPlacement } from './each-placement';
 
@@ -16,7 +17,7 @@ export const p2InkShows: Rule<Case> = {
   say,
   check: eachPlacement((view, p): Found[] => {
     if (!p.text || !p.ink) return [];
-    const piece = view.pieceOf(p);
+    const piece = isWriting(p) ? PAPER : view.pieceOf(p);
     if (!piece) return [];
     const ratio = contrast(p.ink?.startsWith('white') ? WHITE : BLACK, piece.color);
     if (ratio >= LEAST) return [];

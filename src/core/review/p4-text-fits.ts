@@ -2,8 +2,14 @@ import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { counted, pieceName } from '../spread/voice';
 import { at } from './where';
-import { TICK_WIDTH, laidOn, writingRoom } from '../spread/writing';
-import { linesIn, textFits, writeLines } from '../measure/hand';
+import type { Piece } from '../kit/kit';
+import type { Rect } from '../measure/rect';
+import type { Hand } from '../measure/hand';
+import { handAt, linesIn, textFits, writeLines } from '../measure/hand';
+import { linesOfRows } from '../spread/list-text';
+import type { Placement } from '../spread/placement';
+import { isWriting } from '../spread/placement';
+import { TICK_WIDTH, laidOn, paperRoom, writingRoom } from '../spread/writing';
 
 /** P4: every text fits at the writer's own hand. */
 export const p4TextFits: Rule<Case> = {
@@ -16,30 +22,52 @@ export const p4TextFits: Rule<Case> = {
       .filter((p) => p.text && p.role === 'day')
       .flatMap((p): Found[] => {
         const piece = view.pieceOf(p);
-        const text = p.text as string;
-        const { hand } = view.context.options;
-        if (!piece) return [];
-        const list = piece.kind === 'checklist';
-        const room = list
-          ? { w: p.w - TICK_WIDTH, h: piece.height / Math.max(1, piece.rows) }
-          : writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laidOn(p, over));
-        const broken = (list ? text.split('\n') : [text]).filter((t) => !textFits(t, room.w, room.h, hand));
-        const first = broken[0];
-        if (first === undefined) return [];
-        const needed = writeLines(first, room.w, hand).length;
-        const there = linesIn(hand, room.h);
+        if (!piece && !isWriting(p)) return [];
+        const hand = handAt(view.context.options.hand, p.size);
+        const parts = partsOf(p, p.text as string, piece, laidOn(p, over), hand);
+        const broken = parts.find((part) => !fits(part, hand, isWriting(p)));
+        if (!broken) return [];
+        const needed = writeLines(broken.text, broken.w, hand).length;
+        const there = linesIn(hand, broken.h);
         return [
           {
             rule: 'P4',
             severity: 'fix',
             ...at(p),
             placements: [p.id],
-            about: { is: needed <= there ? 'word too long' : 'too many lines', text: first, needed, there },
+            about: { is: needed <= there ? 'word too long' : 'too many lines', text: broken.text, needed, there },
           },
         ];
       });
   },
 };
+
+/** A text with the room it has, mm. */
+interface Part {
+  readonly text: string;
+  readonly w: number;
+  readonly h: number;
+}
+
+/** What is written on a sticker or the paper, each with its room: a list row by row, all else as one. */
+function partsOf(p: Placement, text: string, piece: Piece | undefined, laid: readonly Rect[], hand: Hand): Part[] {
+  if (!piece) {
+    const { w, h } = paperRoom(p);
+    return [{ text, w, h }];
+  }
+  if (piece.kind === 'checklist') {
+    const pitch = piece.height / Math.max(1, piece.rows);
+    return linesOfRows(text, pitch >= 2 * hand.linePitch).flatMap((lines) =>
+      lines.map((line) => ({ text: line, w: p.w - TICK_WIDTH, h: pitch / lines.length })),
+    );
+  }
+  const { w, h } = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laid);
+  return [{ text, w, h }];
+}
+
+/** On the paper a word too long for a line goes on on the next; on a sticker it would look broken. */
+const fits = ({ text, w, h }: Part, hand: Hand, onPaper: boolean): boolean =>
+  textFits(text, w, h, hand) || (onPaper && writeLines(text, w, hand).length <= linesIn(hand, h));
 
 type Found = Finding<Case>;
 

@@ -6,10 +6,10 @@ import { HAIR, tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { intersect } from '../measure/rect';
 import type { Context, Placement } from './placement';
-import { footprint, pieceIndex } from './placement';
+import { INK, footprint, pieceIndex } from './placement';
 
 type Place = Pick<Placement, 'page' | 'x' | 'y' | 'role'> &
-  Partial<Pick<Placement, 'day' | 'layer' | 'items' | 'text' | 'ink' | 'turn'>>;
+  Partial<Pick<Placement, 'day' | 'layer' | 'items' | 'text' | 'size' | 'ink' | 'turn'>>;
 
 /** A spread in the making. A stage works on a clone and hands that on, so no stage can spoil another's input. */
 export class Draft {
@@ -67,11 +67,35 @@ export class Draft {
       cut: taken.cut && { x: tidy(taken.cut.x), y: tidy(taken.cut.y), w: tidy(taken.cut.w), h: tidy(taken.cut.h) },
       items: at.items ?? [],
       text: at.text ?? null,
+      size: at.size ?? 1,
       ink: at.ink ?? null,
       locked: false,
     };
     this.placements.push(placement);
     return placement;
+  }
+
+  /** Writes straight onto the paper. */
+  write(at: Place & Pick<Rect, 'w' | 'h'>): Placement {
+    const written: Placement = {
+      ...INK,
+      id: `p${this.next++}`,
+      page: at.page,
+      x: tidy(at.x),
+      y: tidy(at.y),
+      w: tidy(at.w),
+      h: tidy(at.h),
+      layer: at.layer ?? 0,
+      role: at.role,
+      day: at.day ?? null,
+      items: at.items ?? [],
+      text: at.text ?? null,
+      size: at.size ?? 1,
+      ink: at.ink ?? null,
+      locked: false,
+    };
+    this.placements.push(written);
+    return written;
   }
 
   /**

@@ -12,7 +12,7 @@ import type { IsoDay } from '../week/week';
 export type Role = 'base' | 'sidebar' | 'box' | 'day' | 'finish';
 
 /**
- * A sticker, or a part of one, on a page (formats.md, Spread). Lengths in mm, turn in degrees clockwise about its
+ * A sticker, or a part of one, on a page; or, without one, what is written there (formats.md, Spread). Lengths in mm, turn in degrees clockwise about its
  * center.
  */
 export interface Placement extends Rect {
@@ -29,10 +29,19 @@ export interface Placement extends Rect {
   readonly cut: Rect | null;
   /** uids of the items it carries */
   readonly items: readonly string[];
+  /** of a list, a line for each of its rows (formats.md) */
   readonly text: string | null;
+  /** how large the text is written, as a share of the owner's hand: 0.6 to 1 */
+  readonly size: number;
   readonly ink: string | null;
   readonly locked: boolean;
 }
+
+/** What stands for kit and code of what is no sticker, but ink on the paper itself. No kit can be called so. */
+export const INK = { kit: '', code: '', copy: 1, cut: null, turn: 0 } as const;
+
+/** True for what is written straight onto the paper. */
+export const isWriting = (p: Pick<Placement, 'kit'>): boolean => p.kit === INK.kit;
 
 /** All that a spread is made from. */
 export interface Context {

@@ -5,7 +5,7 @@ import type { Unit } from '../measure/fraction';
 import { ruled } from '../measure/fraction';
 import { longDay } from '../week/day-names';
 import type { Context, Placement } from './placement';
-import { pieceIndex } from './placement';
+import { isWriting, pieceIndex } from './placement';
 
 /**
  * What is needed to put data into words, at the edge: whose week it is, what lies on it, in which unit its owner
@@ -40,7 +40,7 @@ export const mm = (voice: Pick<Voice, 'unit'>, length: number): string => ruled(
 export function pieceName(voice: Voice, id: string | undefined): string {
   const p = id === undefined ? undefined : voice.placement(id);
   const piece = p && voice.pieceOf(p);
-  const label = piece ? traits(piece.kind).label : 'piece';
+  const label = piece ? traits(piece.kind).label : p && isWriting(p) ? 'writing' : 'piece';
   if (!p) return `the ${label}`;
   if (p.day !== null) return `${dayName(voice, p.day)}’s ${label}`;
   return p.role === 'sidebar' ? `the ${label} in the sidebar` : `the ${label}`;

@@ -73,6 +73,17 @@ function shapeRoom({ kind, shape, w, h }: { kind: Kind; shape: Shape; w: number;
   }
 }
 
+/** A dot is drawn before what stands on the paper; it takes so much of the line, mm. From memory. */
+export const DOT = 3;
+
+/** The part of a writing's place that its letters take: beside its dot. mm from its own corner. */
+export const paperRoom = ({ w, h }: Pick<Rect, 'w' | 'h'>): Rect => ({
+  x: DOT,
+  y: 0,
+  w: Math.max(0, w - DOT - 0.5),
+  h,
+});
+
 /** The largest part of a room that is clear of one overlay. */
 function besideOf(room: Rect, over: Rect): Rect {
   const rest = [

@@ -67,6 +67,7 @@ export class PlacementDto implements Placement {
   @IsOptional() @ValidateNested() @Type(() => RectDto) cut!: RectDto | null;
   @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) items!: string[];
   @IsOptional() @IsString() @MaxLength(2000) text!: string | null;
+  @IsNumber() @Min(0.6) @Max(1) size!: number;
   @IsOptional() @IsString() @MaxLength(60) ink!: string | null;
   @IsBoolean() locked!: boolean;
 }

@@ -8,7 +8,11 @@ import { headers } from './headers';
 import { kitOnly } from './kit-only';
 import { littles } from './littles';
 import { monthFlags } from './month-flags';
+import { notes } from './notes';
+import { onPaper } from './on-paper';
+import { shortForms } from './short-forms';
 import { sidebar } from './sidebar';
+import { smallest } from './smallest';
 import { tapeMeters } from './tape-meters';
 import { weekendBanner } from './weekend-banner';
 import { whiteSpace } from './white-space';
@@ -30,7 +34,11 @@ export const OPTIONS = [
   kitOnly,
   weekendBanner,
   sidebar,
+  onPaper,
+  smallest,
+  notes,
   hand,
+  shortForms,
   tapeMeters,
 ] as const;
 
