@@ -7,7 +7,7 @@ import { MANNERS } from '../manner/registry';
 import { dayColumn, regionsOf } from '../book/columns';
 import type { Book } from '../book/book';
 import { overdrawnPlacements } from '../edit/stock-check';
-import { textFits } from '../measure/hand';
+import { handAt, textFits } from '../measure/hand';
 import { contains, intersect, right } from '../measure/rect';
 import { sortMinute } from '../week/demand';
 import type { Demand } from '../week/demand';
@@ -16,7 +16,7 @@ import type { Options } from '../manner/options/registry';
 import { arrange } from './arrange';
 import { openPlaces } from '../spread/open-places';
 import type { Context, Placement } from '../spread/placement';
-import { footprint, matchDemands, pieceIndex } from '../spread/placement';
+import { footprint, isWriting, matchDemands, pieceIndex } from '../spread/placement';
 import { unplacedOf } from '../review/unplaced';
 import { writingRoom } from '../spread/writing';
 
@@ -105,14 +105,15 @@ describe('the demo week in the scattered school', () => {
 
   it('writes only what fits beside icon and script', () => {
     for (const p of placements.filter(
-      (q) => q.role === 'day' && q.items.length === 1 && q.text && kindOf(c, q) !== 'checklist',
+      (q) => q.role === 'day' && q.items.length === 1 && q.text && !isWriting(q) && kindOf(c, q) !== 'checklist',
     )) {
       const own = pieceIndex(c).get(pieceKey(p))!;
       const laid = placements
         .filter((q) => q.page === p.page && q.layer > p.layer && contains(footprint(p), footprint(q)))
         .map((q) => ({ x: q.x - p.x, y: q.y - p.y, w: q.w, h: q.h }));
       const room = writingRoom({ kind: own.kind, shape: own.shape, w: p.w, h: p.h }, laid);
-      expect([p.text, textFits(p.text!, room.w, room.h, c.options.hand)]).toEqual([p.text, true]);
+      const hand = handAt(c.options.hand, p.size);
+      expect([p.text, textFits(p.text!, room.w, room.h, hand)]).toEqual([p.text, true]);
     }
     expect(ofKind(c, placements, 'icon').length).toBeGreaterThan(8);
   });
@@ -154,7 +155,7 @@ it('uses nothing that another week has used', () => {
   const { placements } = demoSpread();
   const { context: c, placements: second } = demoSpread({ usedElsewhere: placements });
   const taken = new Set(placements.filter((p) => !p.cut).map((p) => `${p.kit}/${p.code}#${p.copy}`));
-  expect(second.some((p) => taken.has(`${p.kit}/${p.code}#${p.copy}`))).toBe(false);
+  expect(second.some((p) => !isWriting(p) && taken.has(`${p.kit}/${p.code}#${p.copy}`))).toBe(false);
   sound(c, second);
 });
 
@@ -208,7 +209,7 @@ it.each<[Partial<Options>, (c: Context, p: readonly Placement[]) => unknown, unk
   [{ dateCovers: false }, (c, p) => [ofKind(c, p, 'date-cover').length, ofKind(c, p, 'date-dot').length], [0, 7]],
   [{ weekendBanner: false }, (c, p) => ofKind(c, p, 'banner').length, 0],
   [{ headers: 'none' }, (c, p) => p.some((q) => q.role === 'base' && kindOf(c, q) === 'header'), false],
-  [{ kitOnly: true }, (c, p) => p.every((q) => q.kit === 'rockpool'), true],
+  [{ kitOnly: true }, (c, p) => p.every((q) => isWriting(q) || q.kit === 'rockpool'), true],
   [{ whiteSpace: 0.7 }, (c, p) => p.filter((q) => q.role === 'box').length, 0],
   [{ sidebar: ['hours'] }, (c, p) => p.filter((q) => q.role === 'sidebar').map((q) => kindOf(c, q)), ['week-tracker']],
   [{ foils: ['silver'] }, (c, p) => p.some((q) => pieceIndex(c).get(pieceKey(q))?.foil === 'gold'), false],
@@ -225,7 +226,7 @@ it('leaves an empty week bare of items but laid out', () => {
   sound(c, placements);
 });
 
-it('says what a kit of three stickers cannot hold', () => {
+it('writes on the paper what a kit of three stickers cannot hold', () => {
   const kit = kitOf(
     piece({ count: 1 }),
     piece({ code: 'B', kind: 'full-box', height: 48.3, writable: 'no' }),
@@ -237,13 +238,20 @@ it('says what a kit of three stickers cannot hold', () => {
   });
   const placements = arrange(c);
   sound(c, placements);
-  expect(unplacedOf(c, placements)).toHaveLength(2);
+  expect(unplacedOf(c, placements)).toEqual([]);
+  const carried = placements.filter((p) => p.items.length);
+  expect(carried.filter(isWriting).flatMap((p) => p.items)).toHaveLength(2);
+  expect(carried.find((p) => !isWriting(p))).toMatchObject({ code: 'Q-1', items: [expect.any(String)] });
+  const never = arrange({ ...c, options: { ...c.options, onPaper: false } });
+  expect(unplacedOf(c, never)).toHaveLength(2);
 });
 
-it('shortens a title of two hundred letters, and says so, rather than drop it', () => {
+it('writes a title of two hundred letters whole, on the paper, rather than cut it off', () => {
   const long = demand({ title: 'a very long title that a calendar sent '.repeat(5).trim(), day: 2 });
   const { context: c, placements } = demoSpread({ week: weekWith(long) });
-  expect(placements.find((p) => p.items.includes('a'))?.text).toMatch(/…$/);
+  const carrier = placements.find((p) => p.items.includes('a'));
+  expect(carrier).toMatchObject({ text: long.title, kit: '' });
+  expect(found('P4', c, placements)).toEqual([]);
   sound(c, placements);
 });
 

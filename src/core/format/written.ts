@@ -64,7 +64,7 @@ export function writtenOn(
   };
 }
 
-/** Straight onto the paper: every item with a dot before it, which `dots` has. */
+/** Straight onto the paper: every item with a dot before it, which `dots` has; a title has none. */
 function onPaper(p: Placement, text: string, hand: Hand, size: number): Written {
   const room = paperRoom(p);
   const items = text.split('\n').map((item) => writeLines(item, room.w, hand));
@@ -77,7 +77,7 @@ function onPaper(p: Placement, text: string, hand: Hand, size: number): Written 
   });
   return {
     size,
-    dots,
+    dots: p.items.length ? dots : [],
     lines: lines.map((l, i) => line(l, room.x, hand.linePitch * (i + 0.74), room.w, size)),
   };
 }

@@ -40,13 +40,19 @@ export class Ledger {
     return piece.count - (this.used.get(pieceKey(piece))?.size ?? 0);
   }
 
-  /** Notes a part as used. `false` when it does not exist or is in use already; then nothing is noted. */
-  note(piece: Piece, taken: Taken): boolean {
+  /** True for a part that exists and that nobody has. */
+  isFree(piece: Piece, taken: Taken): boolean {
     const part = taken.cut ?? wholeOf(piece);
     if (!Number.isInteger(taken.copy) || taken.copy < 1 || taken.copy > piece.count) return false;
     if (right(part) > piece.width + HAIR || bottom(part) > piece.height + HAIR) return false;
+    return !this.partsOf(piece, taken.copy).some((other) => intersect(other, part));
+  }
+
+  /** Notes a part as used. `false` when it does not exist or is in use already; then nothing is noted. */
+  note(piece: Piece, taken: Taken): boolean {
+    if (!this.isFree(piece, taken)) return false;
+    const part = taken.cut ?? wholeOf(piece);
     const before = this.partsOf(piece, taken.copy);
-    if (before.some((other) => intersect(other, part))) return false;
     const copies = this.used.get(pieceKey(piece)) ?? [];
     this.used.set(pieceKey(piece), new Map([...copies, [taken.copy, [...before, part]]]));
     return true;
@@ -117,6 +123,11 @@ export class Ledger {
   /** The most rows still to be had from one list of this design. */
   mostRows(piece: Piece): number {
     return Math.max(0, ...this.lists(piece).map((list) => list.rows));
+  }
+
+  /** All rows still there, over all copies. */
+  rowsLeft(piece: Piece): number {
+    return this.lists(piece).reduce((sum, list) => sum + list.rows, 0);
   }
 
   /** The most rows still to be had from a list that is begun, one copy left out of account where it is given. */

@@ -1,7 +1,8 @@
-import { candidatesOf } from '../arrange/days/candidates';
-import type { Choice } from '../arrange/days/candidates';
+import { candidatesFor, supplyOf } from '../arrange/days/candidates';
+import { blocksOfDay } from '../arrange/days/day-blocks';
+import { UNRESERVED } from '../arrange/days/reserved';
+import type { Choice } from '../arrange/ladder/choice';
 import { Draft } from '../spread/draft';
-import { dressBase, dressList } from '../arrange/days/dressing';
 import type { Context, Placement } from '../spread/placement';
 import { matchDemands } from '../spread/placement';
 import type { Region } from '../book/book';
@@ -52,10 +53,13 @@ export function letInAs(context: Context, placements: readonly Placement[], dema
     options: { ...context.options, ahead: 'all' },
     week: { ...context.week, demands },
   };
-  const candidate = candidatesOf(Draft.begin(context, placements), one, demand.day, new Map()).find(
-    (c) => c.block.demands.length === demands.length,
-  );
-  const choices = [...(candidate?.choices ?? [])]
+  const draft = Draft.begin(context, placements);
+  const ground = { draft, context: one, width: column.w };
+  const supply = supplyOf(ground);
+  const blocks = blocksOfDay(draft, one, demand.day).filter((b) => b.demands.length === demands.length);
+  const candidate = candidatesFor(blocks.slice(0, 1), ground)[0];
+  const choices = (candidate?.choices ?? [])
+    .filter((c) => c.uses === null || c.uses.amount <= (supply.get(c.uses.key) ?? 0))
     .sort((a, b) => a.cost - b.cost)
     .filter((c, i, all) => all.slice(0, i).filter((x) => x.height === c.height).length === 0)
     .slice(0, MOST_BASES);
@@ -117,10 +121,7 @@ function carryOut(
   const moved = placements.map((p) => moves.get(p.id) ?? p);
   const draft = Draft.begin(context, moved);
   const at = { page: column.page, day: demand.day, column, y: best.tops[best.units.indexOf(null)] as number };
-  const dressed = best.choice.form
-    ? dressBase(draft, context, demand, best.choice, at)
-    : dressList(draft, context, { demands, list: demand.list, minute: sortMinute(demand) }, at);
-  if (!dressed) return null;
+  if (!best.choice.lay(draft, at, UNRESERVED)) return null;
   const added = draft.placements.slice(moved.length);
   return {
     change: {

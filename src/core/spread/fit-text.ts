@@ -41,4 +41,4 @@ export function shortenedBy(forms: ShortForms, text: string): string[] {
 
 /** What it costs to write smaller, or shorter: people do it, and would rather not. From memory. */
 export const fitCost = (fitted: Fitted, whole: string): number =>
-  (1 - fitted.size) * 5 + (fitted.text === whole ? 0 : 1.2);
+  (1 - fitted.size) * 9 + (fitted.text === whole ? 0 : 1.2);

@@ -7,9 +7,12 @@ import { bottom } from '../../measure/rect';
 import { alignX } from '../../spread/align';
 import type { ColorStock } from '../exact/color-sequence';
 import { cheapestSequence, habitCost, withoutLoud } from '../exact/color-sequence';
-import { blocksOfDay, leastHeight } from '../days/day-blocks';
+import { blocksOfDay } from '../days/day-blocks';
+import { leastHeight } from '../days/least-height';
 import type { Draft, Stage } from '../../spread/draft';
-import { dressList, heightOfList } from '../days/dressing';
+import type { Choice } from '../ladder/choice';
+import { listRows } from '../ladder/list-rows';
+import { UNRESERVED } from '../days/reserved';
 import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from '../../spread/choose';
 import { foilCost } from '../../spread/foil';
 import { layStrip } from './makeshift';
@@ -162,13 +165,18 @@ export function stockOfColors(designs: readonly Piece[], draft: Draft, each = 1)
 function layLists(draft: Draft, context: Context, day: number, column: Rect & { readonly page: number }): void {
   let y = column.y;
   for (const block of blocksOfDay(draft, context, day).filter((b) => b.list !== null)) {
-    const h = heightOfList(draft, context, block, column.w);
+    const ground = { draft, context, width: column.w };
+    const there = listRows.supply?.(ground);
+    const choice = listRows
+      .choices(block, ground)
+      .filter((c) => c.uses !== null && c.uses.amount <= (there?.get(c.uses.key) ?? 0))
+      .reduce<Choice | null>((a, b) => (a && a.cost <= b.cost ? a : b), null);
     if (
-      h === null ||
-      y + h > column.y + column.h * MOST_OF_LISTS ||
-      y + h + leastHeight(draft, context, day) > bottom(column)
+      choice === null ||
+      y + choice.height > column.y + column.h * MOST_OF_LISTS ||
+      y + choice.height + leastHeight(draft, context, day) > bottom(column)
     )
       continue;
-    if (dressList(draft, context, block, { page: column.page, day, column, y })) y += h + context.options.gap;
+    if (choice.lay(draft, { page: column.page, day, column, y }, UNRESERVED)) y += choice.height + context.options.gap;
   }
 }

@@ -15,7 +15,7 @@ import type { BoxFit } from './box-fit';
 import { fitBox, fitDouble } from './box-fit';
 import { isPlannedAhead } from '../../spread/ahead';
 import { FOREIGN, piecesOf, strangeness, tasteCost } from '../../spread/choose';
-import { leastHeight } from '../days/day-blocks';
+import { leastHeight } from '../days/least-height';
 import type { Draft, Stage } from '../../spread/draft';
 import { frameHeight, headerEndsAt, layFrames } from './frames';
 import { randomFrom } from '../../measure/random';

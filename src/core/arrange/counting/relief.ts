@@ -1,6 +1,6 @@
 import { dayColumn } from '../../book/columns';
 import type { Demand } from '../../week/demand';
-import { leastHeight } from '../days/day-blocks';
+import { leastHeight } from '../days/least-height';
 import { Draft } from '../../spread/draft';
 import type { Context } from '../../spread/placement';
 

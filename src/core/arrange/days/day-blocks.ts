@@ -1,16 +1,10 @@
-import { dayColumn } from '../../book/columns';
-import type { Piece } from '../../kit/kit';
-import { textFits } from '../../measure/hand';
 import type { Demand } from '../../week/demand';
-import { inTimeOrder, sortMinute, writtenText } from '../../week/demand';
+import { inTimeOrder, sortMinute } from '../../week/demand';
 import { isPlannedAhead } from '../../spread/ahead';
-import { keepsPlace, placeHeight, sharing } from '../../spread/open-places';
-import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
+import { keepsPlace, sharing } from '../../spread/open-places';
 import type { Draft } from '../../spread/draft';
-import { formCost, formsFor } from './forms';
 import type { Context } from '../../spread/placement';
 import { matchDemands } from '../../spread/placement';
-import { TICK_WIDTH } from '../../spread/writing';
 
 /** Something that stands in a day's column: one item on a base of its own, or several as the rows of a list. */
 export interface Block {
@@ -35,7 +29,7 @@ export function blocksOfDay(draft: Draft, context: Context, day: number): Block[
   const blocks: Block[] = [];
   for (const d of open) {
     if (keepsPlace(d, context)) continue;
-    if (d.list && canBeRow(draft, context, day, d)) lists.set(d.list, [...(lists.get(d.list) ?? []), d]);
+    if (d.list) lists.set(d.list, [...(lists.get(d.list) ?? []), d]);
     else blocks.push({ demands: [d], list: null, minute: sortMinute(d) });
   }
   for (const [list, demands] of lists) {
@@ -44,13 +38,16 @@ export function blocksOfDay(draft: Draft, context: Context, day: number): Block[
   }
   for (const demands of sharing(open.filter((d) => keepsPlace(d, context))))
     blocks.push({ demands, list: null, minute: sortMinute(demands[0] as Demand), open: true });
-  return withStackedLittles(blocks, context).sort(
+  return sorted(withStackedLittles(blocks, context), context);
+}
+
+const sorted = (blocks: readonly Block[], context: Context): Block[] =>
+  [...blocks].sort(
     (a, b) =>
       listsFirst(a, context) - listsFirst(b, context) ||
       a.minute - b.minute ||
       inTimeOrder(a.demands[0] as Demand, b.demands[0] as Demand),
   );
-}
 
 /** Lists before all else where they stand at the top of a day, after all else at its foot. */
 const listsFirst = (b: Block, { ways }: Context): number =>
@@ -64,45 +61,53 @@ function withStackedLittles(blocks: readonly Block[], { options }: Context): Blo
   return blocks.map((b) => (options.littles === 'stacked' && loose(b) ? { ...b, minute: first } : b));
 }
 
-/** Checklists that may be used in a column of that width, the most fitting first. */
-export function listsFor(draft: Draft, context: Context, width: number): Piece[] {
-  return byCost(piecesOf(context, 'checklist'), (p) => {
-    const strange = strangeness(p, context);
-    const named = p.words && !['to do', 'list'].includes(p.words.trim().toLowerCase());
-    return p.rows > 0 &&
-      draft.ledger.mostRows(p) > 0 &&
-      strange <= FOREIGN &&
-      !named &&
-      p.height / p.rows >= context.options.hand.linePitch &&
-      Math.min(p.width, width) > 15
-      ? strange
-      : Infinity;
-  });
+/**
+ * The ways to see a day: its items one by one; its short chores as rows of one list; long lists in two parts, which
+ * find room where a whole one has none (handbook K7).
+ */
+export function waysToSee(blocks: readonly Block[], context: Context): Block[][] {
+  const plain = [...blocks];
+  const gathered = gather(plain, context);
+  const ways = gathered ? [plain, gathered] : [plain];
+  return [...ways, ...ways.flatMap((way) => inParts(way) ?? [])];
 }
 
-/** mm from row to row */
-export const rowPitch = (list: Piece): number => list.height / list.rows;
+/** The name of the list that loose chores are gathered on. */
+const GATHERED = 'to do';
+/** A list of more rows may stand in two parts. From memory. */
+const LONG_LIST = 6;
 
-function canBeRow(draft: Draft, context: Context, day: number, d: Demand): boolean {
-  const width = dayColumn(context.book, day)?.w ?? 0;
-  const list = listsFor(draft, context, width)[0];
-  return (
-    list !== undefined &&
-    textFits(writtenText(d), Math.min(list.width, width) - TICK_WIDTH, rowPitch(list), context.options.hand)
-  );
+/** What is short, has no hour and asks for no room of its own joins the day's list, or makes one. */
+function gather(blocks: readonly Block[], context: Context): Block[] | null {
+  const loose = blocks.filter((b) => {
+    const [d] = b.demands;
+    return (
+      d !== undefined && b.list === null && !b.open && d.start === null && d.room === null && LOOSE.includes(d.kind)
+    );
+  });
+  const there = blocks.find((b) => b.list?.toLowerCase() === GATHERED);
+  if (loose.length + (there ? 1 : 0) < 2) return null;
+  const demands = [...(there?.demands ?? []), ...loose.flatMap((b) => b.demands)];
+  const list: Block = {
+    demands,
+    list: there?.list ?? GATHERED,
+    minute: Math.min(...[...(there ? [there] : []), ...loose].map((b) => b.minute)),
+  };
+  return sorted([...blocks.filter((b) => b !== there && !loose.includes(b)), list], context);
 }
 
-/** The fewest mm of column a day's items need, gaps counted (handbook D1). */
-export function leastHeight(draft: Draft, context: Context, day: number): number {
-  const width = dayColumn(context.book, day)?.w ?? 0;
-  const forms = formsFor(draft, context, width);
-  const list = listsFor(draft, context, width)[0];
-  const blocks = blocksOfDay(draft, context, day);
-  const heights = blocks.map((b) => {
-    if (b.open) return placeHeight(b.demands, width, context.options.hand);
-    if (b.list && list) return b.demands.length * rowPitch(list);
-    const fitting = forms.filter((f) => formCost(b.demands[0] as Demand, f, context) < Infinity).map((f) => f.h);
-    return fitting.length ? Math.min(...fitting) : Math.max(0, ...forms.map((f) => f.h));
-  });
-  return heights.reduce((sum, h) => sum + h, 0) + Math.max(0, heights.length - 1) * context.options.gap;
+const LOOSE: readonly Demand['kind'][] = ['chore', 'to-do', 'reminder'];
+
+function inParts(blocks: readonly Block[]): Block[][] | null {
+  if (!blocks.some((b) => b.list !== null && b.demands.length > LONG_LIST)) return null;
+  return [
+    blocks.flatMap((b) => {
+      if (b.list === null || b.demands.length <= LONG_LIST) return [b];
+      const half = Math.ceil(b.demands.length / 2);
+      return [
+        { ...b, demands: b.demands.slice(0, half) },
+        { ...b, demands: b.demands.slice(half) },
+      ];
+    }),
+  ];
 }

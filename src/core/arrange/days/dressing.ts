@@ -1,32 +1,26 @@
 import { alignX } from '../../spread/align';
 import { ONE_COLOR, difference } from '../../color/color';
 import type { Piece } from '../../kit/kit';
-import { textFits } from '../../measure/hand';
+import { handAt, textFits } from '../../measure/hand';
 import { HAIR } from '../../measure/length';
 import type { Rect } from '../../measure/rect';
 import { bottom } from '../../measure/rect';
 import type { Demand } from '../../week/demand';
 import { spokenTime, writtenText } from '../../week/demand';
-import type { Choice } from './candidates';
 import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from '../../spread/choose';
 import type { Block } from './day-blocks';
-import { listsFor, rowPitch } from './day-blocks';
+import type { Form } from './forms';
+import { layTitle, listTitle } from './list-dressing';
+import type { At } from '../ladder/choice';
+import type { Fitted } from '../../spread/fit-text';
 import type { Draft } from '../../spread/draft';
 import { inkFor } from '../../spread/ink';
 import { foilCost } from '../../spread/foil';
-import { listColorCost } from './list-colors';
 import type { Reserved } from './reserved';
 import { iconRank, scriptRank } from './reserved';
 import type { Context } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
 import { TIP, writingRoom } from '../../spread/writing';
-
-interface At {
-  readonly page: number;
-  readonly day: number;
-  readonly column: Rect;
-  readonly y: number;
-}
 
 /**
  * Lays an item's base with icon and script, where the kit has them and the text still fits. False when nothing is
@@ -36,17 +30,12 @@ export function dressBase(
   draft: Draft,
   context: Context,
   demand: Demand,
-  choice: Choice,
+  form: Form,
+  fitted: Fitted,
   at: At,
-  reserved: Reserved = UNRESERVED,
+  reserved: Reserved,
 ): boolean {
-  const { form } = choice;
-  if (!form) return false;
-  const design = byCost(form.designs, (p) =>
-    draft.ledger.untouched(p) > 0
-      ? jar(draft, p, at) + strangeness(p, context) + foilCost(context, p, at.day) + tasteCost(p, context)
-      : Infinity,
-  )[0];
+  const design = bestDesign(draft, context, form, at);
   const taken = design && draft.ledger.take(design, form.cut);
   if (!design || !taken) return false;
   const x = alignX(context, at.column, form.w);
@@ -55,8 +44,8 @@ export function dressBase(
     form.kind === 'deco'
       ? { laid: [], text: null }
       : form.turn
-        ? { laid: [], text: choice.text }
-        : adorn(draft, context, demand, design, choice, { x, y: at.y, w: form.w, h: form.h }, at, reserved);
+        ? { laid: [], text: fitted.text }
+        : adorn(draft, context, demand, design, fitted, { x, y: at.y, w: form.w, h: form.h }, at, reserved);
   draft.add(design, taken, {
     page: at.page,
     day: at.day,
@@ -65,6 +54,7 @@ export function dressBase(
     role: 'day',
     items: [demand.uid],
     text: extras.text,
+    size: fitted.size,
     ink: extras.text ? inkFor(design) : null,
   });
   for (const { piece, rect, text } of extras.laid) {
@@ -84,11 +74,19 @@ export function dressBase(
   return true;
 }
 
+/** Of a form's designs the one that goes best with what lies around. */
+const bestDesign = (draft: Draft, context: Context, form: Form, at: At): Piece | undefined =>
+  byCost(form.designs, (p) =>
+    draft.ledger.untouched(p) > 0
+      ? jar(draft, p, at) + strangeness(p, context) + foilCost(context, p, at.day) + tasteCost(p, context)
+      : Infinity,
+  )[0];
+
 /**
  * How a piece would jar with what lies above and beside it, and whether its design is used much already (handbook C2,
  * C3).
  */
-function jar(draft: Draft, piece: Piece, at: At): number {
+export function jar(draft: Draft, piece: Piece, at: At): number {
   let cost = 0;
   for (const p of draft.placements) {
     if (p.layer > 0 || p.page !== at.page) continue;
@@ -103,9 +101,6 @@ function jar(draft: Draft, piece: Piece, at: At): number {
   return cost;
 }
 
-/** A single item takes what there is. */
-const UNRESERVED: Reserved = { mayTake: () => true };
-
 interface Laid {
   readonly piece: Piece;
   readonly rect: Rect;
@@ -118,12 +113,13 @@ function adorn(
   context: Context,
   demand: Demand,
   base: Piece,
-  choice: Choice,
+  fitted: Fitted,
   place: Rect,
   at: At,
   reserved: Reserved,
 ): { laid: Laid[]; text: string | null } {
-  const plain = { laid: [], text: choice.text };
+  const plain = { laid: [], text: fitted.text };
+  const hand = handAt(context.options.hand, fitted.size);
   if (base.kind === 'little' || base.kind === 'check-flag' || place.w < 24 || base.words) return plain;
   const icon = layIcon(draft, context, demand, place, reserved);
   const script = layScript(draft, context, demand, place, icon, at, reserved);
@@ -135,13 +131,13 @@ function adorn(
   for (const laid of attempts) {
     const timed = laid[0]?.text !== undefined ? { ...demand, start: null } : demand;
     const words = laid.find((l) => l.piece.kind === 'script')?.piece.words;
-    const whole = timed === demand ? choice.text : writtenText(timed);
+    const whole = timed === demand ? fitted.text : writtenText(timed);
     const text = words === undefined ? whole : besideScript(timed, whole, words);
     const room = writingRoom(
       { kind: base.kind, shape: base.shape, w: place.w, h: place.h },
       laid.map(({ rect }) => ({ ...rect, x: rect.x - place.x, y: rect.y - place.y })),
     );
-    if (text === null || textFits(text, room.w, room.h, context.options.hand)) return { laid, text };
+    if (text === null || textFits(text, room.w, room.h, hand)) return { laid, text };
   }
   return plain;
 }
@@ -241,85 +237,22 @@ function besideScript(demand: Demand, text: string, words: string): string | nul
   return text;
 }
 
-/** The header over a list of two rows or more, when one with its name is left. */
-export function listHeader(draft: Draft, context: Context, block: Block, width: number): Piece | null {
-  if (block.demands.length < 2 || context.ways.keepsRows) return null; // a kept row has its header already
-  const names = [block.list?.toLowerCase() ?? '', 'to do'];
-  return (
-    byCost(piecesOf(context, 'header'), (p) => {
-      const rank = names.indexOf(p.words.trim().toLowerCase());
-      return rank < 0 ||
-        draft.ledger.untouched(p) === 0 ||
-        trimTo(p, width) === undefined ||
-        strangeness(p, context) > FOREIGN
-        ? Infinity
-        : rank + strangeness(p, context);
-    })[0] ?? null
-  );
-}
-
-/** mm of column that a list takes with its header; null where no list is left that has the rows. */
-export function heightOfList(draft: Draft, context: Context, block: Block, width: number): number | null {
-  const list = listsFor(draft, context, width).find((p) => rowsThere(draft, p) >= block.demands.length);
-  if (!list) return null;
-  const header = listHeader(draft, context, block, width);
-  return block.demands.length * rowPitch(list) + (header ? header.height + UNDER_LIST_HEADER : 0);
-}
-
-/** Lays a list cut to its number of rows (handbook L1), or two of one design joined (L2), under its header. */
-export function dressList(draft: Draft, context: Context, block: Block, at: At): boolean {
-  const rows = block.demands.length;
-  const design = byCost(listsFor(draft, context, at.column.w), (p) =>
-    rowsThere(draft, p) >= rows
-      ? jar(draft, p, at) +
-        strangeness(p, context) +
-        tasteCost(p, context) +
-        listColorCost(context, p, at.day) -
-        (hasOffcut(draft, p, rows) ? OFFCUT_FIRST : 0)
-      : Infinity,
-  )[0];
-  if (!design) return false;
-  let y = at.y;
-  const header = listHeader(draft, context, block, at.column.w);
-  const strip = header && draft.ledger.take(header, trimTo(header, at.column.w) ?? null);
-  if (header && strip) {
-    const w = strip.cut?.w ?? header.width;
-    draft.add(header, strip, { page: at.page, day: at.day, x: alignX(context, at.column, w), y, role: 'day' });
-    y += header.height + UNDER_LIST_HEADER;
-  }
-  for (let done = 0; done < rows;) {
-    const count = Math.min(rows - done, draft.ledger.mostRows(design));
-    const taken = draft.ledger.takeRows(design, count, at.column.w);
-    if (!taken) return false;
-    const demands = block.demands.slice(done, done + count);
-    const w = taken.cut?.w ?? design.width;
-    draft.add(design, taken, {
-      page: at.page,
-      day: at.day,
-      x: alignX(context, at.column, w),
-      y,
-      role: 'day',
-      items: demands.map((d) => d.uid),
-      text: demands.map(writtenText).join('\n'),
-      ink: inkFor(design),
-    });
-    y += count * rowPitch(design);
-    done += count;
-  }
-  return y <= bottom(at.column) + HAIR;
-}
-
-/** True when a list already begun has that many rows left (handbook L3). */
-const hasOffcut = (draft: Draft, list: Piece, rows: number): boolean => draft.ledger.rowsOfOffcuts(list) >= rows;
-
-/** What using an offcut is worth beside colors. From memory. */
-const OFFCUT_FIRST = 5;
-
-/** mm between a list and its header. From memory. */
-export const UNDER_LIST_HEADER = 0.6;
-
-/** Rows of one design still to be had for one list: an offcut, then whole copies. */
-export function rowsThere(draft: Draft, list: Piece): number {
-  const most = draft.ledger.mostRows(list);
-  return most < list.rows ? most : draft.ledger.untouched(list) * list.rows;
+/** Lays one large base with several items on it, each on a line of its own, under the name of their list. */
+export function dressShared(draft: Draft, context: Context, block: Block, form: Form, fitted: Fitted, at: At): boolean {
+  const design = bestDesign(draft, context, form, at);
+  const taken = design && draft.ledger.take(design, form.cut);
+  if (!design || !taken) return false;
+  const y = layTitle(draft, context, listTitle(draft, context, block, at.column.w), at);
+  draft.add(design, taken, {
+    page: at.page,
+    day: at.day,
+    x: alignX(context, at.column, form.w),
+    y,
+    role: 'day',
+    items: block.demands.map((d) => d.uid),
+    text: fitted.text,
+    size: fitted.size,
+    ink: inkFor(design),
+  });
+  return true;
 }

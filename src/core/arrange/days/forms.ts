@@ -4,14 +4,16 @@ import { writtenText } from '../../week/demand';
 import type { Kind } from '../../kit/kinds';
 import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
-import { textFits } from '../../measure/hand';
 import type { Rect } from '../../measure/rect';
 import { meaningsOf } from '../../week/meaning';
 import { FOREIGN, piecesOf, strangeness } from '../../spread/choose';
 import type { Draft } from '../../spread/draft';
+import type { Fitted } from '../../spread/fit-text';
+import { fitText } from '../../spread/fit-text';
 import type { Context } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
 import { writingRoom } from '../../spread/writing';
+import type { Ground } from '../ladder/rung';
 
 /**
  * Bases of one kind and size: for room and text it does not matter which of them is taken. Sizes in mm after
@@ -102,6 +104,18 @@ export function formsFor(draft: Draft, context: Context, width: number): Form[] 
   });
 }
 
+/** Names a form among those of a week. */
+export const formKey = (form: Form): string => form.designs.map((p) => pieceKey(p)).join('+');
+
+const known = new WeakMap<Ground, readonly Form[]>();
+
+/** The bases that can carry an item on some ground; grouped once for it. */
+export function formsOf(ground: Ground): readonly Form[] {
+  const forms = known.get(ground) ?? formsFor(ground.draft, ground.context, ground.width);
+  known.set(ground, forms);
+  return forms;
+}
+
 /** Where round and diamond bases are the manner, a square is laid on its corner (handbook 3, 5). */
 const turnOf = (piece: Piece, { ways }: Context): number => (ways.roundBases && piece.kind === 'square' ? 45 : 0);
 
@@ -123,26 +137,36 @@ const ROUND: Partial<Record<Kind, number>> = { circle: -3, square: -3, teardrop:
 const baseKinds = (context: Context): readonly Piece[] =>
   piecesOf(context, ...KIND_NAMES.filter((kind) => traits(kind).carriesItem));
 
+/** How well a kind of base suits an item; lower is better. */
+export const tasteFor = (demand: Demand, kind: Kind): number => TASTE[demand.kind][kind] ?? 1.8;
+
+/** The item's text as it would be written on a form; null where it cannot be. A picture says it all by itself. */
+export const fitOn = (demand: Demand, form: Form, context: Context): Fitted | null =>
+  form.kind === 'deco' ? { text: '', size: 1 } : fitText(writtenText(demand), roomOn(form), context.options);
+
 /**
- * What it costs to put an item on a form; Infinity where its text does not fit or what is printed says something
- * else.
+ * What it costs to put an item on a form, its text as fitted; Infinity where it does not fit or what is printed says
+ * something else.
  */
-export function formCost(demand: Demand, form: Form, context: Context, text = writtenText(demand)): number {
+export function formCost(
+  demand: Demand,
+  form: Form,
+  context: Context,
+  fitted: Fitted | null = fitOn(demand, form, context),
+): number {
   const one = form.designs[0] as Piece;
   if (form.kind === 'deco') return dutyCost(demand, form);
-  const room = roomOn(form);
-  if (!textFits(text, room.w, room.h, context.options.hand)) return Infinity;
+  if (!fitted) return Infinity;
   const meanings = meaningsOf(demand.title, demand.categories);
   if (form.kind === 'little' && form.icon && !meanings.includes(form.icon)) return Infinity;
   if (one.words && !demand.title.toLowerCase().includes(one.words.toLowerCase())) return Infinity;
-  const taste = TASTE[demand.kind][form.kind] ?? 1.8;
   const meant = form.kind === 'little' && form.icon && meanings[0] === form.icon ? -2.4 : 0;
   const asked = demand.room ? (ROOM_KINDS[demand.room].includes(form.kind) ? -1 : 4) : 0;
   const trimmed = form.cut ? 0.2 : 0;
   const narrow = form.kind !== 'little' && form.w < 24 ? 0.6 : 0;
   const round = context.ways.roundBases ? (ROUND[form.kind] ?? 0) : 0;
   return (
-    taste +
+    tasteFor(demand, form.kind) +
     round +
     meant +
     asked +

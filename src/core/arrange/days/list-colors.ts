@@ -3,7 +3,8 @@ import { difference } from '../../color/color';
 import type { Piece } from '../../kit/kit';
 import type { ColorStock } from '../exact/color-sequence';
 import { cheapestSequence, habitCost } from '../exact/color-sequence';
-import { blocksOfDay, listsFor } from './day-blocks';
+import { blocksOfDay } from './day-blocks';
+import { listsFor } from './list-forms';
 import { Draft } from '../../spread/draft';
 import type { Context } from '../../spread/placement';
 

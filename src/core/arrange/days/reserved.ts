@@ -38,6 +38,9 @@ export interface Reserved {
   readonly mayTake: (draft: Draft, demand: Demand, piece: Piece) => boolean;
 }
 
+/** A single item takes what there is. */
+export const UNRESERVED: Reserved = { mayTake: () => true };
+
 /**
  * Icons and scripts of the whole week shared out before any day is dressed: the last one goes where it matters most,
  * whichever day comes first.

@@ -1,0 +1,229 @@
+import type { PackItem, PackOption, Packing } from './day-packing';
+
+/** What an option takes of something that the whole week shares: copies of a base, rows of lists, mm of washi. */
+export interface Uses {
+  readonly key: string;
+  readonly amount: number;
+}
+
+export interface SharedOption extends PackOption {
+  /** null: of nothing that is scarce */
+  readonly uses: Uses | null;
+}
+
+export interface SharedItem extends PackItem {
+  readonly options: readonly SharedOption[];
+}
+
+/** One way to see a day: its items, and how they are stood in its column. */
+export interface Alternative {
+  readonly items: readonly SharedItem[];
+  readonly pack: (items: readonly PackItem[]) => Packing;
+}
+
+/** A day with all the ways to see it, such as its chores one by one, or as the rows of one list. */
+export interface SharedDay {
+  readonly alternatives: readonly Alternative[];
+}
+
+/** What becomes of a day. */
+export interface DayPlan {
+  /** number of its alternative */
+  readonly alternative: number;
+  readonly packing: Packing;
+  /** what its options cost by themselves */
+  readonly cost: number;
+}
+
+type Supply = ReadonlyMap<string, number>;
+type Prices = ReadonlyMap<string, number>;
+
+const ROUNDS = 18;
+/** Rounds without a better bound after which the steps become half as long. */
+const PATIENCE = 3;
+const EPS = 1e-9;
+const FREE: Prices = new Map();
+
+/**
+ * Shares what the week has among its days at once, so that none is better off for coming first: the cheapest plan that
+ * uses nothing more often than it is there. By Lagrangian relaxation of what is shared (Fisher, 1981): prices are
+ * raised on what is wanted too often, by Polyak's steps, each day being packed exactly; every few rounds the prices
+ * make a plan that can be carried out, which is then bettered day by day and pair by pair of days. Within 2 % of the
+ * optimum (HiGHS) in `share-week.test.ts`.
+ * @param supply how much there is of each thing; what is not named is not there
+ */
+export function shareWeek(days: readonly SharedDay[], supply: Supply): DayPlan[] {
+  const alone = days.map((day) => packDay(day, FREE, null));
+  if (!overdrawn(days, alone, supply)) return alone;
+  let best = carriedOut(days, supply, FREE);
+  let prices: Prices = FREE;
+  let bound = -Infinity;
+  let stretch = 1;
+  let waited = 0;
+  for (let round = 0; round < ROUNDS; round++) {
+    const plans = round === 0 ? alone : days.map((day) => packDay(day, prices, null));
+    const used = usage(days, plans);
+    const priced = plans.reduce((sum, p) => sum + p.cost, 0) + dot(prices, used) - dot(prices, supply);
+    waited = priced > bound + 1e-6 ? 0 : waited + 1;
+    bound = Math.max(bound, priced);
+    if (waited >= PATIENCE) [stretch, waited] = [stretch / 2, 0];
+    const most = total(best);
+    if (most - bound < Math.abs(most) * 0.002 + 0.01) break;
+    const over = new Map([...used].map(([key, n]) => [key, n - (supply.get(key) ?? 0)] as const));
+    for (const key of prices.keys()) if (!over.has(key)) over.set(key, -(supply.get(key) ?? 0));
+    const length = [...over].reduce((sum, [key, n]) => sum + (n > 0 || (prices.get(key) ?? 0) > 0 ? n * n : 0), 0);
+    if (length < EPS) break;
+    const step = (stretch * (most - priced)) / length;
+    prices = new Map([...over].map(([key, n]) => [key, Math.max(0, (prices.get(key) ?? 0) + step * n)] as const));
+    if (round % 4 === 3 || round === ROUNDS - 1) {
+      const next = carriedOut(days, supply, prices);
+      if (total(next) < total(best) - EPS) best = next;
+    }
+  }
+  return bettered(days, supply, best, alone);
+}
+
+const total = (plans: readonly DayPlan[]): number => plans.reduce((sum, p) => sum + p.cost, 0);
+const dot = (prices: Prices, amounts: Supply): number =>
+  [...prices].reduce((sum, [key, price]) => sum + price * (amounts.get(key) ?? 0), 0);
+
+/** What a plan takes of the shared things. */
+export function usageOf(day: SharedDay, plan: DayPlan): Map<string, number> {
+  const used = new Map<string, number>();
+  const items = day.alternatives[plan.alternative]?.items ?? [];
+  plan.packing.chosen.forEach((o, i) => {
+    const uses = o === null ? null : items[i]?.options[o]?.uses;
+    if (uses) used.set(uses.key, (used.get(uses.key) ?? 0) + uses.amount);
+  });
+  return used;
+}
+
+function usage(days: readonly SharedDay[], plans: readonly DayPlan[]): Map<string, number> {
+  const sum = new Map<string, number>();
+  days.forEach((day, d) => {
+    for (const [key, n] of usageOf(day, plans[d] as DayPlan)) sum.set(key, (sum.get(key) ?? 0) + n);
+  });
+  return sum;
+}
+
+const overdrawn = (days: readonly SharedDay[], plans: readonly DayPlan[], supply: Supply): boolean =>
+  [...usage(days, plans)].some(([key, n]) => n > (supply.get(key) ?? 0) + EPS);
+
+/** What is left of the supply when some days have theirs. */
+export function leftBeside(
+  days: readonly SharedDay[],
+  plans: readonly (DayPlan | null)[],
+  supply: Supply,
+  without: readonly number[],
+): Map<string, number> {
+  const left = new Map(supply);
+  days.forEach((day, d) => {
+    const plan = plans[d];
+    if (!plan || without.includes(d)) return;
+    for (const [key, n] of usageOf(day, plan)) left.set(key, (left.get(key) ?? 0) - n);
+  });
+  return left;
+}
+
+/** A plan that uses nothing too often: day by day, those first that lose most by waiting; prices hold the first ones back. */
+function carriedOut(days: readonly SharedDay[], supply: Supply, prices: Prices): DayPlan[] {
+  const plans: (DayPlan | null)[] = days.map(() => null);
+  const order = days
+    .map((_, d) => d)
+    .sort((a, b) => wants(days[b] as SharedDay) - wants(days[a] as SharedDay) || a - b);
+  for (const d of order) plans[d] = packDay(days[d] as SharedDay, prices, leftBeside(days, plans, supply, [d]));
+  return plans as DayPlan[];
+}
+
+const wants = (day: SharedDay): number => day.alternatives[0]?.items.length ?? 0;
+
+/** A day that could gain no more than this is not looked at again. */
+const WORTH_A_LOOK = 0.3;
+
+/**
+ * The plan with each day planned anew with what the others leave; then each day that has to do without much, together
+ * with one that might spare it, as long as it gets better.
+ * @param alone the days as if each had everything
+ */
+function bettered(
+  days: readonly SharedDay[],
+  supply: Supply,
+  given: readonly DayPlan[],
+  alone: readonly DayPlan[],
+): DayPlan[] {
+  let plans = [...given];
+  const attempt = (...which: readonly number[]): boolean => {
+    const next: (DayPlan | null)[] = plans.map((p, d) => (which.includes(d) ? null : p));
+    for (const d of which) next[d] = packDay(days[d] as SharedDay, FREE, leftBeside(days, next, supply, [d]));
+    const better = which.reduce((sum, d) => sum + (next[d] as DayPlan).cost - (plans[d] as DayPlan).cost, 0) < -EPS;
+    if (better) plans = next as DayPlan[];
+    return better;
+  };
+  const lacks = (d: number): number => (plans[d] as DayPlan).cost - (alone[d] as DayPlan).cost;
+  days.forEach((_, d) => lacks(d) > WORTH_A_LOOK && attempt(d));
+  const needy = days.map((_, d) => d).filter((d) => lacks(d) > WORTH_A_LOOK);
+  for (const d of needy) days.forEach((_, other) => d !== other && attempt(d, other));
+  return plans;
+}
+
+/**
+ * The best way to see and stand a day at some prices.
+ * @param left what it may use at most of each thing; null: whatever it wants
+ */
+export function packDay(day: SharedDay, prices: Prices, left: Supply | null): DayPlan {
+  let best: { plan: DayPlan; priced: number } | null = null;
+  day.alternatives.forEach((one, alternative) => {
+    const items = one.items.map((item) => ({
+      ...item,
+      options: item.options.map((o) => ({
+        ...o,
+        cost: left && o.uses && o.uses.amount > (left.get(o.uses.key) ?? 0) + EPS ? Infinity : priced(o, prices),
+      })),
+    }));
+    const packing = left ? within(items, one, left) : one.pack(items);
+    const cost = packing.chosen.reduce<number>((sum, o, i) => {
+      const item = one.items[i] as SharedItem;
+      return sum + (o === null ? item.leaveOut : (item.options[o] as SharedOption).cost);
+    }, 0);
+    const paid = packing.chosen.reduce<number>((sum, o, i) => {
+      const uses = o === null ? null : (one.items[i] as SharedItem).options[o]?.uses;
+      return sum + (uses ? (prices.get(uses.key) ?? 0) * uses.amount : 0);
+    }, cost);
+    if (!best || paid < best.priced - EPS) best = { plan: { alternative, packing, cost }, priced: paid };
+  });
+  return (best as { plan: DayPlan } | null)?.plan ?? NOTHING;
+}
+
+const NOTHING: DayPlan = { alternative: 0, packing: { chosen: [], stretch: [], cost: 0 }, cost: 0 };
+
+const priced = (o: SharedOption, prices: Prices): number =>
+  o.cost + (o.uses ? (prices.get(o.uses.key) ?? 0) * o.uses.amount : 0);
+
+/** A packing that uses nothing more often than it is left: whoever loses least takes another option instead. */
+function within(given: readonly SharedItem[], { pack }: Alternative, left: Supply): Packing {
+  const items = given.map((item) => ({ ...item, options: [...item.options] }));
+  for (;;) {
+    const packing = pack(items);
+    const users = new Map<string, { sum: number; items: number[] }>();
+    packing.chosen.forEach((o, i) => {
+      const uses = o === null ? null : (items[i] as SharedItem).options[o]?.uses;
+      if (!uses) return;
+      const known = users.get(uses.key) ?? { sum: 0, items: [] };
+      users.set(uses.key, { sum: known.sum + uses.amount, items: [...known.items, i] });
+    });
+    const over = [...users].find(([key, { sum }]) => sum > (left.get(key) ?? 0) + EPS);
+    if (!over) return packing;
+    const [key, { items: takers }] = over;
+    const regret = (i: number): number => {
+      const { options } = items[i] as SharedItem;
+      const own = Math.min(...options.filter((o) => o.uses?.key === key).map((o) => o.cost));
+      return (
+        Math.min((items[i] as SharedItem).leaveOut, ...options.filter((o) => o.uses?.key !== key).map((o) => o.cost)) -
+        own
+      );
+    };
+    const loser = items[takers.reduce((a, b) => (regret(b) < regret(a) ? b : a))];
+    if (!loser) return packing;
+    loser.options = loser.options.map((o) => (o.uses?.key === key ? { ...o, cost: Infinity } : o));
+  }
+}

@@ -1,0 +1,80 @@
+import { handAt, textFits } from '../../measure/hand';
+import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
+import { sizesDownTo } from '../../spread/fit-text';
+import { PAPER, inkFor } from '../../spread/ink';
+import { paperRoom } from '../../spread/writing';
+import type { Demand } from '../../week/demand';
+import { writtenText } from '../../week/demand';
+import { iconRank } from '../days/reserved';
+import { paperHeight } from './paper';
+import type { Rung } from './rung';
+
+/** mm between the icon and its words. From memory. */
+const APART = 0.8;
+/** What it costs beside a base. From memory. */
+const COST = 4.2;
+/** Words on the paper beside an icon have this much room at least, mm. */
+const NARROWEST = 14;
+
+/** An icon with its words written beside it on the paper (handbook K7). */
+export const beside: Rung = {
+  name: 'beside an icon',
+  says: 'An icon, with its words written beside it on the paper.',
+  choices: (block, { draft, context, width }) => {
+    if (!context.options.onPaper || block.demands.length > 1 || block.list !== null || block.open) return [];
+    const demand = block.demands[0] as Demand;
+    const icon = byCost(piecesOf(context, 'icon'), (p) => {
+      const rank = iconRank(demand, p);
+      return rank === null || draft.ledger.untouched(p) === 0 || strangeness(p, context) > FOREIGN
+        ? Infinity
+        : rank * 5 + strangeness(p, context);
+    })[0];
+    if (!icon) return [];
+    const w = width - icon.width - APART;
+    const text = writtenText(demand);
+    if (w < NARROWEST) return [];
+    return sizesDownTo(context.options.smallest).flatMap((size) => {
+      const hand = handAt(context.options.hand, size);
+      if (!textFits(text, paperRoom({ w, h: 0 }).w, 1000, hand)) return [];
+      const lines = paperHeight([text], w, hand);
+      const height = Math.max(icon.height, lines);
+      return [
+        {
+          rung: 'beside an icon',
+          height,
+          cost: COST + (1 - size) * 5 + strangeness(icon, context) / 6,
+          uses: { key: `icon ${icon.kit}/${icon.code}`, amount: 1 },
+          lay: (now, at, reserved) => {
+            const taken = reserved.mayTake(now, demand, icon) ? now.ledger.take(icon) : null;
+            const [x, left] = taken ? [at.column.x + icon.width + APART, w] : [at.column.x, width];
+            const h = taken ? lines : paperHeight([text], width, hand);
+            if (taken)
+              now.add(icon, taken, {
+                page: at.page,
+                day: at.day,
+                x: at.column.x,
+                y: at.y + (height - icon.height) / 2,
+                role: 'day',
+              });
+            now.write({
+              page: at.page,
+              day: at.day,
+              x,
+              y: at.y + Math.max(0, (height - h) / 2),
+              w: left,
+              h,
+              role: 'day',
+              items: [demand.uid],
+              text,
+              size,
+              ink: inkFor(PAPER),
+            });
+            return true;
+          },
+        },
+      ];
+    });
+  },
+  supply: ({ draft, context }) =>
+    new Map(piecesOf(context, 'icon').map((p) => [`icon ${p.kit}/${p.code}`, draft.ledger.untouched(p)])),
+};
