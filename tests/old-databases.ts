@@ -12,6 +12,7 @@ import type { Kit } from '../src/core/kit/kit';
 import { review, viewOf } from '../src/core/review/review';
 import { sayFinding } from '../src/core/review/say';
 import type { Placement } from '../src/core/spread/placement';
+import { isWriting } from '../src/core/spread/placement';
 import { voiceOf } from '../src/core/spread/voice';
 import { demoAgenda } from '../demo/agenda';
 import type { Database } from '../src/db/database';
@@ -20,7 +21,10 @@ import { demoKit, demoSpread } from './fixtures';
 
 /** A week of the demo scenario as it came to be, with what its owner said of it. */
 export function demoHistory() {
-  const { context, placements } = demoSpread();
+  const laid = demoSpread();
+  const { context } = laid;
+  // as it was when all was written at the hand's own size, and on stickers only
+  const placements = laid.placements.filter((p) => !isWriting(p)).map((p) => ({ ...p, size: 1 }));
   const edits: Change[] = [{ deed: { do: 'arrange', what: 'week' }, before: [], after: placements }];
   let now: readonly Placement[] = placements;
   const make = (change: Change | null) => {

@@ -42,7 +42,7 @@ describe('a week', () => {
   });
 
   it.each([
-    [{ week: '2027-W54' }, 'a week of that year'],
+    [{ week: '2027-W54' }, 'a week such as 2027-W06'],
     [{ week: 'soon' }, 'week'],
     [{ bookId: 'constructor' }, 'one of your books'],
     [{ kitId: '__proto__' }, 'one of your kits'],

@@ -2,7 +2,7 @@ import type { PDFRawStream } from 'pdf-lib';
 import { PDFArray, PDFDocument, decodePDFRawStream } from 'pdf-lib';
 import { context, demoSpread, kitOf, piece, placement } from '../../../tests/fixtures';
 import { printFonts } from '../../server/fonts';
-import { footprint, pieceIndex } from '../spread/placement';
+import { footprint, isWriting, pieceIndex } from '../spread/placement';
 import { benchPdf } from '../format/bench-pdf';
 import { cutsSvg } from '../format/cuts-svg';
 import { writeSpread } from '../format/spread-json';
@@ -23,6 +23,7 @@ const pieces = pieceIndex(c);
 describe('white-out', () => {
   it('leaves no mark of a free column showing', () => {
     const hides = (p: (typeof placements)[number]) => {
+      if (isWriting(p)) return [];
       const { shape, opacity, kind } = pieces.get(pieceKey(p))!;
       if (opacity < 1 || kind === 'banner' || !['rect', 'rounded', 'scalloped', 'notched', 'pointed'].includes(shape))
         return [];
@@ -81,7 +82,7 @@ describe('cuts', () => {
 describe('the order of work', () => {
   it('covers every placement once', () => {
     const refs = file.steps.flatMap((s) => s.refs);
-    for (const p of placements) expect(refs.filter((r) => r === p.id)).toHaveLength(1);
+    for (const p of placements) expect(refs.filter((r) => r === p.id)).toHaveLength(1); // writings too
     expect(file.steps.map((s) => s.n)).toEqual(file.steps.map((_, i) => i + 1));
     expect(new Set(bench.steps.map((s) => s.key)).size).toBe(file.steps.length);
   });
@@ -111,12 +112,14 @@ describe('the order of work', () => {
 
 it('the stock adds up: had is used and left', () => {
   for (const line of file.stock) expect(line.used + line.left).toBe(line.had);
-  const used = new Set(placements.map((p) => `${p.kit}/${p.code}#${p.copy}`));
+  const used = new Set(placements.filter((p) => !isWriting(p)).map((p) => `${p.kit}/${p.code}#${p.copy}`));
   expect(file.stock.reduce((n, l) => n + l.used, 0)).toBe(used.size);
 });
 
 it('the file keeps to its schema, and is refused when it does not', () => {
-  expect(JSON.parse(writeSpread(file)).placements).toHaveLength(placements.length);
+  const written = JSON.parse(writeSpread(file));
+  expect(written.placements).toHaveLength(placements.filter((p) => !isWriting(p)).length);
+  expect(written.writings).toHaveLength(placements.filter(isWriting).length);
   expect(() => writeSpread({ ...file, placements: [{ ...placements[0]!, role: 'roof' as 'base' }] })).toThrow('role');
 });
 

@@ -269,7 +269,8 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
             if (await run(dropEntry({ uid: editing.entry.uid, day }))) setEditing(null);
           }}
           onMove={async (to) => {
-            if (editing.demand && (await run(moveItems({ items: [occurrenceOf(editing.demand)], to })))) setEditing(null);
+            if (editing.demand && (await run(moveItems({ items: [occurrenceOf(editing.demand)], to }))))
+              setEditing(null);
           }}
         />
       )}

@@ -61,15 +61,10 @@ function withStackedLittles(blocks: readonly Block[], { options }: Context): Blo
   return blocks.map((b) => (options.littles === 'stacked' && loose(b) ? { ...b, minute: first } : b));
 }
 
-/**
- * The ways to see a day: its items one by one; its short chores as rows of one list; long lists in two parts, which
- * find room where a whole one has none (handbook K7).
- */
+/** The ways to see a day: its items one by one, or its short chores as rows of one list (handbook K7). */
 export function waysToSee(blocks: readonly Block[], context: Context): Block[][] {
-  const plain = [...blocks];
-  const gathered = gather(plain, context);
-  const ways = gathered ? [plain, gathered] : [plain];
-  return [...ways, ...ways.flatMap((way) => inParts(way) ?? [])];
+  const gathered = gather(blocks, context);
+  return gathered ? [[...blocks], gathered] : [[...blocks]];
 }
 
 /** The name of the list that loose chores are gathered on. */
@@ -98,16 +93,15 @@ function gather(blocks: readonly Block[], context: Context): Block[] | null {
 
 const LOOSE: readonly Demand['kind'][] = ['chore', 'to-do', 'reminder'];
 
-function inParts(blocks: readonly Block[]): Block[][] | null {
+/** Long lists in two parts, which find room where a whole one has none; null where there is none so long. */
+export function inParts(blocks: readonly Block[]): Block[] | null {
   if (!blocks.some((b) => b.list !== null && b.demands.length > LONG_LIST)) return null;
-  return [
-    blocks.flatMap((b) => {
-      if (b.list === null || b.demands.length <= LONG_LIST) return [b];
-      const half = Math.ceil(b.demands.length / 2);
-      return [
-        { ...b, demands: b.demands.slice(0, half) },
-        { ...b, demands: b.demands.slice(half) },
-      ];
-    }),
-  ];
+  return blocks.flatMap((b) => {
+    if (b.list === null || b.demands.length <= LONG_LIST) return [b];
+    const half = Math.ceil(b.demands.length / 2);
+    return [
+      { ...b, demands: b.demands.slice(0, half) },
+      { ...b, demands: b.demands.slice(half) },
+    ];
+  });
 }

@@ -3,7 +3,7 @@ import type { Draft } from '../../spread/draft';
 import type { Stretch } from '../../spread/free-room';
 import { freeStretches } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
-import type { SharedDay } from '../exact/share-week';
+import type { Alternative, SharedDay } from '../exact/share-week';
 import { leftBeside, packDay, shareWeek } from '../exact/share-week';
 import type { Choice } from '../ladder/choice';
 import { LADDER } from '../ladder/registry';
@@ -11,7 +11,7 @@ import type { Ground, Rung } from '../ladder/rung';
 import type { Candidate } from './candidates';
 import { candidatesFor, supplyOf } from './candidates';
 import type { Block } from './day-blocks';
-import { blocksOfDay, waysToSee } from './day-blocks';
+import { blocksOfDay, inParts, waysToSee } from './day-blocks';
 import { packWithin } from './pack-within';
 import { TIGHT } from './spacing';
 
@@ -70,7 +70,7 @@ export function planWeek(
       if (best.leftOut.length === 0) break;
       bare = give(bare, day) ?? bare;
       const other = see(bare, how, day, rungs);
-      const next = packDay(other, new Map(), leftBeside(seen, plans, supply, [day]));
+      const next = packDay(other, FREE, leftBeside(seen, plans, supply, [day]));
       const made = planned(other, next);
       if (itemsOf(made.leftOut) >= itemsOf(best.leftOut)) continue;
       best = made;
@@ -94,25 +94,34 @@ function see(draft: Draft, context: Context, day: number, rungs: readonly Rung[]
   if (!column) return { day, context, stretches: [], candidates: [], alternatives: [] };
   const ground = sharedGround(draft, context, column.w);
   const stretches = freeStretches(draft, context, day);
-  const candidates = waysToSee(blocksOfDay(draft, context, day), context).map((blocks) =>
-    candidatesFor(blocks, ground, rungs),
+  const seeAs = (blocks: readonly Block[]) => {
+    const candidates = candidatesFor(blocks, ground, rungs);
+    const alternative: Alternative = {
+      items: candidates.map(({ choices, leaveOut }) => ({ options: choices, leaveOut })),
+      pack: packWithin(blocks, stretches, context, day),
+    };
+    return { candidates, alternative };
+  };
+  const whole = waysToSee(blocksOfDay(draft, context, day), context);
+  const ways = whole.map(seeAs);
+  const tight = ways.every(({ alternative }) =>
+    packDay({ alternatives: [alternative] }, FREE, null).packing.chosen.includes(null),
   );
+  if (tight)
+    for (const blocks of whole) {
+      const parts = inParts(blocks);
+      if (parts) ways.push(seeAs(parts));
+    }
   return {
     day,
     context,
     stretches,
-    candidates,
-    alternatives: candidates.map((list) => ({
-      items: list.map(({ choices, leaveOut }) => ({ options: choices, leaveOut })),
-      pack: packWithin(
-        list.map((c) => c.block),
-        stretches,
-        context,
-        day,
-      ),
-    })),
+    candidates: ways.map((w) => w.candidates),
+    alternatives: ways.map((w) => w.alternative),
   };
 }
+
+const FREE: ReadonlyMap<string, number> = new Map();
 
 const grounds = new WeakMap<Draft, Map<string, Ground>>();
 

@@ -1,3 +1,4 @@
+import { Columns } from './columns-of-days';
 import type { PackItem, PackOption, Packing } from './day-packing';
 
 /** What an option takes of something that the whole week shares: copies of a base, rows of lists, mm of washi. */
@@ -38,7 +39,7 @@ export interface DayPlan {
 type Supply = ReadonlyMap<string, number>;
 type Prices = ReadonlyMap<string, number>;
 
-const ROUNDS = 18;
+const ROUNDS = 24;
 /** Rounds without a better bound after which the steps become half as long. */
 const PATIENCE = 3;
 const EPS = 1e-9;
@@ -47,41 +48,53 @@ const FREE: Prices = new Map();
 /**
  * Shares what the week has among its days at once, so that none is better off for coming first: the cheapest plan that
  * uses nothing more often than it is there. By Lagrangian relaxation of what is shared (Fisher, 1981): prices are
- * raised on what is wanted too often, by Polyak's steps, each day being packed exactly; every few rounds the prices
- * make a plan that can be carried out, which is then bettered day by day and pair by pair of days. Within 2 % of the
- * optimum (HiGHS) in `share-week.test.ts`.
+ * raised on what is wanted too often, by Polyak's steps, each day being packed exactly. Every plan that a day had at
+ * some price is kept, and the best of them that go together are found by branch and bound (Dantzig and Wolfe's columns,
+ * 1960), then bettered day by day and pair by pair of days. Against HiGHS in `share-week.test.ts`.
  * @param supply how much there is of each thing; what is not named is not there
  */
 export function shareWeek(days: readonly SharedDay[], supply: Supply): DayPlan[] {
   const alone = days.map((day) => packDay(day, FREE, null));
   if (!overdrawn(days, alone, supply)) return alone;
-  let best = carriedOut(days, supply, FREE);
+  const columns = new Columns(days);
+  const note = (plans: readonly DayPlan[]): readonly DayPlan[] => (columns.note(plans), plans);
+  let best = note(carriedOut(days, supply, FREE));
   let prices: Prices = FREE;
-  let bound = -Infinity;
+  let bound = { value: -Infinity, prices: FREE };
   let stretch = 1;
   let waited = 0;
   for (let round = 0; round < ROUNDS; round++) {
     const plans = round === 0 ? alone : days.map((day) => packDay(day, prices, null));
+    columns.note(plans);
     const used = usage(days, plans);
-    const priced = plans.reduce((sum, p) => sum + p.cost, 0) + dot(prices, used) - dot(prices, supply);
-    waited = priced > bound + 1e-6 ? 0 : waited + 1;
-    bound = Math.max(bound, priced);
+    const value = total(plans) + dot(prices, used) - dot(prices, supply);
+    waited = value > bound.value + 1e-6 ? 0 : waited + 1;
+    if (value > bound.value) bound = { value, prices };
     if (waited >= PATIENCE) [stretch, waited] = [stretch / 2, 0];
     const most = total(best);
-    if (most - bound < Math.abs(most) * 0.002 + 0.01) break;
+    if (most - bound.value < NEAR) break;
     const over = new Map([...used].map(([key, n]) => [key, n - (supply.get(key) ?? 0)] as const));
     for (const key of prices.keys()) if (!over.has(key)) over.set(key, -(supply.get(key) ?? 0));
     const length = [...over].reduce((sum, [key, n]) => sum + (n > 0 || (prices.get(key) ?? 0) > 0 ? n * n : 0), 0);
     if (length < EPS) break;
-    const step = (stretch * (most - priced)) / length;
+    const step = (stretch * (most - value)) / length;
     prices = new Map([...over].map(([key, n]) => [key, Math.max(0, (prices.get(key) ?? 0) + step * n)] as const));
-    if (round % 4 === 3 || round === ROUNDS - 1) {
-      const next = carriedOut(days, supply, prices);
-      if (total(next) < total(best) - EPS) best = next;
-    }
+    if (round % 3 === 2) best = cheaper(best, note(carriedOut(days, supply, prices)));
   }
-  return bettered(days, supply, best, alone);
+  for (let again = 0; again < 2 && total(best) - bound.value > NEAR; again++) {
+    const before = total(best);
+    best = cheaper(best, columns.together(supply, bound.prices, best) ?? best);
+    best = bettered(days, supply, best, alone, note);
+    if (total(best) > before - EPS) break;
+  }
+  return [...best];
 }
+
+/** A plan this near to the bound is as good as the best. */
+const NEAR = 0.05;
+
+const cheaper = (a: readonly DayPlan[], b: readonly DayPlan[]): readonly DayPlan[] =>
+  total(b) < total(a) - EPS ? b : a;
 
 const total = (plans: readonly DayPlan[]): number => plans.reduce((sum, p) => sum + p.cost, 0);
 const dot = (prices: Prices, amounts: Supply): number =>
@@ -144,17 +157,20 @@ const WORTH_A_LOOK = 0.3;
  * The plan with each day planned anew with what the others leave; then each day that has to do without much, together
  * with one that might spare it, as long as it gets better.
  * @param alone the days as if each had everything
+ * @param note is told every plan that was tried
  */
 function bettered(
   days: readonly SharedDay[],
   supply: Supply,
   given: readonly DayPlan[],
   alone: readonly DayPlan[],
+  note: (plans: readonly DayPlan[]) => void,
 ): DayPlan[] {
   let plans = [...given];
   const attempt = (...which: readonly number[]): boolean => {
     const next: (DayPlan | null)[] = plans.map((p, d) => (which.includes(d) ? null : p));
     for (const d of which) next[d] = packDay(days[d] as SharedDay, FREE, leftBeside(days, next, supply, [d]));
+    note(next as DayPlan[]);
     const better = which.reduce((sum, d) => sum + (next[d] as DayPlan).cost - (plans[d] as DayPlan).cost, 0) < -EPS;
     if (better) plans = next as DayPlan[];
     return better;
