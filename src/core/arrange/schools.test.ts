@@ -142,14 +142,38 @@ it('an extender carries the washi into the sidebar, of the same strip where it i
   expect(foot({ ...strip, width: 158.2 })).toEqual([]);
 });
 
-it('the sidebar makes a lacking tracker from a list, or from a named strip and lines', () => {
+it('the sidebar makes a lacking tracker: its name on a strip or in ink, a row or a line for each day', () => {
   const list = piece({ code: 'L', kind: 'checklist', height: 48, rows: 6, count: 1 });
   const washi = piece({ code: 'W', kind: 'washi', width: 170, height: 7, opacity: 0.55 });
   const made = (pieces: Piece[], over = {}) =>
     run(context({ kit: kitOf(...pieces), options: { sidebar: ['dinners'] }, ...over }), sidebar);
-  expect(made([list])).toMatchObject([{ code: 'L', text: 'dinners · Mon\nTue\nWed\nThu\nFri\nW' }]);
-  expect(made([washi])).toMatchObject([{ code: 'W', text: 'dinners', w: 38.1 }]);
-  expect(made([])).toEqual([]);
+  const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'].join('\n');
+  expect(made([{ ...list, count: 2 }])).toMatchObject([
+    { kit: '', text: 'dinners' },
+    { code: 'L', h: 48, text: days.replace('\nSun', '') },
+    { code: 'L', h: 8, text: 'Sun' },
+  ]);
+  expect(made([list, washi])).toMatchObject([
+    { code: 'W', text: 'dinners', w: 38.1 },
+    { kit: '', text: days },
+  ]);
+  expect(made([])).toMatchObject([
+    { kit: '', text: 'dinners' },
+    { kit: '', text: days },
+  ]);
+  expect(made([], { options: { sidebar: ['dinners'], onPaper: false } })).toEqual([]);
+});
+
+it('the sidebar spares the rows that the week’s own lists want', () => {
+  const list = piece({ code: 'L', kind: 'checklist', height: 48, rows: 6, count: 2 });
+  const rows = (n: number) =>
+    weekWith(
+      ...Array.from({ length: n }, (_, i) => demand({ key: `r${i}`, uid: `r${i}`, list: 'to do', kind: 'to-do' })),
+    );
+  const codes = (n: number) =>
+    run(context({ kit: kitOf(list), options: { sidebar: ['habits'] }, week: rows(n) }), sidebar).map((p) => p.code);
+  expect(codes(5)).toContain('L');
+  expect(codes(6)).not.toContain('L');
 });
 
 it('all sorts of ways can be set beside a school’s own', () => {

@@ -114,9 +114,12 @@ describe('the sidebar', () => {
     expect(kinds).toEqual(['header', 'checklist', 'washi', 'quote-box', 'washi', 'week-tracker']);
     expect(laid.every((p, i) => i === 0 || p.y > (laid[i - 1]?.y ?? 0))).toBe(true);
   });
-  it('leaves a section out rather than another’s tracker in', () => {
+  it('makes a section rather than take another’s tracker for it', () => {
     const hours = kitOf(piece({ code: 'T', kind: 'week-tracker', width: 38, height: 48, words: 'hours', rows: 7 }));
-    expect(run(sidebar, context({ kit: hours, options: { sidebar: ['dinners'] } }))).toEqual([]);
+    const made = run(sidebar, context({ kit: hours, options: { sidebar: ['dinners'] } }));
+    expect(made.every((p) => p.kit === '')).toBe(true);
+    const never = { sidebar: ['dinners' as const], onPaper: false };
+    expect(run(sidebar, context({ kit: hours, options: never }))).toEqual([]);
     expect(run(sidebar, context({ kit: hours, options: { sidebar: ['hours'] } }))).toHaveLength(1);
   });
 });

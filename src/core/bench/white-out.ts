@@ -52,7 +52,7 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
     const here = (byPage[mark.page] ?? []).filter(
       (c) => intersectsThin(c.rect, area) && !(c.lines && mark.kind === 'line'),
     );
-    const region = regionOf(book, mark);
+    const region = regionOf(book, mark) ?? regionOf(context.printed, mark);
     const free = freedom.get(region) ?? isFreeColumn(region, context, placements);
     freedom.set(region, free);
     const before = known.get(mark);

@@ -1,7 +1,10 @@
 import type { Deed } from './deed';
 import { inkFor } from '../spread/ink';
 import type { Context, Placement } from '../spread/placement';
-import { pieceIndex } from '../spread/placement';
+import { isWriting, pieceIndex } from '../spread/placement';
+import { paperHeight } from '../spread/writing';
+import { handAt } from '../measure/hand';
+import { tidy } from '../measure/length';
 import { pieceKey } from '../kit/kit';
 import type { Change } from './change';
 import { thingOf } from './thing';
@@ -20,9 +23,14 @@ export const turnPiece = (context: Context, p: Placement): Change | null =>
 export const lockPiece = (context: Context, p: Placement): Change =>
   alter({ do: p.locked ? 'unlock' : 'lock', thing: thingOf(context, p) }, p, { locked: !p.locked });
 
-/** Writes on a piece; an empty text takes the writing away. */
+/** Writes on a piece, or something else on the paper; an empty text takes the writing off a piece. */
 export function writeOn(context: Context, p: Placement, text: string): Change | null {
   const wanted = text.trim() === '' ? null : text;
+  if (isWriting(p)) {
+    if (wanted === null || wanted === p.text) return null; // what is nothing but ink is taken off instead
+    const h = tidy(paperHeight(wanted.split('\n'), p.w, handAt(context.options.hand, p.size)));
+    return alter({ do: 'write on', thing: thingOf(context, p) }, p, { text: wanted, h });
+  }
   const piece = pieceIndex(context).get(pieceKey(p));
   if (wanted === p.text || !piece) return null;
   return alter({ do: 'write on', thing: thingOf(context, p) }, p, { text: wanted, ink: wanted ? inkFor(piece) : null });

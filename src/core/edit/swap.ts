@@ -2,7 +2,7 @@ import { strangeness } from '../spread/choose';
 import { Draft } from '../spread/draft';
 import { inkFor } from '../spread/ink';
 import type { Context, Placement } from '../spread/placement';
-import { footprint, pieceIndex } from '../spread/placement';
+import { footprint, isWriting, pieceIndex } from '../spread/placement';
 import { trimTo } from '../spread/trim';
 import { writingRoom } from '../spread/writing';
 import { dayColumn } from '../book/columns';
@@ -10,7 +10,8 @@ import { difference } from '../color/color';
 import { traits } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
-import { textFits } from '../measure/hand';
+import { handAt, textFits } from '../measure/hand';
+import { meaningsOf } from '../week/meaning';
 import { tidy } from '../measure/length';
 import { bottom, intersect } from '../measure/rect';
 import type { Change } from './change';
@@ -33,21 +34,21 @@ export interface SwapOffer {
 export function swapsFor(context: Context, placements: readonly Placement[], id: string): SwapOffer[] {
   const p = placements.find((q) => q.id === id);
   const own = p && pieceIndex(context).get(pieceKey(p));
-  if (!p || !own) return [];
+  if (!p || (!own && !isWriting(p))) return [];
   const ledger = Draft.begin(context, placements).ledger;
   const room = roomFor(context, placements, p);
   const neighbors = colorsAround(context, placements, p);
   return [context.kit, ...context.stash]
     .flatMap((kit) => kit.pieces)
-    .filter((piece) => pieceKey(piece) !== pieceKey(own) && serves(piece, own, p))
+    .filter((piece) => (own ? pieceKey(piece) !== pieceKey(own) && serves(piece, own, p) : takesInk(piece, p, context)))
     .flatMap((piece) => {
-      const rows = own.kind === 'checklist' ? rowsOf(p, own) : 0;
+      const rows = own?.kind === 'checklist' ? rowsOf(p, own) : 0;
       const left = rows
         ? ledger.mostRows(piece) >= rows
           ? Math.max(1, ledger.untouched(piece))
           : 0
         : ledger.untouched(piece);
-      const cut = rows ? null : trimTo(piece, room.w, own.kind === 'date-cover' ? room.h : Infinity);
+      const cut = rows ? null : trimTo(piece, room.w, own?.kind === 'date-cover' ? room.h : Infinity);
       if (left === 0 || cut === undefined) return [];
       const [w, h] = [
         cut?.w ?? Math.min(piece.width, room.w),
@@ -55,7 +56,7 @@ export function swapsFor(context: Context, placements: readonly Placement[], id:
       ];
       if (h > room.h + 0.05 || !holdsText(context, piece, p, w, h)) return [];
       const jars = neighbors.reduce((sum, c) => sum + Math.max(0, 20 - difference(c, piece.color)) / 6, 0);
-      const cost = Math.abs(h - p.h) / 4 + (piece.kind === own.kind ? 0 : 2) + jars + strangeness(piece, context) / 3;
+      const cost = Math.abs(h - p.h) / 4 + (piece.kind === own?.kind ? 0 : 2) + jars + strangeness(piece, context) / 3;
       return [{ piece, left, cost }];
     })
     .sort((a, b) => a.cost - b.cost || (pieceKey(a.piece) < pieceKey(b.piece) ? -1 : 1));
@@ -65,14 +66,14 @@ export function swapsFor(context: Context, placements: readonly Placement[], id:
 export function swapPiece(context: Context, placements: readonly Placement[], id: string, piece: Piece): Change | null {
   const p = placements.find((q) => q.id === id);
   const own = p && pieceIndex(context).get(pieceKey(p));
-  if (!p || !own || p.locked) return null;
+  if (!p || (!own && !isWriting(p)) || p.locked) return null;
   const ledger = Draft.begin(
     context,
     placements.filter((q) => q.id !== id),
   ).ledger;
   const room = roomFor(context, placements, p);
-  const rows = own.kind === 'checklist' ? rowsOf(p, own) : 0;
-  const cut = rows ? null : trimTo(piece, room.w, own.kind === 'date-cover' ? room.h : Infinity);
+  const rows = own?.kind === 'checklist' ? rowsOf(p, own) : 0;
+  const cut = rows ? null : trimTo(piece, room.w, own?.kind === 'date-cover' ? room.h : Infinity);
   const taken = rows ? ledger.takeRows(piece, rows, room.w) : cut === undefined ? null : ledger.take(piece, cut);
   if (!taken) return null;
   const [w, h] = [tidy(taken.cut?.w ?? piece.width), tidy(taken.cut?.h ?? piece.height)];
@@ -93,6 +94,19 @@ export function swapPiece(context: Context, placements: readonly Placement[], id
       },
     ],
   };
+}
+
+/** A sticker that can take what is written on the paper; one item only, since a base carries one. */
+function takesInk(piece: Piece, p: Placement, context: Context): boolean {
+  const demand = context.week.demands.find((d) => p.items.includes(d.uid));
+  const means = demand ? meaningsOf(demand.title, demand.categories) : [];
+  return (
+    p.items.length <= 1 &&
+    traits(piece.kind).carriesItem === true &&
+    piece.writable !== 'no' &&
+    piece.words === '' &&
+    (piece.kind !== 'little' || piece.icon === '' || means.includes(piece.icon))
+  );
 }
 
 function serves(piece: Piece, own: Piece, p: Placement): boolean {
@@ -139,7 +153,7 @@ function roomFor(context: Context, placements: readonly Placement[], p: Placemen
 function holdsText(context: Context, piece: Piece, p: Placement, w: number, h: number): boolean {
   if (!p.text || piece.kind === 'checklist' || piece.kind === 'date-cover') return true;
   const room = writingRoom({ kind: piece.kind, shape: piece.shape, w, h, turn: p.turn });
-  return textFits(p.text, room.w, room.h, context.options.hand);
+  return textFits(p.text, room.w, room.h, handAt(context.options.hand, p.size));
 }
 
 function colorsAround(context: Context, placements: readonly Placement[], p: Placement): string[] {

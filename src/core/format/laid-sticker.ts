@@ -6,6 +6,15 @@ import type { Rect } from '../measure/rect';
 import { turned } from '../measure/rect';
 import type { Placement } from '../spread/placement';
 
+/** How what is written on the paper lies: it has a place, and nothing is drawn but its letters. */
+export const laidInk = (p: Placement): LaidSticker => ({
+  transform: `translate(${num(p.x)} ${num(p.y)})`,
+  viewBox: `0 0 ${num(p.w)} ${num(p.h)}`,
+  overflow: 'visible',
+  footprint: p,
+  shadow: null,
+});
+
 /** How a placed sticker is drawn, whatever draws it. Lengths in mm. */
 export interface LaidSticker {
   /** from the sticker's own millimeters to its page's, as SVG has it */

@@ -1,4 +1,6 @@
 import type { Kind, Shape } from '../kit/kinds';
+import type { Hand } from '../measure/hand';
+import { writeLines } from '../measure/hand';
 import type { Rect } from '../measure/rect';
 import { area, bottom, contains, inset, right } from '../measure/rect';
 import type { Placement } from './placement';
@@ -83,6 +85,10 @@ export const paperRoom = ({ w, h }: Pick<Rect, 'w' | 'h'>): Rect => ({
   w: Math.max(0, w - DOT - 0.5),
   h,
 });
+
+/** mm that texts take on the paper, each beginning a line of its own. */
+export const paperHeight = (texts: readonly string[], width: number, hand: Hand): number =>
+  texts.reduce((n, t) => n + writeLines(t, paperRoom({ w: width, h: 0 }).w, hand).length, 0) * hand.linePitch;
 
 /** The largest part of a room that is clear of one overlay. */
 function besideOf(room: Rect, over: Rect): Rect {

@@ -13,9 +13,9 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { Alternative } from '../../core/compare/alternatives';
 import type { Context } from '../../core/spread/placement';
-import { pieceIndex } from '../../core/spread/placement';
+import { isWriting, pieceIndex } from '../../core/spread/placement';
 import { num } from '../../core/art/svg';
-import { marksSvg } from '../../core/format/spread-svg';
+import { handSvg, marksSvg } from '../../core/format/spread-svg';
 import { pieceKey } from '../../core/kit/kit';
 import { longDay, shortDay } from '../../core/week/day-names';
 import { LaidFaces } from '../sticker/Face';
@@ -159,6 +159,11 @@ function Picture({ context, alternative }: { context: Context; alternative: Alte
           <LaidFaces
             placements={alternative.placements.filter((p) => p.page === i)}
             pieceOf={(p) => pieces.get(pieceKey(p))}
+            over={(p) =>
+              isWriting(p) ? (
+                <g dangerouslySetInnerHTML={{ __html: handSvg(context, p, alternative.placements) }} />
+              ) : null
+            }
           />
         </g>
       ))}

@@ -3,6 +3,7 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { memo, useCallback, useMemo, useRef } from 'react';
 import type { Placement } from '../../core/spread/placement';
+import { isWriting } from '../../core/spread/placement';
 import { num } from '../../core/art/svg';
 import { movePiece } from '../../core/edit/move';
 import { snap } from '../../core/edit/snap';
@@ -11,8 +12,9 @@ import { placeAt, spotsFor } from '../../core/edit/spots';
 import { stackOf } from '../../core/edit/stack';
 import { handSvg, marksSvg, placesSvg, whiteOutSvg } from '../../core/format/spread-svg';
 import { sayThing, thingOf } from '../../core/edit/thing';
-import { laidSticker } from '../../core/format/laid-sticker';
+import { laidInk, laidSticker } from '../../core/format/laid-sticker';
 import type { Piece } from '../../core/kit/kit';
+import { isStrip } from '../../core/kit/kinds';
 import { GLASS } from '../theme';
 import { useReview } from './review-context';
 import type { StepName } from './store';
@@ -280,15 +282,15 @@ const Laid = memo(function Laid({
   onBegin,
   onChoose,
 }: LaidProps) {
-  if (!whole) return null;
-  const laid = laidSticker(whole, p);
+  if (!whole && !isWriting(p)) return null;
+  const laid = whole ? laidSticker(whole, p) : laidInk(p);
   const f = laid.footprint;
   return (
     <g data-drag={p.id} opacity={pale ? 0.22 : 1}>
       <g
         id={`laid-${p.id}`}
         data-testid="piece"
-        data-piece={`${p.kit}/${p.code}`}
+        data-piece={whole ? `${p.kit}/${p.code}` : 'ink'}
         data-role={p.role}
         role="button"
         tabIndex={tab ? 0 : -1}
@@ -304,10 +306,10 @@ const Laid = memo(function Laid({
             d={laid.shadow}
             transform="translate(.3 .45)"
             fill="#3b2f1e"
-            opacity={whole.kind === 'washi' || whole.kind === 'bottom-washi' ? 0.04 : 0.13}
+            opacity={whole && isStrip(whole.kind) ? 0.04 : 0.13}
           />
         )}
-        <Face piece={whole} placement={p} laid={laid} />
+        {whole && <Face piece={whole} placement={p} laid={laid} />}
         <rect width={p.w} height={p.h} fill="transparent" />
         {p.locked && (
           <g transform={`translate(${num(p.w - 3.4)} .6)`}>

@@ -11,6 +11,7 @@ import { IconLock, IconLockOpen, IconRotateClockwise, IconTrash } from '@tabler/
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { Placement } from '../../core/spread/placement';
+import { isWriting } from '../../core/spread/placement';
 import { measuredFrom, pageName } from '../../core/bench/measure-from';
 import { lockPiece, turnPiece, writeOn } from '../../core/edit/alter';
 import { removePiece } from '../../core/edit/remove';
@@ -54,8 +55,8 @@ export function Tray() {
     >
       {picked ? (
         <PickedTray piece={picked} />
-      ) : placement && piece ? (
-        <PlacedTray key={selected} placement={placement} piece={piece} />
+      ) : placement && (piece || isWriting(placement)) ? (
+        <PlacedTray key={selected} placement={placement} piece={piece ?? null} />
       ) : step === 'Finish' && view.placements.length > 0 ? (
         <Balance />
       ) : (
@@ -103,7 +104,8 @@ function PickedTray({ piece }: { piece: Piece }) {
   );
 }
 
-function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piece }) {
+/** What lies in the book: a sticker, or what is written straight onto the paper, which has none. */
+function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piece | null }) {
   const context = useSpread((s) => s.context);
   const placements = useSpread((s) => s.placements);
   const edit = useSpread((s) => s.edit);
@@ -115,22 +117,23 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
     setText(p.text ?? '');
   }
   const swaps = useMemo(() => swapsFor(context, placements, p.id).slice(0, MOST_SWAPS), [context, placements, p.id]);
-  const writes = piece.writable !== 'no' || p.text !== null;
+  const writes = piece?.writable !== 'no' || p.text !== null;
+  const title = piece ? titled(piece) : 'Written on the paper';
   const inkLabel = p.ink ? `Written with ${p.ink}` : 'To be written';
   const { unit } = context.book;
   return (
     <Box sx={{ display: 'flex', gap: 2 }}>
-      <Picture piece={piece} size={92} />
+      {piece && <Picture piece={piece} size={92} />}
       <Box sx={{ width: 258, flexShrink: 0 }}>
-        <Typography variant="h3" noWrap title={titled(piece)}>
-          {titled(piece)}
+        <Typography variant="h3" noWrap title={title}>
+          {title}
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {pageName(context.book, p.page)}, {measuredFrom(context.book, p)}
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {ruled(p.w, unit)} × {ruled(p.h, unit)}
-          {p.cut ? `, cut from ${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}` : ''}
+          {p.cut && piece ? `, cut from ${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}` : ''}
         </Typography>
         {writes && (
           <FormControl size="small" fullWidth disabled={p.locked} sx={{ mt: 1.25 }}>
@@ -158,9 +161,13 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
       <Box sx={{ flex: 1, minWidth: 0 }}>
         <Typography variant="caption" color="text.secondary">
           {p.locked
-            ? 'Locked: it is stuck down already'
+            ? piece
+              ? 'Locked: it is stuck down already'
+              : 'Locked: it is written already'
             : swaps.length
-              ? 'Swap it for'
+              ? piece
+                ? 'Swap it for'
+                : 'Put it on a sticker instead'
               : 'Nothing else fits in its stead'}
         </Typography>
         <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto', py: 0.75, pl: 0.25 }}>
@@ -189,14 +196,16 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
             ))}
         </Box>
         <Box sx={{ display: 'flex', gap: 0.5, mt: 0.5, flexWrap: 'wrap' }}>
-          <Button
-            size="small"
-            startIcon={<IconRotateClockwise size={15} />}
-            disabled={p.locked}
-            onClick={() => edit(turnPiece(context, p))}
-          >
-            Turn
-          </Button>
+          {piece && (
+            <Button
+              size="small"
+              startIcon={<IconRotateClockwise size={15} />}
+              disabled={p.locked}
+              onClick={() => edit(turnPiece(context, p))}
+            >
+              Turn
+            </Button>
+          )}
           <Button
             size="small"
             startIcon={p.locked ? <IconLockOpen size={15} /> : <IconLock size={15} />}
@@ -204,12 +213,16 @@ function PlacedTray({ placement: p, piece }: { placement: Placement; piece: Piec
           >
             {p.locked ? 'Unlock' : 'Lock'}
           </Button>
-          <Button size="small" onClick={() => mishap(p.id, 'spoiled')}>
-            It was spoiled
-          </Button>
-          <Button size="small" onClick={() => mishap(p.id, 'out')}>
-            I have none left
-          </Button>
+          {piece && (
+            <>
+              <Button size="small" onClick={() => mishap(p.id, 'spoiled')}>
+                It was spoiled
+              </Button>
+              <Button size="small" onClick={() => mishap(p.id, 'out')}>
+                I have none left
+              </Button>
+            </>
+          )}
           <Button
             size="small"
             color="error"

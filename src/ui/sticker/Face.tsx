@@ -1,7 +1,9 @@
 import type { Piece } from '../../core/kit/kit';
 import type { LaidSticker } from '../../core/format/laid-sticker';
 import { laidSticker } from '../../core/format/laid-sticker';
+import { num } from '../../core/art/svg';
 import type { Placement } from '../../core/spread/placement';
+import { isWriting } from '../../core/spread/placement';
 import { symbolId } from './symbol-id';
 
 /** A placed sticker's printed face, from the drawing that `PieceDefs` holds; to be put where `transform` says. */
@@ -47,6 +49,12 @@ export function LaidFaces({
     .sort((a, b) => a.layer - b.layer)
     .map((p) => {
       const piece = pieceOf(p);
+      if (isWriting(p))
+        return (
+          <g key={p.id} transform={`translate(${num(p.x)} ${num(p.y)})`}>
+            {over?.(p)}
+          </g>
+        );
       return piece ? (
         <LaidFace key={p.id} piece={piece} placement={p}>
           {over?.(p)}

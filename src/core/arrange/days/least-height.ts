@@ -5,7 +5,7 @@ import type { Context } from '../../spread/placement';
 import { matchDemands } from '../../spread/placement';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
-import { paperHeight } from '../ladder/paper';
+import { paperHeight } from '../../spread/writing';
 import type { Ground } from '../ladder/rung';
 import type { Block } from './day-blocks';
 import { blocksOfDay } from './day-blocks';

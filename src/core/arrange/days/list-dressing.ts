@@ -84,6 +84,13 @@ export function layTitle(draft: Draft, context: Context, title: ListTitle, at: A
   return at.y + title.height;
 }
 
+/** What stands on a list's rows, of which size it is, and whether two designs may be joined for it. */
+export interface HowListed {
+  readonly form: ListForm;
+  readonly texts: ListTexts;
+  readonly joined: boolean;
+}
+
 /** A part of a list: how many items on how many rows of which design. */
 interface Part {
   readonly design: Piece;
@@ -92,15 +99,9 @@ interface Part {
 }
 
 /** Lays a list cut to its rows (handbook L1), parts of one design joined (L2), others only where none has enough. */
-export function dressList(
-  draft: Draft,
-  context: Context,
-  block: Block,
-  form: ListForm,
-  texts: ListTexts,
-  at: At,
-): boolean {
-  const parts = partsOf(draft, context, form, texts, at);
+export function dressList(draft: Draft, context: Context, block: Block, how: HowListed, at: At): boolean {
+  const { form, texts } = how;
+  const parts = partsOf(draft, context, how, at);
   const title = listTitle(draft, context, block, at.column.w);
   if (!parts || at.y + title.height + texts.rows * form.pitch > bottom(at.column) + HAIR) return false;
   let y = layTitle(draft, context, title, at);
@@ -127,7 +128,7 @@ export function dressList(
 }
 
 /** From which designs a list is cut; null where the rows that are left will not do. Nothing is taken yet. */
-function partsOf(draft: Draft, context: Context, form: ListForm, texts: ListTexts, at: At): Part[] | null {
+function partsOf(draft: Draft, context: Context, { form, texts, joined }: HowListed, at: At): Part[] | null {
   const ledger = draft.ledger.clone();
   const parts: Part[] = [];
   let design: Piece | undefined;
@@ -146,7 +147,7 @@ function partsOf(draft: Draft, context: Context, form: ListForm, texts: ListText
             (ledger.rowsLeft(p) < rows ? OTHER_DESIGN : 0),
       )[0];
     }
-    if (!design) return null;
+    if (!design || (!joined && parts.some((part) => part.design !== design))) return null;
     const { count, rows } = firstPart(texts, done, ledger.mostRows(design));
     if (!ledger.takeRows(design, rows, at.column.w)) return null;
     parts.push({ design, count, rows });

@@ -2,17 +2,19 @@ import { handAt, textFits } from '../../measure/hand';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import { sizesDownTo } from '../../spread/fit-text';
 import { PAPER, inkFor } from '../../spread/ink';
-import { paperRoom } from '../../spread/writing';
+import { paperHeight, paperRoom } from '../../spread/writing';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
 import { iconRank } from '../days/reserved';
-import { paperHeight } from './paper';
 import type { Rung } from './rung';
 
 /** mm between the icon and its words. From memory. */
 const APART = 0.8;
 /** What it costs beside a base. From memory. */
 const COST = 4.2;
+/** Beside an icon a text of more lines looks like a column of its own; what each further one costs. From memory. */
+const FEW_LINES = 3;
+const LONG = 1.1;
 /** Words on the paper beside an icon have this much room at least, mm. */
 const NARROWEST = 14;
 
@@ -38,11 +40,12 @@ export const beside: Rung = {
       if (!textFits(text, paperRoom({ w, h: 0 }).w, 1000, hand)) return [];
       const lines = paperHeight([text], w, hand);
       const height = Math.max(icon.height, lines);
+      const long = Math.max(0, Math.round(lines / hand.linePitch) - FEW_LINES) * LONG;
       return [
         {
           rung: 'beside an icon',
           height,
-          cost: COST + (1 - size) * 5 + strangeness(icon, context) / 6,
+          cost: COST + long + (1 - size) * 5 + strangeness(icon, context) / 6,
           uses: { key: `icon ${icon.kit}/${icon.code}`, amount: 1 },
           lay: (now, at, reserved) => {
             const taken = reserved.mayTake(now, demand, icon) ? now.ledger.take(icon) : null;

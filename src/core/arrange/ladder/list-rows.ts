@@ -12,7 +12,7 @@ const GATHERED = 1.9;
 const LONG = 0.5;
 
 /** What a list joined of two designs costs (handbook L2). From memory. */
-const TWO_DESIGNS = 3;
+const TWO_DESIGNS = 9;
 
 /** The rows of a checklist, cut to their number (handbook L1), joined where one is too short (L2). */
 export const listRows: Rung = {
@@ -27,8 +27,7 @@ export const listRows: Rung = {
       if (!texts) return [];
       const asked = block.demands.filter((d) => d.list !== null).length;
       const over = texts.rows - block.demands.length;
-      const joined =
-        Math.max(...form.designs.map((p) => ground.draft.ledger.rowsLeft(p))) < texts.rows ? TWO_DESIGNS : 0;
+      const joined = Math.max(...form.designs.map((p) => ground.draft.ledger.rowsLeft(p))) < texts.rows;
       return [
         {
           rung: 'list rows',
@@ -39,9 +38,9 @@ export const listRows: Rung = {
             over * LONG +
             (1 - texts.size) * 4 +
             form.strange / 6 +
-            joined,
+            (joined ? TWO_DESIGNS : 0),
           uses: { key: keyOf(form), amount: texts.rows },
-          lay: (draft, at) => dressList(draft, ground.context, block, form, texts, at),
+          lay: (draft, at) => dressList(draft, ground.context, block, { form, texts, joined }, at),
         },
       ];
     });

@@ -1,8 +1,7 @@
-import type { Options } from '../../manner/options/registry';
-import { handAt, textFits, writeLines } from '../../measure/hand';
+import { handAt, textFits } from '../../measure/hand';
 import { sizesDownTo } from '../../spread/fit-text';
 import { PAPER, inkFor } from '../../spread/ink';
-import { paperRoom } from '../../spread/writing';
+import { paperHeight, paperRoom } from '../../spread/writing';
 import type { Demand, DemandKind } from '../../week/demand';
 import { writtenText } from '../../week/demand';
 import { layTitle, listTitle } from '../days/list-dressing';
@@ -22,10 +21,6 @@ const COST: Readonly<Record<DemandKind, number>> = {
 const ROW = 3.6;
 /** What a word broken over two lines costs. From memory. */
 const BROKEN = 3;
-
-/** mm that texts take on the paper at a size, each beginning a line. */
-export const paperHeight = (texts: readonly string[], width: number, hand: Options['hand']): number =>
-  texts.reduce((n, t) => n + writeLines(t, paperRoom({ w: width, h: 0 }).w, hand).length, 0) * hand.linePitch;
 
 /** Straight onto the whited-out paper, in ink, with a dot before it: the lowest rung (handbook K7). */
 export const paper: Rung = {

@@ -7,10 +7,9 @@ import type { Section } from '../../manner/section';
 import { bottom } from '../../measure/rect';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import type { Draft, Stage } from '../../spread/draft';
-import { inkFor } from '../../spread/ink';
-import { layStrip } from '../base/makeshift';
 import type { Context } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
+import { madeTracker, writeName } from './made-tracker';
 
 interface Serving {
   readonly kinds: readonly Piece['kind'][];
@@ -121,7 +120,9 @@ function laySection(
       piece &&
       (rows ? draft.ledger.takeRows(piece, amount, bar.w) : draft.ledger.take(piece, trimTo(piece, bar.w) ?? null));
     if (!piece || !taken)
-      return n === 0 && TRACKED.includes(section) ? madeTracker(draft, context, bar, section, top) : 0;
+      return n === 0 && TRACKED.includes(section)
+        ? madeTracker(draft, context, bar, spoken(section), top, (p) => colorCost(draft, context, p))
+        : 0;
     const placed = draft.add(piece, taken, {
       page: bar.page,
       x: alignX(context, bar, taken.cut?.w ?? piece.width),
@@ -135,53 +136,6 @@ function laySection(
 
 /** Sections that a tracker serves; where none is left one is made (handbook K2). */
 const TRACKED: readonly Section[] = ['habits', 'dinners', 'hours', 'spending'];
-const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-/** Six rows do for a week when the weekend shares one. */
-const SHORT_WEEK = [...DAYS.slice(0, 5), 'W'];
-/** mm from line to line drawn by hand, where the owner writes smaller. From memory. */
-const LEAST_LINE = 5;
-
-/**
- * A tracker made from a list, a row for each day; or from a named strip with room for seven lines drawn by hand.
- * @returns the mm of height taken, 0 where neither can be had
- */
-function madeTracker(draft: Draft, context: Context, bar: Region, section: Section, top: number): number {
-  for (const days of [DAYS, SHORT_WEEK]) {
-    const list = byCost(piecesOf(context, 'checklist'), (p) => {
-      const strange = strangeness(p, context);
-      return strange > FOREIGN ||
-        p.words ||
-        draft.ledger.mostRows(p) < days.length ||
-        trimTo(p, bar.w) === undefined ||
-        (p.height / p.rows) * days.length > bottom(bar) - top
-        ? Infinity
-        : strange + colorCost(draft, context, p);
-    })[0];
-    const taken = list && draft.ledger.takeRows(list, days.length, bar.w);
-    if (!list || !taken) continue;
-    const text = days.map((d, i) => (i === 0 ? `${section} · ${d}` : d)).join('\n');
-    return draft.add(list, taken, {
-      page: bar.page,
-      x: alignX(context, bar, taken.cut?.w ?? list.width),
-      y: top,
-      role: 'sidebar',
-      text,
-      ink: inkFor(list),
-    }).h;
-  }
-  const lines = DAYS.length * Math.max(LEAST_LINE, context.options.hand.linePitch);
-  const strip =
-    top + lines + NAME_STRIP * 1.5 < bottom(bar)
-      ? layStrip(draft, context, { page: bar.page, x: bar.x, w: bar.w, y: top, role: 'sidebar', day: null }, NAME_STRIP)
-      : null;
-  if (!strip) return 0;
-  const named = { ...strip, text: section, ink: inkFor(draft.pieceOf(strip) as Piece) };
-  draft.placements[draft.placements.indexOf(strip)] = named;
-  return strip.h + lines;
-}
-
-/** The height of a strip that a name is written on, mm (handbook 3: about a header's). */
-const NAME_STRIP = 7;
 
 /** One family of color down the bar, or another with every section, as the manner has it (handbook 5). */
 function colorCost(draft: Draft, context: Context, piece: Piece): number {
@@ -194,17 +148,19 @@ function colorCost(draft: Draft, context: Context, piece: Piece): number {
     : Math.max(0, 20 - difference(laid.at(-1) as string, piece.color)) / 5;
 }
 
-/** A header whose words name the section, when there is one. */
+const spoken = (section: Section): string => section.replace('-', ' ');
+
+/** A header whose words name the section; rows that bear no name of their own have it written over them. */
 function layHeader(draft: Draft, context: Context, bar: Region, section: Section, y: number): number {
   if (SERVINGS[section].kinds[0] === 'week-tracker') return 0; // it bears its name itself
-  const names = [...SERVINGS[section].words, section.replace('-', ' ')];
+  const names = [...SERVINGS[section].words, spoken(section)];
   const piece = byCost(piecesOf(context, 'header'), (p) =>
     names.includes(p.words.trim().toLowerCase()) && draft.ledger.untouched(p) > 0 && trimTo(p, bar.w) !== undefined
       ? strangeness(p, context)
       : Infinity,
   )[0];
   const taken = piece && draft.ledger.take(piece, trimTo(piece, bar.w) ?? null);
-  if (!piece || !taken) return 0;
+  if (!piece || !taken) return SERVINGS[section].rows ? writeName(draft, context, bar, spoken(section), y) : 0;
   draft.add(piece, taken, { page: bar.page, x: alignX(context, bar, taken.cut?.w ?? piece.width), y, role: 'sidebar' });
   return piece.height + BETWEEN;
 }
