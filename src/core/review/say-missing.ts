@@ -14,7 +14,7 @@ export function sayReason({ demand, reason }: Missing, voice: Voice): string {
     case 'later':
       return `${title} on ${day} stays open for writing in later, as set.`;
     case 'no base':
-      return `No base that is left takes the ${reason.letters} letters of ${title} at your hand.`;
+      return `No base that is left takes the ${reason.letters} letters of ${title} at your hand${reason.room ? `; the roomiest takes ${reason.room}` : ''}.`;
     case 'no room':
       return `${day}’s longest free place is ${mm(voice, reason.free)}; ${title} needs ${mm(voice, reason.needs)}.`;
     case 'not yet':
@@ -28,7 +28,11 @@ export function sayWayOut(way: WayOut, voice: Voice): string {
     case 'planning ahead':
       return 'Plan everything ahead to place it now';
     case 'shortening':
-      return 'Shorten its text, or note it on the bottom strip';
+      return way.letters === null
+        ? 'Shorten its text, or note it on the bottom strip'
+        : `Shorten its text to ${way.letters} letters`;
+    case 'writing on paper':
+      return 'Let it be written on the paper';
     case 'taking the box out':
       return `Take the full box out of ${dayName(voice, way.day)}: that frees ${mm(voice, way.frees)}`;
     case 'moving to':

@@ -50,7 +50,7 @@ describe('D4', () => {
     const walls = [placement({ id: 'f1', copy: 2, y: 90, h: 112.4, locked: true })];
     expect(found('D4', c, [down(60), ...walls])[0]?.message).toContain('there is room');
     expect(
-      found('D4', c, [down(70), ...walls, placement({ id: 'f2', copy: 3, y: 31, h: 26.5, locked: true })])[0]?.message,
+      found('D4', c, [down(76), ...walls, placement({ id: 'f2', copy: 3, y: 31, h: 26.5, locked: true })])[0]?.message,
     ).toContain('it goes in when 1 piece moves');
     expect(found('D5', c, [down(60)])).toEqual([]);
   });

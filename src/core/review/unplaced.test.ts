@@ -16,9 +16,9 @@ describe('what has no place', () => {
   it('is told with the millimeters there are and the millimeters it needs', () => {
     const c = context({ kit, week: weekWith(demand()) });
     expect(only(c, wall).reason).toMatch(
-      /^(Monday’s longest free place is|“swim” has no place on Monday yet;) .*\d+\/\d+ in.*1\/2 in\.$/,
+      /^(Monday’s longest free place is|“swim” has no place on Monday yet;) .*\d+\/\d+ in.*1\/8 in\.$/,
     );
-    expect(only(c, []).reason).toBe('“swim” has no place on Monday yet; 6 3/4 in are free there and it needs 1/2 in.');
+    expect(only(c, []).reason).toBe('“swim” has no place on Monday yet; 6 3/4 in are free there and it needs 1/8 in.');
   });
   it('gets ways out that fit: the box out, a neighbor day, one list, a shorter text', () => {
     const c = context({
@@ -41,8 +41,14 @@ describe('what has no place', () => {
     const c = context({
       kit,
       week: weekWith(demand({ title: 'an extraordinarily long-winded matter of no importance' })),
+      options: { onPaper: false },
     });
-    expect(only(c, []).reason).toMatch(/^No base that is left takes the \d+ letters of “an extra/);
+    const { reason, waysOut } = only(c, []);
+    expect(reason).toBe(
+      'No base that is left takes the 54 letters of “an extraordinarily long-winded matter of no imp…” at your hand; the roomiest takes 40.',
+    );
+    expect(waysOut).toContain('Let it be written on the paper');
+    expect(waysOut.at(-1)).toBe('Shorten its text to 40 letters');
   });
 });
 
