@@ -1,4 +1,4 @@
-import { tidy } from '../measure/length';
+import { HAIR, tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import type { Book, Mark, MarkKind, Region, RegionKind } from './book';
 
@@ -23,8 +23,19 @@ export function setPlace(book: Book, part: Part, to: Partial<Rect>): Book {
     };
   };
   return part.of === 'region'
-    ? { ...book, regions: book.regions.map((r) => (r.id === part.id ? put(r) : r)) }
+    ? { ...book, regions: book.regions.map((r) => (r.id === part.id ? withRowsInside(put(r), r) : r)) }
     : { ...book, marks: book.marks.map((m, i) => (i === part.at ? put(m) : m)) };
+}
+
+/** A column takes its rows along when it moves; what would stick out of it is cut off. */
+function withRowsInside(now: Region, before: Region): Region {
+  if (!before.rows) return now;
+  const rows = before.rows.flatMap((row) => {
+    const from = Math.max(now.y, row.y + now.y - before.y);
+    const to = Math.min(now.y + now.h, row.y + row.h + now.y - before.y);
+    return to - from > HAIR ? [{ ...row, y: tidy(from), h: tidy(to - from) }] : [];
+  });
+  return withoutGaps({ ...now, rows });
 }
 
 export const setRegion = (book: Book, id: string, to: Partial<Pick<Region, 'kind' | 'day' | 'rows'>>): Book => ({

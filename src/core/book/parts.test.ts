@@ -138,6 +138,23 @@ describe('an edit of a book', () => {
       expect(at.w >= 0.1 && at.h >= 0.1).toBe(true);
     }
   });
+  it('takes a column’s rows along, and cuts off what would stick out of it', () => {
+    const rowsOf = (to: Parameters<typeof setPlace>[2]) => {
+      const region = setPlace(threeBox, day, to).regions.find((r) => r.id === 'day-1');
+      return region?.rows?.map((r) => [r.y, Math.round((r.y + r.h) * 10) / 10]);
+    };
+    expect(rowsOf({})).toEqual([
+      [32, 86.1],
+      [88.1, 142.2],
+      [144.2, 198.3],
+    ]);
+    expect(rowsOf({ y: 21 })?.[0]).toEqual([22, 76.1]);
+    expect(rowsOf({ h: 100 })).toEqual([
+      [32, 86.1],
+      [88.1, 131],
+    ]);
+    expect(rowsOf({ y: 31, h: 0.5 })).toBeUndefined();
+  });
   it('leaves all others as they were', () => {
     const moved = setPlace(threeBox, day, { x: 90 });
     expect(moved.marks).toBe(threeBox.marks);

@@ -1,7 +1,8 @@
 import type { Section } from '../manner/section';
 import type { Finding, Rule, Said, View } from './finding';
 import type { Voice } from '../spread/voice';
-import { counted, mm } from '../spread/voice';
+import { counted, dayName, mm } from '../spread/voice';
+import { isWriting } from '../spread/placement';
 import { dateHeader, regionsOf, runsOfDays, weekendDays } from '../book/columns';
 import { piecesOf } from '../spread/choose';
 import type { Need } from '../arrange/counting/needs';
@@ -23,6 +24,7 @@ export const k1Count: Rule<Case> = {
     ...numbersLacking(view),
     ...sectionsLacking(view),
     ...bannerTooWide(view),
+    ...writtenOnPaper(view),
   ],
 };
 
@@ -99,6 +101,32 @@ function sectionsLacking(view: View): Found[] {
   });
 }
 
+/** Items that no sticker carries: they are written on the paper, which is no fault, but worth knowing before. */
+function writtenOnPaper(view: View): Found[] {
+  const written = view.context.week.demands.filter((d) => {
+    const carrier = view.carriers.get(d.key);
+    return carrier !== undefined && isWriting(carrier);
+  });
+  const first = written[0] && view.carriers.get(written[0].key);
+  if (!first) return [];
+  return [
+    {
+      rule: 'K1',
+      severity: 'look',
+      page: first.page,
+      x: first.x,
+      y: first.y,
+      placements: [...new Set(written.map((d) => view.carriers.get(d.key)?.id ?? ''))],
+      about: {
+        is: 'on paper',
+        days: [...new Set(written.map((d) => d.day))].sort((a, b) => a - b),
+        demands: written.map((d) => d.key),
+        items: view.carriers.size,
+      },
+    },
+  ];
+}
+
 function bannerTooWide(view: View): Found[] {
   const { context } = view;
   if (
@@ -153,6 +181,13 @@ type Case =
       readonly wide: number;
       readonly widest: number;
     }
+  | {
+      readonly is: 'on paper';
+      readonly days: readonly number[];
+      readonly demands: readonly string[];
+      /** all items that have a place */
+      readonly items: number;
+    }
   | { readonly is: 'days apart'; readonly kind: 'banner' }
   | { readonly is: 'banner too wide'; readonly kind: 'banner'; readonly mm: number };
 
@@ -181,6 +216,13 @@ function say({ about }: Found, voice: Voice): Said {
       return {
         message: `The sidebar has no “${about.section.replace('-', ' ')}”: no ${traits(about.kind).label} is left that fits ${mm(voice, about.wide)} of width and the height there${widest}.`,
         remedy: 'Make one from a list or from lines, or leave the section out.',
+      };
+    }
+    case 'on paper': {
+      const n = about.demands.length;
+      return {
+        message: `${counted(n, 'item')} of ${about.items} ${n === 1 ? 'has' : 'have'} no sticker left to carry ${n === 1 ? 'it' : 'them'} and ${n === 1 ? 'is' : 'are'} written on the paper: ${about.days.map((d) => dayName(voice, d)).join(', ')}.`,
+        remedy: 'A sheet of labels or third boxes would carry them; the stash may have some.',
       };
     }
     default:

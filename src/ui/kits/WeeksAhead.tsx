@@ -1,5 +1,5 @@
 'use client';
-import { sayWanted } from '../../core/arrange/counting/say-enough';
+import { sayCarried, sayWanted } from '../../core/arrange/counting/say-enough';
 import { sayMakeshift } from '../../core/arrange/counting/say-makeshift';
 
 import Box from '@mui/material/Box';
@@ -114,13 +114,20 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
       </Box>
       {open && <AllKinds enough={w.enough} />}
       {lacking.map((e) => (
-        <Lacking key={e.what} enough={e} neededBy={w.days[0] as string} run={run} busy={busy} />
+        <Lacking key={e.what} enough={e} days={w.days} run={run} busy={busy} />
       ))}
     </Paper>
   );
 }
 
-function Lacking({ enough: e, neededBy, run, busy }: { enough: Enough; neededBy: string; run: Run; busy: boolean }) {
+interface LackingProps {
+  readonly enough: Enough;
+  readonly days: readonly string[];
+  readonly run: Run;
+  readonly busy: boolean;
+}
+
+function Lacking({ enough: e, days, run, busy }: LackingProps) {
   const [ordered, setOrdered] = useState(false);
   const order = async () => {
     if (
@@ -132,7 +139,7 @@ function Lacking({ enough: e, neededBy, run, busy }: { enough: Enough; neededBy:
             count: e.needed - e.there,
             shop: '',
             days: USUAL_DAYS,
-            neededBy,
+            neededBy: days[0] as string,
             state: 'to order',
           },
         }),
@@ -154,6 +161,11 @@ function Lacking({ enough: e, neededBy, run, busy }: { enough: Enough; neededBy:
           {ordered ? 'on the order list' : `Put ${e.needed - e.there} on the order list`}
         </Button>
       </Box>
+      {e.carried && (
+        <Typography variant="body2" data-testid="carried">
+          {sayCarried(e, e.carried, days)}
+        </Typography>
+      )}
       {e.substitutes.map((s) => (
         <Typography key={`${s.piece.kit}/${s.piece.code}`} variant="caption" component="p" color="text.secondary">
           <Box

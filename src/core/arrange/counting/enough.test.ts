@@ -1,7 +1,10 @@
-import { demoContext, demoKit, kitOf, piece, weekWith, demand } from '../../../../tests/fixtures';
+import { demoContext, demoKit, found, kitOf, piece, weekWith, demand } from '../../../../tests/fixtures';
 import type { Wanted } from './enough';
 import { isItEnough } from './enough';
 import { sayMakeshift } from './say-makeshift';
+import { sayCarried } from './say-enough';
+import { arrange } from '../arrange';
+import { isWriting } from '../../spread/placement';
 import type { Context } from '../../spread/placement';
 
 const of = (context: Context, what: string) => isItEnough(context).find((e) => e.what === what);
@@ -55,4 +58,39 @@ it('says what can be made: covers and headers from washi, a tracker from a list'
   expect(said('header')).toBe('cut headers of 38.1 mm from the washi thin');
   expect(said('date-cover')).toBe('cut covers of 38.1 mm from the washi wide');
   expect(said('week-tracker')).toBe('make one from the list L: a row for each day');
+});
+
+describe('a kit with too few bases', () => {
+  const week = weekWith(
+    ...Array.from({ length: 9 }, (_, i) =>
+      demand({ uid: `u${i}`, key: `u${i}`, title: `item ${i}`, day: i % 3, start: 480 + i * 60, kind: 'appointment' }),
+    ),
+  );
+  const context = { ...base, stash: [], week, kit: kitOf(piece({ count: 4 })) };
+
+  it('is told how the ladder carries the week: as many on the paper as the arranging writes there, by day', () => {
+    const bases = of(context, 'bases')!;
+    expect(bases.carried).toMatchObject({ items: 9, onStickers: 4, leftOut: 0 });
+    const written = arrange(context).filter((p) => isWriting(p) && p.items.length);
+    const byDay = [0, 1, 2, 3, 4, 5, 6].map((day) => written.filter((p) => p.day === day).length);
+    expect(bases.carried?.onPaper).toEqual(byDay);
+    expect(sayCarried(bases, bases.carried!, week.days)).toMatch(
+      /^4 bases for 9 single items: 5 will be written on the paper \(Mon \d, Tue \d, Wed \d\)\. A sheet of third boxes would carry them\.$/,
+    );
+    const [ink] = found('K1', context, arrange(context)).filter((f) => f.about.is === 'on paper');
+    expect(ink?.message).toBe(
+      '5 items of 9 have no sticker left to carry them and are written on the paper: Monday, Tuesday, Wednesday.',
+    );
+  });
+  it('is told of no paper where rows and halves carry the rest', () => {
+    const halves = {
+      ...context,
+      kit: kitOf(piece({ count: 5 }), piece({ code: 'H', kind: 'half-box', height: 24, count: 2 })),
+    };
+    const bases = of(halves, 'bases')!;
+    expect(bases).toMatchObject({ there: 7, needed: 9, carried: { onPaper: [0, 0, 0, 0, 0, 0, 0], onStickers: 9 } });
+    expect(sayCarried(bases, bases.carried!, week.days)).toContain('rows of lists, halves and strips carry the rest');
+  });
+  it('that is enough is not asked', () =>
+    expect(of({ ...context, kit: kitOf(piece({ count: 9 })) }, 'bases')).not.toHaveProperty('carried'));
 });

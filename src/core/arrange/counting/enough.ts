@@ -1,4 +1,6 @@
 import { atHand } from '../../spread/at-hand';
+import type { Carried } from './carried';
+import { carriedBy } from './carried';
 import type { Makeshift } from './makeshift-ways';
 import { makeshiftFor } from './makeshift-ways';
 import type { Kind } from '../../kit/kinds';
@@ -23,6 +25,8 @@ export interface Enough {
   readonly substitutes: readonly Substitute[];
   /** what one can be made of; null where nothing serves */
   readonly makeshift: Makeshift | null;
+  /** of bases that lack: how the ladder would carry the week all the same */
+  readonly carried?: Carried;
 }
 
 const MOST_SUBSTITUTES = 3;
@@ -95,6 +99,7 @@ export function isItEnough(
       : []),
   ]
     .filter((e) => e.needed > 0)
+    .map((e) => (e.what === 'bases' && e.there < e.needed ? { ...e, carried: carriedBy(context) } : e))
     .sort((a, b) => Number(b.there < b.needed) - Number(a.there < a.needed));
 }
 

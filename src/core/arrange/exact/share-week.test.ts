@@ -66,6 +66,13 @@ describe('scarce bases', () => {
     };
     expect([6, 12, 16, 40].map(used)).toEqual([6, 12, 12, 12]);
   });
+  it('are spread evenly over days that want them alike', () => {
+    const days = Array.from({ length: 7 }, () =>
+      day(item(option(1), ink()), item(option(1), ink()), item(option(1), ink())),
+    );
+    const used = shareWeek(days, new Map([['label', 14]])).map((p, d) => usageOf(days[d]!, p).get('label'));
+    expect(used).toEqual([2, 2, 2, 2, 2, 2, 2]);
+  });
   it('that nobody named are not there', () => {
     const plans = shareWeek([day(item(option(0), ink()))], new Map());
     expect(plans[0]?.packing.chosen).toEqual([1]);

@@ -58,7 +58,8 @@ export function shareWeek(days: readonly SharedDay[], supply: Supply): DayPlan[]
   if (!overdrawn(days, alone, supply)) return alone;
   const columns = new Columns(days);
   const note = (plans: readonly DayPlan[]): readonly DayPlan[] => (columns.note(plans), plans);
-  let best = note(carriedOut(days, supply, FREE));
+  let best = note(evenly(days, supply, alone));
+  best = cheaper(best, note(carriedOut(days, supply, FREE)));
   let prices: Prices = FREE;
   let bound = { value: -Infinity, prices: FREE };
   let stretch = 1;
@@ -145,6 +146,34 @@ function carriedOut(days: readonly SharedDay[], supply: Supply, prices: Prices):
     .map((_, d) => d)
     .sort((a, b) => wants(days[b] as SharedDay) - wants(days[a] as SharedDay) || a - b);
   for (const d of order) plans[d] = packDay(days[d] as SharedDay, prices, leftBeside(days, plans, supply, [d]));
+  return plans as DayPlan[];
+}
+
+/**
+ * A plan in which every day has of each scarce thing in proportion to what it would take alone, and then of what is left
+ * over: of plans that cost the same it is the fairest.
+ */
+function evenly(days: readonly SharedDay[], supply: Supply, alone: readonly DayPlan[]): DayPlan[] {
+  const wanted = days.map((day, d) => usageOf(day, alone[d] as DayPlan));
+  const totals = usage(days, alone);
+  const plans: (DayPlan | null)[] = days.map(() => null);
+  const given = new Map<string, number>();
+  days.forEach((day, d) => {
+    const left = leftBeside(days, plans, supply, [d]);
+    for (const [key, all] of totals) {
+      const there = supply.get(key) ?? 0;
+      if (all <= there + EPS) continue;
+      const share = (given.get(key) ?? 0) + (there * ((wanted[d] as Map<string, number>).get(key) ?? 0)) / all;
+      given.set(key, share);
+      const had = there - (left.get(key) ?? 0);
+      left.set(key, Math.max(0, Math.round(share) - had));
+    }
+    plans[d] = packDay(day, FREE, left);
+  });
+  days.forEach((day, d) => {
+    const next = packDay(day, FREE, leftBeside(days, plans, supply, [d]));
+    if (next.cost < (plans[d] as DayPlan).cost - EPS) plans[d] = next;
+  });
   return plans as DayPlan[];
 }
 
