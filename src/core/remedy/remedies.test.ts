@@ -51,7 +51,10 @@ const SPOILED: Readonly<Record<string, () => Spread>> = {
   ],
   F1: () => [c, altered(single, { x: single.x + 4 })],
   F4: () => [c, altered(plain, { x: plain.x + 3, w: plain.w - 3, cut: { x: 0, y: 0, w: plain.w - 3, h: plain.h } })],
-  L1: () => [c, altered(list, { items: list.items.slice(1) })],
+  L1: () => {
+    const text = list.text?.split('\n').slice(1).join('\n') ?? null;
+    return [c, altered(list, { items: list.items.slice(1), text })];
+  },
   D2: () => [c, altered(single, { day: ((single.day as number) + 1) % 7 })],
   D4: () => [
     {

@@ -2,6 +2,7 @@ import { at } from './where';
 import type { Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { counted, mm, pieceName, sentence } from '../spread/voice';
+import { rowsTaken } from '../spread/list-text';
 import { listsOf } from './lists-of';
 
 /** L1: a checklist is cut to the number of its items. */
@@ -13,7 +14,7 @@ export const l1RowsOfLists: Rule<Case> = {
     listsOf(view)
       .filter(({ p }) => p.role === 'day' && p.items.length > 0)
       .flatMap(({ p, rows, pitch }): Found[] => {
-        const over = rows - p.items.length;
+        const over = rows - rowsTaken(p);
         if (over === 0) return [];
         return over > 0
           ? [
@@ -22,7 +23,7 @@ export const l1RowsOfLists: Rule<Case> = {
                 severity: 'look',
                 ...at(p),
                 placements: [p.id],
-                about: { is: 'too long', mm: over * pitch, rows, items: p.items.length },
+                about: { is: 'too long', mm: over * pitch, rows, items: rowsTaken(p) },
               },
             ]
           : [
@@ -31,7 +32,7 @@ export const l1RowsOfLists: Rule<Case> = {
                 severity: 'fix',
                 ...at(p),
                 placements: [p.id],
-                about: { is: 'too short', rows, items: p.items.length },
+                about: { is: 'too short', rows, items: rowsTaken(p) },
               },
             ];
       }),

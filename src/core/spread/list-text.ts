@@ -16,6 +16,10 @@ const TWO_LINES = ' / ';
 export const listText = (items: readonly RowText[]): string =>
   items.map(({ lines, inOneRow }) => (inOneRow ? lines.join(TWO_LINES) : lines.join(`\n${GOES_ON}`))).join('\n');
 
+/** Rows that a list's items take: a long one more than one. */
+export const rowsTaken = (p: { readonly items: readonly string[]; readonly text: string | null }): number =>
+  Math.max(p.items.length, p.text?.split('\n').length ?? 0);
+
 /** The lines written on each row of a list, from its text. */
 export const linesOfRows = (text: string, twoLines: boolean): readonly (readonly string[])[] =>
   text.split('\n').map((row) => (twoLines ? row.trim().split(TWO_LINES) : [row.trim()]));

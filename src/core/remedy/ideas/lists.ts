@@ -1,4 +1,5 @@
 import { Draft } from '../../spread/draft';
+import { rowsTaken } from '../../spread/list-text';
 import { TICK_WIDTH } from '../../spread/writing';
 import { movePiece } from '../../edit/move';
 import { wholeOf } from '../../kit/ledger';
@@ -15,7 +16,7 @@ export const recutList: Idea = (c) =>
     if (piece?.kind !== 'checklist' || !piece.rows) return [];
     const pitch = piece.height / piece.rows;
     const old = p.cut ?? wholeOf(piece);
-    const rows = p.items.length;
+    const rows = p.items.length && rowsTaken(p);
     const shorter =
       rows && rows * pitch < p.h - 0.1
         ? altered({ do: 'cut to rows', rows }, p, {

@@ -1,0 +1,97 @@
+import { overdrawnPlacements } from '../src/core/edit/stock-check';
+import { dayColumn, openPaper } from '../src/core/book/columns';
+import { formsOf, fitOn, formCost } from '../src/core/arrange/days/forms';
+import { contains, intersect } from '../src/core/measure/rect';
+import { handAt, writeLines } from '../src/core/measure/hand';
+import { review, viewOf } from '../src/core/review/review';
+import { Draft } from '../src/core/spread/draft';
+import { freeStretches, keptFree, lengthOf } from '../src/core/spread/free-room';
+import type { Context, Placement } from '../src/core/spread/placement';
+import { footprint, isWriting, matchDemands } from '../src/core/spread/placement';
+import { paperRoom } from '../src/core/spread/writing';
+import type { Demand } from '../src/core/week/demand';
+import { writtenText } from '../src/core/week/demand';
+import { KIT_SORTS } from './kit-sorts';
+import { kitCorpus, laidOut } from './kit-corpus';
+
+/** One week in so many of the corpus; `npm run bench` goes through all of it. */
+const EVERY = 4;
+
+const WEEKS = kitCorpus(EVERY).map((week) => ({ ...week, placements: laidOut(week) }));
+const named = WEEKS.map(
+  (w) => [`${w.sort}, ${w.book}, ${w.manner}, ${w.context.week.demands.length} items`, w] as const,
+);
+
+it('has fifteen sorts of kits, each for a seed the same', () => {
+  expect(Object.keys(KIT_SORTS)).toHaveLength(15);
+  for (const tableOf of Object.values(KIT_SORTS)) {
+    expect(tableOf(7)).toEqual(tableOf(7));
+    const { kit } = tableOf(7);
+    expect(new Set(kit.pieces.map((p) => p.code)).size).toBe(kit.pieces.length);
+  }
+});
+
+/** mm that an item takes on the lowest rung: the paper, written small. */
+function lowest(context: Context, d: Demand): number {
+  const hand = handAt(context.options.hand, context.options.smallest);
+  const width = dayColumn(context.book, d.day)?.w ?? 0;
+  return writeLines(writtenText(d), paperRoom({ w: width, h: 0 }).w, hand).length * hand.linePitch;
+}
+
+const itemsOf = (context: Context): readonly Demand[] => context.week.demands.filter((d) => d.kind !== 'band');
+
+describe.each(named)('%s', (_, { context, placements }) => {
+  const carriers = matchDemands(placements, context.week.demands);
+  const draft = Draft.begin(context, placements);
+  const longest = (day: number): number => Math.max(0, ...freeStretches(draft, context, day).map(lengthOf));
+
+  it('leaves an item without a place only where its day has no room for the lowest rung', () => {
+    const missing = itemsOf(context).filter((d) => !carriers.has(d.key));
+    expect(missing.filter((d) => longest(d.day) >= lowest(context, d)).map((d) => d.title)).toEqual([]);
+  });
+
+  it('leaves no day bare while its items wait', () => {
+    for (let day = 0; day < 7; day++) {
+      const items = itemsOf(context).filter((d) => d.day === day);
+      if (items.length) expect([day, items.some((d) => carriers.has(d.key))]).toEqual([day, true]);
+    }
+  });
+
+  it('cuts no text off, and writes none where it does not fit', () => {
+    expect(placements.filter((p) => p.text?.endsWith('…')).map((p) => p.text)).toEqual([]);
+    const findings = review(viewOf(context, placements));
+    expect(findings.filter((f) => f.rule === 'P4' || f.severity === 'stop')).toEqual([]);
+  });
+
+  it('uses only what is there, on the paper, nothing over another of its layer', () => {
+    expect(overdrawnPlacements(context, placements)).toEqual([]);
+    const flat = placements.filter((p) => p.role === 'day' && p.layer === 0);
+    for (const p of flat) expect(contains(openPaper(context.book, p.page), footprint(p))).toBe(true);
+    const meets = (p: Placement, q: Placement): boolean =>
+      p.page === q.page && intersect(footprint(p), footprint(q)) !== null;
+    expect(
+      flat.flatMap((p, i) =>
+        flat
+          .slice(i + 1)
+          .filter((q) => meets(p, q))
+          .map((q) => `${p.id} ${q.id}`),
+      ),
+    ).toEqual([]);
+  });
+
+  it('writes nothing with an hour on the paper while a base that takes it lies unused and its day has the room', () => {
+    const width = Math.min(...[0, 1, 2, 3, 4, 5, 6].map((d) => dayColumn(context.book, d)?.w ?? Infinity));
+    const forms = formsOf({ draft, context, width });
+    const better = itemsOf(context).filter((d) => {
+      const carrier = carriers.get(d.key);
+      if (!carrier || !isWriting(carrier) || carrier.items.length > 1 || d.start === null) return false;
+      return forms.some(
+        (f) =>
+          fitOn(d, f, context)?.size === 1 &&
+          formCost(d, f, context) < 4 &&
+          f.h + 2 * context.options.gap < longest(d.day) - keptFree(context, d.day),
+      );
+    });
+    expect(better.map((d) => d.title)).toEqual([]);
+  });
+});
