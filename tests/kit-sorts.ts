@@ -37,7 +37,7 @@ const MEANINGS = [
 ];
 
 /** A kit with those sheets, its colors and pictures in turn. */
-function made(name: string, seed: number, sheets: Sheet, colors: readonly string[] = CALM): Kit {
+export function made(name: string, seed: number, sheets: Sheet, colors: readonly string[] = CALM): Kit {
   const random = randomFrom(seed);
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
   const pieces = sheets.flatMap(([kind, designs, copies, over = {}], row) =>

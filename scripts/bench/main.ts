@@ -3,6 +3,7 @@ import { browser } from './browser';
 import { core } from './core';
 import { corpusTable } from './corpus';
 import { exact } from './exact';
+import { kitCorpusTable } from './kit-corpus';
 import { kits } from './kits';
 import { print } from './print';
 import { writeReport } from './report';
@@ -13,7 +14,7 @@ async function main(): Promise<void> {
   reviewing(); // the first of all, as in a browser that does nothing else
   core();
   await exact();
-  const tables = corpusTable();
+  const tables = corpusTable() + kitCorpusTable();
   kits();
   await print();
   await tenYears();
