@@ -147,7 +147,7 @@ function layIcon(draft: Draft, context: Context, demand: Demand, place: Rect, re
     const rank = iconRank(demand, p);
     return rank === null ||
       draft.ledger.untouched(p) === 0 ||
-      p.height > place.h - 1 ||
+      p.height > place.h + HAIR ||
       p.width > place.w / 2 ||
       strangeness(p, context) > FOREIGN ||
       !reserved.mayTake(draft, demand, p)

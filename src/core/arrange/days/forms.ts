@@ -37,7 +37,7 @@ export interface Form {
 
 /** How well a kind of base suits a kind of item; lower is better. Common practice. */
 const TASTE: Readonly<Record<DemandKind, Partial<Record<Kind, number>>>> = {
-  appointment: { label: 0, 'third-box': 0.3, 'half-box': 0.9, 'quarter-box': 0.5, flag: 1, square: 2.2, circle: 2.6 },
+  appointment: { label: 0, 'third-box': 0.3, 'half-box': 0.6, 'quarter-box': 0.5, flag: 1, square: 2.2, circle: 2.6 },
   chore: { little: 0, 'quarter-box': 0.4, flag: 0.5, 'check-flag': 0.2, label: 1 },
   'to-do': { 'check-flag': 0, 'quarter-box': 0.4, flag: 0.4, little: 0.4 },
   deadline: { flag: 0, 'third-box': 0.6, label: 0.6, 'quarter-box': 0.7 },
@@ -107,12 +107,13 @@ export function formsFor(draft: Draft, context: Context, width: number): Form[] 
 /** Names a form among those of a week. */
 export const formKey = (form: Form): string => form.designs.map((p) => pieceKey(p)).join('+');
 
-const known = new WeakMap<Ground, readonly Form[]>();
+const known = new WeakMap<object, readonly Form[]>();
 
 /** The bases that can carry an item on some ground; grouped once for it. */
 export function formsOf(ground: Ground): readonly Form[] {
-  const forms = known.get(ground) ?? formsFor(ground.draft, ground.context, ground.width);
-  known.set(ground, forms);
+  const key = ground.shared ?? ground;
+  const forms = known.get(key) ?? formsFor(ground.draft, ground.context, ground.width);
+  known.set(key, forms);
   return forms;
 }
 
@@ -153,9 +154,10 @@ export function formCost(
   form: Form,
   context: Context,
   fitted: Fitted | null = fitOn(demand, form, context),
+  perMm: number = PER_MM,
 ): number {
   const one = form.designs[0] as Piece;
-  if (form.kind === 'deco') return dutyCost(demand, form);
+  if (form.kind === 'deco') return dutyCost(demand, form, perMm);
   if (!fitted) return Infinity;
   const meanings = meaningsOf(demand.title, demand.categories);
   if (form.kind === 'little' && form.icon && !meanings.includes(form.icon)) return Infinity;
@@ -174,9 +176,12 @@ export function formCost(
     narrow +
     form.strange / 6 +
     (one.kit === context.kit.name ? 0 : 1.5) +
-    form.h * 0.035
+    form.h * perMm
   );
 }
+
+/** What a mm of column costs in a day neither full nor empty. From memory. */
+export const PER_MM = 0.035;
 
 /** A picture lower than this is no more than an icon, mm. From memory. */
 const SPEAKS = 15;
@@ -190,7 +195,7 @@ const DUTY = 0.2;
  * A picture that shows a thing takes the duty of its chore: only of one with no hour, nothing more to say, and all
  * its words about that thing.
  */
-function dutyCost(demand: Demand, form: Form): number {
+function dutyCost(demand: Demand, form: Form, perMm: number): number {
   const chore =
     (demand.kind === 'chore' || demand.kind === 'reminder') &&
     demand.start === null &&
@@ -200,7 +205,7 @@ function dutyCost(demand: Demand, form: Form): number {
   return chore &&
     meaningsOf(demand.title, demand.categories)[0] === form.icon &&
     demand.title.split(/\s+/).length <= MOST_WORDS
-    ? DUTY + form.h * 0.035 + form.strange / 6
+    ? DUTY + form.h * perMm + form.strange / 6
     : Infinity;
 }
 

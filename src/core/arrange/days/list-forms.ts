@@ -49,11 +49,11 @@ export function listsFor(draft: Draft, context: Context, width: number): Piece[]
 /** mm from row to row */
 export const rowPitch = (list: Piece): number => list.height / list.rows;
 
-const known = new WeakMap<Ground, readonly ListForm[]>();
+const known = new WeakMap<object, readonly ListForm[]>();
 
 /** All lists that may be used, grouped by size. */
 export function listFormsOf(ground: Ground): readonly ListForm[] {
-  const before = known.get(ground);
+  const before = known.get(ground.shared ?? ground);
   if (before) return before;
   const { draft, context, width } = ground;
   const groups = new Map<string, Piece[]>();
@@ -68,7 +68,7 @@ export function listFormsOf(ground: Ground): readonly ListForm[] {
     rows: designs.reduce((n, p) => n + draft.ledger.rowsLeft(p), 0),
     strange: Math.min(...designs.map((p) => strangeness(p, context))),
   }));
-  known.set(ground, forms);
+  known.set(ground.shared ?? ground, forms);
   return forms;
 }
 

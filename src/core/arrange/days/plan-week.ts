@@ -1,7 +1,7 @@
 import { dayColumn } from '../../book/columns';
 import type { Draft } from '../../spread/draft';
 import type { Stretch } from '../../spread/free-room';
-import { freeStretches } from '../../spread/free-room';
+import { freeStretches, keptFree, lengthOf } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
 import type { Alternative, SharedDay } from '../exact/share-week';
 import { leftBeside, packDay, shareWeek } from '../exact/share-week';
@@ -12,6 +12,7 @@ import type { Candidate } from './candidates';
 import { candidatesFor, supplyOf } from './candidates';
 import type { Block } from './day-blocks';
 import { blocksOfDay, inParts, waysToSee } from './day-blocks';
+import { PER_MM } from './forms';
 import { packWithin } from './pack-within';
 import { TIGHT } from './spacing';
 
@@ -92,8 +93,12 @@ const groundOf = (draft: Draft, context: Context, width: number): Ground => ({ d
 function see(draft: Draft, context: Context, day: number, rungs: readonly Rung[]): Seen {
   const column = dayColumn(context.book, day);
   if (!column) return { day, context, stretches: [], candidates: [], alternatives: [] };
-  const ground = sharedGround(draft, context, column.w);
   const stretches = freeStretches(draft, context, day);
+  const blocks = blocksOfDay(draft, context, day);
+  const ground: Ground = {
+    ...sharedGround(draft, context, column.w),
+    perMm: perMm(stretches, blocks.length, keptFree(context, day)),
+  };
   const seeAs = (blocks: readonly Block[]) => {
     const candidates = candidatesFor(blocks, ground, rungs);
     const alternative: Alternative = {
@@ -102,7 +107,7 @@ function see(draft: Draft, context: Context, day: number, rungs: readonly Rung[]
     };
     return { candidates, alternative };
   };
-  const whole = waysToSee(blocksOfDay(draft, context, day), context);
+  const whole = waysToSee(blocks, context);
   const ways = whole.map(seeAs);
   const tight = ways.every(({ alternative }) =>
     packDay({ alternatives: [alternative] }, FREE, null).packing.chosen.includes(null),
@@ -121,6 +126,15 @@ function see(draft: Draft, context: Context, day: number, rungs: readonly Rung[]
   };
 }
 
+/** mm of column an item has in a day that is neither full nor empty. From memory. */
+const USUAL = 14;
+
+/** What a mm costs in a day: the fuller, the more; on a light one a higher base is rather better than a hole. */
+function perMm(stretches: readonly Stretch[], items: number, kept: number): number {
+  const each = (stretches.reduce((n, s) => n + lengthOf(s), 0) - kept) / Math.max(1, items);
+  return Math.max(-0.05, Math.min(0.06, PER_MM - (each - USUAL) * 0.0025));
+}
+
 const FREE: ReadonlyMap<string, number> = new Map();
 
 const grounds = new WeakMap<Draft, Map<string, Ground>>();
@@ -130,7 +144,7 @@ function sharedGround(draft: Draft, context: Context, width: number): Ground {
   const known = grounds.get(draft) ?? new Map<string, Ground>();
   grounds.set(draft, known);
   const key = `${width.toFixed(2)} ${context.options.gap}`;
-  const ground = known.get(key) ?? groundOf(draft, context, width);
+  const ground = known.get(key) ?? { ...groundOf(draft, context, width), shared: {} };
   known.set(key, ground);
   return ground;
 }

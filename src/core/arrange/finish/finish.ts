@@ -4,6 +4,7 @@ import { alignX } from '../../spread/align';
 import { byCost, piecesOf, tasteCost } from '../../spread/choose';
 import type { Draft, Stage } from '../../spread/draft';
 import { besidePlaces, openPlaces } from '../../spread/open-places';
+import type { Stretch } from '../../spread/free-room';
 import { freeStretches, keptFree, lengthOf } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
 import { footprint } from '../../spread/placement';
@@ -13,9 +14,12 @@ const OVERLAP = 0.22;
 const CLUSTER = 3;
 /** What it costs to take a picture that could stand for a chore as mere ornament. From memory. */
 const SERVES = 40;
+/** Pictures of a day at most; a second one only where an open place as long as this is left, mm. From memory. */
+const MOST_PICTURES = 2;
+const HOLE = 55;
 
 /**
- * Pictures in the widest open places, while a day is emptier than wanted, or one cluster in the emptiest day; room
+ * Pictures in the widest open places, a day in turn, while a day is emptier than wanted, or one cluster in the emptiest day; room
  * for what comes up stays (handbook W1, D3).
  */
 export const finish: Stage = (before, context) => {
@@ -25,15 +29,22 @@ export const finish: Stage = (before, context) => {
     if (!draft.placements.some((p) => p.role === 'finish' && p.day !== null)) layCluster(draft, context);
     return draft;
   }
-  for (let day = 0; day < 7; day++) {
+  for (let round = 0; round < MOST_PICTURES * 7; round++) {
+    const day = round % 7;
     const column = dayColumn(context.book, day);
-    if (!column || draft.placements.some((p) => p.role === 'finish' && p.day === day)) continue;
+    if (!column || (round < 7 && hasPicture(draft, day))) continue;
+    if (round >= 7 && lengthOf(longestOf(draft, context, day) ?? NOWHERE) < HOLE) continue;
     const covered = unionArea(draft.lyingIn(column.page, column).flatMap((p) => intersect(footprint(p), column) ?? []));
     if (1 - covered / area(column) <= context.options.whiteSpace) continue;
     layPicture(draft, context, day);
   }
   return draft;
 };
+
+const NOWHERE: Stretch = { from: 0, to: 0 };
+
+const hasPicture = (draft: Draft, day: number): boolean =>
+  draft.placements.some((p) => p.role === 'finish' && p.day === day);
 
 function layPicture(draft: Draft, context: Context, day: number): void {
   const column = dayColumn(context.book, day);

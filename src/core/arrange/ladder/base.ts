@@ -1,4 +1,5 @@
 import { dressBase } from '../days/dressing';
+import { dressingWorth } from '../days/dressing-worth';
 import { fitOn, formCost, formKey, formsOf } from '../days/forms';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
@@ -17,7 +18,7 @@ export const base: Rung = {
     return formsOf(ground).flatMap((form) => {
       const fitted = fitOn(demand, form, ground.context);
       const cost = fitted
-        ? formCost(demand, form, ground.context, fitted) + (fitted.text ? fitCost(fitted, text) : 0)
+        ? formCost(demand, form, ground.context, fitted, ground.perMm) + (fitted.text ? fitCost(fitted, text) : 0)
         : Infinity;
       return fitted && cost < Infinity
         ? [

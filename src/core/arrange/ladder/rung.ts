@@ -9,6 +9,10 @@ export interface Ground {
   readonly context: Context;
   /** mm of the column */
   readonly width: number;
+  /** what a mm of the day's column costs: little where it has room, much where it is full; the usual where not given */
+  readonly perMm?: number;
+  /** grounds that differ in nothing but the day share this, and what is grouped for it once */
+  readonly shared?: object;
 }
 
 /** A way that practitioners carry an item when the kit is rich, thin, or used up (handbook K7). */
