@@ -23,6 +23,12 @@ export interface KitWeek {
   readonly context: Context;
 }
 
+/** Something that runs over some days. */
+function band(uid: string, title: string, day: number, more: number): Demand {
+  const lastDay = Math.min(6, day + more);
+  return demand({ uid, key: uid, title, day, lastDay, on: DAYS[day] as string, kind: 'band' });
+}
+
 /** A week of that many items, titles of 3 to 60 letters, typed as people type them: no title twice. */
 function weekOfItems(count: number, seed: number): Demand[] {
   const random = randomFrom(seed);
@@ -41,6 +47,7 @@ function weekOfItems(count: number, seed: number): Demand[] {
   };
   return Array.from({ length: count }, (_, i): Demand => {
     const day = below(7);
+    if (i % 17 === 3) return band(`u${i}`, titleOf(12), Math.min(5, day), 1 + below(3));
     const listed = random();
     const list = listed < 0.25 ? 'to do' : listed < 0.35 ? 'to buy' : null;
     const start = list || random() < 0.35 ? null : 360 + below(60) * 15;

@@ -75,10 +75,10 @@ function placeOf(view: Alone, p: Placement): Rect | null {
   if (p.role === 'sidebar') return regionsOf(book, 'sidebar').find(onPage) ?? null;
   const touched = book.regions.filter((r) => onPage(r) && intersect(r, inset(footprint(p), -TOUCHING)));
   if (p.day === null) return touched.length ? bounds(touched) : openPaper(book, p.page);
-  const bandDays = view.context.week.demands.find(
+  const bands = view.context.week.demands.filter(
     (d) => d.kind === 'band' && d.day <= (p.day as number) && d.lastDay >= (p.day as number),
   );
-  const last = p.role === 'day' && bandDays ? bandDays.lastDay : p.day;
+  const last = p.role === 'day' ? Math.max(p.day, ...bands.map((d) => d.lastDay)) : p.day;
   const days = Array.from({ length: last - p.day + 1 }, (_, i) => (p.day as number) + i);
   return runsOfDays(book, days).find(onPage)?.span ?? null;
 }

@@ -3,19 +3,20 @@ import type { Piece } from '../../kit/kit';
 import { traits } from '../../kit/kinds';
 import { textFits } from '../../measure/hand';
 import type { Rect } from '../../measure/rect';
-import { bottom } from '../../measure/rect';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
 import { shortDay } from '../../week/day-names';
 import { isPlannedAhead } from '../../spread/ahead';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import type { Draft, Stage } from '../../spread/draft';
-import { inkFor } from '../../spread/ink';
-import { topOfDay } from '../../spread/free-room';
+import { PAPER, inkFor } from '../../spread/ink';
+import type { Stretch } from '../../spread/free-room';
+import { freeStretches } from '../../spread/free-room';
+import { HAIR } from '../../measure/length';
 import type { Context } from '../../spread/placement';
 import { matchDemands } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
-import { writingRoom } from '../../spread/writing';
+import { paperHeight, writingRoom } from '../../spread/writing';
 
 /**
  * What runs over several days is one band over them, a strip with its name on it, split where pages part (handbook
@@ -28,11 +29,8 @@ export const bands: Stage = (before, context) => {
     (d) => d.kind === 'band' && !placed.has(d.key) && isPlannedAhead(d, context),
   )) {
     const days = Array.from({ length: band.lastDay - band.day + 1 }, (_, i) => band.day + i);
-    const runs = runsOfDays(context.book, days).map((run) => ({
-      ...run,
-      name: nameLabel(draft, context, band, run.span.w),
-    }));
-    for (const run of runs) layRun(draft, context, band, run);
+    for (const run of runsOfDays(context.book, days))
+      layRun(draft, context, band, { ...run, name: nameLabel(draft, context, band, run.span.w) });
   }
   return draft;
 };
@@ -46,10 +44,10 @@ interface Run {
 
 function layRun(draft: Draft, context: Context, band: Demand, run: Run): void {
   const { piece, cut } = run.name ?? { piece: null, cut: null };
-  if (!piece) return;
+  if (!piece) return inInk(draft, context, band, run);
   const h = piece.height;
-  const y = Math.max(...run.days.map((d) => topOfDay(draft, context, d)));
-  if (run.days.some((d) => y + h > bottom(dayColumn(context.book, d) as Rect))) return;
+  const y = firstFree(draft, context, run.days, h);
+  if (y === null) return;
   const label = draft.ledger.take(piece, cut);
   if (!label) return;
   const strip = byCost(piecesOf(context, 'washi'), (p) => {
@@ -80,6 +78,30 @@ function layRun(draft: Draft, context: Context, band: Demand, run: Run): void {
     text: `${writtenText(band)}${until}`,
     ink: inkFor(piece),
   });
+}
+
+/** The highest place that is free on all of some days, mm down the page; null where there is none. */
+function firstFree(draft: Draft, context: Context, days: readonly number[], h: number): number | null {
+  const free = days.map((d) => freeStretches(draft, context, d));
+  const tops = free.flatMap((stretches) => stretches.map((s) => s.from)).sort((a, b) => a - b);
+  const fits = (y: number, stretches: readonly Stretch[]): boolean =>
+    stretches.some((s) => s.from <= y + HAIR && s.to >= y + h - HAIR);
+  return tops.find((y) => free.every((stretches) => fits(y, stretches))) ?? null;
+}
+
+/** Where no label is left: its name in ink on its first day, with an arrow to its last one (handbook K7). */
+function inInk(draft: Draft, context: Context, band: Demand, run: Run): void {
+  if (!context.options.onPaper) return;
+  const days = run.days.length > 1 ? ` → ${shortDay(context.week.days[band.lastDay] as string)}` : '';
+  const text = `${writtenText(band)}${days}`;
+  const day = run.days[0] as number;
+  const w = dayColumn(context.book, day)?.w ?? run.span.w;
+  const h = paperHeight([text], w, context.options.hand);
+  const y = firstFree(draft, context, [day], h);
+  if (y === null) return;
+  const place = { x: run.span.x, y, w, h };
+  const at = { page: run.page, role: 'day' as const, day };
+  draft.write({ ...at, ...place, items: [band.uid], text, ink: inkFor(PAPER) });
 }
 
 /** The lowest label that takes the band's name; it lies at the band's beginning. */

@@ -20,6 +20,7 @@ const UNDER_NAME = 0.6;
 /**
  * A tracker made of what there is (handbook K2): its name over a row for each day, the rows cut from lists that the
  * week's own can spare, else seven lines in ink.
+ * @param name null: it has one over it already
  * @param jars what a list's color costs there
  * @returns the mm of height taken, 0 where there is no room for it
  */
@@ -27,11 +28,11 @@ export function madeTracker(
   draft: Draft,
   context: Context,
   bar: Region,
-  name: string,
+  name: string | null,
   top: number,
   jars: (p: Piece) => number,
 ): number {
-  const room = bottom(bar) - top - nameHeight(context);
+  const room = bottom(bar) - top - (name === null ? 0 : nameHeight(context));
   const list = byCost(piecesOf(context, 'checklist'), (p) =>
     p.rows === 0 ||
     p.words ||
@@ -43,12 +44,12 @@ export function madeTracker(
       : strangeness(p, context) + jars(p),
   )[0];
   if (list && spareRows(draft, context) >= DAYS.length) {
-    const h = layName(draft, context, bar, name, top);
+    const h = name === null ? 0 : layName(draft, context, bar, name, top);
     return h + layDays(draft, context, bar, list, top + h);
   }
   const line = Math.max(LEAST_LINE, context.options.hand.linePitch);
   if (!context.options.onPaper || DAYS.length * line > room) return 0;
-  const h = layName(draft, context, bar, name, top);
+  const h = name === null ? 0 : layName(draft, context, bar, name, top);
   draft.write({
     page: bar.page,
     x: bar.x,

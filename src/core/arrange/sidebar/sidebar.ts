@@ -113,7 +113,8 @@ function laySection(
   top: number,
 ): number {
   const { rows } = SERVINGS[section];
-  let y = top + layHeader(draft, context, bar, section, top);
+  const named = layHeader(draft, context, bar, section, top);
+  let y = top + named;
   for (let n = 0; n < (rows ? 1 : amount); n++) {
     const piece = findPiece(draft, context, bar, section, rows ? amount : 0, bottom(bar) - y);
     const taken =
@@ -121,7 +122,8 @@ function laySection(
       (rows ? draft.ledger.takeRows(piece, amount, bar.w) : draft.ledger.take(piece, trimTo(piece, bar.w) ?? null));
     if (!piece || !taken)
       return n === 0 && TRACKED.includes(section)
-        ? madeTracker(draft, context, bar, spoken(section), top, (p) => colorCost(draft, context, p))
+        ? named +
+            madeTracker(draft, context, bar, named ? null : spoken(section), y, (p) => colorCost(draft, context, p))
         : 0;
     const placed = draft.add(piece, taken, {
       page: bar.page,
