@@ -11,6 +11,9 @@ import { footprint, isWriting, matchDemands } from '../src/core/spread/placement
 import { paperRoom } from '../src/core/spread/writing';
 import type { Demand } from '../src/core/week/demand';
 import { writtenText } from '../src/core/week/demand';
+import { arrange } from '../src/core/arrange/arrange';
+import { randomFrom } from '../src/core/measure/random';
+import { demoSpread } from './fixtures';
 import { KIT_SORTS } from './kit-sorts';
 import { kitCorpus, laidOut } from './kit-corpus';
 
@@ -95,4 +98,33 @@ describe.each(named)('%s', (_, { context, placements }) => {
     });
     expect(better.map((d) => d.title)).toEqual([]);
   });
+});
+
+describe('a half-done spread', () => {
+  const some = [
+    ...WEEKS.slice(0, 20),
+    demoSpread(),
+    demoSpread({ manner: 'grounded' }),
+    demoSpread({ manner: 'crowned' }),
+  ];
+  it.each(some.map((w, i) => [i, w] as const))(
+    'is arranged round what is kept, dates and all (%i)',
+    (i, { context, placements }) => {
+      const random = randomFrom(i + 1);
+      const kept = placements.filter(() => random() < 0.5).map((p) => ({ ...p, locked: true }));
+      const again = arrange(context, kept);
+      const ids = new Set(kept.map((p) => p.id));
+      const meets = again.flatMap((p, n) =>
+        again
+          .slice(n + 1)
+          .filter((q) => p.page === q.page && p.layer === q.layer && !(ids.has(p.id) && ids.has(q.id)))
+          .filter((q) => intersect(footprint(p), footprint(q)))
+          .map((q) => `${p.id} ${q.id}`),
+      );
+      expect(meets).toEqual([]);
+      const undated = (list: readonly Placement[]): number =>
+        review(viewOf(context, list)).filter((f) => f.rule === 'B5').length;
+      expect(undated(again)).toBeLessThanOrEqual(undated(placements));
+    },
+  );
 });

@@ -1,6 +1,7 @@
 import { dayColumn } from '../book/columns';
 import { hoursOf, yOfMinute } from '../book/hours';
 import type { Rect } from '../measure/rect';
+import { HAIR } from '../measure/length';
 import { bottom } from '../measure/rect';
 import type { Draft } from './draft';
 import type { Context, Placement } from './placement';
@@ -80,6 +81,15 @@ export function clearOfHours(context: Context, day: number, stretches: readonly 
 
 /** mm that an item's base takes at its hour: a label with its gap (handbook 3). */
 const LABEL = 14;
+
+/** The highest place that is free on all of some days, mm down the page; null where there is none. */
+export function firstFree(draft: Draft, context: Context, days: readonly number[], h: number): number | null {
+  const free = days.map((d) => freeStretches(draft, context, d));
+  const tops = free.flatMap((stretches) => stretches.map((s) => s.from)).sort((a, b) => a - b);
+  const fits = (y: number, stretches: readonly Stretch[]): boolean =>
+    stretches.some((s) => s.from <= y + HAIR && s.to >= y + h - HAIR);
+  return tops.find((y) => free.every((stretches) => fits(y, stretches))) ?? null;
+}
 
 /** Where the first free millimeter of a day's column is. */
 export function topOfDay(draft: Draft, context: Context, day: number): number {

@@ -10,9 +10,7 @@ import { isPlannedAhead } from '../../spread/ahead';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import type { Draft, Stage } from '../../spread/draft';
 import { PAPER, inkFor } from '../../spread/ink';
-import type { Stretch } from '../../spread/free-room';
-import { freeStretches } from '../../spread/free-room';
-import { HAIR } from '../../measure/length';
+import { firstFree } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
 import { matchDemands } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
@@ -78,15 +76,6 @@ function layRun(draft: Draft, context: Context, band: Demand, run: Run): void {
     text: `${writtenText(band)}${until}`,
     ink: inkFor(piece),
   });
-}
-
-/** The highest place that is free on all of some days, mm down the page; null where there is none. */
-function firstFree(draft: Draft, context: Context, days: readonly number[], h: number): number | null {
-  const free = days.map((d) => freeStretches(draft, context, d));
-  const tops = free.flatMap((stretches) => stretches.map((s) => s.from)).sort((a, b) => a - b);
-  const fits = (y: number, stretches: readonly Stretch[]): boolean =>
-    stretches.some((s) => s.from <= y + HAIR && s.to >= y + h - HAIR);
-  return tops.find((y) => free.every((stretches) => fits(y, stretches))) ?? null;
 }
 
 /** Where no label is left: its name in ink on its first day, with an arrow to its last one (handbook K7). */

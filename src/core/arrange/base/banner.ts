@@ -1,10 +1,10 @@
 import { dayColumn, runsOfDays, weekendDays } from '../../book/columns';
-import { bottom, right } from '../../measure/rect';
+import { right } from '../../measure/rect';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import type { Draft, Stage } from '../../spread/draft';
 import type { Context } from '../../spread/placement';
 import { layStrip } from './makeshift';
-import { topOfDay } from '../../spread/free-room';
+import { firstFree } from '../../spread/free-room';
 
 /**
  * The weekend banner over Saturday and Sunday, under their headers, on two strips, when the book has them side by
@@ -34,10 +34,9 @@ export const banner: Stage = (before, context) => {
       : strange + Math.abs(run.span.w - p.width) / 10 + p.height / 10;
   })[0];
   if (!piece) return draft; // K1 says what is lacking
-  const y = Math.max(...run.days.map((d) => topOfDay(draft, context, d)));
-  const column = dayColumn(context.book, run.days[0] as number);
-  const taken = column && y + piece.height < bottom(column) ? draft.ledger.take(piece) : null;
-  if (!taken) return draft;
+  const y = firstFree(draft, context, run.days, piece.height);
+  const taken = y === null ? null : draft.ledger.take(piece);
+  if (y === null || !taken) return draft;
   const ground = context.ways.bannerGround
     ? layGround(draft, context, { ...run.span, page: run.page, y, h: piece.height })
     : 0;

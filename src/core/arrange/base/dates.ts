@@ -17,15 +17,25 @@ export const dates: Stage = (before, context) => {
   const draft = before.clone();
   context.week.days.forEach((isoDay, day) => {
     const header = dateHeader(context.book, day);
-    if (!header || draft.lyingIn(header.page, header).length) return;
+    if (!header) return;
+    const there = draft.lyingIn(header.page, header).map((p) => ({ p, kind: draft.pieceOf(p)?.kind }));
+    const kept = there.find(({ kind }) => kind === 'date-cover');
+    const keptDot = there.find(({ kind }) => kind === 'date-dot');
+    if (there.length > Number(kept !== undefined) + Number(keptDot !== undefined)) return; // something else lies there
+    if (keptDot ? kept !== undefined || keptDot.p.layer === 0 : kept?.p.text) return;
     const number = String(dayOfMonth(isoDay));
     const dot = byCost(piecesOf(context, 'date-dot'), (p) =>
       p.words.trim() === number && fits(p, header) && draft.ledger.untouched(p) > 0
         ? strangeness(p, context)
         : Infinity,
     )[0];
-    const cover = context.options.dateCovers ? layCover(draft, context, header, day, dot ? null : number) : null;
-    if (!dot) return;
+    const needsNumber = !dot && !keptDot;
+    const cover = kept
+      ? (draft.pieceOf(kept.p) ?? null)
+      : context.options.dateCovers
+        ? layCover(draft, context, header, day, needsNumber ? number : null)
+        : null;
+    if (!dot || keptDot) return;
     const taken = draft.ledger.take(dot);
     if (taken)
       draft.add(dot, taken, {
