@@ -2,7 +2,7 @@ import type { Context, Placement } from '../spread/placement';
 import type { Offcut } from '../kit/offcut';
 import { worthKeeping } from '../kit/offcut';
 import type { Cut } from './cuts';
-import { copyKey } from '../kit/ledger';
+import { pieceKey } from '../kit/kit';
 
 /**
  * What a spread leaves of one design (handbook K5): copies there were, copies touched, copies whole, offcuts worth
@@ -19,18 +19,26 @@ export interface StockLine {
 
 /** A line for every piece of the kit, and for each stash piece that the spread uses. */
 export function stockOf(context: Context, placements: readonly Placement[], cuts: readonly Cut[]): StockLine[] {
-  const elsewhere = new Set(context.usedElsewhere.map(copyKey));
-  const used = new Set(placements.map(copyKey));
+  const elsewhere = copiesByDesign(context.usedElsewhere);
+  const used = copiesByDesign(placements);
   return [context.kit, ...context.stash].flatMap((kit) =>
     kit.pieces.flatMap((piece) => {
-      const copies = Array.from({ length: piece.count }, (_, i) => copyKey({ ...piece, copy: i + 1 }));
-      const touched = copies.filter((c) => used.has(c));
-      if (!touched.length && kit !== context.kit) return [];
-      const had = copies.filter((c) => !elsewhere.has(c) || used.has(c)).length;
+      const touched = used.get(pieceKey(piece)) ?? new Set<number>();
+      if (!touched.size && kit !== context.kit) return [];
+      const gone = [...(elsewhere.get(pieceKey(piece)) ?? [])].filter(
+        (copy) => copy <= piece.count && !touched.has(copy),
+      );
+      const had = piece.count - gone.length;
       const offcuts = cuts
         .filter((c) => c.kit === piece.kit && c.code === piece.code)
         .flatMap((c) => c.left.filter(worthKeeping));
-      return [{ kit: piece.kit, code: piece.code, had, used: touched.length, left: had - touched.length, offcuts }];
+      return [{ kit: piece.kit, code: piece.code, had, used: touched.size, left: had - touched.size, offcuts }];
     }),
   );
+}
+
+function copiesByDesign(list: readonly Pick<Placement, 'kit' | 'code' | 'copy'>[]): Map<string, Set<number>> {
+  const copies = new Map<string, Set<number>>();
+  for (const p of list) copies.set(pieceKey(p), (copies.get(pieceKey(p)) ?? new Set()).add(p.copy));
+  return copies;
 }

@@ -70,13 +70,10 @@ export class Ledger {
 
   /** Takes an untouched copy, whole or cut; null when there is none. */
   take(piece: Piece, cut: Rect | null = null): Taken | null {
-    for (let copy = 1; copy <= piece.count; copy++) {
-      if (this.partsOf(piece, copy).length === 0) {
-        this.note(piece, { copy, cut });
-        return { copy, cut };
-      }
-    }
-    return null;
+    const copy = this.firstUntouched(piece);
+    if (copy === null) return null;
+    this.note(piece, { copy, cut });
+    return { copy, cut };
   }
 
   /**
@@ -101,7 +98,8 @@ export class Ledger {
 
   /** All length still there, over all copies, in mm. */
   lengthLeft(piece: Piece): number {
-    return this.strips(piece).reduce((sum, s) => sum + s.left, 0);
+    const others = Math.max(0, this.untouched(piece) - 1); // one of them is among the strips
+    return this.strips(piece).reduce((sum, s) => sum + s.left, 0) + others * piece.width;
   }
 
   /**
@@ -127,7 +125,8 @@ export class Ledger {
 
   /** All rows still there, over all copies. */
   rowsLeft(piece: Piece): number {
-    return this.lists(piece).reduce((sum, list) => sum + list.rows, 0);
+    const others = Math.max(0, this.untouched(piece) - 1); // one of them is among the lists
+    return this.lists(piece).reduce((sum, list) => sum + list.rows, 0) + others * piece.rows;
   }
 
   /** The most rows still to be had from a list that is begun, one copy left out of account where it is given. */
@@ -150,8 +149,21 @@ export class Ledger {
     );
   }
 
+  private firstUntouched(piece: Piece): number | null {
+    const used = this.used.get(pieceKey(piece));
+    for (let copy = 1; copy <= piece.count; copy++) if (!used?.get(copy)?.length) return copy;
+    return null;
+  }
+
+  /** Copies that are begun, and the first of those that are not: the others are like it, however many there are. */
+  private copiesAtHand(piece: Piece): number[] {
+    const begun = [...(this.used.get(pieceKey(piece))?.keys() ?? [])];
+    const fresh = this.firstUntouched(piece);
+    return [...begun, ...(fresh === null ? [] : [fresh])].sort((a, b) => a - b);
+  }
+
   private strips(piece: Piece): { copy: number; from: number; left: number }[] {
-    return copiesOf(piece).map((copy) => {
+    return this.copiesAtHand(piece).map((copy) => {
       const from = Math.max(0, ...this.partsOf(piece, copy).map(right));
       return { copy, from, left: piece.width - from };
     });
@@ -160,11 +172,9 @@ export class Ledger {
   private lists(piece: Piece): { copy: number; from: number; rows: number }[] {
     if (piece.rows === 0) return [];
     const pitch = piece.height / piece.rows;
-    return copiesOf(piece).map((copy) => {
+    return this.copiesAtHand(piece).map((copy) => {
       const from = Math.max(0, Math.ceil(Math.max(0, ...this.partsOf(piece, copy).map(bottom)) / pitch - HAIR));
       return { copy, from, rows: piece.rows - from };
     });
   }
 }
-
-const copiesOf = (piece: Piece): number[] => Array.from({ length: piece.count }, (_, i) => i + 1);

@@ -61,6 +61,7 @@ export function shareWeek(days: readonly SharedDay[], supply: Supply): DayPlan[]
   let best = note(evenly(days, supply, alone));
   best = cheaper(best, note(carriedOut(days, supply, FREE)));
   let prices: Prices = FREE;
+  if (days.reduce((n, day) => n + wants(day), 0) > MOST_ITEMS) return [...best];
   let bound = { value: -Infinity, prices: FREE };
   let stretch = 1;
   let waited = 0;
@@ -91,6 +92,8 @@ export function shareWeek(days: readonly SharedDay[], supply: Supply): DayPlan[]
   return [...best];
 }
 
+/** A week of more items than these is no week that anyone has: it is shared evenly, and left at that. */
+const MOST_ITEMS = 150;
 /** A plan this near to the bound is as good as the best. */
 const NEAR = 0.05;
 
@@ -244,7 +247,7 @@ const NOTHING: DayPlan = { alternative: 0, packing: { chosen: [], stretch: [], c
 const priced = (o: SharedOption, prices: Prices): number =>
   o.cost + (o.uses ? (prices.get(o.uses.key) ?? 0) * o.uses.amount : 0);
 
-/** A packing that uses nothing more often than it is left: whoever loses least takes another option instead. */
+/** A packing that uses nothing more often than it is left: those who lose least take another option instead. */
 function within(given: readonly SharedItem[], { pack }: Alternative, left: Supply): Packing {
   const items = given.map((item) => ({ ...item, options: [...item.options] }));
   for (;;) {
@@ -256,19 +259,21 @@ function within(given: readonly SharedItem[], { pack }: Alternative, left: Suppl
       const known = users.get(uses.key) ?? { sum: 0, items: [] };
       users.set(uses.key, { sum: known.sum + uses.amount, items: [...known.items, i] });
     });
-    const over = [...users].find(([key, { sum }]) => sum > (left.get(key) ?? 0) + EPS);
-    if (!over) return packing;
-    const [key, { items: takers }] = over;
-    const regret = (i: number): number => {
-      const { options } = items[i] as SharedItem;
-      const own = Math.min(...options.filter((o) => o.uses?.key === key).map((o) => o.cost));
-      return (
-        Math.min((items[i] as SharedItem).leaveOut, ...options.filter((o) => o.uses?.key !== key).map((o) => o.cost)) -
-        own
-      );
-    };
-    const loser = items[takers.reduce((a, b) => (regret(b) < regret(a) ? b : a))];
-    if (!loser) return packing;
-    loser.options = loser.options.map((o) => (o.uses?.key === key ? { ...o, cost: Infinity } : o));
+    const over = [...users].filter(([key, { sum }]) => sum > (left.get(key) ?? 0) + EPS);
+    if (!over.length) return packing;
+    for (const [key, { sum, items: takers }] of over) {
+      const regret = (i: number): number => {
+        const { options, leaveOut } = items[i] as SharedItem;
+        const own = Math.min(...options.filter((o) => o.uses?.key === key).map((o) => o.cost));
+        return Math.min(leaveOut, ...options.filter((o) => o.uses?.key !== key).map((o) => o.cost)) - own;
+      };
+      let much = sum - (left.get(key) ?? 0);
+      for (const i of takers.map((taker) => ({ taker, lost: regret(taker) })).sort((a, b) => a.lost - b.lost)) {
+        if (much <= EPS) break;
+        const loser = items[i.taker] as { options: SharedOption[] };
+        much -= loser.options.find((o) => o.uses?.key === key)?.uses?.amount ?? 0;
+        loser.options = loser.options.map((o) => (o.uses?.key === key ? { ...o, cost: Infinity } : o));
+      }
+    }
   }
 }
