@@ -1,6 +1,6 @@
 /**
- * Kits of many sorts, as people buy and own them, made by a seed: thin ones first. The demo kits are the best case; what
- * holds for them holds for few.
+ * Kits of many sorts, as people buy and own them, made by a seed: thin ones first. The demo kits are the best case;
+ * what holds for them holds for few.
  */
 import type { Kit, Piece } from '../src/core/kit/kit';
 import type { Kind } from '../src/core/kit/kinds';
@@ -58,8 +58,8 @@ export function made(name: string, seed: number, sheets: Sheet, colors: readonly
         color,
         accent: pick(colors),
         motif: kind === 'full-box' || kind === 'deco' ? pick(['waves', 'shell', 'stars', 'kelp']) : '',
-        icon: kind === 'icon' || kind === 'little' ? (MEANINGS[i % MEANINGS.length] as string) : '',
-        words: kind === 'script' ? (MEANINGS[i % MEANINGS.length] as string) : '',
+        icon: kind === 'icon' || kind === 'little' ? MEANINGS[i % MEANINGS.length] : '',
+        words: kind === 'script' ? MEANINGS[i % MEANINGS.length] : '',
         rows: kind === 'checklist' ? 6 : kind === 'week-tracker' ? 7 : 0,
         ...over,
       });

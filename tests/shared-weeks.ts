@@ -1,6 +1,6 @@
 import type { PackItem } from '../src/core/arrange/exact/day-packing';
 import { packColumn } from '../src/core/arrange/exact/day-packing';
-import type { SharedDay, SharedItem, SharedOption } from '../src/core/arrange/exact/share-week';
+import type { SharedDay, SharedItem, SharedOption } from '../src/core/arrange/exact/shared-day';
 import { randomFrom } from '../src/core/measure/random';
 import type { Stretch } from '../src/core/spread/free-room';
 import type { Program, Sum } from './highs';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { IANAZone } from 'luxon';
+import type { IANAZone } from 'luxon';
 import { demand, weekWith } from '../../../tests/fixtures';
 import { isCounted, keptEveryYear, numberReached } from './age';
 import { blankEntry } from './agenda-entry';

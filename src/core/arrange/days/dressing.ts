@@ -1,5 +1,4 @@
 import { alignX } from '../../spread/align';
-import { ONE_COLOR, difference } from '../../color/color';
 import type { Piece } from '../../kit/kit';
 import { handAt, textFits } from '../../measure/hand';
 import { HAIR } from '../../measure/length';
@@ -10,6 +9,7 @@ import { spokenTime, writtenText } from '../../week/demand';
 import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from '../../spread/choose';
 import type { Block } from './day-blocks';
 import type { Form } from './forms';
+import { jar } from './jar';
 import { layTitle, listTitle } from './list-dressing';
 import type { At } from '../ladder/choice';
 import type { Fitted } from '../../spread/fit-text';
@@ -19,7 +19,6 @@ import { foilCost } from '../../spread/foil';
 import type { Reserved } from './reserved';
 import { iconRank, scriptRank } from './reserved';
 import type { Context } from '../../spread/placement';
-import { trimTo } from '../../spread/trim';
 import { TIP, writingRoom } from '../../spread/writing';
 
 /**
@@ -81,25 +80,6 @@ const bestDesign = (draft: Draft, context: Context, form: Form, at: At): Piece |
       ? jar(draft, p, at) + strangeness(p, context) + foilCost(context, p, at.day) + tasteCost(p, context)
       : Infinity,
   )[0];
-
-/**
- * How a piece would jar with what lies above and beside it, and whether its design is used much already (handbook C2,
- * C3).
- */
-export function jar(draft: Draft, piece: Piece, at: At): number {
-  let cost = 0;
-  for (const p of draft.placements) {
-    if (p.layer > 0 || p.page !== at.page) continue;
-    const other = draft.pieceOf(p);
-    if (!other) continue;
-    if (other === piece) cost += 1;
-    if (p.day === at.day && difference(other.color, piece.color) < ONE_COLOR) cost += 1;
-    const above = p.day === at.day && at.y - bottom(p) < 6 && at.y - bottom(p) > -1;
-    const beside = p.day !== null && Math.abs(p.day - at.day) === 1 && p.y < at.y + 10 && bottom(p) > at.y;
-    if (above || beside) cost += Math.max(0, 20 - difference(other.color, piece.color)) / (above ? 3 : 6);
-  }
-  return cost;
-}
 
 interface Laid {
   readonly piece: Piece;

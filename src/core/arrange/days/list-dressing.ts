@@ -12,7 +12,7 @@ import { writingRoom } from '../../spread/writing';
 import { textFits } from '../../measure/hand';
 import type { At } from '../ladder/choice';
 import type { Block } from './day-blocks';
-import { jar } from './dressing';
+import { jar } from './jar';
 import type { ListForm, ListTexts } from './list-forms';
 import { rowsOfItem } from './list-forms';
 import { listColorCost } from './list-colors';

@@ -3,7 +3,7 @@ import type { Draft } from '../../spread/draft';
 import type { Stretch } from '../../spread/free-room';
 import { freeStretches, keptFree, lengthOf } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
-import type { Alternative, SharedDay } from '../exact/share-week';
+import type { Alternative, SharedDay } from '../exact/shared-day';
 import { leftBeside, packDay, shareWeek } from '../exact/share-week';
 import type { Choice } from '../ladder/choice';
 import { LADDER } from '../ladder/registry';

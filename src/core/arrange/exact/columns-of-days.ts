@@ -1,5 +1,5 @@
-import type { DayPlan, SharedDay } from './share-week';
-import { usageOf } from './share-week';
+import type { DayPlan, SharedDay } from './shared-day';
+import { usageOf } from './shared-day';
 
 /** One plan of a day, with what it takes of each shared thing. */
 interface Column {
@@ -16,7 +16,7 @@ export class Columns {
   private readonly byDay: Map<string, Column>[];
 
   constructor(private readonly days: readonly SharedDay[]) {
-    this.byDay = days.map(() => new Map());
+    this.byDay = days.map(() => new Map<string, Column>());
   }
 
   /** Keeps a plan for each day; of two that take the same, the cheaper one. */

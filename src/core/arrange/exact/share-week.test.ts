@@ -1,6 +1,7 @@
 import { asDays, bestShare, sharedWeek } from '../../../../tests/shared-weeks';
-import type { SharedItem, SharedOption } from './share-week';
-import { packDay, shareWeek, usageOf } from './share-week';
+import { packDay, shareWeek } from './share-week';
+import type { SharedItem, SharedOption } from './shared-day';
+import { usageOf } from './shared-day';
 import { packColumn } from './day-packing';
 
 const WEEKS = Array.from({ length: 24 }, (_, i) => i + 1);

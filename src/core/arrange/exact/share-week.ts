@@ -1,40 +1,7 @@
 import { Columns } from './columns-of-days';
-import type { PackItem, PackOption, Packing } from './day-packing';
-
-/** What an option takes of something that the whole week shares: copies of a base, rows of lists, mm of washi. */
-export interface Uses {
-  readonly key: string;
-  readonly amount: number;
-}
-
-export interface SharedOption extends PackOption {
-  /** null: of nothing that is scarce */
-  readonly uses: Uses | null;
-}
-
-export interface SharedItem extends PackItem {
-  readonly options: readonly SharedOption[];
-}
-
-/** One way to see a day: its items, and how they are stood in its column. */
-export interface Alternative {
-  readonly items: readonly SharedItem[];
-  readonly pack: (items: readonly PackItem[]) => Packing;
-}
-
-/** A day with all the ways to see it, such as its chores one by one, or as the rows of one list. */
-export interface SharedDay {
-  readonly alternatives: readonly Alternative[];
-}
-
-/** What becomes of a day. */
-export interface DayPlan {
-  /** number of its alternative */
-  readonly alternative: number;
-  readonly packing: Packing;
-  /** what its options cost by themselves */
-  readonly cost: number;
-}
+import type { Packing } from './day-packing';
+import type { Alternative, DayPlan, SharedDay, SharedItem, SharedOption } from './shared-day';
+import { usageOf } from './shared-day';
 
 type Supply = ReadonlyMap<string, number>;
 type Prices = ReadonlyMap<string, number>;
@@ -104,17 +71,6 @@ const total = (plans: readonly DayPlan[]): number => plans.reduce((sum, p) => su
 const dot = (prices: Prices, amounts: Supply): number =>
   [...prices].reduce((sum, [key, price]) => sum + price * (amounts.get(key) ?? 0), 0);
 
-/** What a plan takes of the shared things. */
-export function usageOf(day: SharedDay, plan: DayPlan): Map<string, number> {
-  const used = new Map<string, number>();
-  const items = day.alternatives[plan.alternative]?.items ?? [];
-  plan.packing.chosen.forEach((o, i) => {
-    const uses = o === null ? null : items[i]?.options[o]?.uses;
-    if (uses) used.set(uses.key, (used.get(uses.key) ?? 0) + uses.amount);
-  });
-  return used;
-}
-
 function usage(days: readonly SharedDay[], plans: readonly DayPlan[]): Map<string, number> {
   const sum = new Map<string, number>();
   days.forEach((day, d) => {
@@ -142,7 +98,10 @@ export function leftBeside(
   return left;
 }
 
-/** A plan that uses nothing too often: day by day, those first that lose most by waiting; prices hold the first ones back. */
+/**
+ * A plan that uses nothing too often: day by day, those first that lose most by waiting; prices hold the first ones
+ * back.
+ */
 function carriedOut(days: readonly SharedDay[], supply: Supply, prices: Prices): DayPlan[] {
   const plans: (DayPlan | null)[] = days.map(() => null);
   const order = days
@@ -153,8 +112,8 @@ function carriedOut(days: readonly SharedDay[], supply: Supply, prices: Prices):
 }
 
 /**
- * A plan in which every day has of each scarce thing in proportion to what it would take alone, and then of what is left
- * over: of plans that cost the same it is the fairest.
+ * A plan in which every day has of each scarce thing in proportion to what it would take alone, and then of what is
+ * left over: of plans that cost the same it is the fairest.
  */
 function evenly(days: readonly SharedDay[], supply: Supply, alone: readonly DayPlan[]): DayPlan[] {
   const wanted = days.map((day, d) => usageOf(day, alone[d] as DayPlan));

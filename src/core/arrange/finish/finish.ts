@@ -19,8 +19,8 @@ const MOST_PICTURES = 2;
 const HOLE = 55;
 
 /**
- * Pictures in the widest open places, a day in turn, while a day is emptier than wanted, or one cluster in the emptiest day; room
- * for what comes up stays (handbook W1, D3).
+ * Pictures in the widest open places, a day in turn, while a day is emptier than wanted, or one cluster in the emptiest
+ * day; room for what comes up stays (handbook W1, D3).
  */
 export const finish: Stage = (before, context) => {
   const draft = before.clone();

@@ -1,5 +1,4 @@
 import { dressBase } from '../days/dressing';
-import { dressingWorth } from '../days/dressing-worth';
 import { fitOn, formCost, formKey, formsOf } from '../days/forms';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';

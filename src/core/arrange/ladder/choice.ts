@@ -1,7 +1,7 @@
 import type { Rect } from '../../measure/rect';
 import type { Draft } from '../../spread/draft';
 import type { Reserved } from '../days/reserved';
-import type { Uses } from '../exact/share-week';
+import type { Uses } from '../exact/shared-day';
 
 /** Where something is laid: in a day's column, its top at `y` mm down the page. */
 export interface At {
