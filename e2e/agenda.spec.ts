@@ -222,6 +222,32 @@ test('the hand is measured with a sample line, and the weeks are measured with i
   expect(complaints).toEqual([]);
 });
 
+test('short forms are kept one by one, never longer than their word, and taken back', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  await page.goto(`${hobnail.url}/settings`);
+  const forms = page.getByRole('region', { name: 'Your short forms' });
+  const add = forms.getByRole('button', { name: 'Add' });
+  await expect(add).toBeDisabled();
+  await forms.getByLabel('Word').fill('two words');
+  await forms.getByLabel('Short form').fill('2w');
+  await expect(forms.getByText('one word')).toBeVisible();
+  await forms.getByLabel('Word').fill('with');
+  await forms.getByLabel('Short form').fill('withal');
+  await expect(forms.getByText('shorter than the word')).toBeVisible();
+  await expect(add).toBeDisabled();
+  await forms.getByLabel('Short form').fill('w/');
+  await forms.getByLabel('Short form').press('Enter');
+  await expect(forms.getByText('with → w/')).toBeVisible();
+  await expect(forms.getByLabel('Word')).toHaveValue('');
+  await page.reload();
+  await forms.getByRole('button', { name: 'with → w/' }).press('Delete');
+  await expect(forms.getByText('with → w/')).toBeHidden();
+  expect(complaints).toEqual([]);
+});
+
 test('calendar files that are cut off, in other letters, or very large are answered for', async ({
   page,
   hobnail,

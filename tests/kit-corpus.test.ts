@@ -1,4 +1,5 @@
 import { overdrawnPlacements } from '../src/core/edit/stock-check';
+import { BOOKS } from '../src/core/book/registry';
 import { dayColumn, openPaper } from '../src/core/book/columns';
 import { formsOf, fitOn, formCost } from '../src/core/arrange/days/forms';
 import { contains, intersect } from '../src/core/measure/rect';
@@ -13,9 +14,9 @@ import type { Demand } from '../src/core/week/demand';
 import { writtenText } from '../src/core/week/demand';
 import { arrange } from '../src/core/arrange/arrange';
 import { randomFrom } from '../src/core/measure/random';
-import { demoSpread } from './fixtures';
-import { KIT_SORTS } from './kit-sorts';
-import { kitCorpus, laidOut } from './kit-corpus';
+import { context as contextOf, demoSpread, weekWith } from './fixtures';
+import { KIT_SORTS, made } from './kit-sorts';
+import { kitCorpus, laidOut, weekOfItems } from './kit-corpus';
 
 /** One week in so many of the corpus; `npm run bench` goes through all of it. */
 const EVERY = 4;
@@ -98,6 +99,39 @@ describe.each(named)('%s', (_, { context, placements }) => {
     });
     expect(better.map((d) => d.title)).toEqual([]);
   });
+});
+
+describe('a kit of eight full boxes, ten lists, 24 littles and 24 headers, in three rows', () => {
+  const kit = made('rows', 5, [
+    ['date-cover', 2, 7],
+    ['full-box', 8, 1],
+    ['checklist', 5, 2],
+    ['little', 8, 3],
+    ['header', 3, 8],
+  ]);
+  it.each(['three-box', 'disc-open', 'wide-undated'])('lays six full boxes or more beside 48 items (%s)', (id) => {
+    const book = BOOKS[id]!;
+    const week = weekWith(...weekOfItems(48, 3).filter((d) => d.kind !== 'band'));
+    const c = contextOf({ book, kit, week, manner: 'three-rows' });
+    const placements = arrange(c);
+    const boxes = placements.filter((p) => p.role === 'box' && p.code.startsWith('full-box'));
+    expect(boxes.length).toBeGreaterThanOrEqual(6);
+    const carriers = matchDemands(placements, week.demands);
+    expect(week.demands.filter((d) => !carriers.has(d.key)).map((d) => d.title)).toEqual([]);
+  });
+});
+
+it('arranges what no week has, hundreds of items, out of a kit of ten thousand copies', () => {
+  const kit = made('warehouse', 2, [
+    ['half-box', 4, 10_000],
+    ['checklist', 2, 10_000],
+    ['label', 4, 10_000],
+  ]);
+  const c = contextOf({ kit, week: weekWith(...weekOfItems(300, 9)) });
+  const placements = arrange(c);
+  const carriers = matchDemands(placements, c.week.demands);
+  expect(carriers.size).toBeGreaterThan(50);
+  expect(overdrawnPlacements(c, placements)).toEqual([]);
 });
 
 describe('a half-done spread', () => {

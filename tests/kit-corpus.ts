@@ -30,7 +30,7 @@ function band(uid: string, title: string, day: number, more: number): Demand {
 }
 
 /** A week of that many items, titles of 3 to 60 letters, typed as people type them: no title twice. */
-function weekOfItems(count: number, seed: number): Demand[] {
+export function weekOfItems(count: number, seed: number): Demand[] {
   const random = randomFrom(seed);
   const below = (n: number): number => Math.floor(random() * n);
   const said = new Set<string>();

@@ -1,4 +1,4 @@
-import { measuredHand, taughtWords } from './settings';
+import { houseOptions, measuredHand, ownShortForms, taughtWords } from './settings';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { done, freshHouse, layWeek, refusal, spreadNow } from '../../tests/house';
@@ -15,7 +15,7 @@ import { loadBooks } from './books';
 import { refreshFeeds, subscribe } from './feed-actions';
 import { loadSettings } from './load-settings';
 import { forgetMannerOf, keepMannerAs, ownManners, setMannerOf } from './manner-actions';
-import { forgetTaste, heedLike, saveHand, saveTaught, saveZone } from './settings-actions';
+import { forgetTaste, heedLike, saveHand, saveShortForms, saveTaught, saveZone } from './settings-actions';
 import { loadShelf } from './shelf';
 import { takeIn } from './take-in';
 
@@ -140,6 +140,27 @@ describe('settings', () => {
     expect(refusal(await saveZone({ zone: 'Sea/Bottom' }))).toContain('a zone such as');
     expect(refusal(await saveHand({ ...hand, linePitch: 0 }))).toContain('linePitch');
     expect(refusal(await saveTaught({ words: [{ word: '!', means: 'dog' }] }))).toContain('word');
+  });
+
+  it('keep short forms, for weeks that have none of their own', async () => {
+    expect(await houseOptions(db)).not.toHaveProperty('shortForms');
+    const forms = [
+      { word: 'appointment', short: 'appt' },
+      { word: 'with', short: 'w/' },
+    ];
+    done(await saveShortForms({ forms: [{ word: ' appointment ', short: ' appt ' }, forms[1]] }));
+    expect(await ownShortForms(db)).toEqual(forms);
+    expect((await loadSettings()).shortForms).toEqual(forms);
+    expect(await houseOptions(db)).toMatchObject({ shortForms: { appointment: 'appt', with: 'w/' } });
+    expect((await spreadNow(await layWeek(db))).context.options.shortForms).toEqual({
+      appointment: 'appt',
+      with: 'w/',
+    });
+    expect(refusal(await saveShortForms({ forms: [{ word: 'two words', short: '2w' }] }))).toContain('one word');
+    expect(refusal(await saveShortForms({ forms: [{ word: '__proto__', short: 'p' }] }))).toContain('one word');
+    expect(refusal(await saveShortForms({ forms: [{ word: 'with', short: ' ' }] }))).toContain('letters or signs');
+    done(await saveShortForms({ forms: [] }));
+    expect(await houseOptions(db)).not.toHaveProperty('shortForms');
   });
 
   it('heed what was learned, or not, and forget it', async () => {

@@ -1,11 +1,12 @@
 import 'server-only';
 import type { Hand } from '../core/measure/hand';
+import type { ShortForm } from '../core/manner/options/short-forms';
 import type { TaughtWord } from '../core/week/taught';
 import { allKits } from '../db/kits';
 import type { Like } from '../db/likes';
 import { listLikes } from '../db/likes';
 import { ownerZone } from './calendars';
-import { measuredHand, ownerHand, taughtWords } from './settings';
+import { measuredHand, ownerHand, ownShortForms, taughtWords } from './settings';
 import { store } from './store';
 
 export interface Settings {
@@ -16,6 +17,7 @@ export interface Settings {
   readonly zones: readonly string[];
   readonly likes: readonly Like[];
   readonly taught: readonly TaughtWord[];
+  readonly shortForms: readonly ShortForm[];
   /** what icons of the owner's kits can mean */
   readonly meanings: readonly string[];
 }
@@ -23,11 +25,17 @@ export interface Settings {
 export async function loadSettings(): Promise<Settings> {
   const db = await store();
   const [hand, set, zone] = await Promise.all([ownerHand(db), measuredHand(db), ownerZone(db)]);
-  const [likes, taught, kits] = await Promise.all([listLikes(db), taughtWords(db), allKits(db)]);
+  const [likes, taught, shortForms, kits] = await Promise.all([
+    listLikes(db),
+    taughtWords(db),
+    ownShortForms(db),
+    allKits(db),
+  ]);
   const meanings = [...new Set(kits.flatMap((k) => k.pieces.flatMap((p) => (p.icon ? [p.icon] : []))))].sort();
   return {
     likes,
     taught,
+    shortForms,
     meanings,
     hand,
     measured: set !== null,

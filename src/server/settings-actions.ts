@@ -6,7 +6,7 @@ import { BadInput, quoted } from '../core/format/fault';
 import { forgetLikes, switchLike } from '../db/likes';
 import { writeSetting } from '../db/settings';
 import { check } from './dto/check';
-import { HandDto, LikeDto, TaughtDto, ZoneDto } from './dto/settings.dto';
+import { HandDto, LikeDto, ShortFormsDto, TaughtDto, ZoneDto } from './dto/settings.dto';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -31,6 +31,16 @@ export async function saveZone(input: unknown): Promise<Outcome<null>> {
 export async function saveTaught(input: unknown): Promise<Outcome<null>> {
   return kept('taught words', () =>
     check(TaughtDto, input, 'words').words.map(({ word, means }) => ({ word: word.trim(), means })),
+  );
+}
+
+/** Keeps the owner's short forms; they are used only where a whole word does not fit. */
+export async function saveShortForms(input: unknown): Promise<Outcome<null>> {
+  return kept('short forms', () =>
+    check(ShortFormsDto, input, 'short forms').forms.map(({ word, short }) => ({
+      word: word.trim(),
+      short: short.trim(),
+    })),
   );
 }
 

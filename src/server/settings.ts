@@ -1,4 +1,5 @@
 import type { Options } from '../core/manner/options/registry';
+import type { ShortForm } from '../core/manner/options/short-forms';
 import type { Hand } from '../core/measure/hand';
 import { USUAL_HAND } from '../core/measure/hand';
 import type { TaughtWord } from '../core/week/taught';
@@ -16,6 +17,10 @@ export const ownerHand = async (db: Database): Promise<Hand> => (await measuredH
 export const taughtWords = async (db: Database): Promise<TaughtWord[]> =>
   (await readSetting(db, 'taught words', areTaughtWords)) ?? [];
 
+/** Words that the owner writes shorter where the whole word does not fit. */
+export const ownShortForms = async (db: Database): Promise<ShortForm[]> =>
+  (await readSetting(db, 'short forms', areShortForms)) ?? [];
+
 /** The zone that was set; null until one is. */
 export const setZone = (db: Database): Promise<string | null> => readSetting(db, 'zone', isText);
 
@@ -28,15 +33,24 @@ const holds = (value: unknown, type: 'number' | 'string', keys: readonly string[
 
 const isHand = (value: unknown): value is Hand => holds(value, 'number', ['lettersPerLine', 'lineWidth', 'linePitch']);
 
-const areTaughtWords = (value: unknown): value is TaughtWord[] =>
-  Array.isArray(value) && value.every((word) => holds(word, 'string', ['word', 'means']));
+const listOf =
+  <T>(keys: readonly string[]) =>
+  (value: unknown): value is T[] =>
+    Array.isArray(value) && value.every((each) => holds(each, 'string', keys));
+
+const areTaughtWords = listOf<TaughtWord>(['word', 'means']);
+const areShortForms = listOf<ShortForm>(['word', 'short']);
 
 /** The supply whose meters the white-out is counted against (handbook K4). */
 const TAPE = /correction tape/i;
 
-/** What holds in every week unless it says otherwise: the owner's hand, and the correction tape in the house. */
+/** What holds in every week unless it says otherwise: the owner's hand and short forms, and the correction tape. */
 export async function houseOptions(db: Database): Promise<Partial<Options>> {
-  const [hand, supplies] = await Promise.all([ownerHand(db), listSupplies(db)]);
+  const [hand, forms, supplies] = await Promise.all([ownerHand(db), ownShortForms(db), listSupplies(db)]);
   const tape = supplies.filter((s) => TAPE.test(s.name) && s.unit === 'm');
-  return { hand, ...(tape.length ? { tapeMeters: tape.reduce((sum, s) => sum + s.amount, 0) } : {}) };
+  return {
+    hand,
+    ...(forms.length ? { shortForms: Object.fromEntries(forms.map((f) => [f.word, f.short])) } : {}),
+    ...(tape.length ? { tapeMeters: tape.reduce((sum, s) => sum + s.amount, 0) } : {}),
+  };
 }

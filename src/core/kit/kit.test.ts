@@ -36,6 +36,16 @@ describe('the ledger', () => {
     expect(ledger.untouched(box)).toBe(1);
   });
 
+  it('counts ten thousand copies as quickly as two, each still by its number', () => {
+    const many = piece({ count: 10_000 });
+    const ledger = Ledger.empty();
+    expect(ledger.note(many, { copy: 10_000, cut: null })).toBe(true);
+    expect(ledger.note(many, { copy: 2, cut: { x: 0, y: 0, w: 20, h: 12 } })).toBe(true);
+    expect(ledger.untouched(many)).toBe(9_998);
+    expect([ledger.take(many)?.copy, ledger.take(many)?.copy]).toEqual([1, 3]);
+    expect(ledger.note(many, { copy: 10_001, cut: null })).toBe(false);
+  });
+
   it('takes a list’s offcut before a new list (L3), and a strip that is begun before a whole one', () => {
     const ledger = Ledger.empty();
     expect(ledger.takeRows(list, 4, 38)).toEqual({ copy: 1, cut: { x: 0, y: 0, w: 38, h: 32 } });

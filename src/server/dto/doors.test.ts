@@ -84,6 +84,7 @@ const DOORS: readonly (readonly [string, Door, object])[] = [
   ['a favorite', kits.FavoriteDto, { kit: 'fog', code: 'Q', liked: true }],
   ['a hand', settings.HandDto, { lettersPerLine: 18, lineWidth: 38.1, linePitch: 4.5 }],
   ['taught words', settings.TaughtDto, { words: [{ word: 'Fern', means: 'dog' }] }],
+  ['short forms', settings.ShortFormsDto, { forms: [{ word: 'with', short: 'w/' }] }],
   ['a taste', settings.LikeDto, { kit: 'fog', code: 'Q', off: false }],
   ['a zone', settings.ZoneDto, { zone: 'America/Halifax' }],
   ['a week begun', spread.StartSpreadDto, { week: '2027-W06', bookId: 'a', kitId: 'b', manner: 'airy' }],

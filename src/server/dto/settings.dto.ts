@@ -13,6 +13,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import type { ShortForm } from '../../core/manner/options/short-forms';
 import type { TaughtWord } from '../../core/week/taught';
 import type { Hand } from '../../core/measure/hand';
 
@@ -30,6 +31,15 @@ export class TaughtWordDto implements TaughtWord {
 
 export class TaughtDto {
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TaughtWordDto) words!: TaughtWordDto[];
+}
+
+export class ShortFormDto implements ShortForm {
+  @Matches(/^\s*[\p{L}\p{N}]{2,40}\s*$/u, { message: 'expected: one word, of letters and digits' }) word!: string;
+  @Matches(/^\s*[^\p{C}\s][^\p{C}]{0,19}\s*$/u, { message: 'expected: up to 20 letters or signs' }) short!: string;
+}
+
+export class ShortFormsDto {
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => ShortFormDto) forms!: ShortFormDto[];
 }
 
 export class LikeDto {

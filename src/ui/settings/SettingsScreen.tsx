@@ -19,6 +19,7 @@ import { saveHand, saveZone } from '../../server/settings-actions';
 import { useRun } from '../use-run';
 import { useTrueSize } from '../use-true-size';
 import { Learned } from './Learned';
+import { ShortForms } from './ShortForms';
 import { Words } from './Words';
 import { TopBar } from '../TopBar';
 import { GLASS } from '../theme';
@@ -206,6 +207,7 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
           </Box>
         </Paper>
         <Words taught={settings.taught} meanings={settings.meanings} run={change} busy={busy} />
+        <ShortForms forms={settings.shortForms} run={change} busy={busy} />
         <Learned likes={settings.likes} run={change} busy={busy} />
       </Box>
     </Box>

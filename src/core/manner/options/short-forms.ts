@@ -1,5 +1,11 @@
 import { option } from './option';
 
+/** A word, and how its owner writes it where the whole word does not fit: `appointment`, `appt`. */
+export interface ShortForm {
+  readonly word: string;
+  readonly short: string;
+}
+
 /** Words that the owner writes shorter where the whole word does not fit, such as `w/` for `with`. */
 export type ShortForms = Readonly<Record<string, string>>;
 
