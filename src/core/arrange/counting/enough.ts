@@ -25,7 +25,7 @@ export interface Enough {
   readonly substitutes: readonly Substitute[];
   /** what one can be made of; null where nothing serves */
   readonly makeshift: Makeshift | null;
-  /** of bases that lack: how the ladder would carry the week all the same */
+  /** of bases that lack: how the ladder would carry the week all the same, out of the kit alone */
   readonly carried?: Carried;
 }
 
@@ -99,7 +99,9 @@ export function isItEnough(
       : []),
   ]
     .filter((e) => e.needed > 0)
-    .map((e) => (e.what === 'bases' && e.there < e.needed ? { ...e, carried: carriedBy(context) } : e))
+    .map((e) =>
+      e.what === 'bases' && e.there < e.needed ? { ...e, carried: carriedBy({ ...context, stash: [] }) } : e,
+    )
     .sort((a, b) => Number(b.there < b.needed) - Number(a.there < a.needed));
 }
 
