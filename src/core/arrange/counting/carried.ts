@@ -1,6 +1,7 @@
 import { Draft } from '../../spread/draft';
 import type { Context } from '../../spread/placement';
 import { planWeek } from '../days/plan-week';
+import { LADDER } from '../ladder/registry';
 
 /** How a week's items would be carried by what is on the table, before anything is laid. */
 export interface Carried {
@@ -14,8 +15,7 @@ export interface Carried {
   readonly leftOut: number;
 }
 
-/** Rungs on which the words stand on the paper. */
-const INK_RUNGS: ReadonlySet<string> = new Set(['paper', 'beside an icon']);
+const INK_RUNGS: ReadonlySet<string> = new Set(LADDER.filter((r) => r.onPaper).map((r) => r.name));
 
 /**
  * The ladder asked before the first sticker is peeled: the same sharing that lays the days out (handbook K1, K7).

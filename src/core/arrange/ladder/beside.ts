@@ -21,6 +21,7 @@ const NARROWEST = 14;
 /** An icon with its words written beside it on the paper (handbook K7). */
 export const beside: Rung = {
   name: 'beside an icon',
+  onPaper: true,
   says: 'An icon, with its words written beside it on the paper.',
   choices: (block, { draft, context, width }) => {
     if (!context.options.onPaper || block.demands.length > 1 || block.list !== null || block.open) return [];

@@ -25,6 +25,7 @@ const BROKEN = 3;
 /** Straight onto the whited-out paper, in ink, with a dot before it: the lowest rung (handbook K7). */
 export const paper: Rung = {
   name: 'paper',
+  onPaper: true,
   says: 'Written straight onto the paper, with a dot before it.',
   choices: (block, { draft, context, width }) => {
     if (!context.options.onPaper || block.open) return [];

@@ -20,6 +20,8 @@ export interface Rung {
   readonly name: string;
   /** one sentence that a decorator would know it by */
   readonly says: string;
+  /** true where the words stand on the paper, not on a sticker */
+  readonly onPaper?: boolean;
   /** how much there is of what it takes, by the keys of its choices */
   readonly supply?: (ground: Ground) => ReadonlyMap<string, number>;
   readonly choices: (block: Block, ground: Ground) => readonly Choice[];
