@@ -63,7 +63,7 @@ export function beautyOf(context: Context, placements: readonly Placement[]): Be
   const holes = withItems.filter((day) => freeStretches(draft, context, day).some((s) => lengthOf(s) > HOLE));
   const pairs = DAYS.flatMap((day) => {
     const column = placements
-      .filter((p) => p.day === day && p.layer === 0 && p.role !== 'base' && pieces.has(pieceKey(p)))
+      .filter((p) => p.day === day && p.layer === 0 && p.role !== 'base' && pieces.get(pieceKey(p)))
       .sort((a, b) => a.y - b.y);
     return column.slice(1).map((p, i) => {
       const [a, b] = [pieces.get(pieceKey(column[i] as Placement)), pieces.get(pieceKey(p))];

@@ -5,7 +5,7 @@ import { atHand } from './at-hand';
 import { HAIR, tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { intersect } from '../measure/rect';
-import type { Context, Placement } from './placement';
+import type { Context, PieceIndex, Placement } from './placement';
 import { INK, footprint, pieceIndex } from './placement';
 
 type Place = Pick<Placement, 'page' | 'x' | 'y' | 'role'> &
@@ -16,7 +16,7 @@ export class Draft {
   private constructor(
     readonly placements: Placement[],
     readonly ledger: Ledger,
-    private readonly pieces: ReadonlyMap<string, Piece>,
+    private readonly pieces: PieceIndex,
     private next: number,
     /** ids of what was there when the arranging began */
     readonly kept: ReadonlySet<string>,

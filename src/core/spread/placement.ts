@@ -83,18 +83,27 @@ export const withHabits = (manner: Manner, own: Partial<Options>): Options => ({
 export const kitsOf = (context: Context): readonly Kit[] =>
   context.options.kitOnly ? [context.kit] : [context.kit, ...context.stash];
 
+/** Finds a piece by its key; nothing where no kit of them has it. */
+export interface PieceIndex {
+  readonly get: (key: string) => Piece | undefined;
+}
+
 /** Looks pieces up by kit and code, over the kit and the whole stash. */
-export function pieceIndex(context: Pick<Context, 'kit' | 'stash'>): ReadonlyMap<string, Piece> {
-  const known = indexes.get(context);
-  if (known) return known;
-  const index = new Map(
-    [context.kit, ...context.stash].flatMap((kit) => kit.pieces.map((p) => [pieceKey(p), p] as const)),
-  );
-  indexes.set(context, index);
+export function pieceIndex({ kit, stash }: Pick<Context, 'kit' | 'stash'>): PieceIndex {
+  const own = indexOf(kit.pieces, () => kit.pieces);
+  const others = stash.length ? indexOf(stash, () => stash.flatMap((k) => k.pieces)) : NONE;
+  return { get: (key) => own.get(key) ?? others.get(key) };
+}
+
+const NONE: ReadonlyMap<string, Piece> = new Map();
+
+/** An index is made once for a kit, and for a stash: many weeks and looks have the same. */
+function indexOf(of: object, pieces: () => readonly Piece[]): ReadonlyMap<string, Piece> {
+  const index = indexes.get(of) ?? new Map(pieces().map((p) => [pieceKey(p), p]));
+  indexes.set(of, index);
   return index;
 }
 
-/** An index is made once for a context. */
 const indexes = new WeakMap<object, ReadonlyMap<string, Piece>>();
 
 /** The paper a placement covers, turned as it is. */

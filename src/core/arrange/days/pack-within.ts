@@ -4,7 +4,7 @@ import type { Stretch } from '../../spread/free-room';
 import { keptFree, lengthOf } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
 import type { PackItem, Packing } from '../exact/day-packing';
-import { packColumn } from '../exact/day-packing';
+import { packAll, packColumn } from '../exact/day-packing';
 import type { Block } from './day-blocks';
 
 /**
@@ -25,24 +25,19 @@ export function packWithin(
   const kept =
     last && lengthOf(last) > free ? [...stretches.slice(0, -1), { from: last.from, to: last.to - free }] : stretches;
   return (items) => {
-    if (context.ways.keepsRows && stretches.length > 1) {
-      const inRows = packColumn(
-        items.map((item, i) => (blocks[i]?.list ? { ...item, onlyIn: stretches.length - 1 } : item)),
-        stretches,
-        gap,
-      );
-      if (!inRows.chosen.includes(null)) return inRows;
-    }
-    if (hours) {
-      const atHours = packColumn(
-        items.map((item, i) => ({ ...item, notBefore: stretchOfHour(hours, blocks[i] as Block, stretches) })),
-        stretches,
-        gap,
-      );
-      if (!atHours.chosen.includes(null)) return atHours;
-    }
-    const roomy = packColumn(items, kept, gap);
-    return roomy.chosen.includes(null) ? packColumn(items, stretches, gap) : roomy;
+    const rows = context.ways.keepsRows && stretches.length > 1;
+    const inRows = rows
+      ? items.map((item, i) => (blocks[i]?.list ? { ...item, onlyIn: stretches.length - 1 } : item))
+      : null;
+    const atHours = hours
+      ? items.map((item, i) => ({ ...item, notBefore: stretchOfHour(hours, blocks[i] as Block, stretches) }))
+      : null;
+    return (
+      (inRows && packAll(inRows, stretches, gap)) ??
+      (atHours && packAll(atHours, stretches, gap)) ??
+      packAll(items, kept, gap) ??
+      packColumn(items, stretches, gap)
+    );
   };
 }
 

@@ -8,7 +8,7 @@ interface Column {
 }
 
 /** Plans looked into at most before the best found so far is taken. */
-const MOST_NODES = 6_000;
+const MOST_NODES = 60_000;
 const EPS = 1e-9;
 
 /** The plans that days had at some prices, and the best of them that go together. */
@@ -43,32 +43,34 @@ export class Columns {
     prices: ReadonlyMap<string, number>,
     given: readonly DayPlan[],
   ): DayPlan[] | null {
-    const priced = ({ plan, used }: Column): number =>
-      [...used].reduce((sum, [key, n]) => sum + (prices.get(key) ?? 0) * n, plan.cost);
-    const columns = this.byDay.map((day) => [...day.values()].sort((a, b) => priced(a) - priced(b)));
-    const rest = columns.map((_, d) => columns.slice(d).reduce((sum, c) => sum + (c[0] ? priced(c[0]) : 0), 0));
+    const priced = this.byDay.map((day) =>
+      [...day.values()]
+        .map((c) => ({ ...c, price: [...c.used].reduce((sum, [k, n]) => sum + (prices.get(k) ?? 0) * n, c.plan.cost) }))
+        .sort((a, b) => a.price - b.price),
+    );
+    const rest = priced.map((_, d) => priced.slice(d).reduce((sum, c) => sum + (c[0]?.price ?? 0), 0));
+    const worth = [...prices].reduce((sum, [key, price]) => sum + price * (supply.get(key) ?? 0), 0);
     let most = given.reduce((sum, p) => sum + p.cost, 0);
     let best: DayPlan[] | null = null;
     let nodes = 0;
     const left = new Map(supply);
-    const value = (): number => [...prices].reduce((sum, [key, price]) => sum + price * (left.get(key) ?? 0), 0);
     const chosen: DayPlan[] = [];
-    const look = (d: number, cost: number): void => {
-      if (d === columns.length) {
+    const look = (d: number, cost: number, paid: number): void => {
+      if (d === priced.length) {
         if (cost < most - EPS) [most, best] = [cost, [...chosen]];
         return;
       }
-      if (nodes++ > MOST_NODES || cost + (rest[d] as number) - value() >= most - EPS) return;
-      for (const { plan, used } of columns[d] as Column[]) {
+      for (const { plan, used, price } of priced[d] as (typeof priced)[number]) {
+        if (nodes++ > MOST_NODES || paid + price + (rest[d + 1] ?? 0) - worth >= most - EPS) return;
         if ([...used].some(([key, n]) => n > (left.get(key) ?? 0) + EPS)) continue;
         for (const [key, n] of used) left.set(key, (left.get(key) ?? 0) - n);
         chosen.push(plan);
-        look(d + 1, cost + plan.cost);
+        look(d + 1, cost + plan.cost, paid + price);
         chosen.pop();
         for (const [key, n] of used) left.set(key, (left.get(key) ?? 0) + n);
       }
     };
-    look(0, 0);
+    look(0, 0, 0);
     return best;
   }
 }

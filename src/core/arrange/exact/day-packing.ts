@@ -34,7 +34,30 @@ export interface Packing {
  * none across two stretches. Exact on a half-millimeter grid: a multiple-choice knapsack solved by dynamic
  * programming over positions (Kellerer, Pferschy, Pisinger: Knapsack Problems, 2004, chapter 11, from memory).
  */
-export function packColumn(items: readonly PackItem[], stretches: readonly Stretch[], gap: number): Packing {
+export const packColumn = (items: readonly PackItem[], stretches: readonly Stretch[], gap: number): Packing =>
+  pack(items, columnOf(items, stretches, gap));
+
+/** The same, where every item has a place so; null where one would be left out. */
+export function packAll(items: readonly PackItem[], stretches: readonly Stretch[], gap: number): Packing | null {
+  const column = columnOf(items, stretches, gap);
+  if (column.most === Infinity) return null;
+  const packing = pack(items, column);
+  return packing.chosen.includes(null) ? null : packing;
+}
+
+/** A column counted in cells, and what may stand in it. */
+interface Column {
+  readonly starts: readonly number[];
+  readonly ends: readonly number[];
+  readonly size: number;
+  readonly gap: number;
+  /** of each item what is worth looking at */
+  readonly worths: readonly (readonly Worth[])[];
+  /** what all cost at their lowest; Infinity where they do not fit even so */
+  readonly most: number;
+}
+
+function columnOf(items: readonly PackItem[], stretches: readonly Stretch[], gap: number): Column {
   const starts: number[] = [];
   const ends: number[] = [];
   let total = 0;
@@ -44,8 +67,15 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
     ends.push(total);
     total += 1; // a cell that belongs to none, so that stretches never touch
   }
-  const gapCells = cellsUp(gap);
-  const size = total + 1;
+  const worths = items.map((item) => undominated(item.options));
+  const column = { starts, ends, size: total + 1, gap: cellsUp(gap), worths };
+  return { ...column, most: allAtTheirLowest(items, column) };
+}
+
+function pack(items: readonly PackItem[], { starts, ends, size, gap, worths, most }: Column): Packing {
+  const lasts = starts.length - 1;
+  // no plan dearer than one that is known to fit, the rest at its cheapest, comes to anything
+  const rest = cheapestFrom(items, worths);
   const costs: Float64Array[] = [new Float64Array(size).fill(Infinity)];
   const from: Int32Array[] = [];
   const option: Int16Array[] = [];
@@ -53,10 +83,12 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
   items.forEach((item, i) => {
     const before = costs[i] as Float64Array;
     const after = new Float64Array(size).fill(Infinity);
-    const back = new Int32Array(size).fill(-1);
+    const back = new Int32Array(size);
     const took = new Int16Array(size).fill(-1);
-    const worth = undominated(item.options);
-    let least = Infinity;
+    const worth = worths[i] as readonly Worth[];
+    const first = item.onlyIn ?? item.notBefore ?? 0;
+    const last = Math.min(item.onlyIn ?? lasts, lasts);
+    let least = most - (rest[i] as number) + 1e-6;
     for (let p = 0; p < size; p++) {
       const cost = before[p] as number;
       if (cost >= least) continue; // further down and no cheaper: never better
@@ -66,13 +98,23 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
         back[p] = p;
         took[p] = -1;
       }
-      for (const { o, cells, cost: own } of worth) {
-        const end = earliestEnd(p, cells, starts, ends, gapCells, item.onlyIn ?? item.notBefore, item.onlyIn);
-        const next = cost + own;
-        if (end >= 0 && next < (after[end] as number)) {
-          after[end] = next;
-          back[end] = p;
-          took[end] = o;
+      // the lower options stand in the first stretch that is left, the higher ones further down
+      let n = 0;
+      for (let k = first; k <= last && n < worth.length; k++) {
+        const start = starts[k] as number;
+        const end = ends[k] as number;
+        if (end < p) continue;
+        const at = p <= start ? start : p + gap;
+        for (; n < worth.length; n++) {
+          const one = worth[n] as Worth;
+          const foot = at + one.cells;
+          if (foot > end) break;
+          const next = cost + one.cost;
+          if (next < (after[foot] as number)) {
+            after[foot] = next;
+            back[foot] = p;
+            took[foot] = one.o;
+          }
         }
       }
     }
@@ -83,8 +125,40 @@ export function packColumn(items: readonly PackItem[], stretches: readonly Stret
   return trace(items.length, costs.at(-1) as Float64Array, from, option, ends);
 }
 
+/** What all cost at their lowest, each as early as it can stand; Infinity where they do not fit even so. */
+function allAtTheirLowest(items: readonly PackItem[], { worths, starts, ends, gap }: Omit<Column, 'most'>): number {
+  let p = 0;
+  let cost = 0;
+  for (const [i, { onlyIn, notBefore }] of items.entries()) {
+    const lowest = worths[i]?.[0];
+    if (!lowest) return Infinity;
+    const k = ends.findIndex((end, k) => {
+      if (k < (onlyIn ?? notBefore ?? 0) || k > (onlyIn ?? k) || end < p) return false;
+      return (p <= (starts[k] as number) ? (starts[k] as number) : p + gap) + lowest.cells <= end;
+    });
+    if (k < 0) return Infinity;
+    p = (p <= (starts[k] as number) ? (starts[k] as number) : p + gap) + lowest.cells;
+    cost += lowest.cost;
+  }
+  return cost;
+}
+
+/** What each item and all after it cost at least. */
+function cheapestFrom(items: readonly PackItem[], worths: readonly (readonly Worth[])[]): number[] {
+  const rest = new Array<number>(items.length + 1).fill(0);
+  for (let i = items.length - 1; i >= 0; i--)
+    rest[i] = (rest[i + 1] as number) + Math.min(items[i]?.leaveOut ?? 0, worths[i]?.at(-1)?.cost ?? Infinity);
+  return rest;
+}
+
+interface Worth {
+  readonly o: number;
+  readonly cells: number;
+  readonly cost: number;
+}
+
 /** The options that are not both as high as another and as dear; the first of equal ones. */
-function undominated(options: readonly PackOption[]): { o: number; cells: number; cost: number }[] {
+function undominated(options: readonly PackOption[]): Worth[] {
   const sorted = options
     .map(({ height, cost }, o) => ({ o, cells: cellsUp(height), cost }))
     .sort((a, b) => a.cells - b.cells || a.cost - b.cost || a.o - b.o);
@@ -94,26 +168,6 @@ function undominated(options: readonly PackOption[]): { o: number; cells: number
     least = cost;
     return true;
   });
-}
-
-/** Where an item of `height` cells ends when it stands as early as it can after position `p`; -1 when nowhere. */
-function earliestEnd(
-  p: number,
-  height: number,
-  starts: readonly number[],
-  ends: readonly number[],
-  gap: number,
-  first = 0,
-  last = starts.length - 1,
-): number {
-  for (let k = first; k <= Math.min(last, starts.length - 1); k++) {
-    const start = starts[k] as number;
-    const end = ends[k] as number;
-    if (end < p) continue;
-    const at = p <= start ? start : p + gap;
-    if (at + height <= end) return at + height;
-  }
-  return -1;
 }
 
 function trace(
