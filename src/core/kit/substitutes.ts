@@ -76,6 +76,7 @@ export function substitutesFor(
     const worst = best.length >= most ? best[most - 1] : undefined;
     // colors only add to the cost: from here on nothing can come before those found
     if (worst && without > worst.cost) break;
+    if (worst && without + awayFrom(look, piece.color) > worst.cost) continue;
     best.push(substitute(wanted, look, piece, soon.has(piece.kit), without));
     best.sort(inOrder);
     if (best.length > most) best.pop();

@@ -55,6 +55,8 @@ interface Column {
   readonly worths: readonly (readonly Worth[])[];
   /** what all cost at their lowest; Infinity where they do not fit even so */
   readonly most: number;
+  /** all at their cheapest, where there is room for that */
+  readonly ideal: Packing | null;
 }
 
 function columnOf(items: readonly PackItem[], stretches: readonly Stretch[], gap: number): Column {
@@ -69,10 +71,12 @@ function columnOf(items: readonly PackItem[], stretches: readonly Stretch[], gap
   }
   const worths = items.map((item) => undominated(item.options));
   const column = { starts, ends, size: total + 1, gap: cellsUp(gap), worths };
-  return { ...column, most: allAtTheirLowest(items, column) };
+  const most = allOn(items, column, 0)?.cost ?? Infinity;
+  return { ...column, most, ideal: most < Infinity ? allOn(items, column, -1) : null };
 }
 
-function pack(items: readonly PackItem[], { starts, ends, size, gap, worths, most }: Column): Packing {
+function pack(items: readonly PackItem[], { starts, ends, size, gap, worths, most, ideal }: Column): Packing {
+  if (ideal) return ideal;
   const lasts = starts.length - 1;
   // no plan dearer than one that is known to fit, the rest at its cheapest, comes to anything
   const rest = cheapestFrom(items, worths);
@@ -125,22 +129,30 @@ function pack(items: readonly PackItem[], { starts, ends, size, gap, worths, mos
   return trace(items.length, costs.at(-1) as Float64Array, from, option, ends);
 }
 
-/** What all cost at their lowest, each as early as it can stand; Infinity where they do not fit even so. */
-function allAtTheirLowest(items: readonly PackItem[], { worths, starts, ends, gap }: Omit<Column, 'most'>): number {
+/** All of them standing, each on one option and as early as it can; null where they do not fit so. */
+function allOn(
+  items: readonly PackItem[],
+  { worths, starts, ends, gap }: Omit<Column, 'most' | 'ideal'>,
+  which: 0 | -1,
+): Packing | null {
+  const chosen: number[] = [];
+  const stretch: number[] = [];
   let p = 0;
   let cost = 0;
-  for (const [i, { onlyIn, notBefore }] of items.entries()) {
-    const lowest = worths[i]?.[0];
-    if (!lowest) return Infinity;
-    const k = ends.findIndex((end, k) => {
-      if (k < (onlyIn ?? notBefore ?? 0) || k > (onlyIn ?? k) || end < p) return false;
-      return (p <= (starts[k] as number) ? (starts[k] as number) : p + gap) + lowest.cells <= end;
-    });
-    if (k < 0) return Infinity;
-    p = (p <= (starts[k] as number) ? (starts[k] as number) : p + gap) + lowest.cells;
-    cost += lowest.cost;
+  for (const [i, { onlyIn, notBefore, leaveOut }] of items.entries()) {
+    const option = worths[i]?.at(which);
+    if (!option || option.cost > leaveOut) return null;
+    const from = (k: number): number => (p <= (starts[k] as number) ? (starts[k] as number) : p + gap);
+    const last = Math.min(onlyIn ?? Infinity, starts.length - 1);
+    let k = onlyIn ?? notBefore ?? 0;
+    while (k <= last && ((ends[k] as number) < p || from(k) + option.cells > (ends[k] as number))) k++;
+    if (k > last) return null;
+    p = from(k) + option.cells;
+    cost += option.cost;
+    chosen.push(option.o);
+    stretch.push(k);
   }
-  return cost;
+  return { chosen, stretch, cost };
 }
 
 /** What each item and all after it cost at least. */
