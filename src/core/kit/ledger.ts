@@ -76,6 +76,13 @@ export class Ledger {
     return { copy, cut };
   }
 
+  /** The first of some parts of a copy that nobody has; copies that are begun come before whole ones. */
+  freePart(piece: Piece, parts: readonly Rect[]): Taken | null {
+    for (const copy of this.copiesAtHand(piece).sort((a, b) => this.fresh(piece, a) - this.fresh(piece, b)))
+      for (const cut of parts) if (this.isFree(piece, { copy, cut })) return { copy, cut };
+    return null;
+  }
+
   /**
    * Takes `length` x `height` mm off a strip or roll, from its left end on.
    * A copy that is already begun comes first, so that long strips stay whole.
@@ -147,6 +154,10 @@ export class Ledger {
         .filter((s) => s.from > 0 && s.copy !== but)
         .map((s) => s.left),
     );
+  }
+
+  private fresh(piece: Piece, copy: number): number {
+    return this.partsOf(piece, copy).length ? 0 : 1;
   }
 
   private firstUntouched(piece: Piece): number | null {

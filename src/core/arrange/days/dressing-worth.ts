@@ -5,6 +5,7 @@ import { FOREIGN, piecesOf, strangeness } from '../../spread/choose';
 import type { Fitted } from '../../spread/fit-text';
 import { writingRoom } from '../../spread/writing';
 import type { Demand } from '../../week/demand';
+import { oncePerGround } from '../ladder/once';
 import type { Ground } from '../ladder/rung';
 import type { Form } from './forms';
 import { iconRank, scriptRank } from './reserved';
@@ -44,13 +45,11 @@ interface Pictures {
   readonly script: Piece | null;
 }
 
-const known = new WeakMap<object, Map<string, Pictures>>();
+const lookedUp = oncePerGround(() => new Map<string, Pictures>());
 
 /** The icon and the script that say best what an item is about, where one is left; looked for once. */
 function picturesFor(demand: Demand, ground: Ground): Pictures {
-  const key = ground.shared ?? ground;
-  const byDemand = known.get(key) ?? new Map<string, Pictures>();
-  known.set(key, byDemand);
+  const byDemand = lookedUp(ground);
   const found = byDemand.get(demand.key) ?? {
     icon: bestOf(ground, 'icon', (p) => iconRank(demand, p)),
     script: bestOf(ground, 'script', (p) => scriptRank(demand, p)),

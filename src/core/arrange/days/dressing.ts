@@ -12,6 +12,7 @@ import type { Form } from './forms';
 import { jar } from './jar';
 import { layTitle, listTitle } from './list-dressing';
 import type { At } from '../ladder/choice';
+import { layWritten } from '../ladder/written';
 import type { Fitted } from '../../spread/fit-text';
 import type { Draft } from '../../spread/draft';
 import { inkFor } from '../../spread/ink';
@@ -45,17 +46,8 @@ export function dressBase(
       : form.turn
         ? { laid: [], text: fitted.text }
         : adorn(draft, context, demand, design, fitted, { x, y: at.y, w: form.w, h: form.h }, at, reserved);
-  draft.add(design, taken, {
-    page: at.page,
-    day: at.day,
-    ...upright,
-    turn: form.turn,
-    role: 'day',
-    items: [demand.uid],
-    text: extras.text,
-    size: fitted.size,
-    ink: extras.text ? inkFor(design) : null,
-  });
+  const place = { page: at.page, day: at.day, ...upright, turn: form.turn };
+  layWritten(draft, [design, taken], place, [demand], { text: extras.text, size: fitted.size });
   for (const { piece, rect, text } of extras.laid) {
     const over = draft.ledger.take(piece);
     if (over)
@@ -223,16 +215,7 @@ export function dressShared(draft: Draft, context: Context, block: Block, form: 
   const taken = design && draft.ledger.take(design, form.cut);
   if (!design || !taken) return false;
   const y = layTitle(draft, context, listTitle(draft, context, block, at.column.w), at);
-  draft.add(design, taken, {
-    page: at.page,
-    day: at.day,
-    x: alignX(context, at.column, form.w),
-    y,
-    role: 'day',
-    items: block.demands.map((d) => d.uid),
-    text: fitted.text,
-    size: fitted.size,
-    ink: inkFor(design),
-  });
+  const place = { page: at.page, day: at.day, x: alignX(context, at.column, form.w), y };
+  layWritten(draft, [design, taken], place, block.demands, fitted);
   return true;
 }

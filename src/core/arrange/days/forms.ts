@@ -7,12 +7,12 @@ import { pieceKey } from '../../kit/kit';
 import type { Rect } from '../../measure/rect';
 import { meaningsOf } from '../../week/meaning';
 import { FOREIGN, piecesOf, strangeness } from '../../spread/choose';
-import type { Draft } from '../../spread/draft';
 import type { Fitted } from '../../spread/fit-text';
 import { fitText } from '../../spread/fit-text';
 import type { Context } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
 import { writingRoom } from '../../spread/writing';
+import { oncePerGround } from '../ladder/once';
 import type { Ground } from '../ladder/rung';
 
 /**
@@ -54,7 +54,7 @@ const ROOM_KINDS: Readonly<Record<Room, readonly Kind[]>> = {
 };
 
 /** All bases that can carry an item in a column of that width, grouped. */
-export function formsFor(draft: Draft, context: Context, width: number): Form[] {
+function formsFor({ draft, context, width }: Ground): readonly Form[] {
   const groups = new Map<string, { designs: Piece[]; cut: Rect | null }>();
   const bases = context.options.writeOnBoxes
     ? [...baseKinds(context), ...piecesOf(context, 'full-box')]
@@ -107,15 +107,8 @@ export function formsFor(draft: Draft, context: Context, width: number): Form[] 
 /** Names a form among those of a week. */
 export const formKey = (form: Form): string => form.designs.map((p) => pieceKey(p)).join('+');
 
-const known = new WeakMap<object, readonly Form[]>();
-
-/** The bases that can carry an item on some ground; grouped once for it. */
-export function formsOf(ground: Ground): readonly Form[] {
-  const key = ground.shared ?? ground;
-  const forms = known.get(key) ?? formsFor(ground.draft, ground.context, ground.width);
-  known.set(key, forms);
-  return forms;
-}
+/** The bases that can carry an item on some ground. */
+export const formsOf = oncePerGround(formsFor);
 
 /** Where round and diamond bases are the manner, a square is laid on its corner (handbook 3, 5). */
 const turnOf = (piece: Piece, { ways }: Context): number => (ways.roundBases && piece.kind === 'square' ? 45 : 0);

@@ -11,6 +11,7 @@ import { trimTo } from '../../spread/trim';
 import { writingRoom } from '../../spread/writing';
 import { textFits } from '../../measure/hand';
 import type { At } from '../ladder/choice';
+import { layWritten } from '../ladder/written';
 import type { Block } from './day-blocks';
 import { jar } from './jar';
 import type { ListForm, ListTexts } from './list-forms';
@@ -110,17 +111,13 @@ export function dressList(draft: Draft, context: Context, block: Block, how: How
     const taken = draft.ledger.takeRows(design, rows, at.column.w);
     if (!taken) return false;
     const w = taken.cut?.w ?? design.width;
-    draft.add(design, taken, {
-      page: at.page,
-      day: at.day,
-      x: alignX(context, at.column, w),
-      y,
-      role: 'day',
-      items: block.demands.slice(done, done + count).map((d) => d.uid),
-      text: listText(texts.items.slice(done, done + count)),
-      size: texts.size,
-      ink: inkFor(design),
-    });
+    layWritten(
+      draft,
+      [design, taken],
+      { page: at.page, day: at.day, x: alignX(context, at.column, w), y },
+      block.demands.slice(done, done + count),
+      { text: listText(texts.items.slice(done, done + count)), size: texts.size },
+    );
     y += rows * form.pitch;
     done += count;
   }

@@ -9,7 +9,7 @@ import type { Context } from '../../spread/placement';
 import { TICK_WIDTH } from '../../spread/writing';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
-import type { Ground } from '../ladder/rung';
+import { oncePerGround } from '../ladder/once';
 
 /** Checklists of one size: for what goes on them it does not matter which is taken. Lengths in mm. */
 export interface ListForm {
@@ -49,28 +49,21 @@ export function listsFor(draft: Draft, context: Context, width: number): Piece[]
 /** mm from row to row */
 export const rowPitch = (list: Piece): number => list.height / list.rows;
 
-const known = new WeakMap<object, readonly ListForm[]>();
-
 /** All lists that may be used, grouped by size. */
-export function listFormsOf(ground: Ground): readonly ListForm[] {
-  const before = known.get(ground.shared ?? ground);
-  if (before) return before;
-  const { draft, context, width } = ground;
+export const listFormsOf = oncePerGround(({ draft, context, width }): readonly ListForm[] => {
   const groups = new Map<string, Piece[]>();
   for (const p of listsFor(draft, context, width)) {
     const key = `${rowPitch(p).toFixed(2)}|${Math.min(p.width, width).toFixed(1)}`;
     groups.set(key, [...(groups.get(key) ?? []), p]);
   }
-  const forms = [...groups.values()].map((designs): ListForm => ({
+  return [...groups.values()].map((designs): ListForm => ({
     pitch: rowPitch(designs[0] as Piece),
     w: Math.min((designs[0] as Piece).width, width),
     designs,
     rows: designs.reduce((n, p) => n + draft.ledger.rowsLeft(p), 0),
     strange: Math.min(...designs.map((p) => strangeness(p, context))),
   }));
-  known.set(ground.shared ?? ground, forms);
-  return forms;
-}
+});
 
 /** What stands on the rows of a list. */
 export interface ListTexts {

@@ -3,10 +3,10 @@ import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import { sizesDownTo } from '../../spread/fit-text';
 import { PAPER, inkFor } from '../../spread/ink';
 import { paperHeight, paperRoom } from '../../spread/writing';
-import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
 import { iconRank } from '../days/reserved';
 import type { Rung } from './rung';
+import { singleOf } from './single';
 
 /** mm between the icon and its words. From memory. */
 const APART = 0.8;
@@ -24,8 +24,8 @@ export const beside: Rung = {
   onPaper: true,
   says: 'An icon, with its words written beside it on the paper.',
   choices: (block, { draft, context, width }) => {
-    if (!context.options.onPaper || block.demands.length > 1 || block.list !== null || block.open) return [];
-    const demand = block.demands[0] as Demand;
+    const demand = singleOf(block);
+    if (!context.options.onPaper || !demand) return [];
     const icon = byCost(piecesOf(context, 'icon'), (p) => {
       const rank = iconRank(demand, p);
       return rank === null || draft.ledger.untouched(p) === 0 || strangeness(p, context) > FOREIGN

@@ -4,15 +4,15 @@ import { alignX } from '../../spread/align';
 import { byCost, strangeness, tasteCost } from '../../spread/choose';
 import { fitCost, fitText } from '../../spread/fit-text';
 import { foilCost } from '../../spread/foil';
-import { inkFor } from '../../spread/ink';
 import { writingRoom } from '../../spread/writing';
-import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
 import type { Form } from '../days/forms';
 import { formKey, formsOf, tasteFor } from '../days/forms';
 import type { Draft } from '../../spread/draft';
 import type { Taken } from '../../kit/ledger';
 import type { Rung } from './rung';
+import { singleOf } from './single';
+import { layWritten } from './written';
 
 /** A half is no lower than a flag, mm (handbook 3). */
 const LEAST = 9;
@@ -24,9 +24,8 @@ export const halved: Rung = {
   name: 'halved',
   says: 'A half box cut in two, so that one carries two items.',
   choices: (block, ground) => {
-    if (block.demands.length > 1 || block.list !== null || block.open) return [];
-    const demand = block.demands[0] as Demand;
-    if (demand.room !== null) return [];
+    const demand = singleOf(block);
+    if (demand?.room !== null) return [];
     const text = writtenText(demand);
     return formsOf(ground)
       .filter(mayBeHalved)
@@ -50,17 +49,8 @@ export const halved: Rung = {
               const taken = design && halfOf(draft, design, form);
               if (!design || !taken) return false;
               draft.ledger.note(design, taken);
-              draft.add(design, taken, {
-                page: at.page,
-                day: at.day,
-                x: alignX(ground.context, at.column, form.w),
-                y: at.y,
-                role: 'day',
-                items: [demand.uid],
-                text: fitted.text,
-                size: fitted.size,
-                ink: inkFor(design),
-              });
+              const place = { page: at.page, day: at.day, x: alignX(ground.context, at.column, form.w), y: at.y };
+              layWritten(draft, [design, taken], place, [demand], fitted);
               return true;
             },
           },
@@ -80,9 +70,5 @@ function mayBeHalved(form: Form): boolean {
 function halfOf(draft: Draft, piece: Piece, form: Form): Taken | null {
   const x = form.cut?.x ?? 0;
   const halves = [0, 1].map((n) => ({ x, y: (n * piece.height) / 2, w: form.w, h: piece.height / 2 }));
-  const copies = Array.from({ length: piece.count }, (_, i) => i + 1);
-  const begun = copies.filter((copy) => draft.ledger.partsOf(piece, copy).length > 0);
-  for (const copy of [...begun, ...copies])
-    for (const cut of halves) if (draft.ledger.isFree(piece, { copy, cut })) return { copy, cut };
-  return null;
+  return draft.ledger.freePart(piece, halves);
 }

@@ -2,18 +2,19 @@ import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import { fitCost, fitText } from '../../spread/fit-text';
-import { inkFor } from '../../spread/ink';
 import { writingRoom } from '../../spread/writing';
-import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
-import type { Ground, Rung } from './rung';
+import { oncePerGround } from './once';
+import type { Rung } from './rung';
+import { singleOf } from './single';
+import { layWritten } from './written';
 
 /** Washi of these heights serves as a label, mm. Common practice. */
 const HEIGHTS = { least: 6, most: 20 };
 /** What it costs beside a base: it is plain, and its cut edge shows. From memory. */
 const COST = 2.4;
 
-const stripsOf = ({ draft, context, width }: Ground): Piece[] =>
+const stripsOf = oncePerGround(({ draft, context, width }): readonly Piece[] =>
   byCost(piecesOf(context, 'washi'), (p) =>
     p.motif === '' &&
     p.height >= HEIGHTS.least &&
@@ -22,7 +23,8 @@ const stripsOf = ({ draft, context, width }: Ground): Piece[] =>
     draft.ledger.longest(p) >= width
       ? strangeness(p, context)
       : Infinity,
-  );
+  ),
+);
 
 const keyOf = (p: Piece): string => `washi ${pieceKey(p)}`;
 
@@ -33,8 +35,8 @@ export const strip: Rung = {
   supply: (ground) =>
     new Map(stripsOf(ground).map((p) => [keyOf(p), Math.floor(ground.draft.ledger.lengthLeft(p) / ground.width)])),
   choices: (block, ground) => {
-    if (block.demands.length > 1 || block.list !== null || block.open) return [];
-    const demand = block.demands[0] as Demand;
+    const demand = singleOf(block);
+    if (!demand) return [];
     const text = writtenText(demand);
     return stripsOf(ground).flatMap((piece) => {
       const room = writingRoom({ kind: piece.kind, shape: 'rect', w: ground.width, h: piece.height });
@@ -49,17 +51,8 @@ export const strip: Rung = {
           lay: (draft, at) => {
             const taken = draft.ledger.takeLength(piece, at.column.w, piece.height);
             if (!taken) return false;
-            draft.add(piece, taken, {
-              page: at.page,
-              day: at.day,
-              x: at.column.x,
-              y: at.y,
-              role: 'day',
-              items: [demand.uid],
-              text: fitted.text,
-              size: fitted.size,
-              ink: inkFor(piece),
-            });
+            const place = { page: at.page, day: at.day, x: at.column.x, y: at.y };
+            layWritten(draft, [piece, taken], place, [demand], fitted);
             return true;
           },
         },
