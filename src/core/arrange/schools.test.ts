@@ -95,14 +95,14 @@ describe('full boxes', () => {
         }),
         boxes,
       );
-    expect(stand('waves', 40)).toMatchObject([
+    expect(stand('waves', 48.6)).toMatchObject([
       { y: 18, h: 24.15, layer: 0 },
       { h: 24.15, layer: 1 },
     ]);
-    const [top, under] = stand('waves', 40);
+    const [top, under] = stand('waves', 48.6);
     expect(bottom(under!) - top!.y).toBeCloseTo(37.6, 1);
-    expect(stand('heron', 48)).toMatchObject([{ h: 45.12, cut: { y: 1.59 } }]);
-    expect(stand('heron', 40)).toEqual([]);
+    expect(stand('heron', 56.1)).toMatchObject([{ h: 45.1, cut: { y: 1.6 } }]);
+    expect(stand('heron', 48.6)).toEqual([]);
   });
   it('cut a double box so that its halves line up across the gap (F3)', () => {
     const wide = box({ code: 'W', kind: 'double-box', width: 76.2, motif: 'harbor' });

@@ -104,7 +104,13 @@ const laidOver = (over: readonly Placement[], p: Placement): Placement[] =>
 function saysOtherwise(view: View, over: readonly Placement[], d: Demand, p: Placement): Found[] {
   if (p.items.length !== 1 || p.day !== d.day || view.pieceOf(p)?.kind === 'checklist') return [];
   const time = d.start === null ? '' : spokenTime(d.start);
-  const said = [p.text ?? '', ...laidOver(over, p).map((q) => q.text ?? view.pieceOf(q)?.words ?? '')].join(' ').trim();
+  const said = [
+    view.pieceOf(p)?.words ?? '',
+    p.text ?? '',
+    ...laidOver(over, p).map((q) => q.text ?? view.pieceOf(q)?.words ?? ''),
+  ]
+    .join(' ')
+    .trim();
   const words = d.title.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
   const where = { ...at(p), placements: [p.id] };
   if (time && !` ${said} `.includes(` ${time} `)) {

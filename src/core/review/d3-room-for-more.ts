@@ -3,11 +3,8 @@ import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { dayName, mm } from '../spread/voice';
 import { besidePlaces } from '../spread/open-places';
-import { freeStretches, lengthOf } from '../spread/free-room';
+import { ROOM_FOR_ONE, freeStretches, lengthOf } from '../spread/free-room';
 import { dayColumn } from '../book/columns';
-
-/** The least room for one thing that comes up: a flag's height, mm (handbook 3). */
-const ROOM = 9;
 
 /** D3: each day keeps a place for what comes up. */
 export const d3RoomForMore: Rule<Case> = {
@@ -27,7 +24,7 @@ export const d3RoomForMore: Rule<Case> = {
           view.context.options.gap,
         ).map(lengthOf),
       );
-      if (longest >= ROOM) return [];
+      if (longest >= ROOM_FOR_ONE) return [];
       return [
         {
           rule: 'D3',
@@ -53,7 +50,7 @@ interface Case extends About {
 
 function say({ about }: Found, voice: Voice): Said {
   return {
-    message: `${dayName(voice, about.days[0])} has no place left for what comes up: ${mm(voice, about.mm)} in one piece, and the lowest label takes ${mm(voice, ROOM)}.`,
+    message: `${dayName(voice, about.days[0])} has no place left for what comes up: ${mm(voice, about.mm)} in one piece, and the lowest label takes ${mm(voice, ROOM_FOR_ONE)}.`,
     remedy: 'Take a deco piece off, or move something to a neighbor day.',
   };
 }

@@ -15,21 +15,31 @@ export interface Stretch {
 
 export const lengthOf = (s: Stretch): number => s.to - s.from;
 
+/** The least room for one thing that comes up: a flag's height, mm (handbook 3). */
+export const ROOM_FOR_ONE = 9;
 /** The least share of a column kept for what comes up (handbook D3; a usual value: a centimeter in a wide book). */
 const COMES_UP = 0.06;
+
+/** Room for what comes up in a day (handbook D3), mm. */
+export const forWhatComesUp = (context: Context, day: number): number =>
+  Math.max(COMES_UP * (dayColumn(context.book, day)?.h ?? 0), ROOM_FOR_ONE + context.options.gap);
+
+/** The white space that is wanted in a day (handbook W1), mm of its column. */
+export const wantedWhite = (context: Context, day: number): number =>
+  context.options.whiteSpace * (dayColumn(context.book, day)?.h ?? 0);
 
 /**
  * Room that is left free in a day: for what comes up, or the white space wanted if that is more (handbook D3, W1). mm
  */
 export const keptFree = (context: Context, day: number): number =>
-  Math.max(COMES_UP, context.options.whiteSpace) * (dayColumn(context.book, day)?.h ?? 0);
+  Math.max(forWhatComesUp(context, day), wantedWhite(context, day));
 
 /**
  * Room that a full box must leave free beside the day's items: the week's white space is shared by its days, and the
  * fewer boxes a week has, the denser may be the days that have one. mm
  */
 export const keptFreeBesideBox = (context: Context, day: number): number =>
-  Math.max(COMES_UP, context.options.whiteSpace * (context.ways.boxes / 7)) * (dayColumn(context.book, day)?.h ?? 0);
+  Math.max(forWhatComesUp(context, day), wantedWhite(context, day) * (context.ways.boxes / 7));
 
 /** Between a header and what hangs under it, in mm; the eye reads them as one. From memory. */
 const UNDER_HEADER = 1;

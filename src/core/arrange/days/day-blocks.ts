@@ -69,8 +69,6 @@ export function waysToSee(blocks: readonly Block[], context: Context): Block[][]
 
 /** The name of the list that loose chores are gathered on. */
 const GATHERED = 'to do';
-/** A list of more rows may stand in two parts. From memory. */
-const LONG_LIST = 6;
 
 /** What is short, has no hour and asks for no room of its own joins the day's list, or makes one. */
 function gather(blocks: readonly Block[], context: Context): Block[] | null {
@@ -93,15 +91,18 @@ function gather(blocks: readonly Block[], context: Context): Block[] | null {
 
 const LOOSE: readonly Demand['kind'][] = ['chore', 'to-do', 'reminder'];
 
-/** Long lists in two parts, which find room where a whole one has none; null where there is none so long. */
-export function inParts(blocks: readonly Block[]): Block[] | null {
-  if (!blocks.some((b) => b.list !== null && b.demands.length > LONG_LIST)) return null;
-  return blocks.flatMap((b) => {
-    if (b.list === null || b.demands.length <= LONG_LIST) return [b];
-    const half = Math.ceil(b.demands.length / 2);
-    return [
-      { ...b, demands: b.demands.slice(0, half) },
-      { ...b, demands: b.demands.slice(half) },
-    ];
-  });
+/** Rows that a part of a list has at most, where a whole one finds no room. From memory. */
+const PARTS = [6, 3, 1];
+
+/** The ways to see a day whose lists find no room as a whole: in parts, down to row by row. */
+export const inParts = (blocks: readonly Block[]): Block[][] =>
+  PARTS.filter((most) => blocks.some((b) => b.list !== null && b.demands.length > most)).map((most) =>
+    blocks.flatMap((b) => (b.list === null ? [b] : partsOf(b, most))),
+  );
+
+/** A list in as few parts as may be, about alike. */
+function partsOf(block: Block, most: number): Block[] {
+  const count = Math.ceil(block.demands.length / most);
+  const from = (n: number): number => Math.round((n * block.demands.length) / count);
+  return Array.from({ length: count }, (_, n) => ({ ...block, demands: block.demands.slice(from(n), from(n + 1)) }));
 }

@@ -7,6 +7,7 @@ import { writingRoom } from '../../spread/writing';
 import type { Demand } from '../../week/demand';
 import { oncePerGround } from '../ladder/once';
 import type { Ground } from '../ladder/rung';
+import { besideScript } from './beside-script';
 import type { Form } from './forms';
 import { iconRank, scriptRank } from './reserved';
 
@@ -22,10 +23,10 @@ const PLAIN: readonly Form['kind'][] = ['little', 'check-flag', 'deco', 'circle'
 export function dressingWorth(demand: Demand, form: Form, fitted: Fitted, ground: Ground): number {
   if (PLAIN.includes(form.kind) || form.turn || form.w < 24 || form.designs[0]?.words !== '') return 0;
   const { icon, script } = picturesFor(demand, ground);
-  const on = (rect: Rect): boolean => {
+  const on = (rect: Rect, text: string | null = fitted.text): boolean => {
     const shape = (form.designs[0] as Piece).shape;
     const room = writingRoom({ kind: form.kind, shape, w: form.w, h: form.h }, [rect]);
-    return textFits(fitted.text, room.w, room.h, handAt(ground.context.options.hand, fitted.size));
+    return text === null || textFits(text, room.w, room.h, handAt(ground.context.options.hand, fitted.size));
   };
   const withIcon =
     icon !== null &&
@@ -36,7 +37,7 @@ export function dressingWorth(demand: Demand, form: Form, fitted: Fitted, ground
     script !== null &&
     script.height < form.h - 1 &&
     script.width <= form.w - 2 &&
-    on({ x: 1, y: 0.6, w: script.width, h: script.height });
+    on({ x: 1, y: 0.6, w: script.width, h: script.height }, besideScript(demand, script.words));
   return (withIcon ? WORTH.icon : 0) + (withScript ? WORTH.script : 0);
 }
 

@@ -7,6 +7,7 @@ import { bottom } from '../../measure/rect';
 import type { Demand } from '../../week/demand';
 import { spokenTime, writtenText } from '../../week/demand';
 import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from '../../spread/choose';
+import { besideScript } from './beside-script';
 import type { Block } from './day-blocks';
 import type { Form } from './forms';
 import { jar } from './jar';
@@ -97,14 +98,20 @@ function adorn(
   const script = layScript(draft, context, demand, place, icon, at, reserved);
   const circle = layCircle(draft, context, demand, place, at);
   const beside = circle.length ? layScript(draft, context, demand, place, circle, at, reserved) : [];
-  const attempts: Laid[][] = [[...circle, ...beside], circle, [...icon, ...script], icon, script].filter(
-    (a) => a.length > 0,
-  );
+  const over = layScript(draft, context, demand, place, [], at, reserved);
+  const attempts: Laid[][] = [
+    [...circle, ...beside],
+    circle,
+    script.length ? [...icon, ...script] : under(over, icon, place),
+    icon,
+    over,
+  ].filter((a) => a.length > 0);
   for (const laid of attempts) {
     const timed = laid[0]?.text !== undefined ? { ...demand, start: null } : demand;
     const words = laid.find((l) => l.piece.kind === 'script')?.piece.words;
     const whole = timed === demand ? fitted.text : writtenText(timed);
-    const text = words === undefined ? whole : besideScript(timed, whole, words);
+    const rest = words === undefined ? whole : besideScript(timed, words);
+    const text = rest === writtenText(timed) ? whole : rest;
     const room = writingRoom(
       { kind: base.kind, shape: base.shape, w: place.w, h: place.h },
       laid.map(({ rect }) => ({ ...rect, x: rect.x - place.x, y: rect.y - place.y })),
@@ -195,18 +202,19 @@ function layScript(
   return piece ? [{ piece, rect: { x: from, y: place.y + 0.6, w: piece.width, h: piece.height } }] : [];
 }
 
+/** A script across the top, the icon at the left below it: where the two do not fit side by side. */
+function under([script]: readonly Laid[], [icon]: readonly Laid[], place: Rect): Laid[] {
+  if (!script || !icon) return [];
+  const from = bottom(script.rect);
+  const room = bottom(place) - from;
+  if (icon.rect.h > room + HAIR) return [];
+  return [script, { ...icon, rect: { ...icon.rect, y: from + (room - icon.rect.h) / 2 } }];
+}
+
 /** Code of the script last laid above in the column; the same one must not follow itself (handbook D7). */
 function lastScript(draft: Draft, at: At): string | null {
   const above = draft.placements.filter((p) => p.day === at.day && p.y < at.y && draft.pieceOf(p)?.kind === 'script');
   return above.length ? above.reduce((a, b) => (b.y > a.y ? b : a)).code : null;
-}
-
-/** What is still to be written beside a script that says part of it. */
-function besideScript(demand: Demand, text: string, words: string): string | null {
-  const time = demand.start === null ? '' : spokenTime(demand.start);
-  if (demand.title.toLowerCase().trim() === words.toLowerCase())
-    return `${time}${demand.tentative ? ' ?' : ''}`.trim() || null;
-  return text;
 }
 
 /** Lays one large base with several items on it, each on a line of its own, under the name of their list. */

@@ -1,16 +1,20 @@
 import type { Hours } from '../../book/hours';
 import { hoursOf, yOfMinute } from '../../book/hours';
 import type { Stretch } from '../../spread/free-room';
-import { keptFree, lengthOf } from '../../spread/free-room';
+import { forWhatComesUp, wantedWhite } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
 import type { PackItem, Packing } from '../exact/day-packing';
 import { packAll, packColumn } from '../exact/day-packing';
 import type { Block } from './day-blocks';
 
+/** What a mm costs that is kept for what comes up, and one of the white space wanted. From memory. */
+const COMES_UP = 0.6;
+const WHITE = 0.3;
+
 /**
  * How a day's blocks are stood in the free stretches of its column: lists in the last row where rows are kept, hours
- * at their lines where the book prints some, first with room kept for what comes up; when something would be left out,
- * with all the room there is.
+ * at their lines where the book prints some. Room for what comes up and the white space wanted are left as long as
+ * they cost the items less than they are worth.
  */
 export function packWithin(
   blocks: readonly Block[],
@@ -19,11 +23,12 @@ export function packWithin(
   day: number,
 ): (items: readonly PackItem[]) => Packing {
   const { gap } = context.options;
-  const free = keptFree(context, day);
   const hours = hoursOf(context.book, day);
-  const last = stretches.at(-1);
-  const kept =
-    last && lengthOf(last) > free ? [...stretches.slice(0, -1), { from: last.from, to: last.to - free }] : stretches;
+  const kept = [
+    { mm: forWhatComesUp(context, day), perMm: COMES_UP },
+    // gaps are white as well
+    { mm: wantedWhite(context, day) - gap * blocks.length, perMm: WHITE },
+  ];
   return (items) => {
     const rows = context.ways.keepsRows && stretches.length > 1;
     const inRows = rows
@@ -33,10 +38,9 @@ export function packWithin(
       ? items.map((item, i) => ({ ...item, notBefore: stretchOfHour(hours, blocks[i] as Block, stretches) }))
       : null;
     return (
-      (inRows && packAll(inRows, stretches, gap)) ??
-      (atHours && packAll(atHours, stretches, gap)) ??
-      packAll(items, kept, gap) ??
-      packColumn(items, stretches, gap)
+      (inRows && packAll(inRows, stretches, gap, kept)) ??
+      (atHours && packAll(atHours, stretches, gap, kept)) ??
+      packColumn(items, stretches, gap, kept)
     );
   };
 }

@@ -112,11 +112,7 @@ function see(draft: Draft, context: Context, day: number, rungs: readonly Rung[]
   const tight = ways.every(({ alternative }) =>
     packDay({ alternatives: [alternative] }, FREE, null).packing.chosen.includes(null),
   );
-  if (tight)
-    for (const blocks of whole) {
-      const parts = inParts(blocks);
-      if (parts) ways.push(seeAs(parts));
-    }
+  if (tight) ways.push(...whole.flatMap(inParts).map(seeAs));
   return {
     day,
     context,

@@ -1,5 +1,6 @@
 import type { Stretch } from '../../spread/free-room';
-import { lengthOf } from '../../spread/free-room';
+import { HAIR } from '../../measure/length';
+import { ROOM_FOR_ONE, lengthOf } from '../../spread/free-room';
 
 interface Standing {
   readonly height: number;
@@ -10,10 +11,8 @@ interface Standing {
   readonly joined?: boolean;
 }
 
-/** Gaps are never opened wider than this many times the wanted gap; what is over stays one open place (handbook D3). */
+/** Where no open place is left, gaps are opened to this many times the wanted gap at most. From memory. */
 const WIDEST = 2;
-/** An open place under this is of no use, and its millimeters go to all gaps alike. From memory. */
-const OPEN = 9;
 /** A gap that scissors and eye can still do with where a day is overfull, mm. From memory. */
 export const TIGHT = 1;
 /** mm between littles stacked as one block; scissors leave that much. From memory. */
@@ -31,10 +30,12 @@ export function spaceOut(items: readonly Standing[], stretches: readonly Stretch
     const heights = here.reduce((sum, i) => sum + (items[i] as Standing).height, 0);
     const slack = lengthOf(stretch) - heights;
     const evening = here.filter((i) => (items[i] as Standing).evening);
-    const wanted = Math.max(gap, Math.min(gap * WIDEST, slack / (here.length + 1)));
-    const open = slack - wanted * (here.length - 2);
     const split = evening.length > 0 && evening.length < here.length;
-    const between = split && open < OPEN ? slack / (here.length - 1) : wanted;
+    const gaps = here.length - (split ? 2 : 1);
+    const forPlace = ROOM_FOR_ONE + gap * (split ? 2 : 1);
+    // an open place that is too low for anything is of no use: its millimeters go to all gaps alike
+    const between =
+      slack - gaps * gap < forPlace - HAIR && here.length > 1 ? Math.min(slack / (here.length - 1), gap * WIDEST) : gap;
     const down = (order: readonly number[], from: number): number =>
       order.reduce((y, i, n) => {
         const next = items[order[n + 1] as number];

@@ -29,17 +29,33 @@ export interface Packing {
   readonly cost: number;
 }
 
+/** Room at the foot of a column that is rather left free. */
+export interface Kept {
+  readonly mm: number;
+  /** what each mm taken of it costs */
+  readonly perMm: number;
+}
+
 /**
  * The cheapest way to stand items in their order on the free stretches of a column, one option each, `gap` mm apart,
  * none across two stretches. Exact on a half-millimeter grid: a multiple-choice knapsack solved by dynamic
  * programming over positions (Kellerer, Pferschy, Pisinger: Knapsack Problems, 2004, chapter 11, from memory).
  */
-export const packColumn = (items: readonly PackItem[], stretches: readonly Stretch[], gap: number): Packing =>
-  pack(items, columnOf(items, stretches, gap));
+export const packColumn = (
+  items: readonly PackItem[],
+  stretches: readonly Stretch[],
+  gap: number,
+  kept: readonly Kept[] = [],
+): Packing => pack(items, columnOf(items, stretches, gap, kept));
 
 /** The same, where every item has a place so; null where one would be left out. */
-export function packAll(items: readonly PackItem[], stretches: readonly Stretch[], gap: number): Packing | null {
-  const column = columnOf(items, stretches, gap);
+export function packAll(
+  items: readonly PackItem[],
+  stretches: readonly Stretch[],
+  gap: number,
+  kept: readonly Kept[] = [],
+): Packing | null {
+  const column = columnOf(items, stretches, gap, kept);
   if (column.most === Infinity) return null;
   const packing = pack(items, column);
   return packing.chosen.includes(null) ? null : packing;
@@ -51,6 +67,8 @@ interface Column {
   readonly ends: readonly number[];
   readonly size: number;
   readonly gap: number;
+  /** what it costs when the last item ends at a cell; the further down, the more */
+  readonly foot: (cell: number) => number;
   /** of each item what is worth looking at */
   readonly worths: readonly (readonly Worth[])[];
   /** what all cost at their lowest; Infinity where they do not fit even so */
@@ -59,7 +77,12 @@ interface Column {
   readonly ideal: Packing | null;
 }
 
-function columnOf(items: readonly PackItem[], stretches: readonly Stretch[], gap: number): Column {
+function columnOf(
+  items: readonly PackItem[],
+  stretches: readonly Stretch[],
+  gap: number,
+  kept: readonly Kept[],
+): Column {
   const starts: number[] = [];
   const ends: number[] = [];
   let total = 0;
@@ -70,12 +93,20 @@ function columnOf(items: readonly PackItem[], stretches: readonly Stretch[], gap
     total += 1; // a cell that belongs to none, so that stretches never touch
   }
   const worths = items.map((item) => undominated(item.options));
-  const column = { starts, ends, size: total + 1, gap: cellsUp(gap), worths };
-  const most = allOn(items, column, 0)?.cost ?? Infinity;
-  return { ...column, most, ideal: most < Infinity ? allOn(items, column, -1) : null };
+  const end = ends.at(-1) ?? 0;
+  const foot = (cell: number): number =>
+    kept.reduce((sum, { mm, perMm }) => sum + Math.max(0, (cell - end) * CELL + mm) * perMm, 0);
+  const column = { starts, ends, size: total + 1, gap: cellsUp(gap), worths, foot };
+  const lowest = allOn(items, column, 0);
+  const cheapest = lowest && allOn(items, column, -1);
+  return {
+    ...column,
+    most: lowest ? lowest.packing.cost + foot(lowest.end) : Infinity,
+    ideal: cheapest && foot(cheapest.end) === 0 ? cheapest.packing : null,
+  };
 }
 
-function pack(items: readonly PackItem[], { starts, ends, size, gap, worths, most, ideal }: Column): Packing {
+function pack(items: readonly PackItem[], { starts, ends, size, gap, worths, most, ideal, foot }: Column): Packing {
   if (ideal) return ideal;
   const lasts = starts.length - 1;
   // no plan dearer than one that is known to fit, the rest at its cheapest, comes to anything
@@ -126,7 +157,7 @@ function pack(items: readonly PackItem[], { starts, ends, size, gap, worths, mos
     from.push(back);
     option.push(took);
   });
-  return trace(items.length, costs.at(-1) as Float64Array, from, option, ends);
+  return trace(items.length, costs.at(-1) as Float64Array, from, option, { ends, foot });
 }
 
 /** All of them standing, each on one option and as early as it can; null where they do not fit so. */
@@ -134,7 +165,7 @@ function allOn(
   items: readonly PackItem[],
   { worths, starts, ends, gap }: Omit<Column, 'most' | 'ideal'>,
   which: 0 | -1,
-): Packing | null {
+): { packing: Packing; end: number } | null {
   const chosen: number[] = [];
   const stretch: number[] = [];
   let p = 0;
@@ -152,7 +183,7 @@ function allOn(
     chosen.push(option.o);
     stretch.push(k);
   }
-  return { chosen, stretch, cost };
+  return { packing: { chosen, stretch, cost }, end: p };
 }
 
 /** What each item and all after it cost at least. */
@@ -187,11 +218,12 @@ function trace(
   last: Float64Array,
   from: readonly Int32Array[],
   option: readonly Int16Array[],
-  ends: readonly number[],
+  { ends, foot }: Pick<Column, 'ends' | 'foot'>,
 ): Packing {
+  const costAt = (q: number): number => (last[q] as number) + foot(q);
   let p = 0;
-  for (let q = 1; q < last.length; q++) if ((last[q] as number) < (last[p] as number)) p = q;
-  const cost = last[p] ?? 0;
+  for (let q = 1; q < last.length; q++) if ((last[q] as number) < (last[p] as number) && costAt(q) < costAt(p)) p = q;
+  const cost = costAt(p);
   const chosen: (number | null)[] = [];
   const stretch: (number | null)[] = [];
   for (let i = count - 1; i >= 0; i--) {

@@ -3,7 +3,8 @@ import { bestPacking, generatedWeek } from '../../../../tests/columns';
 import { optimum } from '../../../../tests/highs';
 import type { AssignmentRules, BoxChoice } from './box-assignment';
 import { assignBoxes } from './box-assignment';
-import { packColumn } from './day-packing';
+import type { Kept } from './day-packing';
+import { packAll as packAllOrNull, packColumn } from './day-packing';
 import { randomFrom } from '../../measure/random';
 import { spaceOut } from '../days/spacing';
 
@@ -191,6 +192,7 @@ function packAll(
   items: Parameters<typeof packColumn>[0],
   stretches: readonly { from: number; to: number }[],
   gap: number,
+  kept: readonly Kept[] = [],
 ): number {
   const place = (height: number, at: { k: number; y: number | null }): { k: number; y: number } | null => {
     for (let k = at.k; k < stretches.length; k++) {
@@ -201,7 +203,11 @@ function packAll(
     return null;
   };
   const walk = (i: number, at: { k: number; y: number | null }): number => {
-    if (i === items.length) return 0;
+    if (i === items.length) {
+      const cells = stretches.slice(at.k + 1).reduce((n, s) => n + s.to - s.from + 0.5, 0);
+      const left = at.y === null ? Infinity : cells + stretches[at.k]!.to - at.y;
+      return kept.reduce((sum, { mm, perMm }) => sum + Math.max(0, mm - left) * perMm, 0);
+    }
     const item = items[i]!;
     return Math.min(
       item.leaveOut + walk(i + 1, at),
@@ -243,6 +249,57 @@ describe('a column', () => {
     );
   });
 
+  it('leaves the room that is kept at its foot as long as that is worth more, as by trying everything', () => {
+    const item = fc.record({
+      options: fc.array(fc.record({ height: fc.integer({ min: 4, max: 30 }), cost: fc.integer({ min: 0, max: 20 }) }), {
+        minLength: 1,
+        maxLength: 3,
+      }),
+      leaveOut: fc.integer({ min: 30, max: 200 }),
+    });
+    const stretches = fc.constantFrom(
+      [{ from: 0, to: 90 }],
+      [
+        { from: 10, to: 42 },
+        { from: 60, to: 100 },
+      ],
+    );
+    const kept = fc.array(fc.record({ mm: fc.integer({ min: -5, max: 60 }), perMm: fc.constantFrom(0.25, 0.5, 2) }), {
+      minLength: 1,
+      maxLength: 2,
+    });
+    fc.assert(
+      fc.property(
+        fc.array(item, { maxLength: 5 }),
+        stretches,
+        kept,
+        fc.constantFrom(0, 2),
+        (items, free, white, gap) => {
+          expect(packColumn(items, free, gap, white).cost).toBeCloseTo(packAll(items, free, gap, white), 6);
+        },
+      ),
+      { numRuns: 300, seed: 11 },
+    );
+  });
+
+  it('says that not all find room, and then nothing else', () => {
+    const items = [12, 20, 12].map((height) => ({ options: [{ height, cost: 1 }], leaveOut: 50 }));
+    expect(packAllOrNull(items, [{ from: 0, to: 47.5 }], 2)).toBeNull();
+    expect(packAllOrNull(items, [{ from: 0, to: 48 }], 2)?.chosen).toEqual([0, 0, 0]);
+    expect(packAllOrNull([{ ...items[0]!, onlyIn: 1 }], [{ from: 0, to: 48 }], 2)).toBeNull();
+    expect(
+      packAllOrNull(
+        [{ ...items[0]!, notBefore: 1 }],
+        [0, 60].map((from) => ({ from, to: from + 48 })),
+        2,
+      ),
+    ).toMatchObject({
+      stretch: [1],
+    });
+    // dearer than to leave it out
+    expect(packAllOrNull([{ options: [{ height: 5, cost: 60 }], leaveOut: 50 }], [{ from: 0, to: 48 }], 2)).toBeNull();
+  });
+
   it('is packed as well as by HiGHS, and full exactly when it says so, in six generated weeks', async () => {
     for (let seed = 1; seed <= 6; seed++) {
       for (const column of generatedWeek(seed)) {
@@ -250,6 +307,25 @@ describe('a column', () => {
         expect(packed.cost).toBeCloseTo((await bestPacking(column)) as number, 4);
       }
     }
+  });
+
+  const spaced = (gap: number, to: number, ...items: [height: number, evening: boolean][]) =>
+    spaceOut(
+      items.map(([height, evening]) => ({ height, stretch: 0, evening })),
+      [{ from: 40, to }],
+      gap,
+    );
+  it.each([1, 2, 4])('keeps the gap of %d mm that is wanted, to the tenth', (gap) => {
+    const [a, b, c] = spaced(gap, 140, [12, false], [12, false], [10, false]) as [number, number, number];
+    expect([a, b - a - 12, c - b - 12]).toEqual([40, gap, gap]);
+  });
+  it('opens its gaps only where no place is left that takes a flag with its gaps', () => {
+    // 13 mm between day and evening: 9 and two gaps
+    expect(spaced(2, 89, [12, false], [12, false], [10, true])).toEqual([40, 54, 79]);
+    // 12: shared by the gaps, never more than twice the wanted one
+    expect(spaced(2, 88, [12, false], [12, false], [10, true])).toEqual([40, 56, 78]);
+    expect(spaced(2, 77, [12, false], [12, false], [10, true])).toEqual([40, 53.5, 67]);
+    expect(spaced(2, 52, [12, false])).toEqual([40]);
   });
 
   it('spaces items equally, evenings at its foot, with one open place between', () => {
@@ -262,6 +338,6 @@ describe('a column', () => {
       [{ from: 40, to: 140 }],
       2,
     );
-    expect(tops).toEqual([40, 56, 130]);
+    expect(tops).toEqual([40, 54, 130]);
   });
 });

@@ -188,15 +188,12 @@ export function packDay(day: SharedDay, prices: Prices, left: Supply | null): Da
       })),
     }));
     const packing = left ? within(items, one, left) : one.pack(items);
-    const cost = packing.chosen.reduce<number>((sum, o, i) => {
-      const item = one.items[i] as SharedItem;
-      return sum + (o === null ? item.leaveOut : (item.options[o] as SharedOption).cost);
-    }, 0);
-    const paid = packing.chosen.reduce<number>((sum, o, i) => {
+    const price = packing.chosen.reduce<number>((sum, o, i) => {
       const uses = o === null ? null : (one.items[i] as SharedItem).options[o]?.uses;
       return sum + (uses ? (prices.get(uses.key) ?? 0) * uses.amount : 0);
-    }, cost);
-    if (!best || paid < best.priced - EPS) best = { plan: { alternative, packing, cost }, priced: paid };
+    }, 0);
+    const { cost } = packing;
+    if (!best || cost < best.priced - EPS) best = { plan: { alternative, packing, cost: cost - price }, priced: cost };
   });
   return (best as { plan: DayPlan } | null)?.plan ?? NOTHING;
 }
