@@ -1,4 +1,4 @@
-import { randomFrom } from '../measure/random';
+import { hashOf, randomFrom } from '../measure/random';
 import { mix } from '../color/color';
 import type { Piece } from '../kit/kit';
 import { wholeOf } from '../kit/ledger';
@@ -51,16 +51,10 @@ export function drawPiece(piece: Piece, id: string): string {
     w,
     h,
     t: tonesOf(piece.color, piece.accent),
-    random: randomFrom(hash(piece.motif + piece.kind)),
+    random: randomFrom(hashOf(piece.motif + piece.kind)),
     clip,
   };
   return (PAINTERS[piece.kind] ?? base)(canvas);
-}
-
-function hash(text: string): number {
-  let h = 2166136261;
-  for (const c of text) h = Math.imul(h ^ (c.codePointAt(0) as number), 16777619);
-  return h >>> 0;
 }
 
 type Painter = (c: Canvas) => string;
@@ -181,8 +175,9 @@ const deco: Painter = ({ piece, w, h, t }) => {
   return lay(draw(rimPen(4.8, '#e4ddcd'), t)) + lay(draw(rimPen(4, '#ffffff'), t)) + lay(draw(colorPen, t));
 };
 
+/** Tape; one without a pattern is plain, as what is written on it must be read. */
 const washi: Painter = (c) =>
-  `<g opacity="${num(0.45 + c.piece.opacity * 0.5)}">${c.clip(pictured(c) + box(0, 0, c.w, 0.4, c.t.accent) + box(0, c.h - 0.4, c.w, 0.4, c.t.accent))}</g>`;
+  `<g opacity="${num(0.45 + c.piece.opacity * 0.5)}">${c.clip((c.piece.motif ? pictured(c) : box(0, 0, c.w, c.h, c.t.color)) + box(0, 0, c.w, 0.4, c.t.accent) + box(0, c.h - 0.4, c.w, 0.4, c.t.accent))}</g>`;
 
 const dateCover: Painter = (c) =>
   c.clip(

@@ -6,6 +6,7 @@ import { textWidth } from '../art/lettering';
 import { pieceKey } from '../kit/kit';
 import type { Hand } from '../measure/hand';
 import { handAt, linesIn, writeLines } from '../measure/hand';
+import { isList, strippedRoom } from '../spread/is-list';
 
 export interface WrittenLine {
   readonly text: string;
@@ -36,7 +37,7 @@ export function writtenOn(
   const hand = handAt(context.options.hand, p.size);
   const size = Math.min(hand.linePitch * 1.02, 6);
   if (!piece) return onPaper(p, p.text, hand, size);
-  if (piece.kind === 'checklist') {
+  if (isList(piece, p)) {
     const pitch = piece.height / Math.max(1, piece.rows);
     const rows = linesOfRows(p.text, pitch >= 2 * hand.linePitch);
     const at = (row: number, n: number, of: number): number =>
@@ -53,6 +54,16 @@ export function writtenOn(
     return {
       size: big,
       lines: [{ text: p.text, x: p.w / 2, y: p.h / 2 + big * 0.28, anchor: 'middle', squeeze: null }],
+    };
+  }
+  if (piece.kind === 'checklist') {
+    // stripped of its shapes, its rows are there still
+    const pitch = piece.height / Math.max(1, piece.rows);
+    const { x, w } = strippedRoom(p);
+    const lines = writeLines(p.text, w, hand);
+    return {
+      size,
+      lines: lines.map((text, row) => line(text, x, pitch * (row + 0.68), w, size)),
     };
   }
   const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laidOn(p, around));

@@ -1,3 +1,10 @@
+/** A whole number from a text, always the same. Source: FNV-1a, 32 bits, public domain, from memory. */
+export function hashOf(text: string): number {
+  let h = 2166136261;
+  for (const c of text) h = Math.imul(h ^ (c.codePointAt(0) as number), 16777619);
+  return h >>> 0;
+}
+
 /** Numbers from 0 up to 1, always the same for a seed. Source: Mulberry32, public domain, from memory. */
 export function randomFrom(seed: number): () => number {
   let state = seed >>> 0;

@@ -10,6 +10,7 @@ import { freeStretches } from '../spread/free-room';
 import { hoursOf, yOfMinute } from '../book/hours';
 import { HAIR } from '../measure/length';
 import { intersect } from '../measure/rect';
+import { isList } from '../spread/is-list';
 
 /** D2: items run down their own day's column by time. */
 export const d2TimeOrder: Rule<Case> = {
@@ -102,7 +103,7 @@ const laidOver = (over: readonly Placement[], p: Placement): Placement[] =>
 
 /** A time or a title that changed after its sticker was written. */
 function saysOtherwise(view: View, over: readonly Placement[], d: Demand, p: Placement): Found[] {
-  if (p.items.length !== 1 || p.day !== d.day || view.pieceOf(p)?.kind === 'checklist') return [];
+  if (p.items.length !== 1 || p.day !== d.day || isList(view.pieceOf(p), p)) return [];
   const time = d.start === null ? '' : spokenTime(d.start);
   const said = [
     view.pieceOf(p)?.words ?? '',

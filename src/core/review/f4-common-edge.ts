@@ -7,6 +7,7 @@ import { footprint } from '../spread/placement';
 import { dayColumn } from '../book/columns';
 import { hoursOf } from '../book/hours';
 import { bottom } from '../measure/rect';
+import { isList } from '../spread/is-list';
 
 /** What the eye forgives, mm: aside of the edge, and between the gap above a label and the one below. From memory. */
 const ASIDE = 0.7;
@@ -94,7 +95,7 @@ function uneven(view: View, day: number): Found[] {
 /** Littles stacked as one block, and lists joined of two, stand closer on purpose. */
 const isStack = (view: View, ...three: readonly View['placements'][number][]): boolean =>
   (view.context.options.littles === 'stacked' && three.some((p) => view.pieceOf(p)?.kind === 'little')) ||
-  three.filter((p) => view.pieceOf(p)?.kind === 'checklist').length > 1;
+  three.filter((p) => isList(view.pieceOf(p), p)).length > 1;
 
 type Found = Finding<Case>;
 

@@ -10,6 +10,7 @@ import { linesOfRows } from '../spread/list-text';
 import type { Placement } from '../spread/placement';
 import { isWriting } from '../spread/placement';
 import { TICK_WIDTH, laidOn, paperRoom, writingRoom } from '../spread/writing';
+import { isList, strippedRoom } from '../spread/is-list';
 
 /** P4: every text fits at the writer's own hand. */
 export const p4TextFits: Rule<Case> = {
@@ -55,12 +56,13 @@ function partsOf(p: Placement, text: string, piece: Piece | undefined, laid: rea
     const { w, h } = paperRoom(p);
     return [{ text, w, h }];
   }
-  if (piece.kind === 'checklist') {
+  if (isList(piece, p)) {
     const pitch = piece.height / Math.max(1, piece.rows);
     return linesOfRows(text, pitch >= 2 * hand.linePitch).flatMap((lines) =>
       lines.map((line) => ({ text: line, w: p.w - TICK_WIDTH, h: pitch / lines.length })),
     );
   }
+  if (piece.kind === 'checklist') return [{ text, ...strippedRoom(p) }];
   const { w, h } = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laid);
   return [{ text, w, h }];
 }

@@ -3,6 +3,7 @@ import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { counted, dayName, mm } from '../spread/voice';
 import { bottom } from '../measure/rect';
+import { isList } from '../spread/is-list';
 
 /** So many labels closer than this make a heavy block. From memory. */
 const MANY = 4;
@@ -18,11 +19,7 @@ export const w2HeavyBlock: Rule<Case> = {
       const down = view.placements
         .filter(
           (p) =>
-            p.day === day &&
-            p.role === 'day' &&
-            p.layer === 0 &&
-            p.items.length > 0 &&
-            view.pieceOf(p)?.kind !== 'checklist',
+            p.day === day && p.role === 'day' && p.layer === 0 && p.items.length > 0 && !isList(view.pieceOf(p), p),
         )
         .sort((a, b) => a.y - b.y);
       const blocks = down.reduce<(typeof down)[]>((all, p) => {

@@ -8,7 +8,7 @@ import { footprint } from './placement';
 
 /** Blank left around writing, mm. From memory. */
 const MARGIN = 0.9;
-const SIDE_MARGIN = 1.7;
+export const SIDE_MARGIN = 1.7;
 /**
  * A little's printed icon takes this much of its left end, mm; a checklist's shape this much of each row. From
  * memory.

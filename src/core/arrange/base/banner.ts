@@ -57,10 +57,8 @@ function layGround(
   const upper = layStrip(
     draft,
     context,
-    { page: at.page, x: at.x, w: at.w, y: 0, role: 'base', day: null },
+    { page: at.page, x: at.x, w: at.w, y: 0, role: 'base', day: null, floor: at.y + half },
     Math.min(9, half),
-    undefined,
-    at.y + half,
   );
   const lower =
     upper &&

@@ -3,10 +3,11 @@ import { rowFrames } from '../../book/rows';
 import { difference } from '../../color/color';
 import type { Piece } from '../../kit/kit';
 import type { Rect } from '../../measure/rect';
-import { bottom } from '../../measure/rect';
+import { bottom, centerY } from '../../measure/rect';
 import { alignX } from '../../spread/align';
 import type { ColorStock } from '../exact/color-sequence';
 import { cheapestSequence, habitCost, withoutLoud } from '../exact/color-sequence';
+import { colorBlocks } from '../days/color-blocks';
 import { blocksOfDay } from '../days/day-blocks';
 import { leastHeight } from '../days/least-height';
 import type { Draft, Stage } from '../../spread/draft';
@@ -19,6 +20,7 @@ import { layStrip } from './makeshift';
 import type { Context } from '../../spread/placement';
 import { topOfDay } from '../../spread/free-room';
 import { trimTo } from '../../spread/trim';
+import { whim } from '../../spread/whim';
 
 /** Words that open a whole day, best first; a blank or glitter strip serves as well. */
 const OPENERS = ['today', 'this day', ''];
@@ -63,6 +65,7 @@ export const headers: Stage = (before, context) => {
       color,
     });
   }
+  const blocks = colorBlocks(context);
   for (const { day, column, color, frames } of bare) {
     frames.slice(1).forEach((frame, i) =>
       layHeader(draft, context, {
@@ -70,7 +73,7 @@ export const headers: Stage = (before, context) => {
         column,
         y: frame.y - HEADER,
         words: ROW_WORDS[Math.min(i, ROW_WORDS.length - 1)] as readonly string[],
-        color,
+        color: blocks ? (frame.y < centerY(column) ? blocks.upper : blocks.lower) : color,
         floor: frame.y,
       }),
     );
@@ -78,6 +81,8 @@ export const headers: Stage = (before, context) => {
   return draft;
 };
 
+/** Of colors about as plentiful a seed may take another. From memory. */
+const WHIM = 0.2;
 /** The usual height of a header, mm (handbook 3). */
 const HEADER = 6.4;
 
@@ -125,13 +130,14 @@ function layHeader(draft: Draft, context: Context, at: HeaderPlace): void {
     layStrip(
       draft,
       context,
-      { page: column.page, x: column.x, w: column.w, y: at.y, day, role: 'base' },
+      { page: column.page, x: column.x, w: column.w, y: at.y, day, role: 'base', ...floorOf(at) },
       HEADER,
       at.color,
-      at.floor,
     );
   }
 }
+
+const floorOf = ({ floor }: HeaderPlace): { floor?: number } => (floor === undefined ? {} : { floor });
 
 /** The color wanted for each of the seven days, from the colors there are enough of. Exact. */
 function wantedColors(draft: Draft, context: Context): (string | undefined)[] {
@@ -146,7 +152,10 @@ function wantedColors(draft: Draft, context: Context): (string | undefined)[] {
   return cheapestSequence(
     used,
     7,
-    (c, day, last, before) => base(c, day, last, before) + metal((used[c] as ColorStock).color, day),
+    (c, day, last, before) =>
+      base(c, day, last, before) +
+      metal((used[c] as ColorStock).color, day) +
+      whim(context, (used[c] as ColorStock).color) * WHIM,
   ).map((c) => (c === null ? undefined : used[c]?.color));
 }
 

@@ -15,6 +15,10 @@ export interface StripPlace {
   readonly role: Role;
   readonly day: number | null;
   readonly layer?: number;
+  /** where its foot must be, mm; `y` is its top otherwise */
+  readonly floor?: number;
+  /** it is cut no higher than this, mm */
+  readonly most?: number;
 }
 
 /** The washi strip that best serves as a header of about `height` mm, when there is one long enough (handbook K2). */
@@ -38,25 +42,22 @@ export function stripFor(
   })[0];
 }
 
-/**
- * A header, or a frame's edge, made from washi cut to length.
- * @param floor where its foot must be, mm; `at.y` is its top otherwise
- */
+/** A header, or a frame's edge, made from washi cut to length. */
 export function layStrip(
   draft: Draft,
   context: Context,
   at: StripPlace,
   height: number,
   color?: string,
-  floor?: number,
 ): Placement | null {
   const piece = stripFor(draft, context, at.w, height, color);
-  const taken = piece && draft.ledger.takeLength(piece, at.w, piece.height);
+  const h = piece ? Math.min(piece.height, at.most ?? Infinity) : 0;
+  const taken = piece && draft.ledger.takeLength(piece, at.w, h);
   if (!piece || !taken) return null;
   return draft.add(piece, taken, {
     page: at.page,
     x: at.x,
-    y: floor === undefined ? at.y : floor - piece.height,
+    y: at.floor === undefined ? at.y : at.floor - h,
     role: at.role,
     day: at.day,
     layer: at.layer ?? 0,

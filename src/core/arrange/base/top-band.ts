@@ -36,10 +36,8 @@ export const topBand: Stage = (before, context) => {
     const strip = layStrip(
       draft,
       context,
-      { page: band.page, x: band.x, w: band.w, y: 0, role: 'base', day: null },
+      { page: band.page, x: band.x, w: band.w, y: 0, role: 'base', day: null, floor: bottom(band) },
       GARLAND,
-      undefined,
-      bottom(band),
     );
     layPictures(draft, band, pictures[i] as Piece[], strip ? 1 : 0);
   });

@@ -1,5 +1,6 @@
 import type { Region } from '../../book/book';
 import { dayColumn, pageOf } from '../../book/columns';
+import type { RowFrame } from '../../book/rows';
 import { rowFrames } from '../../book/rows';
 import { isPattern } from '../../art/motifs/registry';
 import { boldness } from '../../color/boldness';
@@ -8,6 +9,7 @@ import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
 import type { Height } from '../../manner/rhythm';
 import { RHYTHMS, STANDS } from '../../manner/rhythm';
+import { HAIR } from '../../measure/length';
 import { bottom } from '../../measure/rect';
 import { alignX } from '../../spread/align';
 import { assignBoxes } from '../exact/box-assignment';
@@ -28,6 +30,8 @@ export const ALIKE = 18;
 /** More boxes than this are thinned out before the exact assignment. */
 const MOST_BOXES = 10;
 const MOST_DOUBLES = 2;
+/** How far a seed may lean between boxes: less than a scene that looks out costs. From memory. */
+const WHIM = 1.2;
 /** A box framed or whole needs this much, or it is not worth placing, mm. From memory. */
 const LEAST_BOX = 20;
 
@@ -59,7 +63,7 @@ export const boxes: Stage = (before, context) => {
     return !column || boxed.has(day) ? null : { column, room: boxRoom(draft, context, day) };
   });
   const random = randomFrom(context.seed);
-  const taste = candidates.map(() => context.week.days.map(() => random() * 0.5));
+  const taste = candidates.map(() => context.week.days.map(() => random() * WHIM));
   const solved = STANDS[context.ways.stand].map((name, r) => ({
     rhythm: RHYTHMS[name],
     r,
@@ -102,11 +106,25 @@ function boxRoom(draft: Draft, context: Context, day: number): number {
   const stretches = freeStretches(draft, context, day);
   const free = stretches.reduce((sum, s) => sum + lengthOf(s), 0);
   const wanted = leastHeight(draft, context, day);
-  const row = context.ways.keepsRows ? rowFrames(context.book, day)[0] : undefined;
+  const row = rowForBox(context, day);
   const clear = clearOfHours(context, day, stretches);
   const longest = row ? (isFree(stretches, row) ? row.h : 0) : Math.max(0, ...clear.map(lengthOf));
   const kept = keptFreeBesideBox(context, day) + (wanted > 0 ? wanted + context.options.gap : 0);
   return Math.min(longest, free - kept) - frameHeight(draft, context);
+}
+
+const NO_ROW: RowFrame = { y: 0, h: 0 };
+
+/**
+ * The row that has the box where rows are kept: the first one; in a book with hour lines the first in which nothing of
+ * the day has its hour, and no row at all where all are taken.
+ */
+function rowForBox(context: Context, day: number): RowFrame | undefined {
+  if (!context.ways.keepsRows) return undefined;
+  const frames = rowFrames(context.book, day);
+  const isClear = ({ y, h }: RowFrame): boolean =>
+    clearOfHours(context, day, [{ from: y, to: y + h }]).some((s) => lengthOf(s) >= h - HAIR);
+  return frames.find(isClear) ?? NO_ROW;
 }
 
 /** True when a row is free but for the edge under its header. */
@@ -214,7 +232,7 @@ function layBox(draft: Draft, context: Context, day: number, { piece, span }: Bo
   const fit = span === 2 ? fitDouble(piece, first, columns[1] as Region, room) : fitBox(piece, first.w, room);
   if (!fit) return;
   const x = span === 2 ? first.x : alignX(context, first, fit.w);
-  const row = context.ways.keepsRows ? rowFrames(context.book, day)[0] : undefined;
+  const row = rowForBox(context, day);
   const y = row
     ? row.y
     : height === 'high'
@@ -235,12 +253,13 @@ function layBox(draft: Draft, context: Context, day: number, { piece, span }: Bo
       layer: part.over ? 1 : 0,
     });
   });
-  if (context.ways.framed) columns.forEach((column, i) => layFrames(draft, context, day + i, column, { y, h: fit.h }));
+  if (context.ways.framed)
+    columns.forEach((column, i) => layFrames(draft, context, day + i, column, { y, h: fit.h }, frame / 2));
 }
 
 /** The stretch of a day where a box stands: the highest or the lowest that is long enough. */
 function standing(draft: Draft, context: Context, day: number, height: Height, least: number): Stretch | undefined {
-  const row = context.ways.keepsRows ? rowFrames(context.book, day)[0] : undefined;
+  const row = rowForBox(context, day);
   if (row) return { from: row.y, to: bottom({ ...row, x: 0, w: 0 }) };
   const long = clearOfHours(context, day, freeStretches(draft, context, day)).filter((s) => lengthOf(s) >= least);
   const longest = Math.max(0, ...long.map(lengthOf));

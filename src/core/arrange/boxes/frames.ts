@@ -22,15 +22,17 @@ export const headerEndsAt = (draft: Draft, day: number, y: number): boolean =>
     (p) => p.day === day && p.role === 'base' && draft.pieceOf(p)?.kind === 'header' && Math.abs(bottom(p) - y) <= 1.5,
   );
 
-/** A header or strip above a box and one below, edge to edge (handbook 5, crowned). */
+/** A header or strip above a box and one below, edge to edge, each no higher than its share (handbook 5, crowned). */
 export function layFrames(
   draft: Draft,
   context: Context,
   day: number,
   column: Region,
   box: { readonly y: number; readonly h: number },
+  most: number,
 ): void {
-  const at = { page: column.page, x: column.x, w: column.w, day, role: 'box' as const };
-  if (!headerEndsAt(draft, day, box.y)) layStrip(draft, context, { ...at, y: 0 }, STRIP, undefined, box.y);
+  if (most === 0) return;
+  const at = { page: column.page, x: column.x, w: column.w, day, role: 'box' as const, most };
+  if (!headerEndsAt(draft, day, box.y)) layStrip(draft, context, { ...at, y: 0, floor: box.y }, STRIP);
   layStrip(draft, context, { ...at, y: bottom({ ...box, x: 0, w: 0 }) }, STRIP);
 }

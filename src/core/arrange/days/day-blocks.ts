@@ -13,6 +13,8 @@ export interface Block {
   readonly minute: number;
   /** an empty place kept for what is written in afterwards */
   readonly open?: boolean;
+  /** goes on from a block above: its name stands there */
+  readonly goesOn?: boolean;
 }
 
 /** What is left to be placed on a day, in time order. */
@@ -104,5 +106,9 @@ export const inParts = (blocks: readonly Block[]): Block[][] =>
 function partsOf(block: Block, most: number): Block[] {
   const count = Math.ceil(block.demands.length / most);
   const from = (n: number): number => Math.round((n * block.demands.length) / count);
-  return Array.from({ length: count }, (_, n) => ({ ...block, demands: block.demands.slice(from(n), from(n + 1)) }));
+  return Array.from({ length: count }, (_, n) => ({
+    ...block,
+    demands: block.demands.slice(from(n), from(n + 1)),
+    ...(n > 0 ? { goesOn: true } : {}),
+  }));
 }

@@ -9,7 +9,7 @@ import { oncePerGround } from '../ladder/once';
 import type { Ground } from '../ladder/rung';
 import { besideScript } from './beside-script';
 import type { Form } from './forms';
-import { iconRank, scriptRank } from './reserved';
+import { iconRank, scriptRank, showsOn } from './reserved';
 
 /** What a picture and a word on it are worth to a base: it is found at a glance, and is prettier. From memory. */
 const WORTH = { icon: 1, script: 0.8 };
@@ -35,6 +35,7 @@ export function dressingWorth(demand: Demand, form: Form, fitted: Fitted, ground
     on({ x: 1.2, y: (form.h - icon.height) / 2, w: icon.width, h: icon.height });
   const withScript =
     script !== null &&
+    showsOn(script, form.designs[0]) &&
     script.height < form.h - 1 &&
     script.width <= form.w - 2 &&
     on({ x: 1, y: 0.6, w: script.width, h: script.height }, besideScript(demand, script.words));

@@ -1,5 +1,6 @@
 import { alignX } from '../../spread/align';
 import type { Piece } from '../../kit/kit';
+import { pieceKey } from '../../kit/kit';
 import { handAt, textFits } from '../../measure/hand';
 import { HAIR } from '../../measure/length';
 import type { Rect } from '../../measure/rect';
@@ -10,6 +11,7 @@ import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from '../../spread/
 import { besideScript } from './beside-script';
 import type { Block } from './day-blocks';
 import type { Form } from './forms';
+import { blockCost } from './color-blocks';
 import { jar } from './jar';
 import { layTitle, listTitle } from './list-dressing';
 import type { At } from '../ladder/choice';
@@ -19,8 +21,9 @@ import type { Draft } from '../../spread/draft';
 import { inkFor } from '../../spread/ink';
 import { foilCost } from '../../spread/foil';
 import type { Reserved } from './reserved';
-import { iconRank, scriptRank } from './reserved';
+import { iconRank, scriptRank, showsOn } from './reserved';
 import type { Context } from '../../spread/placement';
+import { whim } from '../../spread/whim';
 import { TIP, writingRoom } from '../../spread/writing';
 
 /**
@@ -70,7 +73,12 @@ export function dressBase(
 const bestDesign = (draft: Draft, context: Context, form: Form, at: At): Piece | undefined =>
   byCost(form.designs, (p) =>
     draft.ledger.untouched(p) > 0
-      ? jar(draft, p, at) + strangeness(p, context) + foilCost(context, p, at.day) + tasteCost(p, context)
+      ? jar(draft, p, at) +
+        blockCost(context, p, at) +
+        strangeness(p, context) +
+        foilCost(context, p, at.day) +
+        tasteCost(p, context) +
+        whim(context, `${at.day} ${pieceKey(p)}`)
       : Infinity,
   )[0];
 
@@ -95,10 +103,10 @@ function adorn(
   const hand = handAt(context.options.hand, fitted.size);
   if (base.kind === 'little' || base.kind === 'check-flag' || place.w < 24 || base.words) return plain;
   const icon = layIcon(draft, context, demand, place, reserved);
-  const script = layScript(draft, context, demand, place, icon, at, reserved);
+  const script = layScript(draft, context, demand, place, base, icon, at, reserved);
   const circle = layCircle(draft, context, demand, place, at);
-  const beside = circle.length ? layScript(draft, context, demand, place, circle, at, reserved) : [];
-  const over = layScript(draft, context, demand, place, [], at, reserved);
+  const beside = circle.length ? layScript(draft, context, demand, place, base, circle, at, reserved) : [];
+  const over = layScript(draft, context, demand, place, base, [], at, reserved);
   const attempts: Laid[][] = [
     [...circle, ...beside],
     circle,
@@ -157,7 +165,7 @@ function layCircle(draft: Draft, context: Context, demand: Demand, place: Rect, 
     return p.writable === 'no' ||
       p.words ||
       draft.ledger.untouched(p) === 0 ||
-      p.height > place.h + 2 * TIP ||
+      p.height > place.h + 2 * Math.min(TIP, context.options.gap / 2) ||
       p.width > place.w / 2 ||
       strangeness(p, context) > FOREIGN ||
       !textFits(time, room.w, room.h, context.options.hand)
@@ -180,6 +188,7 @@ function layScript(
   context: Context,
   demand: Demand,
   place: Rect,
+  base: Pick<Piece, 'color'>,
   icon: readonly Laid[],
   at: At,
   reserved: Reserved,
@@ -190,6 +199,7 @@ function layScript(
   const piece = byCost(piecesOf(context, 'script'), (p) => {
     const rank = scriptRank(demand, p);
     return rank === null ||
+      !showsOn(p, base) ||
       p.width > width ||
       p.height > place.h - 1 ||
       draft.ledger.untouched(p) === 0 ||

@@ -53,6 +53,13 @@ const ROOM_KINDS: Readonly<Record<Room, readonly Kind[]>> = {
   full: ['full-box', 'half-box'],
 };
 
+/** What it costs to give an item the very kind it asks for, one that will do, another. From memory. */
+const ROOM_COST = { best: -9, well: -1, badly: 4 };
+
+/** How a form serves an item that asks for room: a full box, where one may be written on, before all else. */
+export const servesRoom = (room: Room, { kind }: Pick<Form, 'kind'>): 'best' | 'well' | 'badly' =>
+  room === 'full' && kind === 'full-box' ? 'best' : ROOM_KINDS[room].includes(kind) ? 'well' : 'badly';
+
 /** All bases that can carry an item in a column of that width, grouped. */
 function formsFor({ draft, context, width }: Ground): readonly Form[] {
   const groups = new Map<string, { designs: Piece[]; cut: Rect | null }>();
@@ -156,7 +163,7 @@ export function formCost(
   if (form.kind === 'little' && form.icon && !meanings.includes(form.icon)) return Infinity;
   if (one.words && !demand.title.toLowerCase().includes(one.words.toLowerCase())) return Infinity;
   const meant = form.kind === 'little' && form.icon && meanings[0] === form.icon ? -2.4 : 0;
-  const asked = demand.room ? (ROOM_KINDS[demand.room].includes(form.kind) ? -1 : 4) : 0;
+  const asked = demand.room ? ROOM_COST[servesRoom(demand.room, form)] : 0;
   const trimmed = form.cut ? 0.2 : 0;
   const narrow = form.kind !== 'little' && form.w < 24 ? 0.6 : 0;
   const round = context.ways.roundBases ? (ROUND[form.kind] ?? 0) : 0;

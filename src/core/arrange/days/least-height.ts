@@ -9,7 +9,7 @@ import { paperHeight } from '../../spread/writing';
 import type { Ground } from '../ladder/rung';
 import type { Block } from './day-blocks';
 import { blocksOfDay } from './day-blocks';
-import { fitOn, formCost, formsOf } from './forms';
+import { fitOn, formCost, formsOf, servesRoom } from './forms';
 import { listTitle } from './list-dressing';
 import { listFormsOf, rowsFor } from './list-forms';
 
@@ -38,6 +38,9 @@ function heightOf(block: Block, ground: Ground, share: number): number {
   }
   const demand = block.demands[0] as Demand;
   const fits = formsOf(ground).filter((f) => formCost(demand, f, context) < Infinity);
+  const { room } = demand;
+  const best = room ? fits.filter((f) => servesRoom(room, f) === 'best') : [];
+  if (best.length) return Math.min(...best.map((f) => f.h));
   const roomy = fits.filter((f) => fitOn(demand, f, context)?.size === 1); // nobody writes small for a box's sake
   const fitting = (roomy.length ? roomy : fits).map((f) => f.h);
   return fitting.length ? share * Math.min(...fitting) + (1 - share) * ink : ink;

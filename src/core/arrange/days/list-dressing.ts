@@ -1,4 +1,5 @@
 import type { Piece } from '../../kit/kit';
+import { pieceKey } from '../../kit/kit';
 import { HAIR } from '../../measure/length';
 import { bottom } from '../../measure/rect';
 import { alignX } from '../../spread/align';
@@ -8,11 +9,13 @@ import { inkFor, PAPER } from '../../spread/ink';
 import { listText } from '../../spread/list-text';
 import type { Context } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
+import { whim } from '../../spread/whim';
 import { writingRoom } from '../../spread/writing';
 import { textFits } from '../../measure/hand';
 import type { At } from '../ladder/choice';
 import { layWritten } from '../ladder/written';
 import type { Block } from './day-blocks';
+import { blockCost, colorBlocks } from './color-blocks';
 import { jar } from './jar';
 import type { ListForm, ListTexts } from './list-forms';
 import { rowsOfItem } from './list-forms';
@@ -36,11 +39,15 @@ export interface ListTitle {
 
 const NO_TITLE: ListTitle = { header: null, written: null, height: 0 };
 
-/** The title of a list of two rows or more. A list of things to do needs none; any other is named. */
+/**
+ * The title of a list. A list of things to do needs none, nor does one row of it; any other is named. Once: what goes
+ * on in a second part does not begin again.
+ */
 export function listTitle(draft: Draft, context: Context, block: Block, width: number): ListTitle {
-  if (block.demands.length < 2 || context.ways.keepsRows) return NO_TITLE; // a kept row has its header already
   const name = (block.list ?? '').trim();
   const plain = PLAIN.includes(name.toLowerCase()) || name === '';
+  // a kept row has its header already
+  if (block.goesOn || context.ways.keepsRows || (plain && block.demands.length < 2)) return NO_TITLE;
   const names = plain ? [name.toLowerCase(), ...PLAIN] : [name.toLowerCase()];
   const usable = (p: Piece): boolean =>
     draft.ledger.untouched(p) > 0 && trimTo(p, width) !== undefined && strangeness(p, context) <= FOREIGN;
@@ -128,6 +135,7 @@ export function dressList(draft: Draft, context: Context, block: Block, how: How
 function partsOf(draft: Draft, context: Context, { form, texts, joined }: HowListed, at: At): Part[] | null {
   const ledger = draft.ledger.clone();
   const parts: Part[] = [];
+  const blocked = colorBlocks(context) !== null;
   let design: Piece | undefined;
   for (let done = 0, left = texts.rows; done < texts.items.length;) {
     const next = rowsOfItem(texts.items[done] as ListTexts['items'][number]);
@@ -139,7 +147,8 @@ function partsOf(draft: Draft, context: Context, { form, texts, joined }: HowLis
           : jar(draft, p, at) +
             strangeness(p, context) +
             tasteCost(p, context) +
-            listColorCost(context, p, at.day) -
+            (blocked ? blockCost(context, p, at) : listColorCost(context, p, at.day)) +
+            whim(context, `${at.day} ${pieceKey(p)}`) -
             (ledger.rowsOfOffcuts(p) >= rows ? OFFCUT_FIRST : 0) +
             (ledger.rowsLeft(p) < rows ? OTHER_DESIGN : 0),
       )[0];

@@ -1,4 +1,5 @@
 import type { Piece } from '../../kit/kit';
+import { pieceKey } from '../../kit/kit';
 import type { Options } from '../../manner/options/registry';
 import { handAt, textFits, writeLines } from '../../measure/hand';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
@@ -64,6 +65,9 @@ export const listFormsOf = oncePerGround(({ draft, context, width }): readonly L
     strange: Math.min(...designs.map((p) => strangeness(p, context))),
   }));
 });
+
+/** Names a size of lists among those of a week. */
+export const listKey = (form: ListForm): string => `rows ${form.designs.map((p) => pieceKey(p)).join('+')}`;
 
 /** What stands on the rows of a list. */
 export interface ListTexts {

@@ -31,15 +31,13 @@ export function packWithin(
   ];
   return (items) => {
     const rows = context.ways.keepsRows && stretches.length > 1;
-    const inRows = rows
-      ? items.map((item, i) => (blocks[i]?.list ? { ...item, onlyIn: stretches.length - 1 } : item))
-      : null;
-    const atHours = hours
-      ? items.map((item, i) => ({ ...item, notBefore: stretchOfHour(hours, blocks[i] as Block, stretches) }))
-      : null;
+    const atHours = items.map((item, i) =>
+      hours ? { ...item, notBefore: stretchOfHour(hours, blocks[i] as Block, stretches) } : item,
+    );
+    const inRows = atHours.map((item, i) => (blocks[i]?.list ? { ...item, onlyIn: stretches.length - 1 } : item));
     return (
-      (inRows && packAll(inRows, stretches, gap, kept)) ??
-      (atHours && packAll(atHours, stretches, gap, kept)) ??
+      (rows && packAll(inRows, stretches, gap, kept)) ||
+      (hours && packAll(atHours, stretches, gap, kept)) ||
       packColumn(items, stretches, gap, kept)
     );
   };

@@ -1,3 +1,4 @@
+import { difference } from '../../color/color';
 import type { Piece } from '../../kit/kit';
 import type { Demand, DemandKind } from '../../week/demand';
 import { meaningsOf } from '../../week/meaning';
@@ -32,6 +33,13 @@ export function scriptRank(demand: Demand, script: Piece): number | null {
   if (` ${demand.title.toLowerCase()} `.includes(` ${words} `)) return 0;
   return meaningsOf(demand.title, demand.categories)[0] === words ? 1 : null;
 }
+
+/** Letters that differ less than this from what they lie on are not read (CIEDE2000). From memory. */
+const READ = 20;
+
+/** True where a script's letters show on what they lie on. */
+export const showsOn = (script: Pick<Piece, 'color'>, ground: Pick<Piece, 'color'>): boolean =>
+  difference(script.color, ground.color) >= READ;
 
 /** Who may have an icon or a script, while others still wait for theirs. */
 export interface Reserved {

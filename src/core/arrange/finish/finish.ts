@@ -6,12 +6,16 @@ import type { Draft, Stage } from '../../spread/draft';
 import { besidePlaces, openPlaces } from '../../spread/open-places';
 import type { Stretch } from '../../spread/free-room';
 import { freeStretches, keptFree, lengthOf } from '../../spread/free-room';
+import { pieceKey } from '../../kit/kit';
 import type { Context } from '../../spread/placement';
 import { footprint } from '../../spread/placement';
+import { whim } from '../../spread/whim';
 
 /** Pieces of a cluster overlap by this share of their height; so many make one. From memory. */
 const OVERLAP = 0.22;
 const CLUSTER = 3;
+/** Pictures this many mm apart in height are one as good as the other to a seed. From memory. */
+const WHIM = 6;
 /** What it costs to take a picture that could stand for a chore as mere ornament. From memory. */
 const SERVES = 40;
 /** Pictures of a day at most; a second one only where an open place as long as this is left, mm. From memory. */
@@ -103,6 +107,6 @@ const pictureFor = (draft: Draft, context: Context, room: number, width: number)
   byCost(piecesOf(context, 'deco'), (p) => {
     const used = draft.placements.filter((q) => q.code === p.code && q.kit === p.kit).length;
     return p.kit === context.kit.name && p.height <= room && p.width <= width && draft.ledger.untouched(p) > 0
-      ? used * 30 - p.height + (p.icon ? SERVES : 0) + tasteCost(p, context) * 4
+      ? used * 30 - p.height + (p.icon ? SERVES : 0) + tasteCost(p, context) * 4 + whim(context, pieceKey(p)) * WHIM
       : Infinity;
   })[0];

@@ -11,7 +11,7 @@ import { formKey, formsOf, tasteFor } from '../days/forms';
 import type { Draft } from '../../spread/draft';
 import type { Taken } from '../../kit/ledger';
 import type { Rung } from './rung';
-import { singleOf } from './single';
+import { asksForMore, singleOf } from './single';
 import { layWritten } from './written';
 
 /** A half is no lower than a flag, mm (handbook 3). */
@@ -25,7 +25,7 @@ export const halved: Rung = {
   says: 'A half box cut in two, so that one carries two items.',
   choices: (block, ground) => {
     const demand = singleOf(block);
-    if (demand?.room !== null) return [];
+    if (!demand || asksForMore(demand)) return [];
     const text = writtenText(demand);
     return formsOf(ground)
       .filter(mayBeHalved)

@@ -1,10 +1,6 @@
-import { pieceKey } from '../../kit/kit';
 import { dressList, listTitle } from '../days/list-dressing';
-import type { ListForm } from '../days/list-forms';
-import { listFormsOf, rowsFor } from '../days/list-forms';
+import { listFormsOf, listKey, rowsFor } from '../days/list-forms';
 import type { Rung } from './rung';
-
-const keyOf = (form: ListForm): string => `rows ${form.designs.map((p) => pieceKey(p)).join('+')}`;
 
 /** What a row costs that its owner did not ask for: a chore among others is found less easily. From memory. */
 const GATHERED = 1.9;
@@ -18,7 +14,7 @@ const TWO_DESIGNS = 9;
 export const listRows: Rung = {
   name: 'list rows',
   says: 'Rows of a checklist, a long text over two of them.',
-  supply: (ground) => new Map(listFormsOf(ground).map((form) => [keyOf(form), form.rows])),
+  supply: (ground) => new Map(listFormsOf(ground).map((form) => [listKey(form), form.rows])),
   choices: (block, ground) => {
     if (block.list === null || block.open) return [];
     const title = listTitle(ground.draft, ground.context, block, ground.width);
@@ -39,7 +35,7 @@ export const listRows: Rung = {
             (1 - texts.size) * 4 +
             form.strange / 6 +
             (joined ? TWO_DESIGNS : 0),
-          uses: { key: keyOf(form), amount: texts.rows },
+          uses: { key: listKey(form), amount: texts.rows },
           lay: (draft, at) => dressList(draft, ground.context, block, { form, texts, joined }, at),
         },
       ];

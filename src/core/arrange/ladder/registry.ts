@@ -7,7 +7,19 @@ import { paper } from './paper';
 import type { Rung } from './rung';
 import { sharedBase } from './shared-base';
 import { strip } from './strip';
+import { stripped } from './stripped';
 import { underScript } from './under-script';
 
 /** Every way to carry an item, from the richest to bare ink. One line a rung. */
-export const LADDER: readonly Rung[] = [base, listRows, sharedBase, halved, strip, beside, underScript, paper, open];
+export const LADDER: readonly Rung[] = [
+  base,
+  listRows,
+  sharedBase,
+  halved,
+  strip,
+  stripped,
+  beside,
+  underScript,
+  paper,
+  open,
+];

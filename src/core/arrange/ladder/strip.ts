@@ -6,7 +6,7 @@ import { writingRoom } from '../../spread/writing';
 import { writtenText } from '../../week/demand';
 import { oncePerGround } from './once';
 import type { Rung } from './rung';
-import { singleOf } from './single';
+import { asksForMore, singleOf } from './single';
 import { layWritten } from './written';
 
 /** Washi of these heights serves as a label, mm. Common practice. */
@@ -36,7 +36,7 @@ export const strip: Rung = {
     new Map(stripsOf(ground).map((p) => [keyOf(p), Math.floor(ground.draft.ledger.lengthLeft(p) / ground.width)])),
   choices: (block, ground) => {
     const demand = singleOf(block);
-    if (!demand) return [];
+    if (!demand || asksForMore(demand)) return [];
     const text = writtenText(demand);
     return stripsOf(ground).flatMap((piece) => {
       const room = writingRoom({ kind: piece.kind, shape: 'rect', w: ground.width, h: piece.height });

@@ -7,7 +7,7 @@ import { PAPER, inkFor } from '../../spread/ink';
 import { paperHeight, paperRoom } from '../../spread/writing';
 import { writtenText } from '../../week/demand';
 import { besideScript } from '../days/beside-script';
-import { scriptRank } from '../days/reserved';
+import { scriptRank, showsOn } from '../days/reserved';
 import { oncePerGround } from './once';
 import type { Rung } from './rung';
 import { singleOf } from './single';
@@ -87,5 +87,7 @@ export const underScript: Rung = {
 };
 
 const scriptsOf = oncePerGround(({ draft, context }) =>
-  piecesOf(context, 'script').filter((p) => draft.ledger.untouched(p) > 0 && strangeness(p, context) <= FOREIGN),
+  piecesOf(context, 'script').filter(
+    (p) => showsOn(p, PAPER) && draft.ledger.untouched(p) > 0 && strangeness(p, context) <= FOREIGN,
+  ),
 );

@@ -4,6 +4,7 @@ import { shortened } from '../../measure/hand';
 import { dayOfMonth } from '../../week/day-names';
 import type { Idea } from '../remedy';
 import { altered, involved, pieceOf } from './case';
+import { isList } from '../../spread/is-list';
 
 /** With the pen that suits. */
 export const otherPen: Idea = (c) =>
@@ -24,8 +25,7 @@ export const otherText: Idea = (c) =>
       { kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn },
       laidOn(p, c.placements),
     );
-    const shorter =
-      p.text && piece.kind !== 'checklist' ? shortened(p.text, room.w, room.h, c.context.options.hand) : null;
+    const shorter = p.text && !isList(piece, p) ? shortened(p.text, room.w, room.h, c.context.options.hand) : null;
     return shorter && shorter !== p.text ? altered({ do: 'write', text: shorter }, p, { text: shorter }) : [];
   });
 
