@@ -9,6 +9,7 @@ import { Draft } from '../spread/draft';
 import type { Stage } from '../spread/draft';
 import { extender } from './base/extender';
 import { finish } from './finish/finish';
+import { notes } from './finish/notes';
 import { headers } from './base/headers';
 import { overlays } from './finish/overlays';
 import { sidebar } from './sidebar/sidebar';
@@ -29,6 +30,7 @@ const STAGES: readonly Stage[] = [
   bands,
   boxes,
   days,
+  notes,
   finish,
   overlays,
   cutting,

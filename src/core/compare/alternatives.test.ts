@@ -1,4 +1,4 @@
-import { demoContext, demoSpread } from '../../../tests/fixtures';
+import { context, demand, demoContext, demoSpread, weekWith } from '../../../tests/fixtures';
 import { apply } from '../edit/change';
 import { mixDays } from './mix';
 import { overdrawnPlacements } from '../edit/stock-check';
@@ -20,6 +20,11 @@ it('are three that really differ, each with its score by rule and a sentence', (
     expect(overdrawnPlacements(c, a.placements)).toEqual([]);
   }
   expect(apart(three[0]!, three[0]!)).toBe(0);
+});
+
+it('are fewer where another would be the same once more', () => {
+  const small = context({ manner: 'three-rows', week: weekWith(demand({ title: 'post' })) });
+  expect(alternativesOf(small)).toHaveLength(1);
 });
 
 it('leave what is locked alone, in all of them', () => {

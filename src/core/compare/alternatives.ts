@@ -14,6 +14,7 @@ import { review, viewOf, withoutPlace } from '../review/review';
 import type { Score } from '../review/score';
 import { scoreOf } from '../review/score';
 import { longDay } from '../week/day-names';
+import { OFFERED } from './offered';
 import { arrange } from '../arrange/arrange';
 import type { Context, Placement } from '../spread/placement';
 
@@ -36,10 +37,11 @@ interface Variant {
   readonly seed: number;
 }
 
-const OFFERED = 3;
+/** Two spreads that share more than this are one to the eye; 0 to 1, see `apart`. From memory. */
+const LEAST_APART = 0.35;
 
 /**
- * Three spreads that really differ: other stands and numbers of boxes, other places of lists, other header habits,
+ * Up to three spreads that really differ: other stands and numbers of boxes, other places of lists, other headers,
  * other seeds are tried; of the good ones the three are taken that are farthest apart in what lies where
  * (farthest-point choice: Gonzalez, 1985).
  * @param kept what stays as it is in all of them, such as locked pieces
@@ -55,7 +57,9 @@ export function alternativesOf(context: Context, kept: readonly Placement[] = []
   while (chosen.length < OFFERED && chosen.length < good.length) {
     const rest = good.filter((a) => !chosen.includes(a));
     const worth = (a: Alternative): number => Math.min(...chosen.map((c) => apart(a, c))) + a.score.total / 400;
-    chosen.push(rest.reduce((a, b) => (worth(b) > worth(a) ? b : a)));
+    const next = rest.reduce((a, b) => (worth(b) > worth(a) ? b : a));
+    if (Math.min(...chosen.map((c) => apart(next, c))) < LEAST_APART) break; // the same spread once more
+    chosen.push(next);
   }
   return chosen;
 }

@@ -14,6 +14,7 @@ export type Setting =
   | { readonly do: 'headers'; readonly habit: Options['headers'] }
   | { readonly do: 'foils'; readonly foils: readonly string[] }
   | { readonly do: 'less white' }
+  | { readonly do: 'allow notes' }
   | { readonly do: 'space littles' }
   | { readonly do: 'another roll'; readonly meters: number }
   | { readonly do: 'write first' }

@@ -36,6 +36,8 @@ export function sayRemedy(deed: RemedyDeed, voice: Pick<Voice, 'context' | 'unit
       return deed.foils.length
         ? `Let ${deed.foils.map((f) => f.replace('-', ' ')).join(' and ')} take turns`
         : 'Take the foils as they come';
+    case 'allow notes':
+      return 'Let what has no room be noted in the sidebar or on the strip';
     case 'less white':
       return 'Want less white space this week';
     case 'space littles':

@@ -28,11 +28,11 @@ export function sayWayOut(way: WayOut, voice: Voice): string {
     case 'planning ahead':
       return 'Plan everything ahead to place it now';
     case 'shortening':
-      return way.letters === null
-        ? 'Shorten its text, or note it on the bottom strip'
-        : `Shorten its text to ${way.letters} letters`;
+      return way.letters === null ? 'Shorten its text' : `Shorten its text to ${way.letters} letters`;
     case 'writing on paper':
       return 'Let it be written on the paper';
+    case 'the notes':
+      return 'Let it be noted in the sidebar or on the bottom strip';
     case 'taking the box out':
       return `Take the full box out of ${dayName(voice, way.day)}: that frees ${mm(voice, way.frees)}`;
     case 'moving to':

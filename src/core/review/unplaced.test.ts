@@ -30,7 +30,8 @@ describe('what has no place', () => {
       'Take the full box out of Wednesday: that frees 1 7/8 in',
       expect.stringMatching(/^Move it to (Tuesday|Thursday), where 6 3\/4 in are free in one place$/),
       'Make “a”, “b”, “c” one list',
-      'Shorten its text, or note it on the bottom strip',
+      'Let it be noted in the sidebar or on the bottom strip',
+      'Shorten its text',
     ]);
   });
   it('is not sent to a neighbor day when its time is fixed', () => {

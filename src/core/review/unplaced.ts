@@ -20,7 +20,7 @@ export type Reason =
 
 /** What could be done about it (handbook D5); lengths in mm, days 0-6, items by their demands' keys. */
 export type WayOut =
-  | { readonly by: 'planning ahead' | 'writing on paper' }
+  | { readonly by: 'planning ahead' | 'writing on paper' | 'the notes' }
   /** to so many letters; null: where no base is left at all */
   | { readonly by: 'shortening'; readonly letters: number | null }
   | { readonly by: 'taking the box out'; readonly day: number; readonly frees: number }
@@ -95,6 +95,7 @@ function waysOut(draft: Draft, context: Context, d: Demand): WayOut[] {
   const loose = context.week.demands.filter((o) => o.day === d.day && !o.list && o.start === null && o.kind !== 'band');
   if (loose.length >= 3) ways.push({ by: 'one list', demands: loose.slice(0, 3).map((o) => o.key) });
   if (!context.options.onPaper) ways.push({ by: 'writing on paper' });
+  if (!context.options.notes && d.kind !== 'band') ways.push({ by: 'the notes' });
   const letters = roomiest({ draft, context, width: dayColumn(context.book, d.day)?.w ?? 0 });
   return [...ways, { by: 'shortening', letters: letters > 0 && letters < [...writtenText(d)].length ? letters : null }];
 }

@@ -1,3 +1,4 @@
+import type { Region } from '../book/book';
 import { dayColumn } from '../book/columns';
 import { hoursOf, yOfMinute } from '../book/hours';
 import type { Rect } from '../measure/rect';
@@ -47,19 +48,22 @@ const UNDER_HEADER = 1;
 /** The free stretches of a day's column, top to bottom, with `gap` mm kept from what lies there. */
 export function freeStretches(draft: Draft, context: Context, day: number): Stretch[] {
   const column = dayColumn(context.book, day);
-  if (!column) return [];
-  const gap = context.options.gap;
+  return column ? freeIn(draft, column, context.options.gap) : [];
+}
+
+/** The same of any region of the book. */
+export function freeIn(draft: Draft, region: Region, gap: number): Stretch[] {
   const blocks = draft
-    .lyingIn(column.page, column)
+    .lyingIn(region.page, region)
     .map((p) => keepOff(draft, p, gap))
     .sort((a, b) => a.from - b.from);
   const free: Stretch[] = [];
-  let from = column.y;
+  let from = region.y;
   for (const block of blocks) {
     if (block.from > from) free.push({ from, to: block.from });
     from = Math.max(from, block.to);
   }
-  if (bottom(column) > from) free.push({ from, to: bottom(column) });
+  if (bottom(region) > from) free.push({ from, to: bottom(region) });
   return free.filter((s) => lengthOf(s) > 3);
 }
 

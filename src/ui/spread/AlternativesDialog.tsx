@@ -12,6 +12,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { Alternative } from '../../core/compare/alternatives';
+import { OFFERED } from '../../core/compare/offered';
 import type { Context } from '../../core/spread/placement';
 import { isWriting, pieceIndex } from '../../core/spread/placement';
 import { num } from '../../core/art/svg';
@@ -22,7 +23,7 @@ import { LaidFaces } from '../sticker/Face';
 import { GLASS } from '../theme';
 import { useSpread } from './store';
 
-/** Three ways to lay the week out, side by side: choose one, or take each day from the one where it is best. */
+/** Up to three ways to lay the week out, side by side: choose one, or take each day from the one where it is best. */
 export function AlternativesDialog({ onClose }: { onClose: () => void }) {
   const alternatives = useSpread((s) => s.alternatives);
   const choose = useSpread((s) => s.choose);
@@ -43,7 +44,7 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
   const main = from[0] ?? 0;
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth>
-      <DialogTitle>Three ways to lay this week out</DialogTitle>
+      <DialogTitle>Other ways to lay this week out</DialogTitle>
       <DialogContent>
         {list === null && !trouble && (
           <Box sx={{ py: 6 }}>
@@ -54,6 +55,13 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
           </Box>
         )}
         {trouble && <Alert severity="error">{trouble}</Alert>}
+        {list && list.length < OFFERED && (
+          <Alert severity="info" sx={{ mb: 2 }}>
+            {list.length === 1
+              ? 'With this kit, school and week every other way comes out like this one.'
+              : 'More ways than these would come out like one of them.'}
+          </Alert>
+        )}
         {list && (
           <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${list.length}, 1fr)`, gap: 2 }}>
             {list.map((a, n) => (

@@ -147,6 +147,7 @@ function partsOf(draft: Draft, context: Context, { form, texts, joined }: HowLis
           : jar(draft, p, at) +
             strangeness(p, context) +
             tasteCost(p, context) +
+            (p.kit === context.kit.name ? 0 : OTHER_KIT) +
             (blocked ? blockCost(context, p, at) : listColorCost(context, p, at.day)) +
             whim(context, `${at.day} ${pieceKey(p)}`) -
             (ledger.rowsOfOffcuts(p) >= rows ? OFFCUT_FIRST : 0) +
@@ -163,6 +164,8 @@ function partsOf(draft: Draft, context: Context, { form, texts, joined }: HowLis
   return parts;
 }
 
+/** What a list of another kit costs beside one of this. From memory. */
+const OTHER_KIT = 1.5;
 /** What a list joined of two designs costs beside one of one. From memory. */
 const OTHER_DESIGN = 30;
 

@@ -1,11 +1,15 @@
-import { context, demand, kitOf, piece, weekWith } from '../../../../tests/fixtures';
+import { context, demand, found, kitOf, piece, weekWith } from '../../../../tests/fixtures';
 import { dayColumn } from '../../book/columns';
 import type { Piece } from '../../kit/kit';
 import { Draft } from '../../spread/draft';
 import type { Context, Placement } from '../../spread/placement';
 import { isWriting } from '../../spread/placement';
 import type { Demand } from '../../week/demand';
+import { writtenOn } from '../../format/written';
+import { isList } from '../../spread/is-list';
 import type { Block } from '../days/day-blocks';
+import { inParts } from '../days/day-blocks';
+import { listTitle } from '../days/list-dressing';
 import { UNRESERVED } from '../days/reserved';
 import { base } from './base';
 import { beside } from './beside';
@@ -20,6 +24,7 @@ import type { Ground, Rung } from './rung';
 import { sharedBase } from './shared-base';
 import { singleOf } from './single';
 import { strip } from './strip';
+import { stripped } from './stripped';
 import { underScript } from './under-script';
 
 const blockOf = (...demands: Demand[]): Block => ({ demands, list: demands[0]!.list, minute: 0 });
@@ -53,7 +58,7 @@ it('takes single items only where a rung is for one', () => {
     piece({ code: 'H', kind: 'half-box', height: 24.1, count: 9 }),
     piece({ code: 'W', kind: 'washi', width: 300, height: 12 }),
     piece({ code: 'I', kind: 'icon', width: 9, height: 9, icon: 'exercise' }),
-    piece({ code: 'S', kind: 'script', width: 24, height: 7, words: 'swim' }),
+    piece({ code: 'S', kind: 'script', width: 24, height: 7, words: 'swim', color: '#23475a' }),
   );
   for (const rung of SINGLE) {
     expect(rung.choices(single(), groundOf(c)).length).toBeGreaterThan(0);
@@ -69,7 +74,15 @@ describe('base', () => {
   it('costs less with the picture of its item in the kit', () => {
     const box = piece({ code: 'H', kind: 'half-box', height: 24.1 });
     const icon = piece({ code: 'I', kind: 'icon', width: 9, height: 9, icon: 'vet' });
-    const script = piece({ code: 'S', kind: 'script', width: 28, height: 7, words: 'vet', writable: 'no' });
+    const script = piece({
+      code: 'S',
+      kind: 'script',
+      width: 28,
+      height: 7,
+      words: 'vet',
+      writable: 'no',
+      color: '#23475a',
+    });
     const vet = single({ title: 'vet, Juniper' });
     const costs = [[box], [box, icon], [box, icon, script]].map(
       (pieces) => base.choices(vet, groundOf(withKit(...pieces)))[0]!.cost,
@@ -134,9 +147,71 @@ describe('strip', () => {
   });
 });
 
+describe('a stripped list', () => {
+  const list = piece({ code: 'C', kind: 'checklist', height: 48, rows: 6 });
+  it('is a label cut from the rows right of its shapes, a line of its text on each (L4)', () => {
+    const { laid, choice, draft } = lay(stripped, single({ title: 'sow the late beans' }), withKit(list));
+    expect(choice).toMatchObject({ height: 16, uses: { amount: 2 } });
+    expect(laid).toMatchObject([{ code: 'C', w: 33.1, h: 16, cut: { x: 5, y: 0, w: 33.1, h: 16 } }]);
+    expect(isList(list, laid[0]!)).toBe(false);
+    expect(draft.ledger.rowsLeft(list)).toBe(4);
+    const c = withKit(list);
+    const written = writtenOn(c, laid[0]!, laid)!;
+    expect(written.lines.map((l) => Math.floor(l.y / 8))).toEqual([0, 1]);
+    expect(found('P4', c, laid)).toEqual([]);
+  });
+  it('shares the rows with the lists of the week, and is not for long texts, nor for who wants room', () => {
+    const c = withKit(list);
+    const keys = (rung: Rung, block: Block) => rung.choices(block, groundOf(c)).map((x) => x.uses?.key);
+    expect(keys(stripped, single())[0]).toBe(keys(listRows, listOf('oats'))[0]);
+    none(
+      stripped,
+      single({ title: 'a title that goes on and on about what is to be done, by whom, when and for how long' }),
+      c,
+    );
+    none(stripped, single({ room: 'half' }), c);
+    expect(stripped.choices(single({ room: 'label' }), groundOf(c))).not.toEqual([]);
+    none(stripped, single(), withKit({ ...list, height: 24 }));
+  });
+});
+
+describe('the name of a list', () => {
+  const titleOf = (block: Block, c = withKit()) => listTitle(groundOf(c).draft, c, block, 38.1);
+  const named = (...titles: string[]): Block => ({ ...listOf(...titles), list: 'to buy' });
+  it('stands over one row as over many, unless it is only what is to do', () => {
+    expect(titleOf(named('soap'))).toMatchObject({ written: 'to buy', header: null });
+    expect(titleOf(listOf('soap')).height).toBe(0);
+  });
+  it('stands over its first part only', () => {
+    expect(titleOf({ ...named('soap', 'oats'), goesOn: true }).height).toBe(0);
+    const parts = inParts([named(...Array.from({ length: 8 }, (_, i) => `row ${i}`))]);
+    expect(parts.map((blocks) => blocks.map((b) => [b.demands.length, b.goesOn === true]))).toEqual([
+      [
+        [4, false],
+        [4, true],
+      ],
+      [
+        [3, false],
+        [2, true],
+        [3, true],
+      ],
+      Array.from({ length: 8 }, (_, i) => [1, i > 0]),
+    ]);
+    expect(inParts([single()])).toEqual([]);
+  });
+});
+
 describe('on the paper', () => {
   const icon = piece({ code: 'I', kind: 'icon', width: 9, height: 9, icon: 'vet' });
-  const script = piece({ code: 'S', kind: 'script', width: 24, height: 7, words: 'vet', writable: 'no' });
+  const script = piece({
+    code: 'S',
+    kind: 'script',
+    width: 24,
+    height: 7,
+    words: 'vet',
+    writable: 'no',
+    color: '#23475a',
+  });
   const vet = single({ title: 'vet, Juniper' });
   it('writes an item beside its icon', () => {
     const { laid } = lay(beside, vet, withKit(icon));
@@ -144,6 +219,8 @@ describe('on the paper', () => {
     expect(ink).toMatchObject({ text: 'vet, Juniper', items: ['a'] });
     expect(ink.x).toBeGreaterThan(sticker.x + sticker.w);
   });
+  it('never lays a script that does not show on the paper', () =>
+    none(underScript, vet, withKit({ ...script, color: '#f4f1ea' })));
   it('writes the rest of it under its script', () => {
     const { laid, choice } = lay(underScript, vet, withKit(script));
     const [sticker, ink] = [laid.find((p) => p.code === 'S')!, laid.find(isWriting)!];

@@ -34,6 +34,7 @@ const ROLL = 10;
 /** Settings that make a finding pointless, by rule. */
 const SETTINGS: Readonly<Record<string, Idea>> = {
   B2: () => [asPatch({ do: 'without', what: 'bottom washi' }, { options: { bottomWashi: 'none' } })],
+  D5: (c) => (c.context.options.notes ? [] : [asPatch({ do: 'allow notes' }, { options: { notes: true } })]),
   B6: () => [asPatch({ do: 'cover month flags' }, { options: { monthFlags: true } })],
   F1: () => [asPatch({ do: 'without', what: 'top band' }, { ways: { topBand: false } })],
   F4: () => [
