@@ -7,11 +7,8 @@ import type { Deed } from '../core/edit/deed';
 import { piecesOfStep } from '../core/bench/step-key';
 import { stickDown } from '../core/edit/stick-down';
 import { BadInput, quoted } from '../core/format/fault';
-import { MANNERS, mannerNamed } from '../core/manner/registry';
 import { isWeekName } from '../core/week/week';
-import { findBook } from '../db/books';
-import { findKit, listKits } from '../db/kits';
-import { listManners } from '../db/manners';
+import { listKits } from '../db/kits';
 import { designsOf } from '../db/available';
 import { together } from '../db/database';
 import { placementsOf } from '../db/placements';
@@ -24,6 +21,7 @@ import { SaveEditDto } from './dto/change.dto';
 import type { StashChoice } from './stash';
 import { choicesFor, usualStash } from './stash';
 import { SpreadIdDto, StartSpreadDto, StashDto, StepHistoryDto, TickDto, WaveDto } from './dto/spread.dto';
+import { newWeek } from './new-week';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import type { SpreadData } from './spread-data';
@@ -33,35 +31,21 @@ import { store } from './store';
 /** Opens a week: a new spread, empty, with its book and kit; or the one that is there already. */
 export async function startSpread(input: unknown): Promise<Outcome<{ id: number }>> {
   return outcome(async () => {
-    const { week, bookId, kitId, manner } = check(StartSpreadDto, input, 'new week');
+    const chosen = check(StartSpreadDto, input, 'new week');
+    const { week, bookId, kitId } = chosen;
     const db = await store();
-    if (!isWeekName(week))
-      throw new BadInput([{ file: 'new week', where: 'week', found: quoted(week), expected: 'a week of that year' }]);
-    const there = await findSpreadOfWeek(db, week);
+    const there = isWeekName(week) && (await findSpreadOfWeek(db, week));
     if (there) return { id: there.id };
-    if (!(await findBook(db, bookId)))
-      throw new BadInput([{ file: 'new week', where: 'book', found: quoted(bookId), expected: 'one of your books' }]);
-    if (!(await findKit(db, kitId)))
-      throw new BadInput([{ file: 'new week', where: 'kit', found: quoted(kitId), expected: 'one of your kits' }]);
-    const own = (await listManners(db)).find((m) => m.name === manner);
-    if (!own && !mannerNamed(manner))
-      throw new BadInput([
-        {
-          file: 'new week',
-          where: 'manner',
-          found: quoted(manner),
-          expected: `a manner of your own, or one of ${Object.keys(MANNERS).join(', ')}`,
-        },
-      ]);
+    const { school, options, ways } = await newWeek(db, chosen);
     const id = await together(db, async (trx) => {
       const made = await addSpread(trx, {
         week,
         book_id: bookId,
         kit_id: kitId,
-        manner: own?.school ?? manner,
+        manner: school,
         seed: 1,
-        options: JSON.stringify(own?.options ?? {}),
-        ways: JSON.stringify(own?.ways ?? {}),
+        options: JSON.stringify(options),
+        ways: JSON.stringify(ways),
       });
       await chooseStash(trx, made, await usualStash(trx, week, kitId));
       return made;

@@ -129,6 +129,8 @@ interface LackingProps {
 
 function Lacking({ enough: e, days, run, busy }: LackingProps) {
   const [ordered, setOrdered] = useState(false);
+  // what the pen would carry is what a sheet more would save; all that lacks where nothing carries it
+  const count = e.carried?.onPaper.reduce((a, b) => a + b, 0) || e.needed - e.there;
   const order = async () => {
     if (
       await run(
@@ -136,7 +138,7 @@ function Lacking({ enough: e, days, run, busy }: LackingProps) {
           id: null,
           order: {
             what: sayWanted(e.what),
-            count: e.needed - e.there,
+            count,
             shop: '',
             days: USUAL_DAYS,
             neededBy: days[0] as string,
@@ -158,7 +160,7 @@ function Lacking({ enough: e, days, run, busy }: LackingProps) {
           {sayWanted(e.what)}: {e.there} of {e.needed}
         </Typography>
         <Button size="small" disabled={busy || ordered} onClick={order} sx={{ py: 0 }}>
-          {ordered ? 'on the order list' : `Put ${e.needed - e.there} on the order list`}
+          {ordered ? 'on the order list' : `Put ${count} on the order list`}
         </Button>
       </Box>
       {e.carried && (

@@ -11,10 +11,15 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { sayCarried, sayWanted } from '../../core/arrange/counting/say-enough';
 import { spokenName } from '../../core/kit/kit';
 import { startSpread } from '../../server/actions';
+import type { WeekCount } from '../../server/counting-actions';
+import { countWeek } from '../../server/counting-actions';
+import type { Outcome } from '../../server/outcome';
 import type { Shelf, ShelfWeek } from '../../server/shelf';
+import { GLASS } from '../theme';
 import { Swatches } from './WeekCard';
 
 const LAST = 'hobnail.manner';
@@ -84,6 +89,7 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
             </MenuItem>
           ))}
         </TextField>
+        {kitId && bookId && <Count week={week.week} bookId={bookId} kitId={kitId} manner={manner} />}
         {messages.map((m) => (
           <Alert key={m} severity="error">
             {m}
@@ -97,5 +103,51 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+interface Counted {
+  readonly of: string;
+  readonly outcome: Outcome<WeekCount>;
+}
+
+/** Whether kit and stash are enough for the week, kind by kind, before the book is opened. */
+function Count({ week, bookId, kitId, manner }: { week: string; bookId: string; kitId: string; manner: string }) {
+  const of = [week, bookId, kitId, manner].join('\n');
+  const [counted, setCounted] = useState<Counted | null>(null);
+  useEffect(() => {
+    let current = true;
+    countWeek({ week, bookId, kitId, manner })
+      .then((outcome) => current && setCounted({ of, outcome }))
+      .catch(() => current && setCounted({ of, outcome: { ok: false, messages: ['The house did not answer.'] } }));
+    return () => {
+      current = false;
+    };
+  }, [of, week, bookId, kitId, manner]);
+  if (counted?.of !== of)
+    return (
+      <Typography variant="body2" color="text.secondary" role="status">
+        Counting what the kit has for this week…
+      </Typography>
+    );
+  if (!counted.outcome.ok) return null; // opening the book says it
+  const { lacking, carried, days } = counted.outcome.value;
+  const bases = lacking.find((e) => e.what === 'bases');
+  return (
+    <Box role="status" data-testid="week-count">
+      {lacking.length === 0 && (
+        <Typography variant="body2" sx={{ color: GLASS.bottle }}>
+          Kit and stash have all that this week wants.
+        </Typography>
+      )}
+      {bases && carried && <Typography variant="body2">{sayCarried(bases, carried, days)}</Typography>}
+      {lacking
+        .filter((e) => e !== bases)
+        .map((e) => (
+          <Typography key={e.what} variant="caption" component="p" color="text.secondary">
+            {sayWanted(e.what)}: {e.there} of {e.needed}
+          </Typography>
+        ))}
+    </Box>
   );
 }

@@ -3,7 +3,9 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { colorName } from '../../core/color/color-name';
+import { spokenName } from '../../core/kit/kit';
 import { colorAreas, weightOf, whiteSpace } from '../../core/review/balance';
+import { givenUp, sayGivenUp } from '../../core/review/given-up';
 import { dayColumn } from '../../core/book/columns';
 import { longDay, shortDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
@@ -84,7 +86,27 @@ export function Balance() {
         <Typography variant="caption" color="text.secondary" component="div" sx={{ mt: 0.5 }}>
           Under each day: what stays white, of 100.
         </Typography>
+        <School />
       </Box>
+    </Box>
+  );
+}
+
+/** Which of its habits the school gave up this week, and why. */
+function School() {
+  const { view } = useReview();
+  const lost = givenUp(view);
+  if (!lost.length) return null;
+  return (
+    <Box component="section" aria-label="Habits given up" sx={{ mt: 0.75 }} data-testid="given-up">
+      <Typography variant="body2" sx={{ fontWeight: 600 }}>
+        {spokenName(view.context.manner.name)}, as far as it goes
+      </Typography>
+      {lost.map((g) => (
+        <Typography key={g.habit} variant="caption" component="p" color="text.secondary">
+          {sayGivenUp(g, view)}
+        </Typography>
+      ))}
     </Box>
   );
 }

@@ -1,0 +1,33 @@
+import 'server-only';
+import type { Book } from '../core/book/book';
+import { BadInput, quoted } from '../core/format/fault';
+import { MANNERS, mannerNamed } from '../core/manner/registry';
+import { isWeekName } from '../core/week/week';
+import { findBook } from '../db/books';
+import type { Database } from '../db/database';
+import { findKit } from '../db/kits';
+import { listManners } from '../db/manners';
+import type { StartSpreadDto } from './dto/spread.dto';
+
+/** What a new week is laid out with: all of it is there. */
+export interface NewWeek {
+  readonly week: string;
+  readonly book: Book;
+  readonly school: string;
+  readonly options: object;
+  readonly ways: object;
+}
+
+/** Looks up what was chosen for a new week. @throws BadInput that says which of it is not there */
+export async function newWeek(db: Database, { week, bookId, kitId, manner }: StartSpreadDto): Promise<NewWeek> {
+  const bad = (where: string, found: string, expected: string): BadInput =>
+    new BadInput([{ file: 'new week', where, found: quoted(found), expected }]);
+  if (!isWeekName(week)) throw bad('week', week, 'a week of that year');
+  const book = await findBook(db, bookId);
+  if (!book) throw bad('book', bookId, 'one of your books');
+  if (!(await findKit(db, kitId))) throw bad('kit', kitId, 'one of your kits');
+  const own = (await listManners(db)).find((m) => m.name === manner);
+  if (!own && !mannerNamed(manner))
+    throw bad('manner', manner, `a manner of your own, or one of ${Object.keys(MANNERS).join(', ')}`);
+  return { week, book, school: own?.school ?? manner, options: own?.options ?? {}, ways: own?.ways ?? {} };
+}
