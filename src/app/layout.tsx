@@ -9,6 +9,7 @@ import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata } from 'next';
+import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { theme } from '../ui/theme';
 
@@ -17,7 +18,8 @@ export const metadata: Metadata = {
   description: 'Plans a decorated planner week before a single sticker is peeled.',
 };
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  await connection(); // every page has a nonce of its own for its scripts
   return (
     <html lang="en">
       <body>

@@ -1,4 +1,5 @@
 import 'server-only';
+import { troublesOf } from '../core/week/troubles';
 import { contextFrom } from '../core/spread/context';
 import type { Fill, Relief } from '../core/arrange/counting/relief';
 import { fillOfDays, reliefOf } from '../core/arrange/counting/relief';
@@ -172,6 +173,6 @@ function lineOf(c: KeptCalendar): CalendarLine {
     readAt: c.read_at,
     trouble: c.trouble,
     changes: c.changes ? (asObject(c.changes) as CalendarChanges) : null,
-    notes,
+    notes: [...notes, ...troublesOf(c.calendar)],
   };
 }

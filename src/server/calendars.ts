@@ -1,7 +1,7 @@
 import { setZone } from './settings';
 import { DateTime, IANAZone } from 'luxon';
 import type { Calendar } from '../core/week/calendar';
-import { readingCalendar } from '../core/format/calendar';
+import { readCalendar, readingCalendar } from '../core/format/calendar';
 import { hasItem } from '../core/format/calendar-edit';
 import { BadInput, quoted } from '../core/format/fault';
 import type { CalendarHead } from '../db/calendars';
@@ -32,7 +32,7 @@ export async function calendarsOf(db: Database): Promise<KeptCalendar[]> {
     if (read?.revision !== head.revision) {
       read = {
         revision: head.revision,
-        calendar: calendarText(db, head.name).then((text) => inSteps(readingCalendar(text ?? '', head.name))),
+        calendar: calendarText(db, head.name).then((text) => asKept(text ?? '', head.name)),
       };
       known.set(head.name, read);
       read.calendar.catch(() => known.delete(head.name));
@@ -41,6 +41,19 @@ export async function calendarsOf(db: Database): Promise<KeptCalendar[]> {
   }
   return kept;
 }
+
+/** A calendar that cannot be read at all costs its own items and says so; the others stand. */
+async function asKept(text: string, name: string): Promise<Calendar> {
+  try {
+    return await inSteps(readingCalendar(text, name, { kept: true }));
+  } catch (error) {
+    if (!(error instanceof BadInput)) throw error;
+    const { root } = readCalendar(EMPTY, name);
+    return { root, zone: null, notes: [`It cannot be read, and its items are not shown. ${error.message}`] };
+  }
+}
+
+const EMPTY = 'BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:hobnail\nEND:VCALENDAR';
 
 /** The owner's zone: as set, else what the first calendar says, else this machine's. */
 export async function ownerZone(db: Database): Promise<string> {

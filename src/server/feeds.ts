@@ -1,7 +1,7 @@
 import type { CalendarChanges } from '../core/format/calendar-changes';
 import { calendarChanges, noChanges } from '../core/format/calendar-changes';
 import type { Calendar } from '../core/week/calendar';
-import { MOST_MEGABYTES, readCalendar, readingCalendar } from '../core/format/calendar';
+import { MOST_MEGABYTES, readKeptCalendar, readingCalendar } from '../core/format/calendar';
 import { decodeText } from '../core/format/decode';
 import { BadInput, faultLine, quoted } from '../core/format/fault';
 import type { CalendarHead } from '../db/calendars';
@@ -62,7 +62,7 @@ export async function askFeed(db: Database, feed: CalendarHead, now: () => Date 
 
 async function lastCopy(db: Database, name: string): Promise<Calendar> {
   const text = await calendarText(db, name);
-  return readCalendar(text || 'BEGIN:VCALENDAR\nEND:VCALENDAR', name);
+  return readKeptCalendar(text || 'BEGIN:VCALENDAR\nEND:VCALENDAR', name);
 }
 
 /** @returns null when it has not changed since */

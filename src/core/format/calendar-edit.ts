@@ -6,7 +6,7 @@ import { anchorOf } from '../week/occurrences';
 import { wallOfTime } from '../week/recur/clock';
 import { isoDay } from '../week/recur/wall';
 import type { Calendar } from '../week/calendar';
-import { readCalendar } from './calendar';
+import { readKeptCalendar } from './calendar';
 import { itemsOf, masterOf, writtenCalendar } from './calendar-parts';
 
 const EMPTY = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Hobnail//EN\r\nEND:VCALENDAR\r\n';
@@ -105,7 +105,7 @@ export function entryOf(calendar: Calendar, uid: string): AgendaEntry | null {
  * (notes, alarms, places, exceptions) stays as it was.
  */
 export function putEntry(ics: string, entry: AgendaEntry, zone: string, stamp: string): string {
-  const { root } = readCalendar(ics, 'calendar');
+  const { root } = readKeptCalendar(ics, 'calendar');
   const old = masterOf(root, entry.uid);
   const name = entry.task ? 'vtodo' : 'vevent';
   const component = old?.name === name ? old : new ICAL.Component(name);
@@ -147,7 +147,7 @@ export function putEntry(ics: string, entry: AgendaEntry, zone: string, stamp: s
 
 /** The calendar without an item, all of its series. */
 export function removeEntry(ics: string, uid: string): string {
-  const { root } = readCalendar(ics, 'calendar');
+  const { root } = readKeptCalendar(ics, 'calendar');
   for (const component of itemsOf(root, uid)) root.removeSubcomponent(component);
   return writtenCalendar(root);
 }

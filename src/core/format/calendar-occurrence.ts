@@ -3,7 +3,7 @@ import { anchorOf } from '../week/occurrences';
 import { wallOfTime } from '../week/recur/clock';
 import { DAY_MS, wallOfDay } from '../week/recur/wall';
 import type { IsoDay } from '../week/week';
-import { readCalendar } from './calendar';
+import { readKeptCalendar } from './calendar';
 import {
   atWall,
   itemsOf,
@@ -17,7 +17,7 @@ import {
 
 /** The calendar without one day of a series: an EXDATE, and no change left for that day (RFC 5545, 3.8.5.1). */
 export function skipOccurrence(ics: string, uid: string, on: IsoDay, zone: string): string {
-  const { root } = readCalendar(ics, 'calendar');
+  const { root } = readKeptCalendar(ics, 'calendar');
   const master = masterOf(root, uid);
   const property = master && anchorOf(master);
   if (!master || !property) return ics;
@@ -43,7 +43,7 @@ export interface OccurrenceChange {
  * @param on the day its calendar has it
  */
 export function changeOccurrence(ics: string, uid: string, on: IsoDay, change: OccurrenceChange, zone: string): string {
-  const { root } = readCalendar(ics, 'calendar');
+  const { root } = readKeptCalendar(ics, 'calendar');
   const master = masterOf(root, uid);
   if (!master || !anchorOf(master)) return ics;
   const component = isSeries(master) ? exceptionOn(root, master, uid, on, zone) : master;

@@ -6,7 +6,7 @@ import { DAY_MS, isoDay, minuteOfDay, wallOfDay } from '../week/recur/wall';
 import type { Round, Turn } from '../week/round';
 import { MOST_TURNS, ruleOfRound } from '../week/round';
 import type { Calendar } from '../week/calendar';
-import { readCalendar } from './calendar';
+import { readKeptCalendar } from './calendar';
 import { writtenCalendar } from './calendar-parts';
 
 /**
@@ -93,7 +93,7 @@ export function putRound(
 export const removeRound = (ics: string, name: string): string => writtenCalendar(without(ics, [name]));
 
 function without(ics: string, names: readonly string[]): ICAL.Component {
-  const { root } = readCalendar(ics, 'calendar');
+  const { root } = readKeptCalendar(ics, 'calendar');
   for (const component of root.getAllSubcomponents('vevent'))
     if (names.includes(factsOf(component).round ?? '')) root.removeSubcomponent(component);
   return root;

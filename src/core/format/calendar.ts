@@ -2,9 +2,10 @@ import ICAL from 'ical.js';
 import { zoneNamed } from '../week/recur/zone';
 import type { Block } from './calendar-blocks';
 import { blocksOf } from './calendar-blocks';
+import { blind, faultsOf } from './calendar-faults';
 import type { Fault } from './fault';
 import type { Calendar } from '../week/calendar';
-import { BadInput, lineFault, quoted } from './fault';
+import { BadInput, faultLine, lineFault, quoted } from './fault';
 
 /** A larger file is refused: it could not be kept in mind while planning. */
 export const MOST_MEGABYTES = 64;
@@ -18,16 +19,31 @@ const BLOCKS_A_STEP = 200;
  * @throws BadInput naming the lines of the faults
  * @example demandsOfWeek([readCalendar(ics, 'home.ics')], '2027-W06', 'monday')
  */
-export function readCalendar(text: string, file: string): Calendar {
-  const reading = readingCalendar(text, file);
+export const readCalendar = (text: string, file: string): Calendar => atOnce(readingCalendar(text, file));
+
+/**
+ * Reads a calendar that was taken in before: what is wrong with one of its items costs that item, and a note with its
+ * line, never the others. Its text is kept as it is.
+ */
+export const readKeptCalendar = (text: string, file: string): Calendar =>
+  atOnce(readingCalendar(text, file, { kept: true }));
+
+function atOnce(reading: Generator<number, Calendar>): Calendar {
   for (;;) {
     const step = reading.next();
     if (step.done) return step.value;
   }
 }
 
-/** The same step by step, for large files: yields the share that is done, 0 to 1, and may be left at any step. */
-export function* readingCalendar(text: string, file: string): Generator<number, Calendar> {
+/**
+ * The same step by step, for large files: yields the share that is done, 0 to 1, and may be left at any step.
+ * @param how kept: it was taken in before, and faults become notes
+ */
+export function* readingCalendar(
+  text: string,
+  file: string,
+  { kept = false }: { readonly kept?: boolean } = {},
+): Generator<number, Calendar> {
   const megabytes = text.length / 2 ** 20;
   if (megabytes > MOST_MEGABYTES)
     throw wholeFault(
@@ -56,23 +72,32 @@ export function* readingCalendar(text: string, file: string): Generator<number, 
     if (i % BLOCKS_A_STEP === 0) yield 0.2 + (0.6 * i) / blocks.length;
     frame[2].push(parse(block.text.trimEnd().replace(/\n/g, '\r\n'), file, block.line, clean));
   }
-  const root = withMisses(new ICAL.Component(frame));
+  const badZones = new Set<string>();
+  const root = withMisses(new ICAL.Component(frame), badZones);
   for (const [i, component] of root.getAllSubcomponents().entries()) {
     if (i % BLOCKS_A_STEP === 0) yield 0.8 + (0.2 * i) / blocks.length;
-    faults.push(...faultsOf(component, blocks[i] as Block, file));
-    if (faults.length >= MOST_FAULTS) break;
+    const found = faultsOf(component, blocks[i] as Block, file);
+    if (found.length && component.name === 'vtimezone') badZones.add(String(component.getFirstPropertyValue('tzid')));
+    faults.push(...found.map((f) => f.fault));
+    if (kept) for (const { property } of found) if (property) blind(property);
+    if (faults.length >= MOST_FAULTS && !kept) break;
   }
-  if (faults.length) throw new BadInput(faults);
-  return { root, zone: zoneOf(root), notes: unknownZones(root) };
+  if (faults.length && !kept) throw new BadInput(faults);
+  const notes = faults.slice(0, MOST_FAULTS).map((f) => `${faultLine(f)}: left out where that is needed.`);
+  return {
+    root,
+    zone: zoneOf(root),
+    notes: [...notes, ...unknownZones(root)],
+    lines: linesOf(root, blocks),
+  };
 }
 
 /**
  * The library looks through all components for a zone that is in none of them, again for every time: it is told so
- * once.
+ * once. A zone that cannot be worked out is in none of them either.
  */
-function withMisses(root: ICAL.Component): ICAL.Component {
+function withMisses(root: ICAL.Component, misses: Set<string>): ICAL.Component {
   const find = root.getTimeZoneByID.bind(root);
-  const misses = new Set<string>();
   root.getTimeZoneByID = (tzid: string) => {
     const zone = misses.has(tzid) ? null : find(tzid);
     if (!zone) misses.add(tzid);
@@ -80,6 +105,10 @@ function withMisses(root: ICAL.Component): ICAL.Component {
   };
   return root;
 }
+
+/** The line of the file at which each component begins. */
+const linesOf = (root: ICAL.Component, blocks: readonly Block[]): ReadonlyMap<ICAL.Component, number> =>
+  new Map(root.getAllSubcomponents().flatMap((c, i) => (blocks[i] ? [[c, blocks[i].line] as const] : [])));
 
 const wholeFault = (file: string, found: string, expected: string): BadInput =>
   new BadInput([{ file, where: 'the whole file', found, expected }]);
@@ -100,72 +129,6 @@ function parse(text: string, file: string, line: number, whole: string): unknown
     throw lineFault(file, Math.max(1, at), quoted(said), 'a property as RFC 5545 writes it, NAME:VALUE');
   }
 }
-
-const TIMES = ['dtstart', 'dtend', 'due', 'recurrence-id', 'exdate', 'rdate'];
-
-/** Every event and to-do must be readable before any is used. */
-function faultsOf(component: ICAL.Component, block: Block, file: string): Fault[] {
-  if (component.name !== 'vevent' && component.name !== 'vtodo') return [];
-  const uid = component.getFirstPropertyValue('uid');
-  const at = `line ${block.line}, ${block.name} ${uid ? quoted(String(uid)) : 'without UID'}`;
-  if (component.name === 'vevent' && !component.hasProperty('dtstart'))
-    return [{ file, where: `${at}, DTSTART`, found: 'nothing', expected: 'the day or time it starts' }];
-  const found = TIMES.flatMap((name) =>
-    component
-      .getAllProperties(name)
-      .filter((p) => !isTime(p))
-      .map((p): Fault => ({
-        file,
-        where: `${at}, ${name.toUpperCase()}`,
-        found: quoted(rawValue(p)),
-        expected: 'a date such as 20270208 or a time such as 20270208T163000',
-      })),
-  );
-  const rules = component
-    .getAllProperties('rrule')
-    .filter((p) => !isRule(p))
-    .map((p): Fault => ({
-      file,
-      where: `${at}, RRULE`,
-      found: quoted(rawValue(p)),
-      expected: 'a rule as RFC 5545 writes it, such as FREQ=WEEKLY;BYDAY=MO',
-    }));
-  return [...found, ...rules];
-}
-
-function isTime(property: ICAL.Property): boolean {
-  try {
-    const written = (property.toJSON() as unknown[]).slice(3);
-    return (property.getValues() as readonly unknown[]).every((value, i) => {
-      const time = value instanceof ICAL.Period ? value.start : value;
-      // the parser makes a day or an hour that there is not another one: what is written tells
-      const [, year, month, day, hour = 0, minute = 0, second = 0] =
-        /^(\d{4})-(\d{2})-(\d{2})(?:T(\d{2}):(\d{2}):(\d{2}))?/.exec(String(written[i])) ?? [];
-      const date = new Date(Date.UTC(Number(year), Number(month) - 1, Number(day)));
-      return (
-        time instanceof ICAL.Time &&
-        date.getUTCMonth() === Number(month) - 1 &&
-        date.getUTCDate() === Number(day) &&
-        Number(hour) * 60 + Number(minute) <= 24 * 60 && // midnight may be written as 24:00
-        Number(minute) < 60 &&
-        Number(second) <= 60 // a leap second
-      );
-    });
-  } catch {
-    return false;
-  }
-}
-
-function isRule(property: ICAL.Property): boolean {
-  try {
-    const rule = property.getFirstValue();
-    return rule instanceof ICAL.Recur && /^(YEARLY|MONTHLY|WEEKLY|DAILY|HOURLY|MINUTELY|SECONDLY)$/.test(rule.freq);
-  } catch {
-    return false;
-  }
-}
-
-const rawValue = (property: ICAL.Property): unknown => (property.toJSON() as unknown[])[3];
 
 const zonesUsed = (root: ICAL.Component): Map<string, number> => {
   const counts = new Map<string, number>();

@@ -7,4 +7,6 @@ export interface Calendar {
   readonly zone: string | null;
   /** what its owner should know of how it was read; each a sentence */
   readonly notes: readonly string[];
+  /** the line of the file at which each component begins; not known of what was added since */
+  readonly lines?: ReadonlyMap<ICAL.Component, number>;
 }

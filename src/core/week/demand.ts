@@ -46,6 +46,8 @@ export interface WeekDemands {
   readonly week: WeekName;
   readonly days: readonly IsoDay[];
   readonly demands: readonly Demand[];
+  /** items that were left out, as no day holds so many */
+  readonly more?: number;
   /** pairs that look like one thing and are two, as their owner said (`pairKey`) */
   readonly bothMeant?: readonly string[];
 }

@@ -6,7 +6,7 @@ import type { Facts } from './facts';
 import { factsOf } from './facts';
 import { meaningsOf, usualPart } from './meaning';
 import type { Occurrence } from './occurrences';
-import { occurrencesBetween, ownerClock } from './occurrences';
+import { MOST_A_DAY, occurrencesBetween, ownerClock } from './occurrences';
 import type { Wall } from './recur/wall';
 import { DAY_MS, dayNumber, isoDay, minuteOfDay, wallOfDay } from './recur/wall';
 import { clockChange } from './recur/zone';
@@ -14,9 +14,6 @@ import type { Told } from './resting';
 import { withoutResting } from './resting';
 import type { IsoDay, WeekName } from './week';
 import { daysOfWeek } from './week';
-
-/** Nothing is written into one day more often than this; a rule of every minute would fill the book. */
-const MOST_A_DAY = 12;
 
 /**
  * What a week must hold, from its calendars (formats.md, Agenda): bands, lists, lead times, parts of day, countdowns,
@@ -40,7 +37,8 @@ export function demandsOfWeek(
     until,
   }).flatMap(({ occurrence, facts }) => aspectsOf(occurrence, facts, from, until));
   const sorted = [...found, ...clockChanges(days, zone)].sort((a, b) => a.day - b.day || inTimeOrder(a, b));
-  return { week, days, demands: withKeys(bounded(sorted)) };
+  const { kept, more } = bounded(sorted);
+  return { week, days, demands: withKeys(kept), ...(more ? { more } : {}) };
 }
 
 /** The item itself, and what it makes of other days: its due day, reminders, the days left. */
@@ -168,13 +166,20 @@ function clockChanges(days: readonly IsoDay[], zone: string): Demand[] {
   });
 }
 
-function bounded(demands: readonly Demand[]): Demand[] {
+/** A day of more things than this is no day that anyone has. From memory. */
+const MOST_OF_A_DAY = 200;
+
+/** No item too often on a day, and no day with more than can be laid out. */
+function bounded(demands: readonly Demand[]): { kept: Demand[]; more: number } {
   const seen = new Map<string, number>();
-  return demands.filter((d) => {
-    const key = `${d.day}|${d.uid}`;
-    seen.set(key, (seen.get(key) ?? 0) + 1);
-    return (seen.get(key) as number) <= MOST_A_DAY;
-  });
+  const count = (key: string): number => {
+    const n = (seen.get(key) ?? 0) + 1;
+    seen.set(key, n);
+    return n;
+  };
+  const once = demands.filter((d) => count(`${d.day}|${d.uid}`) <= MOST_A_DAY);
+  const kept = once.filter((d) => count(`day ${d.day}`) <= MOST_OF_A_DAY);
+  return { kept, more: once.length - kept.length };
 }
 
 /**

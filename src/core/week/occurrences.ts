@@ -10,6 +10,8 @@ import { ruleOf } from './recur/rule';
 import type { Wall } from './recur/wall';
 import { DAY_MS, dayNumber, wallOfDay } from './recur/wall';
 import { zoneNamed } from './recur/zone';
+import { Work } from './recur/work';
+import { noteTrouble } from './troubles';
 import type { IsoDay } from './week';
 
 /** One occurrence of an event or to-do, on the owner's wall clock. */
@@ -53,6 +55,8 @@ interface Series {
   readonly instead: Wall | null;
 }
 
+/** Nothing is written into one day more often than this; a rule of every minute would fill the book. */
+export const MOST_A_DAY = 12;
 /** Clocks differ by a day at most; two are given. */
 const ZONE_REACH = 2 * DAY_MS;
 const prepared = new WeakMap<ICAL.Component, Map<string, readonly Series[]>>();
@@ -69,16 +73,36 @@ export const ownerClock = (name: string): IANAZone => zoneNamed(name) ?? IANAZon
 export function occurrencesBetween(calendar: Calendar, first: IsoDay, last: IsoDay, zone: string): Occurrence[] {
   const from = wallOfDay(first);
   const until = wallOfDay(last) + DAY_MS;
-  return seriesOf(calendar, zone).flatMap((series) => occurrencesOf(series, from, until));
+  const work = new Work();
+  return seriesOf(calendar, zone).flatMap((series) =>
+    guarded(calendar, series.component, () => occurrencesOf(calendar, series, from, until, work)),
+  );
 }
 
-function occurrencesOf(s: Series, from: Wall, weekEnd: Wall): Occurrence[] {
+/** One item that cannot be worked out costs itself and a note, never the others. */
+function guarded<T>(calendar: Calendar, component: ICAL.Component, find: () => readonly T[]): readonly T[] {
+  try {
+    return find();
+  } catch (error) {
+    noteTrouble(
+      calendar,
+      component,
+      `cannot be worked out (${error instanceof Error ? error.message : String(error)})`,
+    );
+    return [];
+  }
+}
+
+function occurrencesOf(calendar: Calendar, s: Series, from: Wall, weekEnd: Wall, work: Work): Occurrence[] {
   const until = weekEnd + s.reach;
   if (s.begins - ZONE_REACH >= until || (!s.repeated && s.begins + s.length + ZONE_REACH < from)) return [];
   const earliest = from - s.length - ZONE_REACH;
   const starts = new Set<Wall>([s.toOwner(s.begins), ...s.more]);
-  for (const rule of s.rules)
-    for (const w of expandRule(rule, s.begins, earliest, until + ZONE_REACH)) starts.add(s.toOwner(w));
+  for (const rule of s.rules) {
+    for (const w of expandRule(rule, s.begins, earliest, until + ZONE_REACH, work, MOST_A_DAY))
+      starts.add(s.toOwner(w));
+    if (work.wasCut) noteTrouble(calendar, s.component, 'comes back by a rule that takes too long to work out');
+  }
   return [...starts]
     .sort((a, b) => a - b)
     .flatMap((start): Occurrence[] => {
@@ -118,7 +142,9 @@ function seriesOf(calendar: Calendar, zone: string): readonly Series[] {
     else families.set(key, [component]);
   }
   const owner = ownerClock(zone);
-  const made = [...families.values()].flatMap((family) => prepare(family, owner));
+  const made = [...families.values()].flatMap((family) =>
+    guarded(calendar, family[0] as ICAL.Component, () => prepare(family, owner)),
+  );
   byZone.set(zone, made);
   return made;
 }
@@ -186,10 +212,16 @@ function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
 const saysAhead = (c: ICAL.Component): boolean =>
   c.hasProperty('x-hobnail-lead') || c.hasProperty('x-hobnail-countdown') || c.getFirstSubcomponent('valarm') !== null;
 
-/** The property that dates an item: a task by when it is due, all else by its start. */
-export const anchorOf = (c: ICAL.Component): ICAL.Property | null =>
-  (c.name === 'vtodo' ? (c.getFirstProperty('due') ?? c.getFirstProperty('dtstart')) : c.getFirstProperty('dtstart')) ??
-  null;
+/**
+ * The property that dates an item: a task by when it is due, all else by its start. Null where it has none that can be
+ * read.
+ */
+export function anchorOf(c: ICAL.Component): ICAL.Property | null {
+  const property =
+    (c.name === 'vtodo' ? (c.getFirstProperty('due') ?? c.getFirstProperty('dtstart')) : null) ??
+    c.getFirstProperty('dtstart');
+  return property?.getFirstValue() instanceof ICAL.Time ? property : null;
+}
 
 const timesOf = (property: ICAL.Property): ICAL.Time[] =>
   property.getValues().map((v) => (v instanceof ICAL.Period ? v.start : (v as ICAL.Time)));

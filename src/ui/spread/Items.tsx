@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -49,6 +50,11 @@ export function Items() {
       >
         Add or change items in the agenda
       </Box>
+      {week.more !== undefined && (
+        <Alert severity="warning" sx={{ mx: 1.25, mt: 0.75 }}>
+          {week.more} more items are in your calendars for this week than its days can hold. They are left out here.
+        </Alert>
+      )}
       <Box sx={{ overflowY: 'auto', flex: 1, px: 1.25, pb: 2 }}>
         {open.length > 0 && (
           <Box component="section" aria-label="Without a place" data-testid="without-place">

@@ -2,9 +2,8 @@ import { dayTest } from './days';
 import type { Rule } from './rule';
 import type { Wall } from './wall';
 import { DAY_MS, dayNumber, wallOf, weekday } from './wall';
+import { Work } from './work';
 
-/** No call looks at more periods than these: a hostile rule costs milliseconds. 200,000 days are five centuries. */
-const MOST_PERIODS = 200_000;
 /** No rule happens more often than this in one span. */
 const MOST_FOUND = 2_000;
 
@@ -14,20 +13,48 @@ const UNITS = { HOURLY: 3_600_000, MINUTELY: 60_000, SECONDLY: 1000 } as const;
  * When a rule happens in [from, to), by RFC 5545, section 3.3.10, on the clock of its event.
  * Only periods that may reach into the span are looked at, unless the rule must be counted from its start;
  * so an endless or impossible rule ends (see docs/decisions/0005).
+ * @param work is told every step; where its bound is reached, what was found so far is given
+ * @param mostADay of a day that has more the first are given
  */
-export function expandRule(rule: Rule, start: Wall, from: Wall, to: Wall): Wall[] {
+export function expandRule(
+  rule: Rule,
+  start: Wall,
+  from: Wall,
+  to: Wall,
+  work: Work = new Work(),
+  mostADay = Infinity,
+): Wall[] {
   const last = Math.min(to - 1, rule.until ?? Infinity);
   const found: Wall[] = [];
+  const perDay = new Map<number, number>();
+  const isFull = (day: number): boolean => (perDay.get(day) ?? 0) >= mostADay;
   let counted = 0;
-  const sets = rule.freq in UNITS ? clockSets(rule, start, from, last) : daySets(rule, start, from, last);
+  work.begin();
+  const how: Span = { rule, start, from, last, work, isFull, mostADay };
+  const sets = (UNITS as Partial<Record<Rule['freq'], number>>)[rule.freq] ? clockSets(how) : daySets(how);
   for (const set of sets) {
     for (const wall of picked(set, rule.bySetPos)) {
       if (wall < start) continue;
       if (wall > last || (rule.count !== null && ++counted > rule.count) || found.length >= MOST_FOUND) return found;
-      if (wall >= from) found.push(wall);
+      const day = dayNumber(wall);
+      if (wall < from || isFull(day)) continue;
+      perDay.set(day, (perDay.get(day) ?? 0) + 1);
+      found.push(wall);
     }
   }
   return found;
+}
+
+/** What is looked for, and what is known on the way. */
+interface Span {
+  readonly rule: Rule;
+  readonly start: Wall;
+  readonly from: Wall;
+  readonly last: Wall;
+  readonly work: Work;
+  /** true for a day of which enough is known */
+  readonly isFull: (day: number) => boolean;
+  readonly mostADay: number;
 }
 
 /** The chosen ones of a period's set: `[1, -1]` are its first and its last. */
@@ -38,15 +65,21 @@ function picked(set: readonly Wall[], positions: readonly number[] | null): read
 }
 
 /** What happens in each year, month, week or day, period by period. */
-function* daySets(rule: Rule, start: Wall, from: Wall, last: Wall): Generator<readonly Wall[]> {
+function* daySets({ rule, start, from, last, work, mostADay }: Span): Generator<readonly Wall[]> {
   const passes = dayTest(rule, start);
-  const times = timesOfDay(rule, start);
-  let period = rule.count === null ? firstPeriod(rule, start, from) : 0;
-  for (let step = 0; step < MOST_PERIODS; step++, period++) {
+  const all = timesOfDay(rule, start);
+  // all of them count only where they are counted
+  const times = rule.count === null && !rule.bySetPos ? all.slice(0, mostADay) : all;
+  for (let period = rule.count === null ? firstPeriod(rule, start, from) : 0; ; period++) {
     const [begin, end] = bounds(rule, start, period);
-    if (begin > last) return;
+    if (!(begin <= last)) return;
     const set: Wall[] = [];
-    for (let day = begin; day < end; day += DAY_MS) if (passes(day)) for (const time of times) set.push(day + time);
+    for (let day = begin; day < end; day += DAY_MS) {
+      if (!work.spend(1)) return;
+      if (!passes(day)) continue;
+      if (!work.spend(times.length)) return;
+      for (const time of times) set.push(day + time);
+    }
     if (set.length) yield set;
   }
 }
@@ -109,7 +142,7 @@ function timesOfDay(rule: Rule, start: Wall): number[] {
 }
 
 /** What happens in each hour, minute or second; a day or an hour that is out is passed over in one step. */
-function* clockSets(rule: Rule, start: Wall, from: Wall, last: Wall): Generator<readonly Wall[]> {
+function* clockSets({ rule, start, from, last, work, isFull }: Span): Generator<readonly Wall[]> {
   const unit = UNITS[rule.freq as keyof typeof UNITS];
   const stride = unit * rule.interval;
   const passes = dayTest(rule, start);
@@ -118,11 +151,11 @@ function* clockSets(rule: Rule, start: Wall, from: Wall, last: Wall): Generator<
   let at = rule.count === null ? notBefore(from - stride) : origin;
   let tested = NaN;
   let isIn = false;
-  for (let step = 0; step < MOST_PERIODS && at <= last; step++) {
+  while (at <= last && work.spend(1)) {
     const day = dayNumber(at);
     if (day !== tested) [tested, isIn] = [day, passes(day * DAY_MS)];
     const date = new Date(at);
-    if (!isIn) at = notBefore((day + 1) * DAY_MS);
+    if (!isIn || (rule.count === null && !rule.bySetPos && isFull(day))) at = notBefore((day + 1) * DAY_MS);
     else if (rule.byHour && !rule.byHour.includes(date.getUTCHours()))
       at = notBefore(Math.floor(at / UNITS.HOURLY + 1) * UNITS.HOURLY);
     else {
@@ -130,7 +163,9 @@ function* clockSets(rule: Rule, start: Wall, from: Wall, last: Wall): Generator<
         (unit >= UNITS.HOURLY || !rule.byMinute || rule.byMinute.includes(date.getUTCMinutes())) &&
         (unit > 1000 || !rule.bySecond || rule.bySecond.includes(date.getUTCSeconds()))
       ) {
-        yield insideOf(rule, start, at);
+        const inside = insideOf(rule, start, at);
+        if (!work.spend(inside.length)) return;
+        yield inside;
       }
       at += stride;
     }

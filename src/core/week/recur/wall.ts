@@ -12,7 +12,8 @@ export const DAY_MS = 86_400_000;
 export const dayNumber = (wall: Wall): number => Math.floor(wall / DAY_MS);
 
 export const wallOf = (year: number, month: number, day: number, hour = 0, minute = 0, second = 0): Wall =>
-  Date.UTC(year, month - 1, day, hour, minute, second);
+  // not by Date.UTC, which reads a year of two digits as one of the twentieth century
+  new Date(0).setUTCFullYear(year, month - 1, day) + ((hour * 60 + minute) * 60 + second) * 1000;
 
 export const wallOfDay = (day: IsoDay): Wall =>
   wallOf(Number(day.slice(0, 4)), Number(day.slice(5, 7)), Number(day.slice(8, 10)));

@@ -1,0 +1,7 @@
+'use client';
+
+import { Trouble } from '../../ui/Trouble';
+
+export default function ErrorPage({ error, reset }: { error: Error; reset: () => void }) {
+  return <Trouble what="The books" error={error} reset={reset} ways={[{ to: '/agenda', label: 'To the agenda' }]} />;
+}

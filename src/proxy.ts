@@ -1,0 +1,28 @@
+import { randomBytes } from 'node:crypto';
+import type { NextRequest } from 'next/server';
+import { NextResponse } from 'next/server';
+import { policyFor, refusalOf } from './server/gate';
+
+/** Stands before every page and route: who is let in, and what a page may run. */
+export function proxy(request: NextRequest): NextResponse {
+  const { headers, method } = request;
+  const refusal = refusalOf({
+    method,
+    host: headers.get('host'),
+    origin: headers.get('origin'),
+    fetchSite: headers.get('sec-fetch-site'),
+  });
+  if (refusal !== null)
+    return new NextResponse(refusal, { status: 403, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+  const policy = policyFor(randomBytes(16).toString('base64'));
+  const inward = new Headers(headers);
+  inward.set('content-security-policy', policy); // the framework takes its scripts' nonce from here
+  const answer = NextResponse.next({ request: { headers: inward } });
+  answer.headers.set('content-security-policy', policy);
+  answer.headers.set('x-content-type-options', 'nosniff');
+  answer.headers.set('x-frame-options', 'DENY');
+  answer.headers.set('referrer-policy', 'same-origin');
+  return answer;
+}
+
+export const config = { matcher: '/((?!_next/static|_next/image).*)' };

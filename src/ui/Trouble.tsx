@@ -1,0 +1,35 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+
+interface Way {
+  readonly to: string;
+  readonly label: string;
+}
+
+/** A screen that could not be shown: what it was, what is said of it, and the ways on that do not need it. */
+export function Trouble(props: { what: string; error: Error; reset: () => void; ways?: readonly Way[] }) {
+  const { what, error, reset, ways = [] } = props;
+  return (
+    <Box component="main" sx={{ p: 6, maxWidth: 720 }}>
+      <Typography variant="h1">{what} cannot be shown</Typography>
+      <Typography sx={{ my: 2, overflowWrap: 'anywhere' }}>It says: {error.message || 'nothing more'}</Typography>
+      <Typography color="text.secondary" sx={{ mb: 3 }}>
+        Only this screen stopped; nothing was changed by it.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
+        <Button variant="contained" color="secondary" onClick={reset}>
+          Try again
+        </Button>
+        {[...ways, { to: '/', label: 'To the shelf' }].map(({ to, label }) => (
+          <Button key={to} component={Link} href={to} variant="outlined">
+            {label}
+          </Button>
+        ))}
+      </Box>
+    </Box>
+  );
+}
