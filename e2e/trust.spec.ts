@@ -1,0 +1,111 @@
+import { expect } from '@playwright/test';
+import { arrangeWeek, openWeek, pickOption, test } from './hobnail';
+
+const HEAD = 'code,kind,count,width_mm,height_mm,words\n';
+const event = (...lines: string[]): Buffer =>
+  Buffer.from(
+    ['BEGIN:VCALENDAR', 'VERSION:2.0', 'BEGIN:VEVENT', 'UID:r1', ...lines, 'END:VEVENT', 'END:VCALENDAR', ''].join(
+      '\r\n',
+    ),
+  );
+
+test('only the pages of this house may change something in it, and nothing else is run', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  const shelf = await page.goto(hobnail.url);
+  const policy = shelf!.headers()['content-security-policy'];
+  expect(policy).toMatch(/script-src 'self' 'nonce-[A-Za-z0-9+/=]{20,}' 'strict-dynamic'/);
+  expect(shelf!.headers()['x-content-type-options']).toBe('nosniff');
+  const send = (headers: Record<string, string>) =>
+    page.request.post(`${hobnail.url}/take-in`, {
+      headers,
+      multipart: {
+        files: { name: 'household.ics', mimeType: 'text/calendar', buffer: event('DTSTART:20270209T100000') },
+      },
+    });
+  for (const headers of [
+    { origin: 'https://evil.example' },
+    { 'sec-fetch-site': 'cross-site' },
+    { host: 'evil.example' },
+  ] as Record<string, string>[])
+    expect((await send(headers)).status()).toBe(403);
+  await page.goto(`${hobnail.url}/agenda`);
+  await expect(page.getByText('choir rehearsal').first()).toBeVisible(); // the calendar of that name was not replaced
+  // a script that came into the page some other way is not run
+  const refused = page.waitForEvent('console', { predicate: (m) => /Content Security Policy/.test(m.text()) });
+  await page.evaluate(() => {
+    const picture = document.createElement('div');
+    picture.innerHTML = '<img src="data:," onerror="window.ranAnyway = true">';
+    document.body.append(picture);
+  });
+  await refused;
+  expect(await page.evaluate(() => 'ranAnyway' in window)).toBe(false);
+  expect(complaints).toEqual([]);
+});
+
+test('a calendar with a length that is none is refused with its line, and all screens stand', async ({
+  page,
+  hobnail,
+}) => {
+  await page.goto(hobnail.url);
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  await page.getByTestId('files').setInputFiles([
+    {
+      name: 'regatta.ics',
+      mimeType: 'text/calendar',
+      buffer: event('DTSTART:20270209T100000', 'SUMMARY:regatta', 'DURATION:PT'),
+    },
+  ]);
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByText(/regatta\.ics, line 3, VEVENT "r1", DURATION/)).toBeVisible();
+  for (const [path, heading] of [
+    ['', 'The weeks ahead'],
+    ['/agenda', /Feb/],
+    ['/kits', /Kits/],
+  ] as const) {
+    await page.goto(`${hobnail.url}${path}`);
+    await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
+  }
+});
+
+test('a week is counted before it is begun, and what the school gives up is said', async ({ page, hobnail }) => {
+  await page.goto(hobnail.url);
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  await page.getByTestId('files').setInputFiles([
+    {
+      name: 'thin.kit.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        `${HEAD}L,label,4,38,12,\nB,full-box,2,38.1,48.3,\nC,checklist,1,38.1,48,\nH,header,3,38.1,6.4,today\n`,
+      ),
+    },
+  ]);
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await page
+    .getByRole('dialog', { name: 'Check the kit' })
+    .getByRole('button', { name: 'It is right: take it in' })
+    .click();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page
+    .getByRole('region', { name: /^In 2 weeks/ })
+    .getByRole('button', { name: 'Plan this week' })
+    .click();
+  const count = page.getByTestId('week-count');
+  await page.getByRole('combobox', { name: 'Kit' }).click();
+  await pickOption(page, /Thin/);
+  await expect(count).toContainText(/\d+ bases for \d+ single items: \d+ will be written on the paper \(/);
+  await expect(count).toContainText('headers: 3 of 7');
+  await page.getByRole('combobox', { name: 'Kit' }).click();
+  await pickOption(page, /Rockpool/);
+  await expect(count).toContainText('Kit and stash have all that this week wants.');
+  await page.getByRole('button', { name: 'Not now' }).click();
+
+  await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Thin' });
+  await arrangeWeek(page);
+  await page.getByRole('button', { name: 'Finish' }).click();
+  const lost = page.getByRole('region', { name: 'Habits given up' });
+  await expect(lost).toContainText('Scattered, as far as it goes');
+  await expect(lost).toContainText(/^.*of 7 full boxes: /s);
+});
