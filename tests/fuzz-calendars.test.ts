@@ -13,6 +13,8 @@ import { fuzzedCalendar } from './fuzzed-calendars';
 
 const RUNS = Number(process.env.HOBNAIL_FUZZ ?? 120);
 const SEED = Number(process.env.HOBNAIL_SEED ?? 41);
+/** ms */
+const LONG = 60_000 + RUNS * 500;
 const kit = demoKit('rockpool');
 
 /** Everything that a week does with a calendar that was taken in. */
@@ -50,7 +52,7 @@ it(`what is taken in can be laid out and drawn (${RUNS} calendars, seed ${SEED})
     { numRuns: RUNS, seed: SEED },
   );
   expect(accepted).toBeGreaterThan(RUNS / 20);
-});
+}, LONG);
 
 it('what was taken in before costs only what is wrong with it, whatever it is', () => {
   fc.assert(
@@ -60,4 +62,4 @@ it('what was taken in before costs only what is wrong with it, whatever it is', 
     }),
     { numRuns: RUNS, seed: SEED + 1 },
   );
-});
+}, LONG);
