@@ -26,7 +26,7 @@ function use(calendar: Calendar): void {
   const c = context({ kit, week });
   const placements = arrange(c);
   review(viewOf(c, placements));
-  // eslint-disable-next-line no-control-regex
+   
   expect(spreadSvg(c, placements, [], {})).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);
 }
 
@@ -40,26 +40,34 @@ function taken(read: () => Calendar): Calendar | null {
   }
 }
 
-it(`what is taken in can be laid out and drawn (${RUNS} calendars, seed ${SEED})`, () => {
-  let accepted = 0;
-  fc.assert(
-    fc.property(fuzzedCalendar, (ics) => {
-      const calendar = taken(() => readCalendar(ics, 'fuzz.ics'));
-      if (!calendar) return;
-      accepted++;
-      use(calendar);
-    }),
-    { numRuns: RUNS, seed: SEED },
-  );
-  expect(accepted).toBeGreaterThan(RUNS / 20);
-}, LONG);
+it(
+  `what is taken in can be laid out and drawn (${RUNS} calendars, seed ${SEED})`,
+  () => {
+    let accepted = 0;
+    fc.assert(
+      fc.property(fuzzedCalendar, (ics) => {
+        const calendar = taken(() => readCalendar(ics, 'fuzz.ics'));
+        if (!calendar) return;
+        accepted++;
+        use(calendar);
+      }),
+      { numRuns: RUNS, seed: SEED },
+    );
+    expect(accepted).toBeGreaterThan(RUNS / 20);
+  },
+  LONG,
+);
 
-it('what was taken in before costs only what is wrong with it, whatever it is', () => {
-  fc.assert(
-    fc.property(fuzzedCalendar, (ics) => {
-      const calendar = taken(() => readKeptCalendar(ics, 'fuzz.ics'));
-      if (calendar) use(calendar);
-    }),
-    { numRuns: RUNS, seed: SEED + 1 },
-  );
-}, LONG);
+it(
+  'what was taken in before costs only what is wrong with it, whatever it is',
+  () => {
+    fc.assert(
+      fc.property(fuzzedCalendar, (ics) => {
+        const calendar = taken(() => readKeptCalendar(ics, 'fuzz.ics'));
+        if (calendar) use(calendar);
+      }),
+      { numRuns: RUNS, seed: SEED + 1 },
+    );
+  },
+  LONG,
+);
