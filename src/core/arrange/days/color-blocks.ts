@@ -7,8 +7,8 @@ import type { Context } from '../../spread/placement';
 import { centerY } from '../../measure/rect';
 import type { At } from '../ladder/choice';
 
-/** CIEDE2000 from the wanted color that costs as much as one step of taste. From memory. */
-const PULL = 6;
+/** CIEDE2000 from the wanted color that costs one step of taste: neighbors that jar cost less. From memory. */
+const PULL = 1.5;
 
 export interface ColorBlocks {
   readonly upper: Hex;

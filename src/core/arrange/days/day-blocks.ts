@@ -94,13 +94,13 @@ function gather(blocks: readonly Block[], context: Context): Block[] | null {
 const LOOSE: readonly Demand['kind'][] = ['chore', 'to-do', 'reminder'];
 
 /** Rows that a part of a list has at most, where a whole one finds no room. From memory. */
-const PARTS = [6, 3, 1];
+export const LIST_PARTS = [6, 3, 1];
 
-/** The ways to see a day whose lists find no room as a whole: in parts, down to row by row. */
-export const inParts = (blocks: readonly Block[]): Block[][] =>
-  PARTS.filter((most) => blocks.some((b) => b.list !== null && b.demands.length > most)).map((most) =>
-    blocks.flatMap((b) => (b.list === null ? [b] : partsOf(b, most))),
-  );
+/** A day whose lists stand in parts of so many rows at most; null where none is longer. */
+export const inParts = (blocks: readonly Block[], most: number): Block[] | null =>
+  blocks.some((b) => b.list !== null && b.demands.length > most)
+    ? blocks.flatMap((b) => (b.list === null ? [b] : partsOf(b, most)))
+    : null;
 
 /** A list in as few parts as may be, about alike. */
 function partsOf(block: Block, most: number): Block[] {

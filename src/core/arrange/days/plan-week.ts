@@ -11,7 +11,7 @@ import type { Ground, Rung } from '../ladder/rung';
 import type { Candidate } from './candidates';
 import { candidatesFor, supplyOf } from './candidates';
 import type { Block } from './day-blocks';
-import { blocksOfDay, inParts, waysToSee } from './day-blocks';
+import { LIST_PARTS, blocksOfDay, inParts, waysToSee } from './day-blocks';
 import { PER_MM } from './forms';
 import { packWithin } from './pack-within';
 import { TIGHT } from './spacing';
@@ -109,10 +109,26 @@ function see(draft: Draft, context: Context, day: number, rungs: readonly Rung[]
   };
   const whole = waysToSee(blocks, context);
   const ways = whole.map(seeAs);
-  const tight = ways.every(({ alternative }) =>
-    packDay({ alternatives: [alternative] }, FREE, null).packing.chosen.includes(null),
-  );
-  if (tight) ways.push(...whole.flatMap(inParts).map(seeAs));
+  const alone = (way: (typeof ways)[number]) => packDay({ alternatives: [way.alternative] }, FREE, null);
+  const leavesOut = (way: (typeof ways)[number]): boolean => alone(way).packing.chosen.includes(null);
+  let tight = ways.every(leavesOut);
+  // lists in parts, the larger ones first, until all find room
+  for (const most of tight ? LIST_PARTS : []) {
+    const parts = whole.flatMap((w) => {
+      const part = inParts(w, most);
+      return part ? [seeAs(part)] : [];
+    });
+    ways.push(...parts);
+    tight = parts.every(leavesOut);
+    if (!tight) break;
+  }
+  // a day that holds not all of it in any way is looked at in its best way only
+  if (tight)
+    ways.splice(
+      0,
+      ways.length,
+      ways.reduce((a, b) => (alone(b).cost < alone(a).cost ? b : a)),
+    );
   return {
     day,
     context,

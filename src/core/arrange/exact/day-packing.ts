@@ -56,7 +56,7 @@ export function packAll(
   kept: readonly Kept[] = [],
 ): Packing | null {
   const column = columnOf(items, stretches, gap, kept);
-  if (column.most === Infinity) return null;
+  if (!column.holdsAll) return null;
   const packing = pack(items, column);
   return packing.chosen.includes(null) ? null : packing;
 }
@@ -71,7 +71,9 @@ interface Column {
   readonly foot: (cell: number) => number;
   /** of each item what is worth looking at */
   readonly worths: readonly (readonly Worth[])[];
-  /** what all cost at their lowest; Infinity where they do not fit even so */
+  /** whether all fit at their lowest */
+  readonly holdsAll: boolean;
+  /** what a plan costs that is known to fit */
   readonly most: number;
   /** all at their cheapest, where there is room for that */
   readonly ideal: Packing | null;
@@ -101,7 +103,8 @@ function columnOf(
   const cheapest = lowest && allOn(items, column, -1);
   return {
     ...column,
-    most: lowest ? lowest.packing.cost + foot(lowest.end) : Infinity,
+    holdsAll: lowest !== null,
+    most: lowest ? lowest.packing.cost + foot(lowest.end) : asManyAsFit(items, column),
     ideal: cheapest && foot(cheapest.end) === 0 ? cheapest.packing : null,
   };
 }
@@ -163,7 +166,7 @@ function pack(items: readonly PackItem[], { starts, ends, size, gap, worths, mos
 /** All of them standing, each on one option and as early as it can; null where they do not fit so. */
 function allOn(
   items: readonly PackItem[],
-  { worths, starts, ends, gap }: Omit<Column, 'most' | 'ideal'>,
+  { worths, starts, ends, gap }: Unsolved,
   which: 0 | -1,
 ): { packing: Packing; end: number } | null {
   const chosen: number[] = [];
@@ -184,6 +187,28 @@ function allOn(
     stretch.push(k);
   }
   return { packing: { chosen, stretch, cost }, end: p };
+}
+
+/** A column before anything is known of it. */
+type Unsolved = Omit<Column, 'most' | 'ideal' | 'holdsAll'>;
+
+/** What it costs where each item in turn stands at its lowest if it still fits, and is left out else. */
+function asManyAsFit(items: readonly PackItem[], { worths, starts, ends, gap, foot }: Unsolved): number {
+  let p = 0;
+  let cost = 0;
+  for (const [i, { onlyIn, notBefore, leaveOut }] of items.entries()) {
+    const lowest = worths[i]?.[0];
+    const from = (k: number): number => (p <= (starts[k] as number) ? (starts[k] as number) : p + gap);
+    const last = Math.min(onlyIn ?? Infinity, starts.length - 1);
+    let k = onlyIn ?? notBefore ?? 0;
+    while (k <= last && lowest && ((ends[k] as number) < p || from(k) + lowest.cells > (ends[k] as number))) k++;
+    if (!lowest || k > last || lowest.cost > leaveOut) cost += leaveOut;
+    else {
+      p = from(k) + lowest.cells;
+      cost += lowest.cost;
+    }
+  }
+  return cost + foot(p);
 }
 
 /** What each item and all after it cost at least. */

@@ -8,7 +8,7 @@ import type { Demand } from '../../week/demand';
 import { writtenOn } from '../../format/written';
 import { isList } from '../../spread/is-list';
 import type { Block } from '../days/day-blocks';
-import { inParts } from '../days/day-blocks';
+import { LIST_PARTS, inParts } from '../days/day-blocks';
 import { listTitle } from '../days/list-dressing';
 import { UNRESERVED } from '../days/reserved';
 import { base } from './base';
@@ -184,8 +184,12 @@ describe('the name of a list', () => {
   });
   it('stands over its first part only', () => {
     expect(titleOf({ ...named('soap', 'oats'), goesOn: true }).height).toBe(0);
-    const parts = inParts([named(...Array.from({ length: 8 }, (_, i) => `row ${i}`))]);
-    expect(parts.map((blocks) => blocks.map((b) => [b.demands.length, b.goesOn === true]))).toEqual([
+    const long = named(...Array.from({ length: 8 }, (_, i) => `row ${i}`));
+    expect(
+      LIST_PARTS.map((most) => inParts([long], most)!).map((blocks) =>
+        blocks.map((b) => [b.demands.length, b.goesOn === true]),
+      ),
+    ).toEqual([
       [
         [4, false],
         [4, true],
@@ -197,7 +201,7 @@ describe('the name of a list', () => {
       ],
       Array.from({ length: 8 }, (_, i) => [1, i > 0]),
     ]);
-    expect(inParts([single()])).toEqual([]);
+    expect(inParts([single()], 1)).toBeNull();
   });
 });
 
