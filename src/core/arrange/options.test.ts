@@ -5,7 +5,6 @@ import { weekWith } from '../../../tests/fixtures';
 import { BOOKS } from '../book/registry';
 import { SEQUENCES } from '../manner/sequence';
 import type { Options } from '../manner/options/registry';
-import type { Ways } from '../manner/ways/registry';
 import { WAYS } from '../manner/ways/registry';
 import { whiteSpace } from '../review/balance';
 import { review, viewOf } from '../review/review';
