@@ -65,7 +65,7 @@ await page.getByRole('tab', { name: /Findings/ }).click();
 await page.getByRole('button', { name: 'Right', exact: true }).click();
 await shoot('spread-right-page');
 await page.getByRole('button', { name: 'Both', exact: true }).click();
-await page.getByTestId('findings').getByRole('button', { name: /D3/ }).first().click();
+await page.getByTestId('findings').getByRole('button', { name: /C2/ }).first().click();
 await page.getByTestId('remedy').first().waitFor();
 await shoot('findings');
 await page.getByRole('button', { name: 'Other ways' }).click();

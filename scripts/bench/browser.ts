@@ -26,12 +26,18 @@ export async function browser(): Promise<void> {
     ],
   });
   const page = await chrome.newPage({ viewport: { width: 1280, height: 800 } });
-  const scripts: Promise<number>[] = [];
-  page.on('response', (r) => r.url().endsWith('.js') && scripts.push(r.body().then((b) => gzipSync(b).length)));
+  // each script once: one that is asked for ahead and then run comes once, and out of the cache the second time
+  const scripts = new Map<string, Promise<number>>();
+  page.on('response', (r) => {
+    if (!r.url().endsWith('.js')) return;
+    const before = scripts.get(r.url());
+    const length = r.body().then((b) => gzipSync(b).length);
+    scripts.set(r.url(), before ? Promise.all([before, length]).then((both) => Math.max(...both)) : length);
+  });
   await page.goto(`${hobnail.url}/spreads/1`);
   await page.getByTestId('piece').nth(20).waitFor();
   await page.waitForLoadState('networkidle');
-  const bytes = (await Promise.all(scripts)).reduce((a, b) => a + b, 0);
+  const bytes = (await Promise.all(scripts.values())).reduce((a, b) => a + b, 0);
   say('script of the spread screen, compressed, first load', 'under 350 kB', `${Math.round(bytes / 1000)} kB`);
   const piece = page.locator('[data-role="box"]').first();
   const at = (await piece.boundingBox())!;

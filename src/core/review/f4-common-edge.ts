@@ -62,7 +62,10 @@ function uneven(view: View, day: number): Found[] {
   const items = standing(view, day);
   return items.slice(1, -1).flatMap((p, i): Found[] => {
     const [above, below] = [items[i], items[i + 2]] as [typeof p, typeof p];
-    const [over, under] = [footprint(p).y - bottom(footprint(above)), footprint(below).y - bottom(footprint(p))];
+    const [over, under] = [
+      topOfPiece(view, p) - bottom(footprint(above)),
+      topOfPiece(view, below) - bottom(footprint(p)),
+    ];
     if (
       over < 0 ||
       under < 0 ||
@@ -90,6 +93,24 @@ function uneven(view: View, day: number): Found[] {
       },
     ];
   });
+}
+
+/** A name over a list stands this close to it, mm. From memory. */
+const NAME = 1;
+
+/** Where a piece begins, with the name that stands over it. */
+function topOfPiece(view: View, p: View['placements'][number]): number {
+  const { y } = footprint(p);
+  const names = view.placements.filter(
+    (q) =>
+      q.day === p.day &&
+      q.page === p.page &&
+      q.role === 'day' &&
+      q.layer === 0 &&
+      q.items.length === 0 &&
+      Math.abs(bottom(footprint(q)) - y) <= NAME,
+  );
+  return Math.min(y, ...names.map((q) => footprint(q).y));
 }
 
 /** Littles stacked as one block, and lists joined of two, stand closer on purpose. */
