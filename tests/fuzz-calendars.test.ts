@@ -26,7 +26,7 @@ function use(calendar: Calendar): void {
   const c = context({ kit, week });
   const placements = arrange(c);
   review(viewOf(c, placements));
-   
+
   expect(spreadSvg(c, placements, [], {})).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);
 }
 
