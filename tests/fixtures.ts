@@ -14,6 +14,7 @@ import { sayFinding } from '../src/core/review/say';
 import { voiceOf } from '../src/core/spread/voice';
 import type { Demand, WeekDemands } from '../src/core/week/demand';
 import { demandsOfWeek } from '../src/core/week/demands';
+import type { Rule } from '../src/core/week/recur/rule';
 import { daysOfWeek } from '../src/core/week/week';
 import { demoAgenda } from '../demo/agenda';
 
@@ -67,6 +68,25 @@ export const demand = (over: Partial<Demand> = {}): Demand => {
     ...over,
   };
 };
+
+/** A recurrence rule that says no more than that it comes every day. */
+export const rule = (over: Partial<Rule> = {}): Rule => ({
+  freq: 'DAILY',
+  interval: 1,
+  count: null,
+  until: null,
+  weekStart: 0,
+  byMonth: null,
+  byWeekNo: null,
+  byYearDay: null,
+  byMonthDay: null,
+  byDay: null,
+  byHour: null,
+  byMinute: null,
+  bySecond: null,
+  bySetPos: null,
+  ...over,
+});
 
 export const weekWith = (...demands: readonly Demand[]): WeekDemands => ({
   week: WEEK,

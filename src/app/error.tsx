@@ -1,17 +1,8 @@
 'use client';
 
-import { Trouble } from '../ui/Trouble';
+import { troublePage } from '../ui/Trouble';
 
-export default function ErrorPage({ error, reset }: { error: Error; reset: () => void }) {
-  return (
-    <Trouble
-      what="The shelf"
-      error={error}
-      reset={reset}
-      ways={[
-        { to: '/agenda', label: 'To the agenda' },
-        { to: '/settings', label: 'To the settings' },
-      ]}
-    />
-  );
-}
+export default troublePage('The shelf', [
+  { to: '/agenda', label: 'To the agenda' },
+  { to: '/settings', label: 'To the settings' },
+]);

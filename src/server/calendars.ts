@@ -2,7 +2,7 @@ import { setZone } from './settings';
 import { DateTime, IANAZone } from 'luxon';
 import type { Calendar } from '../core/week/calendar';
 import { readCalendar, readingCalendar } from '../core/format/calendar';
-import { hasItem } from '../core/format/calendar-edit';
+import { EMPTY_CALENDAR, hasItem } from '../core/format/calendar-edit';
 import { BadInput, quoted } from '../core/format/fault';
 import type { CalendarHead } from '../db/calendars';
 import { calendarText, listCalendars } from '../db/calendars';
@@ -48,12 +48,10 @@ async function asKept(text: string, name: string): Promise<Calendar> {
     return await inSteps(readingCalendar(text, name, { kept: true }));
   } catch (error) {
     if (!(error instanceof BadInput)) throw error;
-    const { root } = readCalendar(EMPTY, name);
+    const { root } = readCalendar(EMPTY_CALENDAR, name);
     return { root, zone: null, notes: [`It cannot be read, and its items are not shown. ${error.message}`] };
   }
 }
-
-const EMPTY = 'BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:hobnail\nEND:VCALENDAR';
 
 /** The owner's zone: as set, else what the first calendar says, else this machine's. */
 export async function ownerZone(db: Database): Promise<string> {

@@ -1,5 +1,6 @@
 import type { CalendarChanges } from '../core/format/calendar-changes';
 import { calendarChanges, noChanges } from '../core/format/calendar-changes';
+import { EMPTY_CALENDAR } from '../core/format/calendar-edit';
 import type { Calendar } from '../core/week/calendar';
 import { MOST_MEGABYTES, readKeptCalendar, readingCalendar } from '../core/format/calendar';
 import { decodeText } from '../core/format/decode';
@@ -62,7 +63,7 @@ export async function askFeed(db: Database, feed: CalendarHead, now: () => Date 
 
 async function lastCopy(db: Database, name: string): Promise<Calendar> {
   const text = await calendarText(db, name);
-  return readKeptCalendar(text || 'BEGIN:VCALENDAR\nEND:VCALENDAR', name);
+  return readKeptCalendar(text || EMPTY_CALENDAR, name);
 }
 
 /** @returns null when it has not changed since */

@@ -11,7 +11,7 @@ interface Way {
 }
 
 /** A screen that could not be shown: what it was, what is said of it, and the ways on that do not need it. */
-export function Trouble(props: { what: string; error: Error; reset: () => void; ways?: readonly Way[] }) {
+function Trouble(props: { what: string; error: Error; reset: () => void; ways?: readonly Way[] }) {
   const { what, error, reset, ways = [] } = props;
   return (
     <Box component="main" sx={{ p: 6, maxWidth: 720 }}>
@@ -33,3 +33,9 @@ export function Trouble(props: { what: string; error: Error; reset: () => void; 
     </Box>
   );
 }
+
+/** The error page of a screen: by what it is called, and where else to go. */
+export const troublePage = (what: string, ways: readonly Way[]) =>
+  function ErrorPage({ error, reset }: { error: Error; reset: () => void }) {
+    return <Trouble what={what} error={error} reset={reset} ways={ways} />;
+  };

@@ -1,7 +1,5 @@
 'use client';
 
-import { Trouble } from '../../ui/Trouble';
+import { troublePage } from '../../ui/Trouble';
 
-export default function ErrorPage({ error, reset }: { error: Error; reset: () => void }) {
-  return <Trouble what="The settings" error={error} reset={reset} ways={[{ to: '/agenda', label: 'To the agenda' }]} />;
-}
+export default troublePage('The settings', [{ to: '/agenda', label: 'To the agenda' }]);

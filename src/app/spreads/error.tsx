@@ -1,17 +1,8 @@
 'use client';
 
-import { Trouble } from '../../ui/Trouble';
+import { troublePage } from '../../ui/Trouble';
 
-export default function ErrorPage({ error, reset }: { error: Error; reset: () => void }) {
-  return (
-    <Trouble
-      what="This spread"
-      error={error}
-      reset={reset}
-      ways={[
-        { to: '/agenda', label: 'Change its items in the agenda' },
-        { to: '/kits', label: 'To the kits' },
-      ]}
-    />
-  );
-}
+export default troublePage('This spread', [
+  { to: '/agenda', label: 'Change its items in the agenda' },
+  { to: '/kits', label: 'To the kits' },
+]);

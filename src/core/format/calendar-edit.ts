@@ -9,11 +9,12 @@ import type { Calendar } from '../week/calendar';
 import { readKeptCalendar } from './calendar';
 import { itemsOf, masterOf, writtenCalendar } from './calendar-parts';
 
-const EMPTY = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Hobnail//EN\r\nEND:VCALENDAR\r\n';
+/** A calendar with nothing in it. */
+export const EMPTY_CALENDAR = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Hobnail//EN\r\nEND:VCALENDAR\r\n';
 
 /** A calendar with nothing in it. @param zone the owner's IANA zone */
 export const emptyCalendar = (zone: string): string =>
-  EMPTY.replace('END:VCALENDAR', `X-WR-TIMEZONE:${zone}\r\nEND:VCALENDAR`);
+  EMPTY_CALENDAR.replace('END:VCALENDAR', `X-WR-TIMEZONE:${zone}\r\nEND:VCALENDAR`);
 
 const untilAsDay = (rule: string, zone: string | null): string =>
   rule.replace(

@@ -13,9 +13,13 @@ import type { Voice } from '../spread/voice';
 import { boxesOf } from './boxes-of';
 import type { View } from './finding';
 
+/** The kinds that frame a week (`frameNeeds`). */
+type FrameHabit = Extract<Kind, 'date-cover' | 'header' | 'full-box' | 'banner' | 'bottom-washi'>;
+const isFrameHabit = (kind: Kind): kind is FrameHabit => kind in KEPT;
+
 /** A habit of the school that this week does not keep, or not on all its days, and why (handbook 5). */
 export interface GivenUp {
-  readonly habit: Extract<Kind, 'date-cover' | 'header' | 'full-box' | 'banner' | 'bottom-washi'> | 'list rows';
+  readonly habit: FrameHabit | 'list rows';
   readonly kept: number;
   readonly wanted: number;
   /**
@@ -25,8 +29,6 @@ export interface GivenUp {
   readonly why: 'no piece' | 'no room' | 'alike';
 }
 
-const HABITS: readonly GivenUp['habit'][] = ['date-cover', 'header', 'full-box', 'banner', 'bottom-washi'];
-
 /**
  * Which of its habits the school gave up on a spread, and why.
  * @example givenUp(viewOf(context, placements))[0] // { habit: 'full-box', kept: 5, wanted: 7, why: 'no piece' }
@@ -34,9 +36,9 @@ const HABITS: readonly GivenUp['habit'][] = ['date-cover', 'header', 'full-box',
 export function givenUp(view: View): GivenUp[] {
   if (!view.placements.length) return [];
   const frame = frameNeeds(view.context).flatMap((need): GivenUp[] => {
-    const habit = HABITS.find((h) => h === need.kind);
-    if (!habit || need.needed === 0) return [];
-    const kept = Math.min(need.needed, KEPT[habit]?.(view) ?? 0);
+    const habit = need.kind;
+    if (!isFrameHabit(habit) || need.needed === 0) return [];
+    const kept = Math.min(need.needed, KEPT[habit](view));
     const left = piecesOf(view.context, need.kind).filter(
       (p) => view.draft.ledger.untouched(p) > 0 && strangeness(p, view.context) <= FOREIGN && (need.fits?.(p) ?? true),
     );
@@ -70,7 +72,7 @@ const isOf = (piece: Piece | undefined, kinds: readonly Kind[]): boolean =>
   piece !== undefined && kinds.includes(piece.kind);
 
 /** How often a habit is kept; a length of washi is a header too (handbook K2). */
-const KEPT: Partial<Record<GivenUp['habit'], (view: View) => number>> = {
+const KEPT: Readonly<Record<FrameHabit, (view: View) => number>> = {
   'date-cover': (view) => daysOf(view, ['date-cover']),
   header: (view) => daysOf(view, ['header', 'washi']),
   'full-box': (view) => boxesOf(view).reduce((n, b) => n + b.days.length, 0),

@@ -1,8 +1,8 @@
+import { rule } from '../../../tests/fixtures';
 import { readCalendar, readKeptCalendar } from '../format/calendar';
 import { BadInput } from '../format/fault';
 import { demandsOfWeek } from './demands';
 import { expandRule } from './recur/expand';
-import type { Rule } from './recur/rule';
 import { wallOf } from './recur/wall';
 import { Work } from './recur/work';
 import { troublesOf } from './troubles';
@@ -79,23 +79,6 @@ describe('what was taken in before', () => {
 });
 
 describe('a look at a calendar is bounded', () => {
-  const rule = (over: Partial<Rule>): Rule => ({
-    freq: 'DAILY',
-    interval: 1,
-    count: null,
-    until: null,
-    weekStart: 0,
-    byMonth: null,
-    byWeekNo: null,
-    byYearDay: null,
-    byMonthDay: null,
-    byDay: null,
-    byHour: null,
-    byMinute: null,
-    bySecond: null,
-    bySetPos: null,
-    ...over,
-  });
   const [start, from, to] = [wallOf(1900, 1, 1), wallOf(2027, 2, 8), wallOf(2027, 2, 15)];
 
   it('ends a rule that must be counted through for ever, and knows it', () => {

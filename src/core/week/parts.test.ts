@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import type { IANAZone } from 'luxon';
-import { demand, weekWith } from '../../../tests/fixtures';
+import { demand, rule, weekWith } from '../../../tests/fixtures';
 import { isCounted, keptEveryYear, numberReached } from './age';
 import { blankEntry } from './agenda-entry';
 import { inTimeOrder, sortMinute, spokenTime, writtenText } from './demand';
 import { meaningsOf, usualPart } from './meaning';
-import type { Rule } from './recur/rule';
 import { dayNumber, isoDay, minuteOfDay, wallOf, wallOfDay, weekday } from './recur/wall';
 import { clockChange, instantOf, offsetAt, wallIn, zoneNamed } from './recur/zone';
 import type { Repeat } from './repeat';
@@ -40,28 +39,13 @@ describe('an age', () => {
     expect(numberReached(on, 1877)).toBe(150);
     expect(numberReached(on, 1876)).toBeNull();
   });
-  const yearly: Rule = {
-    freq: 'YEARLY',
-    interval: 1,
-    count: null,
-    until: null,
-    weekStart: 0,
-    byMonth: null,
-    byWeekNo: null,
-    byYearDay: null,
-    byMonthDay: null,
-    byDay: null,
-    byHour: null,
-    byMinute: null,
-    bySecond: null,
-    bySetPos: null,
-  };
+  const yearly = rule({ freq: 'YEARLY' });
   it('of a leap day is reached on the last of February, and no other rule is touched', () => {
     expect(keptEveryYear(yearly, wallOf(1992, 2, 29))).toMatchObject({ byMonth: [2], byMonthDay: [-1] });
     expect(keptEveryYear(yearly, wallOf(1992, 2, 28))).toBe(yearly);
-    const monthly: Rule = { ...yearly, freq: 'MONTHLY' };
+    const monthly = rule({ freq: 'MONTHLY' });
     expect(keptEveryYear(monthly, wallOf(1992, 2, 29))).toBe(monthly);
-    const exact: Rule = { ...yearly, byMonth: [2] };
+    const exact = rule({ freq: 'YEARLY', byMonth: [2] });
     expect(keptEveryYear(exact, wallOf(1992, 2, 29))).toBe(exact);
   });
 });

@@ -108,23 +108,25 @@ function boxRoom(draft: Draft, context: Context, day: number): number {
   const wanted = leastHeight(draft, context, day);
   const row = rowForBox(context, day);
   const clear = clearOfHours(context, day, stretches);
-  const longest = row ? (isFree(stretches, row) ? row.h : 0) : Math.max(0, ...clear.map(lengthOf));
+  const longest = !context.ways.keepsRows
+    ? Math.max(0, ...clear.map(lengthOf))
+    : row && isFree(stretches, row)
+      ? row.h
+      : 0;
   const kept = keptFreeBesideBox(context, day) + (wanted > 0 ? wanted + context.options.gap : 0);
   return Math.min(longest, free - kept) - frameHeight(draft, context);
 }
 
-const NO_ROW: RowFrame = { y: 0, h: 0 };
-
 /**
  * The row that has the box where rows are kept: the first one; in a book with hour lines the first in which nothing of
- * the day has its hour, and no row at all where all are taken.
+ * the day has its hour. None where all are taken, or where rows are not kept.
  */
 function rowForBox(context: Context, day: number): RowFrame | undefined {
   if (!context.ways.keepsRows) return undefined;
   const frames = rowFrames(context.book, day);
   const isClear = ({ y, h }: RowFrame): boolean =>
     clearOfHours(context, day, [{ from: y, to: y + h }]).some((s) => lengthOf(s) >= h - HAIR);
-  return frames.find(isClear) ?? NO_ROW;
+  return frames.find(isClear);
 }
 
 /** True when a row is free but for the edge under its header. */

@@ -106,7 +106,7 @@ function adorn(
   const script = layScript(draft, context, demand, place, base, icon, at, reserved);
   const circle = layCircle(draft, context, demand, place, at);
   const beside = circle.length ? layScript(draft, context, demand, place, base, circle, at, reserved) : [];
-  const over = layScript(draft, context, demand, place, base, [], at, reserved);
+  const over = icon.length ? layScript(draft, context, demand, place, base, [], at, reserved) : script;
   const attempts: Laid[][] = [
     [...circle, ...beside],
     circle,

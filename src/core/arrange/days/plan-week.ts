@@ -123,18 +123,15 @@ function see(draft: Draft, context: Context, day: number, rungs: readonly Rung[]
     if (!tight) break;
   }
   // a day that holds not all of it in any way is looked at in its best way only
-  if (tight)
-    ways.splice(
-      0,
-      ways.length,
-      ways.reduce((a, b) => (alone(b).cost < alone(a).cost ? b : a)),
-    );
+  const costs = tight ? ways.map((w) => alone(w).cost) : [];
+  const best = ways[costs.indexOf(Math.min(...costs))];
+  const looked = best ? [best] : ways;
   return {
     day,
     context,
     stretches,
-    candidates: ways.map((w) => w.candidates),
-    alternatives: ways.map((w) => w.alternative),
+    candidates: looked.map((w) => w.candidates),
+    alternatives: looked.map((w) => w.alternative),
   };
 }
 

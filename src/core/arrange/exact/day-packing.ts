@@ -163,52 +163,54 @@ function pack(items: readonly PackItem[], { starts, ends, size, gap, worths, mos
   return trace(items.length, costs.at(-1) as Float64Array, from, option, { ends, foot });
 }
 
+/** A column before anything is known of it. */
+type Unsolved = Omit<Column, 'most' | 'ideal' | 'holdsAll'>;
+
+/** Where an item of so many cells stands when it stands as early as it can after position `p`; null when nowhere. */
+function earliest(
+  { starts, ends, gap }: Unsolved,
+  p: number,
+  { onlyIn, notBefore }: PackItem,
+  cells: number,
+): { readonly stretch: number; readonly end: number } | null {
+  const last = Math.min(onlyIn ?? Infinity, starts.length - 1);
+  for (let k = onlyIn ?? notBefore ?? 0; k <= last; k++) {
+    const [start, foot] = [starts[k] as number, ends[k] as number];
+    const end = (p <= start ? start : p + gap) + cells;
+    if (foot >= p && end <= foot) return { stretch: k, end };
+  }
+  return null;
+}
+
 /** All of them standing, each on one option and as early as it can; null where they do not fit so. */
-function allOn(
-  items: readonly PackItem[],
-  { worths, starts, ends, gap }: Unsolved,
-  which: 0 | -1,
-): { packing: Packing; end: number } | null {
+function allOn(items: readonly PackItem[], column: Unsolved, which: 0 | -1): { packing: Packing; end: number } | null {
   const chosen: number[] = [];
   const stretch: number[] = [];
   let p = 0;
   let cost = 0;
-  for (const [i, { onlyIn, notBefore, leaveOut }] of items.entries()) {
-    const option = worths[i]?.at(which);
-    if (!option || option.cost > leaveOut) return null;
-    const from = (k: number): number => (p <= (starts[k] as number) ? (starts[k] as number) : p + gap);
-    const last = Math.min(onlyIn ?? Infinity, starts.length - 1);
-    let k = onlyIn ?? notBefore ?? 0;
-    while (k <= last && ((ends[k] as number) < p || from(k) + option.cells > (ends[k] as number))) k++;
-    if (k > last) return null;
-    p = from(k) + option.cells;
+  for (const [i, item] of items.entries()) {
+    const option = column.worths[i]?.at(which);
+    const place = option && option.cost <= item.leaveOut ? earliest(column, p, item, option.cells) : null;
+    if (!option || !place) return null;
+    p = place.end;
     cost += option.cost;
     chosen.push(option.o);
-    stretch.push(k);
+    stretch.push(place.stretch);
   }
   return { packing: { chosen, stretch, cost }, end: p };
 }
 
-/** A column before anything is known of it. */
-type Unsolved = Omit<Column, 'most' | 'ideal' | 'holdsAll'>;
-
 /** What it costs where each item in turn stands at its lowest if it still fits, and is left out else. */
-function asManyAsFit(items: readonly PackItem[], { worths, starts, ends, gap, foot }: Unsolved): number {
+function asManyAsFit(items: readonly PackItem[], column: Unsolved): number {
   let p = 0;
   let cost = 0;
-  for (const [i, { onlyIn, notBefore, leaveOut }] of items.entries()) {
-    const lowest = worths[i]?.[0];
-    const from = (k: number): number => (p <= (starts[k] as number) ? (starts[k] as number) : p + gap);
-    const last = Math.min(onlyIn ?? Infinity, starts.length - 1);
-    let k = onlyIn ?? notBefore ?? 0;
-    while (k <= last && lowest && ((ends[k] as number) < p || from(k) + lowest.cells > (ends[k] as number))) k++;
-    if (!lowest || k > last || lowest.cost > leaveOut) cost += leaveOut;
-    else {
-      p = from(k) + lowest.cells;
-      cost += lowest.cost;
-    }
+  for (const [i, item] of items.entries()) {
+    const lowest = column.worths[i]?.[0];
+    const place = lowest && lowest.cost <= item.leaveOut ? earliest(column, p, item, lowest.cells) : null;
+    cost += lowest && place ? lowest.cost : item.leaveOut;
+    p = place?.end ?? p;
   }
-  return cost + foot(p);
+  return cost + column.foot(p);
 }
 
 /** What each item and all after it cost at least. */

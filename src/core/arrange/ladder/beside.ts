@@ -1,3 +1,5 @@
+import type { Piece } from '../../kit/kit';
+import { pieceKey } from '../../kit/kit';
 import { handAt, textFits } from '../../measure/hand';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import { sizesDownTo } from '../../spread/fit-text';
@@ -17,6 +19,8 @@ const FEW_LINES = 3;
 const LONG = 1.1;
 /** Words on the paper beside an icon have this much room at least, mm. */
 const NARROWEST = 14;
+
+const keyOf = (p: Piece): string => `icon ${pieceKey(p)}`;
 
 /** An icon with its words written beside it on the paper (handbook K7). */
 export const beside: Rung = {
@@ -47,7 +51,7 @@ export const beside: Rung = {
           rung: 'beside an icon',
           height,
           cost: COST + long + (1 - size) * 5 + strangeness(icon, context) / 6,
-          uses: { key: `icon ${icon.kit}/${icon.code}`, amount: 1 },
+          uses: { key: keyOf(icon), amount: 1 },
           lay: (now, at, reserved) => {
             const taken = reserved.mayTake(now, demand, icon) ? now.ledger.take(icon) : null;
             const [x, left] = taken ? [at.column.x + icon.width + APART, w] : [at.column.x, width];
@@ -79,6 +83,5 @@ export const beside: Rung = {
       ];
     });
   },
-  supply: ({ draft, context }) =>
-    new Map(piecesOf(context, 'icon').map((p) => [`icon ${p.kit}/${p.code}`, draft.ledger.untouched(p)])),
+  supply: ({ draft, context }) => new Map(piecesOf(context, 'icon').map((p) => [keyOf(p), draft.ledger.untouched(p)])),
 };

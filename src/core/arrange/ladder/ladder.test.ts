@@ -45,6 +45,11 @@ function lay(rung: Rung, block: Block, c: Context): { choice: Choice; laid: read
 const none = (rung: Rung, block: Block, c: Context) => expect(rung.choices(block, groundOf(c))).toEqual([]);
 const withKit = (...pieces: readonly Piece[]) => context({ kit: kitOf(...pieces), week: weekWith(demand()) });
 
+const VET = single({ title: 'vet, Juniper' });
+const ICON = piece({ code: 'I', kind: 'icon', width: 9, height: 9, icon: 'vet' });
+const scriptOf = (width: number): Piece =>
+  piece({ code: 'S', kind: 'script', width, height: 7, words: 'vet', writable: 'no', color: '#23475a' });
+
 const SINGLE = [base, halved, strip, beside, underScript];
 
 it('has a sentence and a name of its own for every rung', () => {
@@ -73,17 +78,7 @@ it('takes single items only where a rung is for one', () => {
 describe('base', () => {
   it('costs less with the picture of its item in the kit', () => {
     const box = piece({ code: 'H', kind: 'half-box', height: 24.1 });
-    const icon = piece({ code: 'I', kind: 'icon', width: 9, height: 9, icon: 'vet' });
-    const script = piece({
-      code: 'S',
-      kind: 'script',
-      width: 28,
-      height: 7,
-      words: 'vet',
-      writable: 'no',
-      color: '#23475a',
-    });
-    const vet = single({ title: 'vet, Juniper' });
+    const [icon, script, vet] = [ICON, scriptOf(28), VET];
     const costs = [[box], [box, icon], [box, icon, script]].map(
       (pieces) => base.choices(vet, groundOf(withKit(...pieces)))[0]!.cost,
     );
@@ -206,17 +201,7 @@ describe('the name of a list', () => {
 });
 
 describe('on the paper', () => {
-  const icon = piece({ code: 'I', kind: 'icon', width: 9, height: 9, icon: 'vet' });
-  const script = piece({
-    code: 'S',
-    kind: 'script',
-    width: 24,
-    height: 7,
-    words: 'vet',
-    writable: 'no',
-    color: '#23475a',
-  });
-  const vet = single({ title: 'vet, Juniper' });
+  const [icon, script, vet] = [ICON, scriptOf(24), VET];
   it('writes an item beside its icon', () => {
     const { laid } = lay(beside, vet, withKit(icon));
     const [sticker, ink] = [laid.find((p) => p.code === 'I')!, laid.find(isWriting)!];

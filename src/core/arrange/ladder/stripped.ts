@@ -3,7 +3,6 @@ import { strippedRoom } from '../../spread/is-list';
 import { fitCost, fitText } from '../../spread/fit-text';
 import { TICK_WIDTH } from '../../spread/writing';
 import { writtenText } from '../../week/demand';
-
 import { listFormsOf, listKey } from '../days/list-forms';
 import type { Rung } from './rung';
 import { asksForMore, singleOf } from './single';

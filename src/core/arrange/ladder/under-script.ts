@@ -1,3 +1,5 @@
+import type { Piece } from '../../kit/kit';
+import { pieceKey } from '../../kit/kit';
 import { handAt, textFits } from '../../measure/hand';
 import { HAIR } from '../../measure/length';
 import { alignX } from '../../spread/align';
@@ -24,8 +26,7 @@ export const underScript: Rung = {
   name: 'under a script',
   onPaper: true,
   says: 'A script, with the rest written under it on the paper.',
-  supply: (ground) =>
-    new Map(scriptsOf(ground).map((p) => [`script ${p.kit}/${p.code}`, ground.draft.ledger.untouched(p)])),
+  supply: (ground) => new Map(scriptsOf(ground).map((p) => [keyOf(p), ground.draft.ledger.untouched(p)])),
   choices: (block, ground) => {
     const { context, width } = ground;
     const demand = singleOf(block);
@@ -53,7 +54,7 @@ export const underScript: Rung = {
           rung: 'under a script',
           height,
           cost: COST + (lines / hand.linePitch) * LINE + (1 - size) * 5 + strangeness(script, context) / 6,
-          uses: { key: `script ${script.kit}/${script.code}`, amount: 1 },
+          uses: { key: keyOf(script), amount: 1 },
           lay: (draft, { page, day, column, y }, reserved) => {
             const taken = reserved.mayTake(draft, demand, script) ? draft.ledger.take(script) : null;
             const at = { page, day, role: 'day' as const };
@@ -85,6 +86,8 @@ export const underScript: Rung = {
     });
   },
 };
+
+const keyOf = (p: Piece): string => `script ${pieceKey(p)}`;
 
 const scriptsOf = oncePerGround(({ draft, context }) =>
   piecesOf(context, 'script').filter(

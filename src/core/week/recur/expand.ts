@@ -31,7 +31,7 @@ export function expandRule(
   let counted = 0;
   work.begin();
   const how: Span = { rule, start, from, last, work, isFull, mostADay };
-  const sets = (UNITS as Partial<Record<Rule['freq'], number>>)[rule.freq] ? clockSets(how) : daySets(how);
+  const sets = rule.freq in UNITS ? clockSets(how) : daySets(how);
   for (const set of sets) {
     for (const wall of picked(set, rule.bySetPos)) {
       if (wall < start) continue;
