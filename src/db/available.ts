@@ -2,7 +2,8 @@ import type { Placement } from '../core/spread/placement';
 import { isWriting } from '../core/spread/placement';
 import type { Kit, Piece } from '../core/kit/kit';
 import { pieceKey } from '../core/kit/kit';
-import { Ledger } from '../core/kit/ledger';
+import type { Taken } from '../core/kit/ledger';
+import { Ledger, copyKey } from '../core/kit/ledger';
 import type { Database } from './database';
 import { asRect } from './json';
 import { pieceOfRow } from './kits';
@@ -14,13 +15,23 @@ export class TakenSticker extends Error {
   }
 }
 
+const partKey = (p: Placement): string => `${copyKey(p)} ${JSON.stringify(p.cut)}`;
+
 /**
  * Holds the stickers of some placements against all that lies on spreads or is gone, and against each other. An edit
- * is refused for what it lays down, never for what lay there before.
+ * is refused for what it lays down, never for what lay there before: what it only moves is not asked about.
+ * @param lifted what the edit takes up, already taken out of the database
  * @throws TakenSticker for the first that is not there
  */
-export async function mustBeThere(trx: Database, laid: readonly Placement[]): Promise<void> {
-  const wanted = laid.filter((p) => !isWriting(p));
+export async function mustBeThere(
+  trx: Database,
+  laid: readonly Placement[],
+  lifted: readonly Placement[],
+): Promise<void> {
+  const moved = new Set(lifted.map(partKey));
+  const stickers = laid.filter((p) => !isWriting(p));
+  const carried = new Set(stickers.filter((p) => moved.delete(partKey(p))));
+  const wanted = stickers.filter((p) => !carried.has(p));
   if (!wanted.length) return;
   const designs = new Map(wanted.map((p) => [pieceKey(p), { kit: p.kit, code: p.code }]));
   const ledger = Ledger.empty();
@@ -31,13 +42,17 @@ export async function mustBeThere(trx: Database, laid: readonly Placement[]): Pr
     pieces.set(key, piece);
     for (const taken of await takenOf(trx, kit, code)) ledger.note(piece, taken);
   }
+  for (const p of carried) {
+    const piece = pieces.get(pieceKey(p));
+    if (piece) ledger.note(piece, p);
+  }
   for (const p of wanted) {
     const piece = pieces.get(pieceKey(p));
     if (!piece || !ledger.note(piece, p)) throw new TakenSticker(p);
   }
 }
 
-async function pieceWithFound(trx: Database, kit: string, code: string): Promise<Piece | null> {
+export async function pieceWithFound(trx: Database, kit: string, code: string): Promise<Piece | null> {
   const row = await trx
     .selectFrom('piece')
     .selectAll()
@@ -55,17 +70,15 @@ async function pieceWithFound(trx: Database, kit: string, code: string): Promise
   return { ...pieceOfRow(row), count: row.count + found };
 }
 
-async function takenOf(trx: Database, kit: string, code: string) {
+/** What is taken of a design: on spreads, or gone. */
+export async function takenOf(trx: Database, kit: string, code: string): Promise<Taken[]> {
   const own = (table: 'placement' | 'stock_event') =>
     trx.selectFrom(table).where('kit_id', '=', kit).where('code', '=', code);
   const [placed, gone] = await Promise.all([
     own('placement').select(['placement.copy', 'placement.cut']).execute(),
-    own('stock_event').select('stock_event.copy').where('what', '!=', 'found').execute(),
+    own('stock_event').select(['stock_event.copy', 'stock_event.cut']).where('what', '!=', 'found').execute(),
   ]);
-  return [
-    ...placed.map((p) => ({ copy: p.copy, cut: asRect(p.cut) })),
-    ...gone.map(({ copy }) => ({ copy, cut: null })),
-  ];
+  return [...placed, ...gone].map(({ copy, cut }) => ({ copy, cut: asRect(cut) }));
 }
 
 /** The designs of some placements, as far as they are there, in the form that the core looks pieces up in. */

@@ -1,29 +1,50 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import SQLite from 'better-sqlite3';
-import { Kysely, SqliteDialect } from 'kysely';
+import { Kysely } from 'kysely';
+import { copyAside } from './copy-aside';
+import { HouseDialect } from './house-dialect';
 import { migrate } from './migrate';
 import type { Tables } from './schema';
+import { StoreTrouble, asTrouble } from './trouble';
 
 export type Database = Kysely<Tables>;
 
+/** ms that a write waits for another program that holds the file */
+const PATIENCE = 5000;
+const MEMORY = ':memory:';
+
 /**
- * Opens the database and brings it up to date. An edit that was reported as saved is on the disk:
- * write-ahead log, synchronized at every commit, foreign keys held.
+ * Opens the database, looks whether it is whole, and brings it up to date; of one that has to be changed for that, a
+ * copy is laid beside it first. An edit that was reported as saved is in the file itself (rollback journal,
+ * synchronized at every commit), so that a copy of the file alone holds it (decision 0013).
  * @param last the migration to stop at, for tests of those that follow
- * @throws NewerDatabase
+ * @throws StoreTrouble
  */
 export async function openDatabase(file: string, last?: string): Promise<Database> {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
-  const sqlite = new SQLite(file);
-  sqlite.pragma('journal_mode = WAL');
-  sqlite.pragma('synchronous = FULL');
-  sqlite.pragma('busy_timeout = 5000');
-  sqlite.pragma('foreign_keys = OFF');
-  const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite }) });
-  await migrate(db as Kysely<unknown>, last);
-  sqlite.pragma('foreign_keys = ON');
-  return db;
+  let sqlite: SQLite.Database | null = null;
+  try {
+    if (file !== MEMORY) mkdirSync(dirname(file), { recursive: true });
+    sqlite = new SQLite(file, { timeout: PATIENCE });
+    sqlite.pragma('journal_mode = TRUNCATE');
+    sqlite.pragma('synchronous = FULL');
+    sqlite.pragma('foreign_keys = OFF');
+    mustBeWhole(sqlite);
+    if (file !== MEMORY) copyAside(sqlite, file, last);
+    const db = new Kysely<Tables>({ dialect: new HouseDialect(sqlite, file === MEMORY ? null : file) });
+    await migrate(db as Kysely<unknown>, last);
+    sqlite.pragma('foreign_keys = ON');
+    return db;
+  } catch (error) {
+    sqlite?.close();
+    throw asTrouble(error);
+  }
+}
+
+/** Whole, and to be written. */
+function mustBeWhole(sqlite: SQLite.Database): void {
+  if (sqlite.pragma('quick_check(1)', { simple: true }) !== 'ok') throw new StoreTrouble('corrupt');
+  sqlite.exec('begin immediate; rollback');
 }
 
 /** Does something in one transaction: the one that is open already, or one of its own. */

@@ -1,6 +1,9 @@
 import type { KitDeed } from '../core/kit/deed';
+import { pieceKey } from '../core/kit/kit';
 import type { Database } from './database';
 import { together } from './database';
+import type { Design } from './clashes';
+import { withoutClash } from './clashes';
 import type { Steps } from './log';
 import { nextStep, noteStep, record, stepsOf } from './log';
 
@@ -37,26 +40,51 @@ const KITS = { room: 'kits' } as const;
 
 export const kitHistory = (db: Database): Promise<KitHistory> => stepsOf<KitDeed>(db, KITS);
 
-/** Makes one edit of kits, stock, plans, orders or supplies, in one transaction with its entry in the history. */
+/**
+ * Makes one edit of kits, stock, plans, orders or supplies, in one transaction with its entry in the history.
+ * @throws StockClash
+ */
 export function editKits(db: Database, deed: KitDeed, steps: readonly KitStep[]): Promise<void> {
   return together(db, async (trx) => {
     const effects: Effect[] = [];
-    for (const step of steps) effects.push(await take(trx, step));
+    await withoutClash(trx, await designsOfSteps(trx, steps), async () => {
+      for (const step of steps) effects.push(await take(trx, step));
+    });
     await record(trx, KITS, deed, effects);
   });
 }
 
-/** Takes the last edit back, or makes it again. @returns false when there is none */
+/** Takes the last edit back, or makes it again. @throws StockClash @returns false when there is none */
 export function stepKits(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
   return together(db, async (trx) => {
     const edit = await nextStep(trx, KITS, way);
     if (!edit) return false;
     const effects = edit.effects as readonly Effect[];
-    for (const e of way === 'undo' ? [...effects].reverse() : effects)
-      await put(trx, e.table, e.key, way === 'undo' ? e.before : e.after);
+    const steps = (way === 'undo' ? [...effects].reverse() : effects).map(({ table, key, before, after }): KitStep => ({
+      table,
+      key,
+      row: way === 'undo' ? before : after,
+    }));
+    await withoutClash(trx, await designsOfSteps(trx, steps), async () => {
+      for (const { table, key, row } of steps) await put(trx, table, key, row);
+    });
     await noteStep(trx, edit, way);
     return true;
   });
+}
+
+/** The designs whose stock some steps change. */
+async function designsOfSteps(trx: Database, steps: readonly KitStep[]): Promise<Design[]> {
+  const designs = new Map<string, Design>();
+  for (const { table, key, row } of steps) {
+    if (table !== 'stock_event') continue;
+    for (const r of [row, key === null ? null : await rowOf(trx, table, key)]) {
+      if (!r) continue;
+      const design = { kit: String(r.kit_id), code: String(r.code) };
+      designs.set(pieceKey(design), design);
+    }
+  }
+  return [...designs.values()];
 }
 
 async function take(db: Database, { table, key, row }: KitStep): Promise<Effect> {

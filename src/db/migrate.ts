@@ -9,6 +9,8 @@ import * as waved from './migrations/0006-waved';
 import * as likes from './migrations/0007-likes';
 import * as ground from './migrations/0008-ground';
 import * as writings from './migrations/0009-writings';
+import * as parts from './migrations/0010-parts';
+import { StoreTrouble } from './trouble';
 
 /** In order. One line a migration. */
 export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] = [
@@ -21,16 +23,14 @@ export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] =
   ['0007-likes', likes],
   ['0008-ground', ground],
   ['0009-writings', writings],
+  ['0010-parts', parts],
 ];
-
-/** The database was written by a later version of this application. */
-export class NewerDatabase extends Error {}
 
 /**
  * Brings a database up to date, each step with its entry in one transaction: whatever ends the process, the next start
  * finds the step done or not begun. Foreign keys are to be off meanwhile, since steps build tables anew.
  * @param last the step to stop at; all of them where it is not given
- * @throws NewerDatabase
+ * @throws StoreTrouble for a database of a later version
  */
 export async function migrate(db: Kysely<unknown>, last?: string): Promise<void> {
   // the table that Kysely's own migrator kept before this one: it cannot run a step of SQLite in a transaction
@@ -40,11 +40,12 @@ export async function migrate(db: Kysely<unknown>, last?: string): Promise<void>
   const { rows } = await sql<{ name: string }>`select name from kysely_migration`.execute(db);
   const done = new Set(rows.map((r) => r.name));
   const unknown = [...done].filter((name) => !MIGRATIONS.some(([known]) => known === name));
-  if (unknown.length)
-    throw new NewerDatabase(`this database was written by a newer Hobnail (${unknown.join(', ')}); use that one`);
+  if (unknown.length) throw new StoreTrouble('newer');
   for (const [name, step] of MIGRATIONS) {
     if (!done.has(name)) {
       await db.transaction().execute(async (trx) => {
+        const meanwhile = await sql`select 1 from kysely_migration where name = ${name}`.execute(trx);
+        if (meanwhile.rows.length) return; // by another start of this application
         await step.up(trx);
         await sql`insert into kysely_migration (name, timestamp) values (${name}, ${new Date().toISOString()})`.execute(
           trx,

@@ -22,6 +22,8 @@ export interface StockEventTable {
   code: string;
   copy: number;
   reason: string;
+  /** the part of it that it is about, as JSON; null for all of it */
+  cut: string | null;
 }
 
 /** The kit planned for a week that is not begun yet. */

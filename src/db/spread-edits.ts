@@ -6,6 +6,7 @@ import type { Taste } from '../core/edit/liking';
 import { stickingOf } from '../core/edit/peels';
 import type { Sticking } from '../core/edit/peels';
 import { copyKey } from '../core/kit/ledger';
+import type { StockEvent } from '../core/kit/stock';
 import type { Placement } from '../core/spread/placement';
 import { designsOf, mustBeThere } from './available';
 import type { Database } from './database';
@@ -15,6 +16,7 @@ import type { Steps } from './log';
 import { nextStep, noteStep, record, stepsOf } from './log';
 import { placementsOf, replacePlacements } from './placements';
 import { rise } from './spreads';
+import { addEvents, takeEventsBack } from './stock';
 import { noteSticking, stuckDown } from './sticker-facts';
 import { untickPieces } from './ticks';
 
@@ -30,6 +32,8 @@ interface Effects {
   readonly sticking: Sticking;
   /** what was learned from it, as far as it changed what was known */
   readonly tastes: readonly Taste[];
+  /** what the stock lost by it; logs from before say nothing of it */
+  readonly stock?: readonly StockEvent[];
 }
 
 /** The spread is not in the state that an edit was made for. */
@@ -45,23 +49,34 @@ const scopeOf = (spread: number) => ({ room: 'spread', spread }) as const;
 /**
  * Makes one edit with all that follows from it (stock, peels, learning, ticks) in one transaction; what was undone
  * before it can no longer be redone.
- * @throws StaleEdit, TakenSticker
+ * @param stock what the stock loses by it: a spoiled sticker
+ * @throws StaleEdit, TakenSticker, StockClash
  */
-export function makeEdit(db: Database, spreadId: number, change: Change): Promise<History> {
+export function makeEdit(
+  db: Database,
+  spreadId: number,
+  change: Change,
+  stock: readonly StockEvent[] = [],
+): Promise<History> {
   return together(db, async (trx) => {
     await lay(trx, spreadId, change);
+    await addEvents(trx, stock);
     const stuck = await stuckDown(trx, spreadId);
     const sticking = stickingOf(change, (copy) => stuck.has(copyKey(copy)));
     await noteSticking(trx, spreadId, sticking);
     const designs = await designsOf(trx, [...change.before, ...change.after]);
     const tastes = await learn(trx, tasteOf(designs, change));
-    const effects: Effects = { before: change.before, after: change.after, sticking, tastes };
+    const effects: Effects = { before: change.before, after: change.after, sticking, tastes, stock };
     await record(trx, scopeOf(spreadId), change.deed, effects);
     return historyOf(trx, spreadId);
   });
 }
 
-/** Takes the last edit back, or makes the last one taken back again. @returns the change made; null: there is none */
+/**
+ * Takes the last edit back, or makes the last one taken back again.
+ * @throws TakenSticker, StockClash where a sticker is elsewhere by now
+ * @returns the change made; null: there is none
+ */
 export function stepHistory(
   db: Database,
   spreadId: number,
@@ -70,11 +85,13 @@ export function stepHistory(
   return together(db, async (trx) => {
     const entry = await nextStep(trx, scopeOf(spreadId), way);
     if (!entry) return null;
-    const { before, after, sticking, tastes } = entry.effects as Effects;
+    const { before, after, sticking, tastes, stock = [] } = entry.effects as Effects;
     const { [way]: deed } = await stepsOf<Deed>(trx, scopeOf(spreadId));
     const made: Change = { deed: deed as Deed, before: before.map(whole), after: after.map(whole) };
     const change = way === 'undo' ? invert(made) : made;
+    if (way === 'undo') await takeEventsBack(trx, stock);
     await lay(trx, spreadId, change);
+    if (way === 'redo') await addEvents(trx, stock);
     await noteSticking(trx, spreadId, sticking, way === 'undo');
     await learn(trx, way === 'undo' ? tastes.map((t) => ({ ...t, by: -t.by })) : tastes);
     await noteStep(trx, entry, way);
@@ -92,7 +109,7 @@ async function lay(trx: Database, spreadId: number, change: Change): Promise<voi
   apply(current, change);
   const gone = change.before.map((p) => p.id);
   await replacePlacements(trx, spreadId, gone, []);
-  await mustBeThere(trx, change.after);
+  await mustBeThere(trx, change.after, change.before);
   await replacePlacements(trx, spreadId, [], change.after);
   await untickPieces(trx, spreadId, liftedBy(change));
   await rise(trx, spreadId);

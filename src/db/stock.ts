@@ -1,12 +1,22 @@
 import type { StockEvent, Use } from '../core/kit/stock';
 import type { Database } from './database';
+import { withoutClash } from './clashes';
 import { asRect } from './json';
+import type { StockEventTable } from './schema';
+
+const EVENT = ['what', 'kit_id', 'code', 'copy', 'reason', 'cut'] as const;
+
+const eventOf = ({ kit_id, cut, ...rest }: Pick<StockEventTable, (typeof EVENT)[number]>): StockEvent => ({
+  ...rest,
+  kit: kit_id,
+  cut: asRect(cut),
+});
 
 /** All changes of the stock that hold, in their order; of one kit, or of all. */
 export async function stockEvents(db: Database, kit?: string): Promise<StockEvent[]> {
-  const all = db.selectFrom('stock_event').select(['what', 'kit_id', 'code', 'copy', 'reason']).orderBy('seq');
+  const all = db.selectFrom('stock_event').select(EVENT).orderBy('seq');
   const rows = await (kit === undefined ? all : all.where('kit_id', '=', kit)).execute();
-  return rows.map(({ kit_id, ...rest }) => ({ ...rest, kit: kit_id }));
+  return rows.map(eventOf);
 }
 
 /** Where the stickers of a kit lie on spreads. */
@@ -42,11 +52,31 @@ export async function kitSums(db: Database): Promise<KitSums[]> {
 
 /** Changes of the stock of some kits, in their order. */
 export async function eventsOf(db: Database, kits: readonly string[]): Promise<StockEvent[]> {
-  const rows = await db
-    .selectFrom('stock_event')
-    .select(['what', 'kit_id', 'code', 'copy', 'reason'])
-    .where('kit_id', 'in', kits)
-    .orderBy('seq')
-    .execute();
-  return rows.map(({ kit_id, ...rest }) => ({ ...rest, kit: kit_id }));
+  const rows = await db.selectFrom('stock_event').select(EVENT).where('kit_id', 'in', kits).orderBy('seq').execute();
+  return rows.map(eventOf);
+}
+
+/** Notes changes of the stock. @throws StockClash */
+export const addEvents = (trx: Database, events: readonly StockEvent[]): Promise<void> =>
+  withoutClash(trx, events, async () => {
+    for (const { kit, cut, ...rest } of events)
+      await trx
+        .insertInto('stock_event')
+        .values({ ...rest, kit_id: kit, cut: cut && JSON.stringify(cut) })
+        .execute();
+  });
+
+/** Takes changes of the stock back: of each the last that is like it. */
+export async function takeEventsBack(trx: Database, events: readonly StockEvent[]): Promise<void> {
+  for (const { kit, cut, ...rest } of events) {
+    const like = { ...rest, kit_id: kit, cut: cut && JSON.stringify(cut) };
+    const last = await trx
+      .selectFrom('stock_event')
+      .select('seq')
+      .where((e) => e.and({ what: like.what, kit_id: kit, code: like.code, copy: like.copy, reason: like.reason }))
+      .where('cut', 'is', like.cut)
+      .orderBy('seq', 'desc')
+      .executeTakeFirst();
+    if (last) await trx.deleteFrom('stock_event').where('seq', '=', last.seq).execute();
+  }
 }

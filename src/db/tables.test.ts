@@ -130,13 +130,20 @@ describe('stickers that an edit wants', () => {
   const wanted = (copy: number, id = `p${copy}`) =>
     placement({ id, kit: 'rockpool', code: box.code, copy, w: box.width, h: box.height });
   it('are there while nobody has them, each once', async () => {
-    await expect(mustBeThere(db, [wanted(1), wanted(2)])).resolves.toBeUndefined();
-    await expect(mustBeThere(db, [wanted(1), wanted(1, 'p9')])).rejects.toBeInstanceOf(TakenSticker);
-    await expect(mustBeThere(db, [])).resolves.toBeUndefined();
+    await expect(mustBeThere(db, [wanted(1), wanted(2)], [])).resolves.toBeUndefined();
+    await expect(mustBeThere(db, [wanted(1), wanted(1, 'p9')], [])).rejects.toBeInstanceOf(TakenSticker);
+    await expect(mustBeThere(db, [], [])).resolves.toBeUndefined();
+  });
+  it('are not asked about where the edit only moves them, and count as taken for all others', async () => {
+    const strange = wanted(box.count + 1);
+    await expect(mustBeThere(db, [strange], [strange])).resolves.toBeUndefined();
+    await expect(mustBeThere(db, [wanted(1), wanted(1, 'p9')], [wanted(1)])).rejects.toMatchObject({
+      placement: { id: 'p9' },
+    });
   });
   it('are not there beyond their count, under another code, or in another kit', async () => {
     for (const p of [wanted(box.count + 1), { ...wanted(1), code: 'ZZ' }, { ...wanted(1), kit: 'zeppelin' }])
-      await expect(mustBeThere(db, [p])).rejects.toMatchObject({ placement: p });
+      await expect(mustBeThere(db, [p], [])).rejects.toMatchObject({ placement: p });
   });
   it('are found as designs, those that are gone left out', async () => {
     const { kit } = await designsOf(db, [wanted(1), wanted(2), { kit: 'zeppelin', code: 'Z' }]);

@@ -94,7 +94,7 @@ describe('the stock', () => {
     const { placement } = await import('../../tests/fixtures');
     const after = [placement({ kit: 'rockpool', code: 'FB-1', copy: 2, h: 48.3, role: 'box' })];
     await makeEdit(db, id, { deed: { do: 'lift all' }, before: [], after });
-    expect(refusal(await undoKits({ way: 'undo' }))).toContain('taken off there first');
+    expect(refusal(await undoKits({ way: 'undo' }))).toContain('take it off there first');
   });
 });
 

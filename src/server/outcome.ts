@@ -1,7 +1,10 @@
 import { spokenName } from '../core/kit/kit';
 import { BadInput, faultLine } from '../core/format/fault';
 import { TakenSticker } from '../db/available';
+import { StockClash } from '../db/clashes';
 import { StaleEdit } from '../db/spread-edits';
+import { StoreTrouble, asTrouble } from '../db/trouble';
+import { sayTrouble } from './say-trouble';
 
 /** What a server action answers: what was wanted, or messages a person can act on. Nothing is kept when it failed. */
 export type Outcome<T> =
@@ -13,31 +16,33 @@ export async function outcome<T>(run: () => Promise<T>): Promise<Outcome<T>> {
   try {
     return { ok: true, value: await run() };
   } catch (error) {
-    if (error instanceof BadInput) return { ok: false, messages: error.faults.map(faultLine) };
-    if (error instanceof StaleEdit)
-      return {
-        ok: false,
-        stale: true,
-        messages: [
-          'This spread was changed in another window. It has been loaded anew; please make your change again.',
-        ],
-      };
-    if (error instanceof TakenSticker) {
-      const { kit, code, copy } = error.placement;
-      return {
-        ok: false,
-        stale: true,
-        messages: [
-          `${code} from “${spokenName(kit)}”, copy ${copy}, is not there any more: another week has it, or it was spoiled. The spread has been loaded anew.`,
-        ],
-      };
-    }
-    console.error(error);
-    return {
-      ok: false,
-      messages: [
-        `It could not be saved: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`,
-      ],
-    };
+    const stale = error instanceof StaleEdit || error instanceof TakenSticker;
+    return { ok: false, ...(stale ? { stale } : {}), messages: failure(error) };
   }
+}
+
+/** An error in sentences a person can act on. Of one that nobody foresaw the server's log tells more than they do. */
+export function failure(error: unknown): readonly string[] {
+  if (error instanceof BadInput) return error.faults.map(faultLine);
+  if (error instanceof StaleEdit)
+    return ['This spread was changed in another window. It has been loaded anew; please make your change again.'];
+  if (error instanceof TakenSticker) {
+    const { kit, code, copy } = error.placement;
+    return [
+      `${code} from “${spokenName(kit)}”, copy ${copy}, is not there any more: another week has it, or it was spoiled. The spread has been loaded anew.`,
+    ];
+  }
+  if (error instanceof StockClash) {
+    const { design, copy } = error;
+    return [
+      `${design.code} from “${spokenName(design.kit)}”, copy ${copy}, lies on a spread, or is gone, by now: it would be in two places. Nothing was changed; take it off there first.`,
+    ];
+  }
+  const trouble = asTrouble(error);
+  if (trouble instanceof StoreTrouble) {
+    const { what, way } = sayTrouble(trouble.trouble);
+    return [`${what} Nothing was changed. ${way}`];
+  }
+  console.error(error);
+  return ['It could not be done, and nothing was changed. The log of the server says why.'];
 }

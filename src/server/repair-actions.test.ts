@@ -1,13 +1,24 @@
-import { done, freshHouse, layWeek, placementsOf, refusal, spreadNow } from '../../tests/house';
+import { beginWeek, done, freshHouse, layWeek, placementsOf, refusal, spreadNow } from '../../tests/house';
 import { demoSpread } from '../../tests/fixtures';
-import { kitHistory } from '../db/kit-edits';
+import type { Change } from '../core/edit/change';
+import { copyKey } from '../core/kit/ledger';
+import { stockOfKit, sumsOf } from '../core/kit/stock';
 import type { Database } from '../db/database';
-import { stockEvents } from '../db/stock';
-import { undoOrRedo } from './actions';
+import { findKit } from '../db/kits';
+import { kitSums, stockEvents, usesOf } from '../db/stock';
+import { saveEdit, undoOrRedo } from './actions';
 import { mend } from './repair-actions';
 
 const { placements } = demoSpread();
 const header = placements.find((p) => p.role === 'base' && p.code.startsWith('HD'))!;
+const spoiledHeader = {
+  what: 'spoiled',
+  kit: header.kit,
+  code: header.code,
+  copy: header.copy,
+  cut: null,
+  reason: 'spoiled while sticking',
+};
 let db: Database;
 beforeEach(async () => {
   db = await freshHouse();
@@ -19,20 +30,53 @@ it('a spoiled sticker is replaced, and the stock knows, in one stroke', async ()
   const { changed, repair, spread } = done(await mend({ spreadId: id, placement: header.id, what: 'spoiled' }));
   expect(changed.length).toBeGreaterThan(0);
   expect(repair.change.deed).toMatchObject({ do: 'replace spoiled', thing: { kind: 'header' } });
-  expect(await stockEvents(db)).toEqual([
-    { what: 'spoiled', kit: header.kit, code: header.code, copy: header.copy, reason: 'spoiled while sticking' },
-  ]);
+  expect(await stockEvents(db)).toEqual([spoiledHeader]);
   const now = spread.placements.filter((p) => p.kit === header.kit && p.code === header.code);
   expect(now.some((p) => p.copy === header.copy)).toBe(false);
-  expect((await kitHistory(db)).undo).toMatchObject({ do: 'stock', what: 'spoiled' });
 });
 
-it('a spoiled sticker is not laid again by undo: it is not there any more', async () => {
+it('undo takes a mishap back with its sticker, redo makes it again', async () => {
+  const id = await layWeek(db);
+  const before = await placementsOf(db, id);
+  done(await mend({ spreadId: id, placement: header.id, what: 'spoiled' }));
+  const after = await placementsOf(db, id);
+  done(await undoOrRedo({ spreadId: id, way: 'undo' }));
+  expect([await placementsOf(db, id), await stockEvents(db)]).toEqual([before, []]);
+  done(await undoOrRedo({ spreadId: id, way: 'redo' }));
+  expect([await placementsOf(db, id), await stockEvents(db)]).toEqual([after, [spoiledHeader]]);
+});
+
+it('redo of a mishap is refused once the sticker lies in another week, and other edits go on', async () => {
   const id = await layWeek(db);
   done(await mend({ spreadId: id, placement: header.id, what: 'spoiled' }));
-  const before = await placementsOf(db, id);
-  expect(refusal(await undoOrRedo({ spreadId: id, way: 'undo' }))).toContain('is not there any more');
-  expect(await placementsOf(db, id)).toEqual(before);
+  done(await undoOrRedo({ spreadId: id, way: 'undo' }));
+  done(await undoOrRedo({ spreadId: id, way: 'undo' }));
+  const other = await beginWeek('2027-W07');
+  const borrowed = { ...header, id: 'p1' };
+  const borrow: Change = { deed: { do: 'arrange', what: 'week' }, before: [], after: [borrowed] };
+  done(await saveEdit({ spreadId: other, change: borrow }));
+  expect(refusal(await undoOrRedo({ spreadId: id, way: 'redo' }))).toContain('is not there any more');
+  const moved: Change = { deed: { do: 'lift all' }, before: [borrowed], after: [{ ...borrowed, y: 30 }] };
+  done(await saveEdit({ spreadId: other, change: moved }));
+  expect(await placementsOf(db, id)).toEqual([]);
+});
+
+it('of a strip that is spoiled only the part that lay there is lost', async () => {
+  const id = await layWeek(db);
+  const strips = (await placementsOf(db, id)).filter((p) => p.cut && p.role === 'base');
+  const strip = strips.find((p) => strips.some((q) => q.id !== p.id && copyKey(q) === copyKey(p)))!;
+  done(await mend({ spreadId: id, placement: strip.id, what: 'spoiled' }));
+  expect(await stockEvents(db)).toMatchObject([{ what: 'spoiled', copy: strip.copy, cut: strip.cut }]);
+  const kit = (await findKit(db, strip.kit))!;
+  const line = stockOfKit(kit, await usesOf(db, strip.kit), await stockEvents(db)).find(
+    (l) => l.piece.code === strip.code,
+  )!;
+  expect(['cut', 'used']).toContain(line.copies[strip.copy - 1]!.state);
+  const sums = sumsOf(stockOfKit(kit, await usesOf(db, strip.kit), await stockEvents(db)));
+  expect((await kitSums(db)).find((k) => k.kit === strip.kit)).toMatchObject({
+    touched: sums.used + sums.cut,
+    spoiled: 0,
+  });
 });
 
 it('when none is left, all that are whole count as used', async () => {

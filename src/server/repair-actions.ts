@@ -5,8 +5,9 @@ import { contextFrom } from '../core/spread/context';
 import { BadInput } from '../core/format/fault';
 import type { Repair } from '../core/repair/let-in';
 import { replaceAll, replaceSpoiled } from '../core/repair/replace';
+import type { StockEvent } from '../core/kit/stock';
 import { stockOfKit } from '../core/kit/stock';
-import { editKits } from '../db/kit-edits';
+import type { Placement } from '../core/spread/placement';
 import { findKit } from '../db/kits';
 import { together } from '../db/database';
 import { makeEdit } from '../db/spread-edits';
@@ -54,8 +55,8 @@ export async function mend(input: unknown): Promise<Outcome<Mended>> {
         },
       ]);
     await together(db, async (trx) => {
-      await makeEdit(trx, spreadId, repair.change);
-      await noteStock(trx, gone.kit, gone.code, what, gone.copy);
+      const lost = what === 'spoiled' ? [spoiled(gone)] : await allWhole(trx, gone, before.context.week.week, repair);
+      await makeEdit(trx, spreadId, repair.change, lost);
     });
     revalidatePath('/', 'layout');
     const spread = await loadSpread(spreadId);
@@ -64,29 +65,29 @@ export async function mend(input: unknown): Promise<Outcome<Mended>> {
   });
 }
 
-/** A copy that was spoiled; or all that are whole, when there is none. */
-async function noteStock(
+/** The part of a sticker that lies there, spoiled; what else is left of it stays. */
+const spoiled = ({ kit, code, copy, cut }: Placement): StockEvent => ({
+  what: 'spoiled',
+  kit,
+  code,
+  copy,
+  cut,
+  reason: 'spoiled while sticking',
+});
+
+/** All copies of a design that are whole when a repair has taken up what it does, used: none of them was found. */
+async function allWhole(
   db: Database,
-  kitName: string,
-  code: string,
-  what: 'spoiled' | 'out',
-  copy: number,
-): Promise<void> {
-  const kit = await findKit(db, kitName);
-  const line =
-    kit &&
-    stockOfKit(kit, await usesOf(db, kitName), await stockEvents(db, kitName)).find((l) => l.piece.code === code);
-  if (!line) return;
-  const copies = line.copies.filter((c) => c.state === 'whole' && (what === 'out' || c.copy === copy));
-  const reason = what === 'spoiled' ? 'spoiled while sticking' : 'none was left';
-  if (copies.length)
-    await editKits(
-      db,
-      { do: 'stock', what: what === 'spoiled' ? 'spoiled' : 'used', code, reason },
-      copies.map((c) => ({
-        table: 'stock_event' as const,
-        key: null,
-        row: { what: what === 'spoiled' ? 'spoiled' : 'used', kit_id: kitName, code, copy: c.copy, reason },
-      })),
-    );
+  { kit: name, code }: Placement,
+  week: string,
+  { change }: Repair,
+): Promise<StockEvent[]> {
+  const kit = await findKit(db, name);
+  const lifted = new Set(change.before.filter((p) => p.kit === name && p.code === code).map((p) => p.copy));
+  const uses = (await usesOf(db, name)).filter((u) => u.where !== week || u.code !== code || !lifted.has(u.copy));
+  const stock = kit ? stockOfKit(kit, uses, await stockEvents(db, name)) : [];
+  const copies = stock.find((l) => l.piece.code === code)?.copies ?? [];
+  return copies
+    .filter((c) => c.state === 'whole')
+    .map(({ copy }) => ({ what: 'used', kit: name, code, copy, cut: null, reason: 'none was left' }));
 }

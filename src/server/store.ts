@@ -1,22 +1,46 @@
 import { join } from 'node:path';
 import { DateTime } from 'luxon';
+import type { IsoDay } from '../core/week/week';
 import type { Database } from '../db/database';
 import { openDatabase } from '../db/database';
+import { inodeOf } from '../db/house-dialect';
+import { StoreTrouble } from '../db/trouble';
 import { lookUpSaid } from './upgrade';
-import type { IsoDay } from '../core/week/week';
 
-const held = globalThis as unknown as { hobnailStore?: Promise<Database> };
-
-/** The one database of this process; its file is named by HOBNAIL_DATA. */
-export function store(): Promise<Database> {
-  held.hobnailStore ??= openStore(process.env.HOBNAIL_DATA ?? join(process.cwd(), '.data', 'hobnail.sqlite'));
-  return held.hobnailStore;
+interface Opened {
+  readonly db: Database;
+  readonly inode: number | null;
 }
 
-async function openStore(file: string): Promise<Database> {
+const held = globalThis as unknown as { hobnailStore?: Promise<Opened> };
+
+/**
+ * The one database of this process; its file is named by HOBNAIL_DATA. An opening that failed is tried again by who
+ * asks next; so is one whose file was replaced meanwhile, by a copy that was put in its place.
+ * @throws StoreTrouble
+ */
+export async function store(): Promise<Database> {
+  const file = process.env.HOBNAIL_DATA ?? join(process.cwd(), '.data', 'hobnail.sqlite');
+  const opening = (held.hobnailStore ??= openStore(file));
+  try {
+    const opened = await opening;
+    const inode = inodeOf(file);
+    if (inode === opened.inode) return opened.db;
+    if (inode === null) throw new StoreTrouble('moved');
+    if (held.hobnailStore === opening) delete held.hobnailStore;
+    void opened.db.destroy();
+  } catch (error) {
+    const moved = error instanceof StoreTrouble && error.trouble === 'moved';
+    if (!moved && held.hobnailStore === opening) delete held.hobnailStore;
+    throw error;
+  }
+  return store();
+}
+
+async function openStore(file: string): Promise<Opened> {
   const db = await openDatabase(file);
   await lookUpSaid(db);
-  return db;
+  return { db, inode: inodeOf(file) };
 }
 
 /** Today, or the day that HOBNAIL_TODAY names. */

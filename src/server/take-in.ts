@@ -1,5 +1,6 @@
-import { BadInput, faultLine, quoted } from '../core/format/fault';
+import { BadInput, quoted } from '../core/format/fault';
 import { decodeText } from '../core/format/decode';
+import { failure } from './outcome';
 import { store } from './store';
 import { FORMATS } from './taking-in/registry';
 
@@ -22,11 +23,7 @@ export async function takeIn(file: File, onProgress: (share: number) => void): P
     const [said, notes] = await takeOne(file, onProgress);
     return { file: file.name, said, messages: notes };
   } catch (error) {
-    const messages =
-      error instanceof BadInput
-        ? error.faults.map(faultLine)
-        : [`${file.name} could not be taken in: ${error instanceof Error ? error.message : String(error)}`];
-    return { file: file.name, said: null, messages };
+    return { file: file.name, said: null, messages: failure(error) };
   }
 }
 

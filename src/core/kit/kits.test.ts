@@ -26,12 +26,13 @@ const use = (code: string, copy: number, cut: Use['cut'] = null): Use => ({
   cut,
   where: '2027-W06',
 });
-const event = (what: StockEvent['what'], code: string, copy: number): StockEvent => ({
+const event = (what: StockEvent['what'], code: string, copy: number, cut: StockEvent['cut'] = null): StockEvent => ({
   what,
   kit: 'test',
   code,
   copy,
   reason: 'torn',
+  cut,
 });
 
 describe('stock', () => {

@@ -26,6 +26,8 @@ export interface StockEvent {
   /** the copy; of `found` the one that is new */
   readonly copy: number;
   readonly reason: string;
+  /** the part of the copy that it is about, in its own mm; null for all of it */
+  readonly cut: Rect | null;
 }
 
 export type CopyState = 'whole' | 'used' | 'cut' | 'spoiled';
@@ -81,14 +83,12 @@ function grouped<T extends { readonly code: string; readonly copy: number }>(lis
 
 function copyStock(piece: Piece, copy: number, uses: readonly Use[], events: readonly StockEvent[]): CopyStock {
   const where = [...new Set([...uses.map((u) => u.where), ...events.map((e) => e.reason)])];
-  if (events.some((e) => e.what === 'spoiled')) return { copy, state: 'spoiled', where, left: [] };
+  if (events.some((e) => e.what === 'spoiled' && e.cut === null)) return { copy, state: 'spoiled', where, left: [] };
   if (!uses.length && !events.length) return { copy, state: 'whole', where, left: [] };
-  const left = events.length
-    ? []
-    : offcutsOf(
-        piece,
-        uses.map((u) => u.cut ?? wholeOf(piece)),
-      ).filter(worthKeeping);
+  const left = offcutsOf(
+    piece,
+    [...uses, ...events].map((u) => u.cut ?? wholeOf(piece)),
+  ).filter(worthKeeping);
   return { copy, state: left.length ? 'cut' : 'used', where, left };
 }
 
@@ -101,4 +101,4 @@ export function sumsOf(stock: readonly PieceStock[]): Readonly<Record<CopyState,
 
 /** The parts that events have taken, as the arranging is told of what is not there any more. */
 export const goneBy = (events: readonly StockEvent[]): Omit<Use, 'where'>[] =>
-  events.filter((e) => e.what !== 'found').map(({ kit, code, copy }) => ({ kit, code, copy, cut: null }));
+  events.filter((e) => e.what !== 'found').map(({ kit, code, copy, cut }) => ({ kit, code, copy, cut }));

@@ -31,7 +31,7 @@ export class KitFactsDto {
   @HasPart(() => FactsDto) facts!: FactsDto;
 }
 
-export class StockChangeDto implements Omit<StockEvent, 'copy'> {
+export class StockChangeDto implements Omit<StockEvent, 'copy' | 'cut'> {
   @IsIn(STOCK_CHANGES) what!: StockEvent['what'];
   @IsString() @MinLength(1) @MaxLength(200) kit!: string;
   @IsString() @MinLength(1) @MaxLength(200) code!: string;

@@ -1,13 +1,14 @@
 import { contextFrom } from '../../../../core/spread/context';
 import { benchOf } from '../../../../core/bench/bench';
 import { benchPdf } from '../../../../core/format/bench-pdf';
+import { answering } from '../../../../server/answering';
 import { printFonts } from '../../../../server/fonts';
 import { loadSpread } from '../../../../server/spread-data';
 
 /** The bench sheet for printing at 100 %. */
-export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+export const GET = answering(async (_: Request, { params }: { params: Promise<{ id: string }> }) => {
   const spread = await loadSpread(Number((await params).id));
-  if (!spread) return new Response('There is no such spread.', { status: 404 });
+  if (!spread) return null;
   const context = contextFrom(spread.context);
   const pdf = await benchPdf(context, benchOf(context, spread.placements), printFonts());
   return new Response(new Uint8Array(pdf), {
@@ -16,4 +17,4 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
       'content-disposition': `inline; filename="bench-${spread.context.week.week}.pdf"`,
     },
   });
-}
+});

@@ -1,0 +1,69 @@
+import { statSync } from 'node:fs';
+import type SQLite from 'better-sqlite3';
+import type { CompiledQuery as Query, DatabaseConnection, Driver, QueryResult } from 'kysely';
+import { CompiledQuery, SqliteDialect, SqliteDriver } from 'kysely';
+import { StoreTrouble, asTrouble } from './trouble';
+
+/** SQLite as this house uses it. @param file its name; null for one in memory */
+export class HouseDialect extends SqliteDialect {
+  constructor(
+    private readonly sqlite: SQLite.Database,
+    private readonly file: string | null,
+  ) {
+    super({ database: sqlite });
+  }
+
+  override createDriver(): Driver {
+    return new HouseDriver(this.sqlite, this.file);
+  }
+}
+
+class HouseDriver extends SqliteDriver {
+  private connection: DatabaseConnection | null = null;
+  private readonly inode: number | null;
+
+  constructor(
+    private readonly sqlite: SQLite.Database,
+    private readonly file: string | null,
+  ) {
+    super({ database: sqlite });
+    this.inode = file === null ? null : inodeOf(file);
+  }
+
+  override async acquireConnection(): Promise<DatabaseConnection> {
+    const plain = await super.acquireConnection();
+    return (this.connection ??= {
+      executeQuery: <R>(query: Query): Promise<QueryResult<R>> => this.run<R>(plain, query),
+      streamQuery: (query, size) => plain.streamQuery(query, size),
+    });
+  }
+
+  private async run<R>(plain: DatabaseConnection, query: Query): Promise<QueryResult<R>> {
+    if (!this.sqlite.inTransaction && query.query.kind !== 'SelectQueryNode') this.mustBeInPlace();
+    try {
+      return await plain.executeQuery<R>(query);
+    } catch (error) {
+      throw asTrouble(error);
+    }
+  }
+
+  /** A file that was moved away would still take what is written, and all of it would be lost. */
+  private mustBeInPlace(): void {
+    if (this.file !== null && inodeOf(this.file) !== this.inode) throw new StoreTrouble('moved');
+  }
+
+  /** At once for writing: who begins by reading and writes later is refused without any waiting. */
+  override async beginTransaction(connection: DatabaseConnection): Promise<void> {
+    await connection.executeQuery(CompiledQuery.raw('begin immediate'));
+  }
+
+  /** A full disk has rolled it back already. */
+  override async rollbackTransaction(connection: DatabaseConnection): Promise<void> {
+    if (this.sqlite.inTransaction) await super.rollbackTransaction(connection);
+  }
+}
+
+/** @returns null where there is no such file */
+export function inodeOf(file: string): number | null {
+  return statSync(file, { throwIfNoEntry: false })?.ino ?? null;
+}
