@@ -2,9 +2,9 @@
 
 import { randomUUID } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
-import { emptyCalendar, entryOf, putEntry, removeEntry } from '../core/format/calendar-edit';
+import { emptyCalendar, putEntry, removeEntry } from '../core/format/calendar-edit';
 import { changeOccurrence, skipOccurrence } from '../core/format/calendar-occurrence';
-import { putRound, removeRound, roundsOf } from '../core/format/calendar-round';
+import { putRound, removeRound } from '../core/format/calendar-round';
 import { BadInput, quoted } from '../core/format/fault';
 import { blankEntry } from '../core/week/agenda-entry';
 import type { AgendaDeed } from '../core/week/deed';
@@ -13,7 +13,7 @@ import type { AgendaHistory, AgendaStep } from '../db/agenda-edits';
 import { agendaHistory, editAgenda, stepAgenda } from '../db/agenda-edits';
 import { calendarText } from '../db/calendars';
 import type { Database } from '../db/database';
-import { calendarsOf, editableCalendarOf, ownerZone } from './calendars';
+import { calendarsOf, editableCalendarOf, findEntry, ownerZone, roundsIn } from './calendars';
 import {
   AgendaHistoryDto,
   BothMeantDto,
@@ -121,7 +121,7 @@ export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>>
   return changed(async (db) => {
     const { uid, on, to } = check(BringOverDto, input, 'item');
     const zone = await ownerZone(db);
-    const entry = (await calendarsOf(db)).map((c) => entryOf(c.calendar, uid)).find((e) => e !== null);
+    const entry = findEntry(await calendarsOf(db), uid)?.entry;
     if (!entry)
       throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
     const { title, kind, part, room, list } = entry;
@@ -191,7 +191,7 @@ export async function dropRound(input: unknown): Promise<Outcome<AgendaHistory>>
 }
 
 async function calendarOfRound(db: Database, round: string): Promise<string> {
-  const holding = (await calendarsOf(db)).find((c) => roundsOf(c.calendar).some((r) => r.name === round));
+  const holding = (await calendarsOf(db)).find((c) => roundsIn(c).some((r) => r.name === round));
   if (holding?.address)
     throw new BadInput([
       {
@@ -228,7 +228,7 @@ export async function undoAgenda(input: unknown): Promise<Outcome<AgendaHistory>
 }
 
 const titleOfItem = async (db: Database, uid: string): Promise<string> =>
-  (await calendarsOf(db)).map((c) => entryOf(c.calendar, uid)).find((e) => e !== null)?.title ?? '';
+  findEntry(await calendarsOf(db), uid)?.entry.title ?? '';
 
 const text = (name: string, ics: string | null): AgendaStep => ({ on: 'calendar', name, text: ics });
 

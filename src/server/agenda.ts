@@ -4,9 +4,8 @@ import { contextFrom } from '../core/spread/context';
 import type { Fill, Relief } from '../core/arrange/counting/relief';
 import { fillOfDays, reliefOf } from '../core/arrange/counting/relief';
 import { dayColumn } from '../core/book/columns';
-import { entryOf, hasItem, routinesOf } from '../core/format/calendar-edit';
+import { routinesOf } from '../core/format/calendar-edit';
 import type { CalendarChanges } from '../core/format/calendar-changes';
-import { roundsOf } from '../core/format/calendar-round';
 import type { Hand } from '../core/measure/hand';
 import type { AgendaEntry } from '../core/week/agenda-entry';
 import type { Demand, WeekDemands } from '../core/week/demand';
@@ -24,7 +23,7 @@ import { marksBetween } from '../db/marks';
 import { asObject } from '../db/json';
 import { findSpreadOfWeek } from '../db/spreads';
 import type { KeptCalendar } from './calendars';
-import { calendarsOf } from './calendars';
+import { calendarsOf, countItems, findEntry, roundsIn } from './calendars';
 import { ownerHand } from './settings';
 import { weekDemands } from './spread-data';
 import { store, today } from './store';
@@ -126,8 +125,8 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
     month: await monthOf(name),
     ...entriesOf(calendars, uids),
     calendars: calendars.map(lineOf),
-    rounds: calendars.filter((c) => !c.address).flatMap((c) => roundsOf(c.calendar)),
-    routines: [...new Set(calendars.flatMap((c) => routinesOf(c.calendar)).map((r) => r.title))]
+    rounds: calendars.filter((c) => !c.address).flatMap(roundsIn),
+    routines: [...new Set(calendars.flatMap((c) => c.bundles.flatMap(routinesOf)).map((r) => r.title))]
       .sort()
       .slice(0, MOST_ROUTINES),
     columnWidth: (book && dayColumn(book, 0)?.w) ?? null,
@@ -155,24 +154,22 @@ function entriesOf(calendars: readonly KeptCalendar[], uids: readonly string[]):
   const entries = new Map<string, AgendaEntry>();
   const fromFeed = new Map<string, string>();
   for (const uid of uids) {
-    const holding = calendars.find((c) => hasItem(c.calendar, uid));
-    const entry = holding && entryOf(holding.calendar, uid);
-    if (entry) entries.set(uid, entry);
-    if (holding?.address) fromFeed.set(uid, holding.name);
+    const found = findEntry(calendars, uid);
+    if (found) entries.set(uid, found.entry);
+    if (found?.calendar.address) fromFeed.set(uid, found.calendar.name);
   }
   return { entries, fromFeed };
 }
 
 function lineOf(c: KeptCalendar): CalendarLine {
-  const { root, notes } = c.calendar;
   return {
     name: c.name,
-    items: root.getAllSubcomponents('vevent').length + root.getAllSubcomponents('vtodo').length,
+    items: countItems(c),
     address: c.address,
     checkedAt: c.checked_at,
     readAt: c.read_at,
     trouble: c.trouble,
     changes: c.changes ? (asObject(c.changes) as CalendarChanges) : null,
-    notes: [...notes, ...troublesOf(c.calendar)],
+    notes: c.bundles.flatMap((b) => [...b.notes, ...troublesOf(b)]),
   };
 }

@@ -1,71 +1,123 @@
-import { setZone } from './settings';
 import { DateTime, IANAZone } from 'luxon';
 import type { Calendar } from '../core/week/calendar';
-import { readCalendar, readingCalendar } from '../core/format/calendar';
-import { EMPTY_CALENDAR, hasItem } from '../core/format/calendar-edit';
+import { troublesOf } from '../core/week/troubles';
+import { cuttingCalendar, inPlace, readCalendar, readingCut } from '../core/format/calendar';
+import { bundlesOf, textOf } from '../core/format/calendar-bundles';
+import { EMPTY_CALENDAR, entryOf, hasItem } from '../core/format/calendar-edit';
+import { roundsOf } from '../core/format/calendar-round';
 import { BadInput, quoted } from '../core/format/fault';
+import type { AgendaEntry } from '../core/week/agenda-entry';
+import type { Round } from '../core/week/round';
 import type { CalendarHead } from '../db/calendars';
 import { calendarText, listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
 import { inSteps } from './in-steps';
+import { setZone } from './settings';
 
 export interface KeptCalendar extends CalendarHead {
-  readonly calendar: Calendar;
+  /** all of it, a long one in several */
+  readonly bundles: readonly Calendar[];
+  /** the same by their texts */
+  readonly read: Bundles;
 }
+
+/** What was read of each bundle of a calendar, by its text. */
+type Bundles = ReadonlyMap<string, Calendar>;
 
 interface Read {
   readonly revision: number;
   /** a promise, so that those who ask meanwhile wait for the same reading */
-  readonly calendar: Promise<Calendar>;
+  readonly bundles: Promise<Bundles>;
 }
 
-/** Calendars as read, kept until their text changes: reading a long one takes a second. */
+/** Calendars as read, kept until their text changes, and then in part: reading a long one takes seconds. */
 const held = globalThis as unknown as { hobnailCalendars?: WeakMap<object, Map<string, Read>> };
 
-export async function calendarsOf(db: Database): Promise<KeptCalendar[]> {
+/** @param reader the transaction to see them in, where one is open */
+export async function calendarsOf(db: Database, reader: Database = db): Promise<KeptCalendar[]> {
   held.hobnailCalendars ??= new WeakMap();
   const known = held.hobnailCalendars.get(db) ?? new Map<string, Read>();
   held.hobnailCalendars.set(db, known);
   const kept: KeptCalendar[] = [];
-  for (const head of await listCalendars(db)) {
+  for (const head of await listCalendars(reader)) {
     let read = known.get(head.name);
     if (read?.revision !== head.revision) {
+      const before = read?.bundles;
       read = {
         revision: head.revision,
-        calendar: calendarText(db, head.name).then((text) => asKept(text ?? '', head.name)),
+        bundles: calendarText(reader, head.name).then(async (text) =>
+          readBundles(text ?? '', head.name, (await before?.catch(() => null)) ?? new Map()),
+        ),
       };
       known.set(head.name, read);
-      read.calendar.catch(() => known.delete(head.name));
+      read.bundles.catch(() => known.delete(head.name));
     }
-    kept.push({ ...head, calendar: await read.calendar });
+    const bundles = await read.bundles;
+    kept.push({ ...head, bundles: [...bundles.values()], read: bundles });
   }
   return kept;
 }
 
-/** A calendar that cannot be read at all costs its own items and says so; the others stand. */
-async function asKept(text: string, name: string): Promise<Calendar> {
+/**
+ * Reads a calendar, but for what was read of it before. One that cannot be read at all costs its own items and says
+ * so; the others stand.
+ */
+export async function readBundles(text: string, name: string, before: Bundles): Promise<Bundles> {
   try {
-    return await inSteps(readingCalendar(text, name, { kept: true }));
+    const bundles = new Map<string, Calendar>();
+    for (const cut of bundlesOf(await inSteps(cuttingCalendar(text, name)))) {
+      const key = textOf(cut);
+      const same = before.get(key);
+      // what is said of it names lines, and those may have moved
+      const holds = same && !same.notes.length && !troublesOf(same).length;
+      bundles.set(key, holds ? inPlace(same, cut) : await inSteps(readingCut(cut, { kept: true })));
+    }
+    return bundles;
   } catch (error) {
     if (!(error instanceof BadInput)) throw error;
     const { root } = readCalendar(EMPTY_CALENDAR, name);
-    return { root, zone: null, notes: [`It cannot be read, and its items are not shown. ${error.message}`] };
+    const notes = [`It cannot be read, and its items are not shown. ${error.message}`];
+    return new Map([['', { root, zone: null, notes }]]);
   }
 }
 
 /** The owner's zone: as set, else what the first calendar says, else this machine's. */
 export async function ownerZone(db: Database): Promise<string> {
   const set = await setZone(db);
-  const said = set ?? (await calendarsOf(db)).map((c) => c.calendar.zone).find((z) => z && IANAZone.isValidZone(z));
+  const said =
+    set ??
+    (await calendarsOf(db)).flatMap((c) => c.bundles.map((b) => b.zone)).find((z) => z && IANAZone.isValidZone(z));
   return said ?? DateTime.local().zoneName;
 }
+
+/** How many items a calendar has. */
+export const countItems = ({ bundles }: Pick<KeptCalendar, 'bundles'>): number =>
+  bundles.reduce((n, { root }) => n + countOf(root, 'vevent') + countOf(root, 'vtodo'), 0);
+
+const countOf = (root: Calendar['root'], name: string): number => root.getAllSubcomponents(name).length;
+
+/** The item of a uid as a person edits it, and the calendar it is in; null where none has it. */
+export function findEntry(
+  calendars: readonly KeptCalendar[],
+  uid: string,
+): { readonly calendar: KeptCalendar; readonly entry: AgendaEntry } | null {
+  for (const calendar of calendars)
+    for (const bundle of calendar.bundles) {
+      const entry = hasItem(bundle, uid) ? entryOf(bundle, uid) : null;
+      if (entry) return { calendar, entry };
+    }
+  return null;
+}
+
+/** All rounds of a calendar. */
+export const roundsIn = ({ bundles }: KeptCalendar): Round[] => roundsOf(...bundles);
 
 /**
  * The calendar that an item is in. @throws BadInput where it is in none, or in a feed, which is changed only where it
  * comes from
  */
 export async function editableCalendarOf(db: Database, uid: string): Promise<string> {
-  const found = (await calendarsOf(db)).find((c) => hasItem(c.calendar, uid));
+  const found = (await calendarsOf(db)).find((c) => c.bundles.some((b) => hasItem(b, uid)));
   if (!found)
     throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
   if (found.address)

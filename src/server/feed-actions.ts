@@ -1,7 +1,7 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { readCalendar } from '../core/format/calendar';
+import { readingCalendar } from '../core/format/calendar';
 import { BadInput, quoted } from '../core/format/fault';
 import { editAgenda } from '../db/agenda-edits';
 import { listCalendars, noteAsked } from '../db/calendars';
@@ -9,6 +9,7 @@ import { SubscribeDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import type { Asked } from './feeds';
 import { askFeed, feedAddress, fetchFeed } from './feeds';
+import { inSteps } from './in-steps';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -46,7 +47,7 @@ export async function subscribe(input: unknown): Promise<Outcome<{ name: string;
             },
           ]);
     });
-    const { root } = readCalendar(answer?.text ?? '', name);
+    const { root } = await inSteps(readingCalendar(answer?.text ?? '', name));
     await editAgenda(db, { do: 'take in feed', name }, async () => [
       { on: 'calendar', name, text: answer?.text ?? '', address: url },
     ]);

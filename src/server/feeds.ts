@@ -1,13 +1,13 @@
 import type { CalendarChanges } from '../core/format/calendar-changes';
 import { calendarChanges, noChanges } from '../core/format/calendar-changes';
-import { EMPTY_CALENDAR } from '../core/format/calendar-edit';
-import type { Calendar } from '../core/week/calendar';
-import { MOST_MEGABYTES, readKeptCalendar, readingCalendar } from '../core/format/calendar';
+import { MOST_MEGABYTES, readingCalendar } from '../core/format/calendar';
 import { decodeText } from '../core/format/decode';
 import { BadInput, faultLine, quoted } from '../core/format/fault';
 import type { CalendarHead } from '../db/calendars';
-import { calendarText, noteAsked } from '../db/calendars';
+import { noteAsked } from '../db/calendars';
 import type { Database } from '../db/database';
+import type { KeptCalendar } from './calendars';
+import { calendarsOf, readBundles } from './calendars';
 import { inSteps } from './in-steps';
 
 /** ms a feed is given to answer whole */
@@ -45,8 +45,8 @@ export async function askFeed(db: Database, feed: CalendarHead, now: () => Date 
       await noteAsked(db, feed.name, { at, trouble: null });
       return { name: feed.name, changes: null, trouble: null };
     }
-    const newer = await inSteps(readingCalendar(answer.text, feed.name));
-    const changes = calendarChanges(await lastCopy(db, feed.name), newer);
+    await inSteps(readingCalendar(answer.text, feed.name)); // whole, or nothing of it is taken
+    const changes = await changesOf(await calendarsOf(db), answer.text, feed.name);
     // a service that says nothing of versions sends the same again and again: that is no change
     await noteAsked(db, feed.name, {
       at,
@@ -61,9 +61,11 @@ export async function askFeed(db: Database, feed: CalendarHead, now: () => Date 
   }
 }
 
-async function lastCopy(db: Database, name: string): Promise<Calendar> {
-  const text = await calendarText(db, name);
-  return readKeptCalendar(text || EMPTY_CALENDAR, name);
+/** What a newer text of a calendar changes of what is kept under its name. */
+export async function changesOf(kept: readonly KeptCalendar[], text: string, name: string): Promise<CalendarChanges> {
+  const older = kept.find((c) => c.name === name);
+  const newer = await readBundles(text, name, older?.read ?? new Map());
+  return inSteps(calendarChanges(older?.bundles ?? [], [...newer.values()]));
 }
 
 /** @returns null when it has not changed since */

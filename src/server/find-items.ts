@@ -1,5 +1,6 @@
 'use server';
 
+import type ICAL from 'ical.js';
 import { factsOf } from '../core/week/facts';
 import { occurrencesBetween } from '../core/week/occurrences';
 import { isoDay } from '../core/week/recur/wall';
@@ -8,6 +9,7 @@ import { daysOfWeek, weekAfter, weekOf } from '../core/week/week';
 import { calendarsOf, ownerZone } from './calendars';
 import { FindDto } from './dto/find.dto';
 import { check } from './dto/check';
+import { oneByOne } from './in-steps';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store, today } from './store';
@@ -36,14 +38,19 @@ export async function findItems(input: unknown): Promise<Outcome<Found[]>> {
     const zone = await ownerZone(db);
     const first = daysOfWeek(weekAfter(weekOf(now), -WEEKS_BACK))[0] as IsoDay;
     const last = daysOfWeek(weekAfter(weekOf(now), WEEKS_AHEAD))[6] as IsoDay;
-    const found = (await calendarsOf(db)).flatMap(({ name, calendar }) =>
-      occurrencesBetween(calendar, first, last, zone).flatMap((o): (Found & { uid: string })[] => {
-        const { title, list, categories } = factsOf(o.component);
-        if (![title, list ?? '', ...categories].join(' ').toLowerCase().includes(words)) return [];
+    const calendars = await calendarsOf(db);
+    const bundles = calendars.flatMap((c) => c.bundles.map((bundle) => ({ bundle, calendar: c.name })));
+    const found: (Found & { uid: string })[] = [];
+    const says = (component: ICAL.Component): boolean => {
+      const { title, list, categories } = factsOf(component);
+      return [title, list ?? '', ...categories].join(' ').toLowerCase().includes(words);
+    };
+    await oneByOne(bundles, ({ bundle, calendar }) => {
+      for (const o of occurrencesBetween(bundle, first, last, zone, says)) {
         const day = isoDay(o.start);
-        return [{ title, day, week: weekOf(day), calendar: name, uid: o.uid }];
-      }),
-    );
+        found.push({ title: factsOf(o.component).title, day, week: weekOf(day), calendar, uid: o.uid });
+      }
+    });
     const byUid = new Map<string, Found>();
     for (const { uid, ...f } of found.sort((a, b) => (a.day < b.day ? -1 : 1))) {
       const known = byUid.get(uid);

@@ -3,6 +3,7 @@ import type { Ways } from '../core/manner/ways/registry';
 import type { ContextData } from '../core/spread/context';
 import type { Placement } from '../core/spread/placement';
 import { demandsOfWeek } from '../core/week/demands';
+import { makeReady } from '../core/week/occurrences';
 import type { WeekDemands } from '../core/week/demand';
 import { withTaughtWords } from '../core/week/taught';
 import { findBook } from '../db/books';
@@ -19,6 +20,7 @@ import { findSpread, stashOf } from '../db/spreads';
 import { peelsOf } from '../db/sticker-facts';
 import { ticksOf } from '../db/ticks';
 import { calendarsOf, ownerZone } from './calendars';
+import { oneByOne } from './in-steps';
 import { houseOptions, taughtWords } from './settings';
 import { stocked } from './stash';
 
@@ -90,12 +92,9 @@ async function useByOf(db: Database, kits: readonly string[]): Promise<Record<st
 /** What a week must hold, on its owner's clock. */
 export async function weekDemands(db: Database, week: string, weekStart: 'monday' | 'sunday'): Promise<WeekDemands> {
   const [calendars, zone, marks] = await Promise.all([calendarsOf(db), ownerZone(db), marksBetween(db, '', '')]);
-  const found = demandsOfWeek(
-    calendars.map((c) => c.calendar),
-    week,
-    weekStart,
-    zone,
-  );
+  const bundles = calendars.flatMap((c) => c.bundles);
+  await oneByOne(bundles, (b) => makeReady(b, zone));
+  const found = demandsOfWeek(bundles, week, weekStart, zone);
   const taught = await taughtWords(db);
   return {
     ...found,

@@ -11,9 +11,22 @@ export interface CalendarChanges {
 
 export const noChanges = (c: CalendarChanges): boolean => c.added.length + c.changed.length + c.removed.length === 0;
 
-/** Compares by uid. The stamps that a service sets at every reading do not count. */
-export function calendarChanges(older: Calendar, newer: Calendar): CalendarChanges {
-  const [before, after] = [contents(older), contents(newer)];
+/**
+ * Compares by uid, step by step; yields the share that is done. The stamps that a service sets at every reading do not
+ * count.
+ * @param older,newer each in one or more bundles; one that both have is not looked at
+ */
+export function* calendarChanges(
+  older: readonly Calendar[],
+  newer: readonly Calendar[],
+): Generator<number, CalendarChanges> {
+  const [before, after] = [new Map<string, Content>(), new Map<string, Content>()];
+  const same = new Set(older.map((c) => c.root).filter((root) => newer.some((c) => c.root === root)));
+  for (const [into, calendars] of [
+    [before, older],
+    [after, newer],
+  ] as const)
+    for (const calendar of calendars) if (!same.has(calendar.root)) yield* addContents(into, calendar);
   const titles = (uids: readonly string[], from: ReadonlyMap<string, Content>): string[] => [
     ...new Set(uids.map((u) => (from.get(u) as Content).title)),
   ];
@@ -40,9 +53,12 @@ interface Content {
 
 const STAMPS = ['dtstamp', 'last-modified', 'sequence', 'created'];
 
-function contents(calendar: Calendar): Map<string, Content> {
-  const found = new Map<string, Content>();
-  for (const component of ['vevent', 'vtodo'].flatMap((name) => calendar.root.getAllSubcomponents(name))) {
+const ITEMS_A_STEP = 200;
+
+function* addContents(found: Map<string, Content>, calendar: Calendar): Generator<number, void> {
+  const items = ['vevent', 'vtodo'].flatMap((name) => calendar.root.getAllSubcomponents(name));
+  for (const [i, component] of items.entries()) {
+    if (i % ITEMS_A_STEP === 0) yield i / items.length;
     const { title } = factsOf(component);
     const uid = String(component.getFirstPropertyValue('uid') ?? title);
     const text = component
@@ -53,5 +69,4 @@ function contents(calendar: Calendar): Map<string, Content> {
       .join('\n');
     found.set(uid, { title: found.get(uid)?.title ?? title, text: `${found.get(uid)?.text ?? ''}\n${text}` });
   }
-  return found;
 }

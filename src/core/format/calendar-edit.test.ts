@@ -4,9 +4,10 @@ import { demandsOfWeek } from '../week/demands';
 import { repeatOf, ruleOfRepeat } from '../week/repeat';
 import type { Round } from '../week/round';
 import { readTypedLine } from '../week/typed-line';
-import { readCalendar } from './calendar';
+import { atOnce, readCalendar } from './calendar';
 import { emptyCalendar, entryOf, putEntry, removeEntry } from './calendar-edit';
 import { changeOccurrence, skipOccurrence } from './calendar-occurrence';
+import type { CalendarChanges } from './calendar-changes';
 import { calendarChanges, noChanges } from './calendar-changes';
 import { putRound, removeRound, roundsOf } from './calendar-round';
 
@@ -253,6 +254,9 @@ describe('a round', () => {
   });
 });
 
+const changes = (older: string, newer: string): CalendarChanges =>
+  atOnce(calendarChanges([readCalendar(older, 'c')], [readCalendar(newer, 'c')]));
+
 it('tells what a newer copy has that the older had not', () => {
   const older = put(put(put(emptyCalendar(ZONE), 'vet thu 16:30', 'a'), 'swim fri', 'b'), 'form sat', 'c');
   const newer = putEntry(
@@ -261,13 +265,13 @@ it('tells what a newer copy has that the older had not', () => {
     ZONE,
     '2027-02-04T08:00:00Z',
   );
-  expect(calendarChanges(readCalendar(older, 'c'), readCalendar(newer, 'c'))).toEqual({
+  expect(changes(older, newer)).toEqual({
     added: ['guests'],
     changed: ['vet'],
     removed: ['form'],
   });
   const stamped = older.replaceAll(/DTSTAMP:[^\r]+/g, 'DTSTAMP:20300101T000000Z');
-  expect(noChanges(calendarChanges(readCalendar(older, 'c'), readCalendar(stamped, 'c')))).toBe(true);
+  expect(noChanges(changes(older, stamped))).toBe(true);
 });
 
 it.each([

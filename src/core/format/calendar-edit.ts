@@ -6,8 +6,8 @@ import { anchorOf } from '../week/occurrences';
 import { wallOfTime } from '../week/recur/clock';
 import { isoDay } from '../week/recur/wall';
 import type { Calendar } from '../week/calendar';
-import { readKeptCalendar } from './calendar';
-import { itemsOf, masterOf, writtenCalendar } from './calendar-parts';
+import { itemsOf, masterOf } from './calendar-parts';
+import { editItems, ofItem } from './calendar-splice';
 
 /** A calendar with nothing in it. */
 export const EMPTY_CALENDAR = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Hobnail//EN\r\nEND:VCALENDAR\r\n';
@@ -22,18 +22,18 @@ const untilAsDay = (rule: string, zone: string | null): string =>
     (_, at: string) => `UNTIL=${DateTime.fromISO(at, { zone: zone ?? 'utc' }).toFormat('yyyyLLdd')}`,
   );
 
-const indexes = new WeakMap<Calendar, ReadonlyMap<string, ICAL.Component>>();
+const indexes = new WeakMap<ICAL.Component, ReadonlyMap<string, ICAL.Component>>();
 
 /** The component of each uid that its series is written in; looked through once a calendar. */
 function mastersOf(calendar: Calendar): ReadonlyMap<string, ICAL.Component> {
-  const known = indexes.get(calendar);
+  const known = indexes.get(calendar.root);
   if (known) return known;
   const masters = new Map<string, ICAL.Component>();
   for (const component of ['vevent', 'vtodo'].flatMap((name) => calendar.root.getAllSubcomponents(name))) {
     const uid = String(component.getFirstPropertyValue('uid'));
     if (!masters.has(uid) || !component.hasProperty('recurrence-id')) masters.set(uid, component);
   }
-  indexes.set(calendar, masters);
+  indexes.set(calendar.root, masters);
   return masters;
 }
 
@@ -106,7 +106,10 @@ export function entryOf(calendar: Calendar, uid: string): AgendaEntry | null {
  * (notes, alarms, places, exceptions) stays as it was.
  */
 export function putEntry(ics: string, entry: AgendaEntry, zone: string, stamp: string): string {
-  const { root } = readKeptCalendar(ics, 'calendar');
+  return editItems(ics, ofItem(entry.uid), (root) => put(root, entry, zone, stamp));
+}
+
+function put(root: ICAL.Component, entry: AgendaEntry, zone: string, stamp: string): void {
   const old = masterOf(root, entry.uid);
   const name = entry.task ? 'vtodo' : 'vevent';
   const component = old?.name === name ? old : new ICAL.Component(name);
@@ -143,15 +146,13 @@ export function putEntry(ics: string, entry: AgendaEntry, zone: string, stamp: s
       'rrule',
       ICAL.Recur.fromString(entry.start === null ? entry.repeat : untilInUtc(entry.repeat, zone)),
     );
-  return writtenCalendar(root);
 }
 
 /** The calendar without an item, all of its series. */
-export function removeEntry(ics: string, uid: string): string {
-  const { root } = readKeptCalendar(ics, 'calendar');
-  for (const component of itemsOf(root, uid)) root.removeSubcomponent(component);
-  return writtenCalendar(root);
-}
+export const removeEntry = (ics: string, uid: string): string =>
+  editItems(ics, ofItem(uid), (root) => {
+    for (const component of itemsOf(root, uid)) root.removeSubcomponent(component);
+  });
 
 /** The UNTIL of a timed series is an instant in UTC (RFC 5545, 3.3.10): the end of its last day. */
 const untilInUtc = (rule: string, zone: string): string =>

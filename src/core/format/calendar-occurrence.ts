@@ -3,31 +3,22 @@ import { anchorOf } from '../week/occurrences';
 import { wallOfTime } from '../week/recur/clock';
 import { DAY_MS, wallOfDay } from '../week/recur/wall';
 import type { IsoDay } from '../week/week';
-import { readKeptCalendar } from './calendar';
-import {
-  atWall,
-  itemsOf,
-  masterOf,
-  replacedTime,
-  sameDay,
-  timeOn,
-  timeProperty,
-  writtenCalendar,
-} from './calendar-parts';
+import { atWall, itemsOf, masterOf, replacedTime, sameDay, timeOn, timeProperty } from './calendar-parts';
+import { editItems, ofItem } from './calendar-splice';
 
 /** The calendar without one day of a series: an EXDATE, and no change left for that day (RFC 5545, 3.8.5.1). */
 export function skipOccurrence(ics: string, uid: string, on: IsoDay, zone: string): string {
-  const { root } = readKeptCalendar(ics, 'calendar');
-  const master = masterOf(root, uid);
-  const property = master && anchorOf(master);
-  if (!master || !property) return ics;
-  const skipped = timeOn(master, on, zone);
-  master.addProperty(timeProperty('exdate', skipped, property, master));
-  for (const other of itemsOf(root, uid)) {
-    const replaced = replacedTime(other);
-    if (replaced && sameDay(replaced, skipped)) root.removeSubcomponent(other);
-  }
-  return writtenCalendar(root);
+  return editItems(ics, ofItem(uid), (root) => {
+    const master = masterOf(root, uid);
+    const property = master && anchorOf(master);
+    if (!master || !property) return;
+    const skipped = timeOn(master, on, zone);
+    master.addProperty(timeProperty('exdate', skipped, property, master));
+    for (const other of itemsOf(root, uid)) {
+      const replaced = replacedTime(other);
+      if (replaced && sameDay(replaced, skipped)) root.removeSubcomponent(other);
+    }
+  });
 }
 
 /** What may be changed of a single occurrence. */
@@ -43,16 +34,16 @@ export interface OccurrenceChange {
  * @param on the day its calendar has it
  */
 export function changeOccurrence(ics: string, uid: string, on: IsoDay, change: OccurrenceChange, zone: string): string {
-  const { root } = readKeptCalendar(ics, 'calendar');
-  const master = masterOf(root, uid);
-  if (!master || !anchorOf(master)) return ics;
-  const component = isSeries(master) ? exceptionOn(root, master, uid, on, zone) : master;
-  if (change.day) moveBy(component, (wallOfDay(change.day) - wallOfDay(on)) / DAY_MS);
-  if (change.list !== undefined) {
-    component.removeAllProperties('x-hobnail-list');
-    if (change.list) component.addPropertyWithValue('x-hobnail-list', change.list);
-  }
-  return writtenCalendar(root);
+  return editItems(ics, ofItem(uid), (root) => {
+    const master = masterOf(root, uid);
+    if (!master || !anchorOf(master)) return;
+    const component = isSeries(master) ? exceptionOn(root, master, uid, on, zone) : master;
+    if (change.day) moveBy(component, (wallOfDay(change.day) - wallOfDay(on)) / DAY_MS);
+    if (change.list !== undefined) {
+      component.removeAllProperties('x-hobnail-list');
+      if (change.list) component.addPropertyWithValue('x-hobnail-list', change.list);
+    }
+  });
 }
 
 const isSeries = (c: ICAL.Component): boolean => c.hasProperty('rrule') || c.hasProperty('rdate');

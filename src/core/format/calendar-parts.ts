@@ -5,8 +5,6 @@ import { DAY_MS, isoDay, wallOfDay } from '../week/recur/wall';
 import { anchorOf, ownerClock } from '../week/occurrences';
 import type { IsoDay } from '../week/week';
 
-export const writtenCalendar = (root: ICAL.Component): string => `${root.toString()}\r\n`;
-
 export const itemsOf = (root: ICAL.Component, uid: string): ICAL.Component[] =>
   ['vevent', 'vtodo']
     .flatMap((name) => root.getAllSubcomponents(name))

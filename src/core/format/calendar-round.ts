@@ -6,17 +6,16 @@ import { DAY_MS, isoDay, minuteOfDay, wallOfDay } from '../week/recur/wall';
 import type { Round, Turn } from '../week/round';
 import { MOST_TURNS, ruleOfRound } from '../week/round';
 import type { Calendar } from '../week/calendar';
-import { readKeptCalendar } from './calendar';
-import { writtenCalendar } from './calendar-parts';
+import { editItems } from './calendar-splice';
 
 /**
- * The rounds of a calendar. Each turn is an event of its own that repeats, so that any other program reads the same
+ * The rounds of a calendar, or of its bundles. Each turn is an event of its own that repeats, so that any other program reads the same
  * days; that they belong together is said by X-HOBNAIL-ROUND.
  */
-export function roundsOf(calendar: Calendar): Round[] {
+export function roundsOf(...calendars: readonly Calendar[]): Round[] {
   const byName = new Map<string, ICAL.Component[]>();
-  for (const component of calendar.root.getAllSubcomponents('vevent')) {
-    const name = factsOf(component).round;
+  for (const component of calendars.flatMap((c) => c.root.getAllSubcomponents('vevent'))) {
+    const name = component.hasProperty('x-hobnail-round') && factsOf(component).round;
     if (name) byName.set(name, [...(byName.get(name) ?? []), component]);
   }
   return [...byName].flatMap(([name, members]) => roundOf(name, members));
@@ -59,7 +58,13 @@ export function putRound(
   uid: (turn: number) => string,
   instead: string = round.name,
 ): string {
-  const root = without(ics, [instead, round.name]);
+  return editItems(ics, ofRounds, (root) => {
+    takeOut(root, [instead, round.name]);
+    add(root, round, zone, stamp, uid);
+  });
+}
+
+function add(root: ICAL.Component, round: Round, zone: string, stamp: string, uid: (turn: number) => string): void {
   round.turns.forEach((turn, i) => {
     if (!turn) return;
     const event = new ICAL.Component('vevent');
@@ -86,15 +91,15 @@ export function putRound(
     if (round.part) event.addPropertyWithValue('x-hobnail-part', round.part);
     root.addSubcomponent(event);
   });
-  return writtenCalendar(root);
 }
 
 /** The calendar without a round, all of its turns. */
-export const removeRound = (ics: string, name: string): string => writtenCalendar(without(ics, [name]));
+export const removeRound = (ics: string, name: string): string =>
+  editItems(ics, ofRounds, (root) => takeOut(root, [name]));
 
-function without(ics: string, names: readonly string[]): ICAL.Component {
-  const { root } = readKeptCalendar(ics, 'calendar');
+const ofRounds = (item: string): boolean => /^X-HOBNAIL-ROUND[:;]/im.test(item);
+
+function takeOut(root: ICAL.Component, names: readonly string[]): void {
   for (const component of root.getAllSubcomponents('vevent'))
     if (names.includes(factsOf(component).round ?? '')) root.removeSubcomponent(component);
-  return root;
 }

@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import { zoneNamed } from '../week/recur/zone';
-import type { Block } from './calendar-blocks';
+import type { Block, Blocks } from './calendar-blocks';
 import { blocksOf } from './calendar-blocks';
 import { blind, faultsOf } from './calendar-faults';
 import type { Fault } from './fault';
@@ -28,22 +28,33 @@ export const readCalendar = (text: string, file: string): Calendar => atOnce(rea
 export const readKeptCalendar = (text: string, file: string): Calendar =>
   atOnce(readingCalendar(text, file, { kept: true }));
 
-function atOnce(reading: Generator<number, Calendar>): Calendar {
+/** Work that could be done step by step, done in one go. */
+export function atOnce<T>(work: Generator<number, T>): T {
   for (;;) {
-    const step = reading.next();
+    const step = work.next();
     if (step.done) return step.value;
   }
 }
 
-/**
- * The same step by step, for large files: yields the share that is done, 0 to 1, and may be left at any step.
- * @param how kept: it was taken in before, and faults become notes
- */
-export function* readingCalendar(
-  text: string,
-  file: string,
-  { kept = false }: { readonly kept?: boolean } = {},
-): Generator<number, Calendar> {
+interface Reading {
+  /** it was taken in before, and faults become notes */
+  readonly kept?: boolean;
+}
+
+/** The same step by step, for large files: yields the share that is done, 0 to 1, and may be left at any step. */
+export function* readingCalendar(text: string, file: string, how: Reading = {}): Generator<number, Calendar> {
+  return yield* readingCut(yield* cuttingCalendar(text, file), how);
+}
+
+/** A calendar's text, cut into its components; none of them is read yet. */
+export interface CutCalendar extends Blocks {
+  readonly file: string;
+  /** with LF at line ends */
+  readonly text: string;
+}
+
+/** Cuts a calendar up step by step. Yields the share that is done of all its reading. @throws BadInput */
+export function* cuttingCalendar(text: string, file: string): Generator<number, CutCalendar> {
   const megabytes = text.length / 2 ** 20;
   if (megabytes > MOST_MEGABYTES)
     throw wholeFault(
@@ -55,14 +66,19 @@ export function* readingCalendar(
   const cutting = blocksOf(clean, file);
   let step = cutting.next();
   for (; !step.done; step = cutting.next()) yield step.value * 0.2;
-  const { properties, blocks } = step.value;
-  if (blocks.length > MOST_COMPONENTS)
+  if (step.value.blocks.length > MOST_COMPONENTS)
     throw wholeFault(
       file,
-      `${blocks.length} items`,
+      `${step.value.blocks.length} items`,
       `at most ${MOST_COMPONENTS}; write out a shorter span of your calendar`,
     );
-  const frame = parse(`BEGIN:VCALENDAR\r\n${properties}\r\nEND:VCALENDAR`, file, 1, clean) as [
+  return { ...step.value, file, text: clean };
+}
+
+/** Reads what was cut, step by step. @throws BadInput naming the lines of the faults */
+export function* readingCut(cut: CutCalendar, { kept = false }: Reading = {}): Generator<number, Calendar> {
+  const { properties, blocks, file, text } = cut;
+  const frame = parse(`BEGIN:VCALENDAR\r\n${properties}\r\nEND:VCALENDAR`, file, 1, text) as [
     string,
     unknown[],
     unknown[],
@@ -70,7 +86,7 @@ export function* readingCalendar(
   const faults: Fault[] = [];
   for (const [i, block] of blocks.entries()) {
     if (i % BLOCKS_A_STEP === 0) yield 0.2 + (0.6 * i) / blocks.length;
-    frame[2].push(parse(block.text.trimEnd().replace(/\n/g, '\r\n'), file, block.line, clean));
+    frame[2].push(parse(block.text.trimEnd().replace(/\n/g, '\r\n'), file, block.line, text));
   }
   const badZones = new Set<string>();
   const root = withMisses(new ICAL.Component(frame), badZones);
@@ -84,13 +100,14 @@ export function* readingCalendar(
   }
   if (faults.length && !kept) throw new BadInput(faults);
   const notes = faults.slice(0, MOST_FAULTS).map((f) => `${faultLine(f)}: left out where that is needed.`);
-  return {
-    root,
-    zone: zoneOf(root),
-    notes: [...notes, ...unknownZones(root)],
-    lines: linesOf(root, blocks),
-  };
+  return inPlace({ root, zone: zoneOf(root), notes: [...notes, ...unknownZones(root)] }, cut);
 }
+
+/** A calendar that was read from the same components before, with the lines they stand on now. */
+export const inPlace = (calendar: Calendar, { blocks }: Pick<CutCalendar, 'blocks'>): Calendar => ({
+  ...calendar,
+  lines: linesOf(calendar.root, blocks),
+});
 
 /**
  * The library looks through all components for a zone that is in none of them, again for every time: it is told so

@@ -29,16 +29,17 @@ export function demandsOfWeek(
 ): WeekDemands {
   const days = daysOfWeek(week, weekStart);
   const [from, until] = [wallOfDay(days[0] as IsoDay), wallOfDay(days[6] as IsoDay) + DAY_MS];
-  const told = calendars
-    .flatMap((c) => occurrencesBetween(c, days[0] as IsoDay, days[6] as IsoDay, zone))
-    .map((occurrence): Told => ({ occurrence, facts: factsOf(occurrence.component) }));
+  const { near, far } = uncrowded(
+    calendars.flatMap((c) => occurrencesBetween(c, days[0] as IsoDay, days[6] as IsoDay, zone)),
+  );
+  const told = near.map((occurrence): Told => ({ occurrence, facts: factsOf(occurrence.component) }));
   const found = withoutResting(told, (t) => ['chore', 'to-do'].includes(kindOf(t.occurrence, t.facts)), {
     from,
     until,
   }).flatMap(({ occurrence, facts }) => aspectsOf(occurrence, facts, from, until));
   const sorted = [...found, ...clockChanges(days, zone)].sort((a, b) => a.day - b.day || inTimeOrder(a, b));
   const { kept, more } = bounded(sorted);
-  return { week, days, demands: withKeys(kept), ...(more ? { more } : {}) };
+  return { week, days, demands: withKeys(kept), ...(more + far ? { more: more + far } : {}) };
 }
 
 /** The item itself, and what it makes of other days: its due day, reminders, the days left. */
@@ -168,6 +169,24 @@ function clockChanges(days: readonly IsoDay[], zone: string): Demand[] {
 
 /** A day of more things than this is no day that anyone has. From memory. */
 const MOST_OF_A_DAY = 200;
+
+/** Of more than so many on a day the later ones are not even looked at: reading them takes longer than any wait. */
+const MOST_LOOKED_AT = 1000;
+
+/** The first of each day, in the order they are given in where no day has too many; `far` counts the others. */
+function uncrowded(all: readonly Occurrence[]): { near: readonly Occurrence[]; far: number } {
+  if (all.length <= MOST_LOOKED_AT) return { near: all, far: 0 };
+  const days = new Map<number, Occurrence[]>();
+  for (const o of all) {
+    const day = days.get(dayNumber(o.start));
+    if (day) day.push(o);
+    else days.set(dayNumber(o.start), [o]);
+  }
+  const near = [...days.values()].flatMap((day) =>
+    day.length <= MOST_LOOKED_AT ? day : day.sort((a, b) => a.start - b.start).slice(0, MOST_LOOKED_AT),
+  );
+  return { near, far: all.length - near.length };
+}
 
 /** No item too often on a day, and no day with more than can be laid out. */
 function bounded(demands: readonly Demand[]): { kept: Demand[]; more: number } {

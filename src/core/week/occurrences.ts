@@ -69,15 +69,27 @@ export const ownerClock = (name: string): IANAZone => zoneNamed(name) ?? IANAZon
  * followed by RFC 5545 on the clock of each event, then moved to the owner's clock. What shows before its day
  * (lead, reminders, countdown) is found that much beyond `last`.
  * @param zone the owner's IANA zone
+ * @param wanted takes the items that are asked for
  */
-export function occurrencesBetween(calendar: Calendar, first: IsoDay, last: IsoDay, zone: string): Occurrence[] {
+export function occurrencesBetween(
+  calendar: Calendar,
+  first: IsoDay,
+  last: IsoDay,
+  zone: string,
+  wanted: (component: ICAL.Component) => boolean = () => true,
+): Occurrence[] {
   const from = wallOfDay(first);
   const until = wallOfDay(last) + DAY_MS;
   const work = new Work();
   return seriesOf(calendar, zone).flatMap((series) =>
-    guarded(calendar, series.component, () => occurrencesOf(calendar, series, from, until, work)),
+    wanted(series.component)
+      ? guarded(calendar, series.component, () => occurrencesOf(calendar, series, from, until, work))
+      : [],
   );
 }
+
+/** Makes a calendar ready to be asked for its days, which takes longer than asking. */
+export const makeReady = (calendar: Calendar, zone: string): void => void seriesOf(calendar, zone);
 
 /** One item that cannot be worked out costs itself and a note, never the others. */
 function guarded<T>(calendar: Calendar, component: ICAL.Component, find: () => readonly T[]): readonly T[] {

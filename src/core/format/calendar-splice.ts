@@ -1,0 +1,51 @@
+import type ICAL from 'ical.js';
+import type { Block } from './calendar-blocks';
+import { atOnce, cuttingCalendar, readingCut } from './calendar';
+
+/** Takes an item by its own text, unfolded; it may take more than it must. */
+export type Touches = (item: string) => boolean;
+
+/** The items of a uid, as the file may write it. */
+export const ofItem = (uid: string): Touches => {
+  const escaped = uid.replace(/[\\;,]/g, '\\$&').replace(/\n/g, '\\n');
+  return (item) => item.includes(uid) || item.includes(escaped);
+};
+
+/**
+ * A calendar's text after an edit of some of its items. Only those are read and written anew: all the rest stays as it
+ * was, to the letter, and a long calendar is changed in a moment.
+ * @param edit changes, adds and takes out components of a calendar that has only those items, and all time zones
+ */
+export function editItems(ics: string, touches: Touches, edit: (root: ICAL.Component) => void): string {
+  const cut = atOnce(cuttingCalendar(ics, 'calendar'));
+  const zones = cut.blocks.filter((b) => b.name === 'VTIMEZONE');
+  const touched = cut.blocks.filter((b) => b.name !== 'VTIMEZONE' && touches(unfolded(b.text)));
+  const { root } = atOnce(readingCut({ ...cut, blocks: [...zones, ...touched] }, { kept: true }));
+  const before = [...root.getAllSubcomponents()];
+  const from = new Map(touched.map((block, i) => [before[zones.length + i], block]));
+  const looked = new Map(before.map((c) => [c, written(c)]));
+  edit(root);
+  const after = root.getAllSubcomponents();
+  // what the edit left alone keeps its own way of writing
+  const now = new Map(
+    after.flatMap((c): [Block, string][] => {
+      const [block, text] = [from.get(c), written(c)];
+      return block ? [[block, text === looked.get(c) ? block.text : text]] : [];
+    }),
+  );
+  const added = after.filter((c) => !looked.has(c)).map(written);
+  const parts: string[] = [];
+  let at = 0;
+  for (const block of touched) {
+    parts.push(cut.text.slice(at, block.at), now.get(block) ?? '');
+    at = block.at + block.text.length;
+  }
+  parts.push(cut.text.slice(at, cut.end), ...added, cut.text.slice(cut.end));
+  return parts.join('').replace(/\n/g, '\r\n');
+}
+
+/** With LF at line ends, as the text it goes into. */
+const written = (component: ICAL.Component): string => `${component.toString().replace(/\r\n/g, '\n')}\n`;
+
+export const unfolded = (text: string): string =>
+  text.includes('\n ') || text.includes('\n\t') ? text.replace(/\n[ \t]/g, '') : text;
