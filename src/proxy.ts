@@ -3,6 +3,9 @@ import type { NextRequest } from 'next/server';
 import { NextResponse } from 'next/server';
 import { policyFor, refusalOf } from './server/gate';
 
+/** A calendar of 64 MB with its form around it; the framework cuts off what says less and sends more. */
+const MOST_BYTES = 65 * 2 ** 20;
+
 /** Stands before every page and route: who is let in, and what a page may run. */
 export function proxy(request: NextRequest): NextResponse {
   const { headers, method } = request;
@@ -12,8 +15,9 @@ export function proxy(request: NextRequest): NextResponse {
     origin: headers.get('origin'),
     fetchSite: headers.get('sec-fetch-site'),
   });
-  if (refusal !== null)
-    return new NextResponse(refusal, { status: 403, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+  if (refusal !== null) return refused(403, refusal);
+  if (Number(headers.get('content-length') ?? 0) > MOST_BYTES)
+    return refused(413, 'This is larger than anything that is taken here.');
   const policy = policyFor(randomBytes(16).toString('base64'));
   const inward = new Headers(headers);
   inward.set('content-security-policy', policy); // the framework takes its scripts' nonce from here
@@ -24,5 +28,8 @@ export function proxy(request: NextRequest): NextResponse {
   answer.headers.set('referrer-policy', 'same-origin');
   return answer;
 }
+
+const refused = (status: number, why: string): NextResponse =>
+  new NextResponse(why, { status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
 
 export const config = { matcher: '/((?!_next/static|_next/image).*)' };

@@ -55,7 +55,7 @@ export async function askFeed(db: Database, feed: CalendarHead, now: () => Date 
     });
     return { name: feed.name, changes: noChanges(changes) ? null : changes, trouble: null };
   } catch (error) {
-    const trouble = error instanceof BadInput ? error.faults.slice(0, 3).map(faultLine).join(' ') : reason(error);
+    const trouble = error instanceof BadInput ? error.faults.slice(0, 3).map(faultLine).join(' ') : whyNot(error);
     await noteAsked(db, feed.name, { at, trouble });
     return { name: feed.name, changes: null, trouble };
   }
@@ -72,11 +72,12 @@ export async function changesOf(kept: readonly KeptCalendar[], text: string, nam
 export async function fetchFeed(
   address: string,
   etag: string | null,
+  signal?: AbortSignal,
 ): Promise<{ text: string; etag: string | null } | null> {
   const response = await fetch(address, {
     headers: { accept: 'text/calendar', ...(etag ? { 'if-none-match': etag } : {}) },
     redirect: 'error',
-    signal: AbortSignal.timeout(PATIENCE),
+    signal: AbortSignal.any([AbortSignal.timeout(PATIENCE), ...(signal ? [signal] : [])]),
     cache: 'no-store',
   });
   if (response.status === 304) return null;
@@ -91,7 +92,8 @@ export async function fetchFeed(
   return { text: decodeText(Buffer.concat(chunks), 'feed'), etag: response.headers.get('etag') };
 }
 
-function reason(error: unknown): string {
+/** Why a feed could not be had. */
+export function whyNot(error: unknown): string {
   const { name, message, cause } = error as {
     name?: string;
     message?: string;
@@ -101,5 +103,5 @@ function reason(error: unknown): string {
   if (cause?.code === 'ECONNREFUSED') return 'nothing answers at its address';
   return message === 'fetch failed'
     ? `it could not be reached (${cause?.code ?? cause?.message ?? 'no reason given'})`
-    : (message ?? String(error));
+    : (message ?? 'it could not be read');
 }

@@ -7,17 +7,20 @@ import { addRegion, setPlace } from '../core/book/change-book';
 import { writeBook } from '../core/format/book-json';
 import { MOST_MEGABYTES } from '../core/format/calendar';
 import { findBook, listBooks } from '../db/books';
-import { listCalendars } from '../db/calendars';
+import { calendarText, listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
 import { learn, listLikes } from '../db/likes';
 import { copyBook, dropBook, keepBook, measureBook, undoBook } from './book-actions';
 import { loadBooks } from './books';
-import { refreshFeeds, subscribe } from './feed-actions';
+import { refreshFeeds } from './feed-actions';
+import { follow } from './follow';
 import { loadSettings } from './load-settings';
 import { forgetMannerOf, keepMannerAs, ownManners, setMannerOf } from './manner-actions';
 import { forgetTaste, heedLike, saveHand, saveShortForms, saveTaught, saveZone } from './settings-actions';
 import { loadShelf } from './shelf';
+import type { TakenIn } from './take-in';
 import { takeIn } from './take-in';
+import { undoAgenda } from './agenda-actions';
 
 let db: Database;
 beforeEach(async () => {
@@ -189,25 +192,88 @@ describe('a file', () => {
   const ics =
     'BEGIN:VCALENDAR\r\nBEGIN:VTODO\r\nUID:t\r\nDUE;VALUE=DATE:20270210\r\nSUMMARY:form\r\nEND:VTODO\r\nEND:VCALENDAR\r\n';
 
+  const taken = async (given: File): Promise<TakenIn> => {
+    const became = await takeIn(given);
+    if ('same' in became) throw new Error('its name is taken');
+    return became;
+  };
+
   it('is taken in by its ending, whole', async () => {
-    expect(await takeIn(file('club.ics', ics), () => {})).toMatchObject({ said: '0 events and 1 tasks' });
-    const book = await takeIn(file('log.book.json', writeBook({ ...threeBox, name: 'Log' })), () => {});
+    expect(await taken(file('club.ics', ics))).toMatchObject({ said: '0 events and 1 tasks' });
+    const book = await taken(file('log.book.json', writeBook({ ...threeBox, name: 'Log' })));
     expect(book.said).toContain('2 pages');
     expect((await listBooks(db)).map((b) => b.id)).toContain('log');
-    const again = await takeIn(file('log.book.json', writeBook({ ...threeBox, name: 'Log' })), () => {});
+    const again = await taken(file('log.book.json', writeBook({ ...threeBox, name: 'Log' })));
     expect(again.messages.join()).toContain('a name that no book has yet');
   });
 
   it('of another kind, or broken, is refused with what is expected, and nothing of it is kept', async () => {
     const calendars = (await listCalendars(db)).length;
-    expect((await takeIn(file('kit.csv', 'a,b'), () => {})).messages.join()).toContain(
-      'a calendar (.ics) or a book (.json)',
-    );
-    expect((await takeIn(file('cut.ics', ics.slice(0, 60)), () => {})).messages.join()).toContain('cut off');
-    expect((await takeIn(file('x.json', '{'), () => {})).said).toBeNull();
+    expect((await taken(file('kit.csv', 'a,b'))).messages.join()).toContain('a calendar (.ics) or a book (.json)');
+    expect((await taken(file('cut.ics', ics.slice(0, 60)))).messages.join()).toContain('cut off');
+    expect((await taken(file('x.json', '{'))).said).toBeNull();
     const large = { name: 'a.ics', size: (MOST_MEGABYTES + 1) * 2 ** 20 } as File;
-    expect((await takeIn(large, () => {})).messages.join()).toContain(`at most ${MOST_MEGABYTES} MB`);
+    expect((await taken(large)).messages.join()).toContain(`at most ${MOST_MEGABYTES} MB`);
     expect(await listCalendars(db)).toHaveLength(calendars);
+  });
+});
+
+describe('a calendar of a name that is taken', () => {
+  const event = (uid: string, title: string) =>
+    `BEGIN:VEVENT\r\nUID:${uid}\r\nDTSTART;VALUE=DATE:20270210\r\nSUMMARY:${title}\r\nEND:VEVENT\r\n`;
+  const club = (...events: string[]) =>
+    new File([`BEGIN:VCALENDAR\r\nVERSION:2.0\r\n${events.join('')}END:VCALENDAR\r\n`], 'club.ics');
+  const newer = club(event('b', 'fete, hall B'), event('c', 'picnic'));
+  const titles = async (name: string) =>
+    [...(await calendarText(db, name))!.matchAll(/SUMMARY:(.*)\r/g)].map((m) => m[1]);
+  beforeEach(async () => {
+    await takeIn(club(event('a', 'rowing'), event('b', 'fete')));
+  });
+
+  it('is asked about, with what it would change, and nothing is kept meanwhile', async () => {
+    expect(await takeIn(newer)).toEqual({
+      file: 'club.ics',
+      same: {
+        there: 'club',
+        ways: ['replace', 'merge', 'keep both'],
+        changes: { added: ['picnic'], changed: ['fete, hall B'], removed: ['rowing'] },
+      },
+    });
+    expect(await titles('club')).toEqual(['rowing', 'fete']);
+  });
+
+  it('replaces it, is merged into it, or is kept beside it, and each can be undone', async () => {
+    for (const [way, there, beside] of [
+      ['replace', ['fete, hall B', 'picnic'], undefined],
+      ['merge', ['rowing', 'fete, hall B', 'picnic'], undefined],
+      ['keep both', ['rowing', 'fete'], ['fete, hall B', 'picnic']],
+    ] as const) {
+      expect(await takeIn(newer, { way })).toHaveProperty('said');
+      expect(await titles('club')).toEqual(there);
+      if (beside) expect(await titles('club 2')).toEqual(beside);
+      done(await undoAgenda({ way: 'undo' }));
+      expect(await titles('club')).toEqual(['rowing', 'fete']);
+      expect((await listCalendars(db)).map((c) => c.name)).not.toContain('club 2');
+    }
+  });
+
+  it('that brings nothing new is not asked about, and changes nothing', async () => {
+    const before = (await listCalendars(db)).find((c) => c.name === 'club');
+    expect(await takeIn(club(event('b', 'fete'), event('a', 'rowing')))).toMatchObject({
+      said: expect.stringContaining('there already') as string,
+    });
+    expect((await listCalendars(db)).find((c) => c.name === 'club')).toEqual(before);
+  });
+
+  it('that was stopped is not kept', async () => {
+    const stop = new AbortController();
+    const stopping = takeIn(club(...Array.from({ length: 3000 }, (_, i) => event(`e${i}`, `thing ${i}`))), {
+      way: 'replace',
+      signal: stop.signal,
+      onProgress: () => stop.abort(),
+    });
+    expect(await stopping).toMatchObject({ said: null, messages: ['It was stopped, and nothing of it was kept.'] });
+    expect(await titles('club')).toEqual(['rowing', 'fete']);
   });
 });
 
@@ -228,8 +294,8 @@ describe('a feed', () => {
 
   it('is read once to be followed, brings news, and keeps its last good copy', async () => {
     answer = { status: 200, body: feed(event('a', 'bin day')) };
-    expect(done(await subscribe({ name: 'house', address }))).toEqual({ name: 'house', items: 1 });
-    expect(refusal(await subscribe({ name: 'house', address }))).toContain('a name that no calendar has yet');
+    expect(done(await follow({ name: 'house', address }))).toEqual({ name: 'house', items: 1 });
+    expect(refusal(await follow({ name: 'house', address }))).toContain('a name that no calendar has yet');
     answer = { status: 200, body: feed(event('a', 'bin day'), event('b', 'boiler man')) };
     done(await refreshFeeds());
     const house = async () => (await listCalendars(db)).find((c) => c.name === 'house')!;
@@ -243,8 +309,8 @@ describe('a feed', () => {
 
   it('that is none is not kept', async () => {
     answer = { status: 200, body: 'this is no calendar' };
-    expect(refusal(await subscribe({ name: 'odd', address }))).not.toBe('it was accepted');
-    expect(refusal(await subscribe({ name: 'odd', address: 'ftp://127.0.0.1/a.ics' }))).not.toBe('it was accepted');
+    expect(refusal(await follow({ name: 'odd', address }))).not.toBe('it was accepted');
+    expect(refusal(await follow({ name: 'odd', address: 'ftp://127.0.0.1/a.ics' }))).not.toBe('it was accepted');
     expect((await listCalendars(db)).map((c) => c.name)).not.toContain('odd');
   });
 });

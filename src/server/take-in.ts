@@ -2,6 +2,7 @@ import { BadInput, quoted } from '../core/format/fault';
 import { decodeText } from '../core/format/decode';
 import { failure } from './outcome';
 import { store } from './store';
+import type { SameName, SameNameWay, Taken } from './taking-in/format';
 import { FORMATS } from './taking-in/registry';
 
 /** What became of one file: a sentence when it was taken in, messages when it was not and nothing of it was kept. */
@@ -11,23 +12,39 @@ export interface TakenIn {
   readonly messages: readonly string[];
 }
 
+/** A file whose name is taken: nothing of it was kept, and its owner is asked. */
+export interface AskedOf {
+  readonly file: string;
+  readonly same: SameName;
+}
+
 /** One line of the answer: how far the reading of a file is, or what became of it. */
-export type TakeInNews = { readonly file: string; readonly share: number } | TakenIn;
+export type TakeInNews = { readonly file: string; readonly share: number } | TakenIn | AskedOf;
+
+export interface TakingIn {
+  /** what to do where its name is taken; null: ask */
+  readonly way?: SameNameWay | null;
+  readonly onProgress?: (share: number) => void;
+  readonly signal?: AbortSignal;
+}
 
 /**
  * Takes a file in, whole or not at all, by the registry of formats. Kits are looked over in a table first
  * (kit-actions.ts).
  */
-export async function takeIn(file: File, onProgress: (share: number) => void): Promise<TakenIn> {
+export async function takeIn(file: File, how: TakingIn = {}): Promise<TakenIn | AskedOf> {
   try {
-    const [said, notes] = await takeOne(file, onProgress);
-    return { file: file.name, said, messages: notes };
+    const taken = await takeOne(file, how);
+    return 'there' in taken
+      ? { file: file.name, same: taken }
+      : { file: file.name, said: taken.said, messages: taken.notes };
   } catch (error) {
-    return { file: file.name, said: null, messages: failure(error) };
+    const messages = how.signal?.aborted ? ['It was stopped, and nothing of it was kept.'] : failure(error);
+    return { file: file.name, said: null, messages };
   }
 }
 
-async function takeOne(file: File, onProgress: (share: number) => void): Promise<[string, readonly string[]]> {
+async function takeOne(file: File, { way = null, onProgress = () => {}, signal }: TakingIn): Promise<Taken | SameName> {
   const wrong = (found: string, expected: string): BadInput =>
     new BadInput([{ file: file.name, where: 'the whole file', found, expected }]);
   const format = FORMATS.find((f) => file.name.toLowerCase().endsWith(f.ending));
@@ -40,6 +57,5 @@ async function takeOne(file: File, onProgress: (share: number) => void): Promise
     throw wrong(`${Math.round(file.size / 2 ** 20)} MB`, `at most ${format.mostMegabytes} MB`);
   const text = decodeText(new Uint8Array(await file.arrayBuffer()), file.name);
   const base = file.name.slice(0, -format.ending.length);
-  const { said, notes } = await format.take(await store(), { name: file.name, base, text }, onProgress);
-  return [said, notes];
+  return format.take(await store(), { name: file.name, base, text, way }, onProgress, signal);
 }

@@ -25,4 +25,5 @@ export function bundlesOf(cut: CutCalendar): CutCalendar[] {
 export const textOf = ({ properties, blocks }: CutCalendar): string =>
   [properties, ...blocks.map((b) => b.text)].join('\n');
 
-const uidOf = ({ text }: Block): string => /^UID[^:\n]*:(.*)$/im.exec(unfolded(text))?.[1]?.trim() ?? '';
+/** The uid as the file writes it; an empty text where it has none. */
+export const uidOf = ({ text }: Block): string => /^UID[^:\n]*:(.*)$/im.exec(unfolded(text))?.[1]?.trim() ?? '';

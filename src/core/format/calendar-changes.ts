@@ -9,6 +9,8 @@ export interface CalendarChanges {
   readonly removed: readonly string[];
 }
 
+export const noNews: CalendarChanges = { added: [], changed: [], removed: [] };
+
 export const noChanges = (c: CalendarChanges): boolean => c.added.length + c.changed.length + c.removed.length === 0;
 
 /**

@@ -1,16 +1,51 @@
+import { noChanges } from '../../core/format/calendar-changes';
 import { MOST_MEGABYTES, readingCalendar } from '../../core/format/calendar';
+import { mergedCalendar } from '../../core/format/calendar-merge';
+import { BadInput, quoted } from '../../core/format/fault';
 import { editAgenda } from '../../db/agenda-edits';
+import { calendarText } from '../../db/calendars';
+import { calendarsOf } from '../calendars';
+import { changesOf } from '../feeds';
 import { inSteps } from '../in-steps';
 import type { Format } from './format';
+import { SAME_NAME_WAYS } from './format';
 
 export const calendar: Format = {
   ending: '.ics',
   name: 'a calendar (.ics)',
   mostMegabytes: MOST_MEGABYTES,
-  take: async (db, { name, base, text }, onProgress) => {
-    const { root, notes } = await inSteps(readingCalendar(text, name), onProgress);
-    await editAgenda(db, { do: 'take in calendar', name: base }, async () => [{ on: 'calendar', name: base, text }]);
+  take: async (db, { name, base, text, way }, onProgress, signal) => {
+    const { root, notes } = await inSteps(readingCalendar(text, name), onProgress, signal);
     const count = (component: string): number => root.getAllSubcomponents(component).length;
-    return { said: `${count('vevent')} events and ${count('vtodo')} tasks`, notes };
+    const said = `${count('vevent')} events and ${count('vtodo')} tasks`;
+    const kept = await calendarsOf(db);
+    const there = kept.find((c) => c.name === base);
+    if (there && way === null) {
+      const changes = await changesOf(kept, text, base);
+      if (noChanges(changes)) return { said: `all of its ${said} are there already, as they are`, notes };
+      return { there: base, changes, ways: there.address ? ['keep both'] : SAME_NAME_WAYS };
+    }
+    if (there?.address && way !== 'keep both')
+      throw new BadInput([
+        {
+          file: name,
+          where: 'the whole file',
+          found: `a feed named ${quoted(base)}, which is changed only where it comes from`,
+          expected: 'that both are kept, or a file of another name',
+        },
+      ]);
+    const target = way === 'keep both' ? freeName(base, new Set(kept.map((c) => c.name))) : base;
+    await editAgenda(db, { do: 'take in calendar', name: target }, async (trx) => {
+      const before = way === 'merge' ? await calendarText(trx, target) : null;
+      return [{ on: 'calendar', name: target, text: before === null ? text : mergedCalendar(before, text) }];
+    });
+    return { said: target === base ? said : `${said}, as ${quoted(target)}`, notes };
   },
 };
+
+/** The name, or the first with a number behind it, that is not taken. */
+function freeName(name: string, taken: ReadonlySet<string>): string {
+  let free = name;
+  for (let n = 2; taken.has(free); n++) free = `${name} ${n}`;
+  return free;
+}

@@ -8,34 +8,20 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import IconButton from '@mui/material/IconButton';
+import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconDownload, IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
-import type { CalendarChanges } from '../../core/format/calendar-changes';
 import type { CalendarLine } from '../../server/agenda';
 import { dropCalendar } from '../../server/agenda-actions';
-import { refreshFeeds, subscribe } from '../../server/feed-actions';
+import { refreshFeeds } from '../../server/feed-actions';
+import type { Outcome } from '../../server/outcome';
 import { TakeInDialog } from '../shelf/TakeInDialog';
 import { GLASS } from '../theme';
+import { spokenChanges } from './spoken-changes';
 import type { Run } from '../use-run';
-
-const MOST_NAMED = 3;
-const listed = (titles: readonly string[]): string =>
-  `${titles.slice(0, MOST_NAMED).join(', ')}${titles.length > MOST_NAMED ? ` and ${titles.length - MOST_NAMED} more` : ''}`;
-
-/** What a feed brought, in words; '' when nothing. */
-export const spokenChanges = (c: CalendarChanges | null): string =>
-  c
-    ? [
-        ['new', c.added],
-        ['changed', c.changed],
-        ['gone', c.removed],
-      ]
-        .flatMap(([word, titles]) => (titles?.length ? [`${word as string}: ${listed(titles as string[])}`] : []))
-        .join(' · ')
-    : '';
 
 const day = (iso: string | null): string =>
   iso
@@ -131,14 +117,31 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
   const [name, setName] = useState('');
   const [address, setAddress] = useState('');
   const [trouble, setTrouble] = useState<readonly string[]>([]);
+  const [asking, setAsking] = useState<AbortController | null>(null);
   const follow = async () => {
-    const answer = await subscribe({ name: name.trim(), address: address.trim() }).catch(() => null);
+    const stop = new AbortController();
+    setAsking(stop);
+    setTrouble([]);
+    const answer = await fetch('/feeds', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: name.trim(), address: address.trim() }),
+      signal: stop.signal,
+    })
+      .then((r) => r.json() as Promise<Outcome<unknown>>)
+      .catch(() => null);
+    setAsking(null);
+    if (stop.signal.aborted) return;
     if (!answer?.ok) return setTrouble(answer?.messages ?? ['The server could not be reached.']);
     await run(Promise.resolve(answer));
     onClose();
   };
+  const close = () => {
+    asking?.abort();
+    onClose();
+  };
   return (
-    <Dialog open onClose={onClose} maxWidth="xs" fullWidth>
+    <Dialog open onClose={close} maxWidth="xs" fullWidth>
       <DialogTitle>Follow a feed</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
         <Typography variant="body2" color="text.secondary">
@@ -159,6 +162,14 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
           onChange={(e) => setAddress(e.target.value)}
           slotProps={{ htmlInput: { maxLength: 2000 } }}
         />
+        {asking && (
+          <Box>
+            <Typography variant="caption" color="text.secondary">
+              asking it; it is given 10 seconds
+            </Typography>
+            <LinearProgress aria-label="Asking the feed" />
+          </Box>
+        )}
         {trouble.map((t) => (
           <Alert key={t} severity="error">
             {t}
@@ -166,11 +177,11 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
         ))}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={close}>Cancel</Button>
         <Button
           variant="contained"
           color="secondary"
-          disabled={busy || !name.trim() || !address.trim()}
+          disabled={busy || asking !== null || !name.trim() || !address.trim()}
           onClick={follow}
         >
           Follow

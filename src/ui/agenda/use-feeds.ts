@@ -2,7 +2,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { CalendarLine } from '../../server/agenda';
 import { refreshFeeds } from '../../server/feed-actions';
-import { spokenChanges } from './Calendars';
+import { spokenChanges } from './spoken-changes';
 
 /** ms after which an opened agenda asks its feeds again */
 const FRESH = 60_000;

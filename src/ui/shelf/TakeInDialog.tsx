@@ -10,9 +10,12 @@ import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Kit } from '../../core/kit/kit';
-import type { TakeInNews, TakenIn } from '../../server/take-in';
+import type { AskedOf, TakenIn } from '../../server/take-in';
+import type { SameNameWay } from '../../server/taking-in/format';
+import { SameNameCard } from './SameNameCard';
+import { sentFile } from './files-sent';
 import { TakeKitDialog, faultsOf, kitOfFile } from '../kits/TakeKitDialog';
 
 /** Takes in kits, calendars and books from files, and says what became of each. */
@@ -21,40 +24,66 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
   const [toCheck, setToCheck] = useState<readonly { file: string; kit: Kit }[]>([]);
   const [files, setFiles] = useState<readonly File[]>([]);
   const [results, setResults] = useState<readonly TakenIn[]>([]);
+  const [asked, setAsked] = useState<readonly AskedOf[]>([]);
   const [reading, setReading] = useState<{ file: string; share: number } | null>(null);
-  const read = async () => {
-    setResults([]);
-    setReading({ file: files[0]?.name ?? '', share: 0 });
-    const form = new FormData();
-    const kits = files.filter((f) => /\.csv$/i.test(f.name));
-    files.filter((f) => !kits.includes(f)).forEach((f) => form.append('files', f));
+  const stop = useRef<AbortController | null>(null);
+  const note = (result: TakenIn) => setResults((known) => [...known, result]);
+  const failed = (file: string, message: string) => note({ file, said: null, messages: [message] });
+
+  /** Sends one file, and notes what became of it. */
+  const send = async (file: File, way: SameNameWay | null, signal: AbortSignal) => {
+    setReading({ file: file.name, share: 0 });
     try {
-      for await (const news of newsOf(await fetch('/take-in', { method: 'POST', body: form }))) {
+      for await (const news of sentFile(file, way, signal)) {
         if ('share' in news) setReading(news);
-        else setResults((known) => [...known, news]);
+        else if ('same' in news) setAsked((known) => [...known, news]);
+        else note(news);
       }
-      for (const file of kits) {
+    } catch (error) {
+      const why = error instanceof Error ? error.message : String(error);
+      failed(
+        file.name,
+        signal.aborted ? 'It was stopped, and nothing of it was kept.' : `It could not be sent: ${why}.`,
+      );
+    }
+  };
+  /** Does it with a cancel that cancels; what was taken in till then stays. */
+  const working = async (work: (signal: AbortSignal) => Promise<void>) => {
+    stop.current = new AbortController();
+    await work(stop.current.signal);
+    stop.current = null;
+    setReading(null);
+    router.refresh();
+  };
+  const read = () => {
+    setResults([]);
+    setAsked([]);
+    const isKit = (f: File): boolean => /\.csv$/i.test(f.name);
+    return working(async (signal) => {
+      for (const file of files.filter((f) => !isKit(f))) {
+        if (signal.aborted) return;
+        await send(file, null, signal);
+      }
+      for (const file of files.filter(isKit)) {
         const bytes = new Uint8Array(await file.arrayBuffer());
         const faults = faultsOf(() => {
           const kit = kitOfFile(bytes, file.name);
           setToCheck((known) => [...known, { file: file.name, kit }]);
         });
-        if (faults.length) setResults((known) => [...known, { file: file.name, said: null, messages: faults }]);
+        if (faults.length) note({ file: file.name, said: null, messages: faults });
       }
-      router.refresh();
-    } catch (error) {
-      setResults((known) => [
-        ...known,
-        {
-          file: 'The files',
-          said: null,
-          messages: [
-            `The files could not be sent: ${error instanceof Error ? error.message : String(error)}. Nothing more was kept.`,
-          ],
-        },
-      ]);
-    }
-    setReading(null);
+    });
+  };
+  const answer = (of: AskedOf, way: SameNameWay | null) => {
+    setAsked((known) => known.filter((a) => a !== of));
+    const file = files.find((f) => f.name === of.file);
+    if (way && file) return working((signal) => send(file, way, signal));
+    failed(of.file, 'It was left.');
+    return undefined;
+  };
+  const close = () => {
+    stop.current?.abort();
+    onClose();
   };
   const busy = reading !== null;
   const checking = toCheck[0];
@@ -65,7 +94,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
     router.refresh();
   };
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
+    <Dialog open onClose={close} maxWidth="sm" fullWidth>
       <DialogTitle>Import a file</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
         <Typography color="text.secondary">
@@ -84,6 +113,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
               onChange={(e) => {
                 setFiles([...(e.target.files ?? [])]);
                 setResults([]);
+                setAsked([]);
               }}
             />
           </Button>
@@ -104,6 +134,15 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
           </Box>
         )}
         <Box aria-live="polite" sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
+          {asked.map((a) => (
+            <SameNameCard
+              key={a.file}
+              asked={a}
+              busy={busy}
+              onWay={(way) => void answer(a, way)}
+              onLeave={() => void answer(a, null)}
+            />
+          ))}
           {results.map((r) =>
             r.said ? (
               <Alert key={r.file} severity="success">
@@ -127,8 +166,8 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
         </Box>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" color="secondary" onClick={read} disabled={!files.length || busy}>
+        {busy ? <Button onClick={() => stop.current?.abort()}>Cancel</Button> : <Button onClick={close}>Close</Button>}
+        <Button variant="contained" color="secondary" onClick={() => void read()} disabled={!files.length || busy}>
           Import
         </Button>
       </DialogActions>
@@ -142,16 +181,4 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
       )}
     </Dialog>
   );
-}
-
-/** The lines of the answer as they come. */
-async function* newsOf(response: Response): AsyncGenerator<TakeInNews> {
-  if (!response.ok || !response.body) throw new Error(`the server answered ${response.status}`);
-  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
-  let rest = '';
-  for (let part = await reader.read(); !part.done; part = await reader.read()) {
-    const lines = (rest + part.value).split('\n');
-    rest = lines.pop() ?? '';
-    for (const line of lines) yield JSON.parse(line) as TakeInNews;
-  }
 }
