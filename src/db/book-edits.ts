@@ -28,7 +28,8 @@ export const keepDraft = (trx: Database, id: string, draft: Book | null): Promis
 
 const isDraft = (value: unknown): value is Book | null => typeof value === 'object' && !Array.isArray(value);
 
-const currentOf = async (db: Database, id: string): Promise<Book | null> =>
+/** A book as its owner last left it, whole or not. */
+export const bookAsKept = async (db: Database, id: string): Promise<Book | null> =>
   (await draftOfBook(db, id)) ?? (await findBook(db, id));
 
 /**
@@ -42,7 +43,7 @@ export function editBook(
   keep: (trx: Database, book: Book) => Promise<void>,
 ): Promise<void> {
   return together(db, async (trx) => {
-    const before = await currentOf(trx, id);
+    const before = await bookAsKept(trx, id);
     if (!before) return;
     await keep(trx, book);
     await record(trx, scopeOf(id), deedBetween(before, book), spliceOf(JSON.stringify(before), JSON.stringify(book)));
@@ -58,7 +59,7 @@ export function stepBook(
 ): Promise<Book | null> {
   return together(db, async (trx) => {
     const entry = await nextStep(trx, scopeOf(id), way);
-    const now = await currentOf(trx, id);
+    const now = await bookAsKept(trx, id);
     if (!entry || !now) return null;
     const text = spliced(JSON.stringify(now), entry.effects as Splice, way);
     if (typeof text !== 'string') return null;

@@ -35,7 +35,9 @@ const kitDeed: KitDeed = { do: 'read orders', file: 'orders.csv' };
 const marked = (title: string): AgendaDeed => ({ do: 'add item', title });
 
 /** What would put a sticker in two places is refused. */
-const onlyClashes = (error: unknown): void => expect(error).toBeInstanceOf(StockClash) as void;
+const onlyClashes = (error: unknown): void => {
+  expect(error).toBeInstanceOf(StockClash);
+};
 
 /**
  * SQLite's own errors may come from another test file's world, where `instanceof Error` does not hold; their code

@@ -5,6 +5,7 @@ import { tasteOf } from '../core/edit/liking';
 import type { Taste } from '../core/edit/liking';
 import { stickingOf } from '../core/edit/peels';
 import type { Sticking } from '../core/edit/peels';
+import { imageOf } from '../core/format/image-of';
 import { copyKey } from '../core/kit/ledger';
 import type { StockEvent } from '../core/kit/stock';
 import type { Placement } from '../core/spread/placement';
@@ -59,7 +60,12 @@ export function makeEdit(
   stock: readonly StockEvent[] = [],
 ): Promise<History> {
   return together(db, async (trx) => {
-    await lay(trx, spreadId, change);
+    try {
+      await lay(trx, spreadId, change);
+    } catch (error) {
+      if (error instanceof StaleEdit && (await wasJustMade(trx, spreadId, change))) return historyOf(trx, spreadId);
+      throw error;
+    }
     await addEvents(trx, stock);
     const stuck = await stuckDown(trx, spreadId);
     const sticking = stickingOf(change, (copy) => stuck.has(copyKey(copy)));
@@ -72,17 +78,29 @@ export function makeEdit(
   });
 }
 
+/** An edit that is sent again, since its first answer never came: it is there already, and the last one. */
+async function wasJustMade(trx: Database, spreadId: number, { deed, before, after }: Change): Promise<boolean> {
+  const last = await nextStep(trx, scopeOf(spreadId), 'undo');
+  const { undo } = await stepsOf<Deed>(trx, scopeOf(spreadId));
+  if (!last || imageOf(undo) !== imageOf(deed)) return false;
+  const made = last.effects as Effects;
+  return imageOf([made.before.map(whole), made.after.map(whole)]) === imageOf([before, after]);
+}
+
 /**
  * Takes the last edit back, or makes the last one taken back again.
- * @throws TakenSticker, StockClash where a sticker is elsewhere by now
+ * @param revision the one it was asked for at; null: whatever there is
+ * @throws StaleEdit; TakenSticker, StockClash where a sticker is elsewhere by now
  * @returns the change made; null: there is none
  */
 export function stepHistory(
   db: Database,
   spreadId: number,
   way: 'undo' | 'redo',
+  revision: number | null = null,
 ): Promise<{ change: Change; history: History } | null> {
   return together(db, async (trx) => {
+    if (revision !== null && (await historyOf(trx, spreadId)).revision !== revision) throw new StaleEdit(way);
     const entry = await nextStep(trx, scopeOf(spreadId), way);
     if (!entry) return null;
     const { before, after, sticking, tastes, stock = [] } = entry.effects as Effects;

@@ -68,6 +68,19 @@ describe('a week', () => {
 });
 
 describe('an edit', () => {
+  it('that is sent again, since its answer was lost, is taken once; so is an undo', async () => {
+    const id = await layWeek(db);
+    const first = done(await saveEdit({ spreadId: id, change: moved(2) }));
+    const now = await placementsOf(db, id);
+    expect(done(await saveEdit({ spreadId: id, change: moved(2) }))).toEqual(first);
+    expect(await placementsOf(db, id)).toEqual(now);
+    const { revision } = first;
+    done(await undoOrRedo({ spreadId: id, way: 'undo', revision }));
+    const undone = await placementsOf(db, id);
+    expect(await undoOrRedo({ spreadId: id, way: 'undo', revision })).toMatchObject({ ok: false, stale: true });
+    expect(await placementsOf(db, id)).toEqual(undone);
+  });
+
   it('is on the disk when it answers, and its number only rises', async () => {
     const id = await layWeek(db);
     const first = done(await saveEdit({ spreadId: id, change: moved(2) }));

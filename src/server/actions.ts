@@ -75,8 +75,8 @@ export async function saveEdit(input: unknown): Promise<Outcome<History>> {
 
 export async function undoOrRedo(input: unknown): Promise<Outcome<{ change: Change; history: History } | null>> {
   return outcome(async () => {
-    const { spreadId, way } = check(StepHistoryDto, input, 'history');
-    return stepHistory(await store(), spreadId, way);
+    const { spreadId, way, revision } = check(StepHistoryDto, input, 'history');
+    return stepHistory(await store(), spreadId, way, revision);
   });
 }
 

@@ -1,4 +1,5 @@
 import { TODAY, done, freshHouse, refusal } from '../../tests/house';
+import { imageOf } from '../core/format/image-of';
 import { readCalendar } from '../core/format/calendar';
 import { entryOf } from '../core/format/calendar-edit';
 import { blankEntry } from '../core/week/agenda-entry';
@@ -51,6 +52,24 @@ describe('an item', () => {
     expect(await named('hoof trim, Fig')).toEqual([]);
     for (const way of ['undo', 'undo', 'redo'] as const) done(await undoAgenda({ way }));
     expect(await named('hoof trim, Fig')).toHaveLength(1);
+  });
+
+  it('is not written over what another window wrote since its form was opened, unless that is meant', async () => {
+    const { uid } = await add();
+    const opened = (await readEntry(uid))!;
+    const seen = imageOf(opened);
+    done(await saveEntry({ entry: { ...opened, day: '2027-02-11' }, seen }));
+    const mine = { ...opened, title: 'hoof trim, both' };
+    expect(await saveEntry({ entry: mine, seen })).toEqual({
+      ok: false,
+      meanwhile: true,
+      messages: ['Another window wrote here since you opened this. It is now “hoof trim”, 2027-02-11 4:30p.'],
+    });
+    expect((await readEntry(uid))!.day).toBe('2027-02-11');
+    done(await saveEntry({ entry: mine }));
+    expect(await readEntry(uid)).toMatchObject({ title: 'hoof trim, both', day: '2027-02-10' });
+    done(await dropEntry({ uid, day: null }));
+    expect(refusal(await saveEntry({ entry: mine, seen }))).toContain('an item of your calendars');
   });
 
   it.each([

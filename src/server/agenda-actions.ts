@@ -6,13 +6,17 @@ import { emptyCalendar, putEntry, removeEntry } from '../core/format/calendar-ed
 import { changeOccurrence, skipOccurrence } from '../core/format/calendar-occurrence';
 import { putRound, removeRound } from '../core/format/calendar-round';
 import { BadInput, quoted } from '../core/format/fault';
+import type { AgendaEntry } from '../core/week/agenda-entry';
 import { blankEntry } from '../core/week/agenda-entry';
+import { spokenTime } from '../core/week/demand';
+import { spokenRound } from '../core/week/round';
 import type { AgendaDeed } from '../core/week/deed';
 import { pairKey } from '../core/week/twice';
 import type { AgendaHistory, AgendaStep } from '../db/agenda-edits';
 import { agendaHistory, editAgenda, stepAgenda } from '../db/agenda-edits';
-import { calendarText } from '../db/calendars';
+import { calendarText, listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
+import type { KeptCalendar } from './calendars';
 import { calendarsOf, editableCalendarOf, findEntry, ownerZone, roundsIn } from './calendars';
 import {
   AgendaHistoryDto,
@@ -27,6 +31,7 @@ import {
   RemoveEntryDto,
 } from './dto/agenda.dto';
 import { check } from './dto/check';
+import { WrittenMeanwhile, mustBeAsSeen } from './meanwhile';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -44,14 +49,27 @@ const ownCalendar = async (db: Database): Promise<string> =>
 /** Adds an item, or changes the one with its uid. */
 export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
-    const { entry } = check(PutEntryDto, input, 'item');
+    const { entry, seen } = check(PutEntryDto, input, 'item');
     const name = entry.uid ? await editableCalendarOf(db, entry.uid) : await ownCalendar(db);
     const zone = await ownerZone(db);
+    const kept = await calendarsOf(db);
+    if (entry.uid) mustBeAsSeen(seen, findEntry(kept, entry.uid)?.entry ?? null, sayEntry);
     const full = { ...entry, uid: entry.uid || newUid() };
-    await editAgenda(db, { do: entry.uid ? 'change item' : 'add item', title: entry.title }, async (trx) => [
-      text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), full, zone, stamp())),
-    ]);
+    await editAgenda(db, { do: entry.uid ? 'change item' : 'add item', title: entry.title }, async (trx) => {
+      if (seen !== null) await mustBeAsRead(trx, kept, name);
+      return [text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), full, zone, stamp()))];
+    });
   });
+}
+
+const sayEntry = ({ title, day, start }: AgendaEntry): string =>
+  `It is now “${title}”, ${day}${start === null ? '' : ` ${spokenTime(start)}`}`;
+
+/** What a calendar was found to say holds only while nobody writes to it. */
+async function mustBeAsRead(trx: Database, kept: readonly KeptCalendar[], name: string): Promise<void> {
+  const now = (await listCalendars(trx)).find((c) => c.name === name);
+  if (now?.revision !== kept.find((c) => c.name === name)?.revision)
+    throw new WrittenMeanwhile(`Its calendar “${name}” was written to this very moment`);
 }
 
 /** Takes an item out: one day of its series, or all of it. */
@@ -160,23 +178,24 @@ export async function saveRound(input: unknown): Promise<Outcome<AgendaHistory>>
     const {
       round: { slots, ...given },
       instead,
+      seen,
     } = check(PutRoundDto, input, 'round');
     const round = { ...given, turns: slots.map((s) => s.turn) };
+    const kept = await calendarsOf(db);
+    const rounds = kept.flatMap(roundsIn);
+    if (round.name !== instead && rounds.some((r) => r.name === round.name))
+      throw new BadInput([
+        { file: 'round', where: 'name', found: quoted(round.name), expected: 'a name that no round has yet' },
+      ]);
     const name = await calendarOfRound(db, instead || round.name);
     const zone = await ownerZone(db);
-    await editAgenda(db, { do: instead ? 'change round' : 'add round', name: round.name }, async (trx) => [
-      text(
-        name,
-        putRound(
-          (await calendarText(trx, name)) ?? emptyCalendar(zone),
-          round,
-          zone,
-          stamp(),
-          newUid,
-          instead || round.name,
-        ),
-      ),
-    ]);
+    if (instead)
+      mustBeAsSeen(seen, rounds.find((r) => r.name === instead) ?? null, (r) => `It is now ${spokenRound(r)}`);
+    await editAgenda(db, { do: instead ? 'change round' : 'add round', name: round.name }, async (trx) => {
+      if (seen !== null) await mustBeAsRead(trx, kept, name);
+      const ics = (await calendarText(trx, name)) ?? emptyCalendar(zone);
+      return [text(name, putRound(ics, round, zone, stamp(), newUid, instead || round.name))];
+    });
   });
 }
 

@@ -5,14 +5,17 @@ import type { Book } from '../core/book/book';
 import { bookFromMeasures, faultsOfMeasures } from '../core/book/from-measures';
 import { bookNamed } from '../core/book/registry';
 import { readBook, writeBook } from '../core/format/book-json';
+import { imageOf } from '../core/format/image-of';
 import { BadInput, quoted } from '../core/format/fault';
 import { addBook, deleteBook, findBook, saveBook, weeksByBook } from '../db/books';
 import type { Database } from '../db/database';
+import { together } from '../db/database';
 import type { BookHistory } from '../db/book-edits';
-import { bookHistory, draftOfBook, editBook, keepDraft, stepBook } from '../db/book-edits';
+import { bookAsKept, bookHistory, draftOfBook, editBook, keepDraft, stepBook } from '../db/book-edits';
 import { faultsOfBook } from './books';
 import { BookIdDto, BookStepDto, CopyBookDto, MeasureBookDto, SaveBookDto } from './dto/books.dto';
 import { check } from './dto/check';
+import { mustBeAsSeen } from './meanwhile';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -44,7 +47,7 @@ export async function copyBook(input: unknown): Promise<Outcome<{ id: string }>>
  */
 export async function keepBook(input: unknown): Promise<Outcome<BookStanding>> {
   return changed(async (db) => {
-    const { id, book } = check(SaveBookDto, input, 'book');
+    const { id, book, seen } = check(SaveBookDto, input, 'book');
     own(id);
     await known(db, id);
     const text = JSON.stringify(book);
@@ -53,6 +56,9 @@ export async function keepBook(input: unknown): Promise<Outcome<BookStanding>> {
         { file: 'book', where: 'the whole book', found: `${text.length} letters`, expected: `at most ${LARGEST}` },
       ]);
     // checked as far as a draft can be: it is whole, or it is kept till it is
+    const now = await bookAsKept(db, id);
+    if (imageOf(now) === imageOf(book)) return standing(db, id); // sent again, since its first answer never came
+    mustBeAsSeen(seen, now, () => 'The book was changed there');
     await editBook(db, id, book as unknown as Book, (trx, next) => kept(trx, id, next));
     return standing(db, id);
   });
@@ -61,8 +67,10 @@ export async function keepBook(input: unknown): Promise<Outcome<BookStanding>> {
 /** Takes the last edit of a book back, or makes it again. */
 export async function undoBook(input: unknown): Promise<Outcome<BookStanding & { readonly book: Book }>> {
   return changed(async (db) => {
-    const { id, way } = check(BookStepDto, input, 'book');
+    const { id, way, seen } = check(BookStepDto, input, 'book');
     own(id);
+    const now = await bookAsKept(db, id);
+    if (now && seen !== null && imageOf(now) !== seen) return { book: now, ...(await standing(db, id)) };
     const book = await stepBook(db, id, way, (trx, next) => kept(trx, id, next));
     if (!book)
       throw new BadInput([
@@ -77,11 +85,14 @@ export interface BookStanding {
   /** what keeps weeks from using it, in sentences; empty when they do */
   readonly lacking: readonly string[];
   readonly history: BookHistory;
+  /** the book as it is kept, by its `imageOf` */
+  readonly seen: string;
 }
 
 async function standing(db: Database, id: string): Promise<BookStanding> {
   const draft = await draftOfBook(db, id);
-  return { lacking: draft ? faultsOfBook(draft) : [], history: await bookHistory(db, id) };
+  const seen = imageOf(await bookAsKept(db, id));
+  return { lacking: draft ? faultsOfBook(draft) : [], history: await bookHistory(db, id), seen };
 }
 
 /** Keeps a book as it is by now: weeks use it when it is whole; till then it is a draft beside their version. */
@@ -145,9 +156,10 @@ async function known(db: Database, id: string): Promise<Book> {
   return book;
 }
 
-async function changed<T>(run: (db: Database) => Promise<T>): Promise<Outcome<T>> {
+/** One use case, in one transaction. */
+async function changed<T>(run: (trx: Database) => Promise<T>): Promise<Outcome<T>> {
   return outcome(async () => {
-    const value = await run(await store());
+    const value = await together(await store(), run);
     revalidatePath('/', 'layout');
     return value;
   });

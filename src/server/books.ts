@@ -2,6 +2,7 @@ import 'server-only';
 import type { Book } from '../core/book/book';
 import { bookNamed } from '../core/book/registry';
 import { readBook } from '../core/format/book-json';
+import { imageOf } from '../core/format/image-of';
 import { BadInput, faultLine } from '../core/format/fault';
 import { findBook, listBooks, scannedPages, weeksByBook } from '../db/books';
 import type { BookHistory } from '../db/book-edits';
@@ -26,6 +27,8 @@ export interface BooksPage {
     readonly lacking: readonly string[];
     readonly scans: readonly number[];
     readonly history: BookHistory;
+    /** the book as it is kept, by its `imageOf` */
+    readonly seen: string;
   } | null;
 }
 
@@ -51,6 +54,7 @@ export async function loadBooks(id: string | undefined): Promise<BooksPage> {
             lacking: draft ? faultsOfBook(draft) : [],
             scans: await scannedPages(db, line.id),
             history: await bookHistory(db, line.id),
+            seen: imageOf(book),
           }
         : null,
   };

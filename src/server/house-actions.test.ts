@@ -16,7 +16,17 @@ import { refreshFeeds } from './feed-actions';
 import { follow } from './follow';
 import { loadSettings } from './load-settings';
 import { forgetMannerOf, keepMannerAs, ownManners, setMannerOf } from './manner-actions';
-import { forgetTaste, heedLike, saveHand, saveShortForms, saveTaught, saveZone } from './settings-actions';
+import {
+  addShortForm,
+  dropShortForm,
+  forgetTaste,
+  forgetWord,
+  heedLike,
+  saveHand,
+  saveZone,
+  teachWord,
+} from './settings-actions';
+import { imageOf } from '../core/format/image-of';
 import { loadShelf } from './shelf';
 import type { TakenIn } from './take-in';
 import { takeIn } from './take-in';
@@ -134,15 +144,42 @@ describe('a manner', () => {
 describe('settings', () => {
   it('keep the hand, the zone and the words, each checked', async () => {
     const hand = { lettersPerLine: 16, lineWidth: 38.1, linePitch: 5 };
-    done(await saveHand(hand));
+    done(await saveHand({ hand }));
     done(await saveZone({ zone: 'America/Halifax' }));
-    done(await saveTaught({ words: [{ word: ' Juniper ', means: 'dog' }] }));
+    done(await teachWord({ word: ' Juniper ', means: 'dog' }));
     expect(await measuredHand(db)).toEqual(hand);
     expect(await taughtWords(db)).toEqual([{ word: 'Juniper', means: 'dog' }]);
     expect(await loadSettings()).toMatchObject({ hand, zone: 'America/Halifax' });
     expect(refusal(await saveZone({ zone: 'Sea/Bottom' }))).toContain('a zone such as');
-    expect(refusal(await saveHand({ ...hand, linePitch: 0 }))).toContain('linePitch');
-    expect(refusal(await saveTaught({ words: [{ word: '!', means: 'dog' }] }))).toContain('word');
+    expect(refusal(await saveHand({ hand: { ...hand, linePitch: 0 } }))).toContain('linePitch');
+    expect(refusal(await teachWord({ word: '!', means: 'dog' }))).toContain('word');
+  });
+
+  it('are not written over what another window kept meanwhile, unless that is meant', async () => {
+    const { hand, zone } = await loadSettings();
+    const seen = { hand: imageOf(hand), zone: imageOf(zone) };
+    const theirs = { lettersPerLine: 20, lineWidth: 38.1, linePitch: 5 };
+    done(await saveHand({ hand: theirs, seen: seen.hand }));
+    done(await saveZone({ zone: 'Europe/Oslo', seen: seen.zone }));
+    const mine = { ...theirs, lettersPerLine: 14 };
+    expect(await saveHand({ hand: mine, seen: seen.hand })).toMatchObject({
+      meanwhile: true,
+      messages: [expect.stringContaining('20 letters to a line of 38.1 mm')],
+    });
+    expect(await saveZone({ zone: 'Asia/Tokyo', seen: seen.zone })).toMatchObject({
+      meanwhile: true,
+      messages: [expect.stringContaining('Your clock is now Europe/Oslo’s')],
+    });
+    expect(await measuredHand(db)).toEqual(theirs);
+    done(await saveHand({ hand: mine }));
+    expect(await measuredHand(db)).toEqual(mine);
+  });
+
+  it('keep the words of two windows that each teach one', async () => {
+    await Promise.all([teachWord({ word: 'Fern', means: 'dog' }), teachWord({ word: 'Juniper', means: 'dog' })]);
+    expect((await taughtWords(db)).map((t) => t.word)).toEqual(['Fern', 'Juniper']);
+    done(await forgetWord({ word: 'fern' }));
+    expect((await taughtWords(db)).map((t) => t.word)).toEqual(['Juniper']);
   });
 
   it('keep short forms, for weeks that have none of their own', async () => {
@@ -151,7 +188,8 @@ describe('settings', () => {
       { word: 'appointment', short: 'appt' },
       { word: 'with', short: 'w/' },
     ];
-    done(await saveShortForms({ forms: [{ word: ' appointment ', short: ' appt ' }, forms[1]] }));
+    done(await addShortForm({ word: ' appointment ', short: ' appt ' }));
+    done(await addShortForm(forms[1]));
     expect(await ownShortForms(db)).toEqual(forms);
     expect((await loadSettings()).shortForms).toEqual(forms);
     expect(await houseOptions(db)).toMatchObject({ shortForms: { appointment: 'appt', with: 'w/' } });
@@ -159,10 +197,10 @@ describe('settings', () => {
       appointment: 'appt',
       with: 'w/',
     });
-    expect(refusal(await saveShortForms({ forms: [{ word: 'two words', short: '2w' }] }))).toContain('one word');
-    expect(refusal(await saveShortForms({ forms: [{ word: '__proto__', short: 'p' }] }))).toContain('one word');
-    expect(refusal(await saveShortForms({ forms: [{ word: 'with', short: ' ' }] }))).toContain('letters or signs');
-    done(await saveShortForms({ forms: [] }));
+    expect(refusal(await addShortForm({ word: 'two words', short: '2w' }))).toContain('one word');
+    expect(refusal(await addShortForm({ word: '__proto__', short: 'p' }))).toContain('one word');
+    expect(refusal(await addShortForm({ word: 'with', short: ' ' }))).toContain('letters or signs');
+    for (const { word } of forms) done(await dropShortForm({ word: word.toUpperCase() }));
     expect(await houseOptions(db)).not.toHaveProperty('shortForms');
   });
 

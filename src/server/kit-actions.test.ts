@@ -1,3 +1,4 @@
+import { imageOf } from '../core/format/image-of';
 import { beginWeek, done, freshHouse, layWeek, refusal } from '../../tests/house';
 import type { Database } from '../db/database';
 import { findKit, listKits } from '../db/kits';
@@ -113,6 +114,32 @@ it('weeks get kits, orders and supplies are kept, each undone in turn', async ()
   expect([...(await plannedKits(db))]).toEqual([]);
   expect(refusal(await undoKits({ way: 'undo' }))).toContain('a change made here');
   expect(refusal(await choosePlanned({ week: '2027-W07', kit: 'none' }))).toContain('one of your kits');
+});
+
+it('what another window wrote meanwhile is not written over unasked', async () => {
+  const [order, tape] = [
+    { id: null, order: ORDER },
+    { name: 'tape', unit: 'm', amount: 5, warnAt: 1 },
+  ];
+  done(await saveOrder(order));
+  done(await saveSupply({ ...tape, reason: 'bought', seen: imageOf(null) }));
+  const [row] = await listOrders(db);
+  const [seen, of] = [imageOf(row), { id: row!.id, order: { ...ORDER, state: 'here' } }];
+  done(await saveOrder({ ...of, order: { ...ORDER, count: 9 }, seen }));
+  expect(await saveOrder({ ...of, seen })).toMatchObject({
+    meanwhile: true,
+    messages: [expect.stringContaining('9 ×')],
+  });
+  // a new supply of a name that is there
+  expect(await saveSupply({ ...tape, amount: 1, reason: 'new', seen: imageOf(null) })).toMatchObject({
+    meanwhile: true,
+    messages: [expect.stringContaining('5 m of tape')],
+  });
+  const { facts } = (await listKits(db)).find((k) => k.id === 'rockpool')!;
+  done(await saveFacts({ kit: 'rockpool', facts: { ...facts, shop: 'loft' }, seen: imageOf(facts) }));
+  expect(await saveFacts({ kit: 'rockpool', facts, seen: imageOf(facts) })).toMatchObject({ meanwhile: true });
+  expect([(await listOrders(db))[0]!.count, (await listSupplies(db))[0]!.amount]).toEqual([9, 5]);
+  done(await saveFacts({ kit: 'rockpool', facts }));
 });
 
 it('an order list is read whole or not at all', async () => {

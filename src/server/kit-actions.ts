@@ -9,9 +9,11 @@ import type { OrderLine } from '../core/kit/order';
 import { searchOf } from '../core/kit/search';
 import { stockOfKit } from '../core/kit/stock';
 import type { Database } from '../db/database';
+import { together } from '../db/database';
 import { editKits, stepKits } from '../db/kit-edits';
-import { addKit, allKits, findKit } from '../db/kits';
+import { addKit, allKits, factsOf, findKit } from '../db/kits';
 import { favoriteOf } from '../db/manners';
+import { listOrders, listSupplies } from '../db/plans';
 import { stockEvents, usesOf } from '../db/stock';
 import { NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
@@ -28,6 +30,7 @@ import {
   StockStepDto,
   SupplyChangeDto,
 } from './dto/kits.dto';
+import { mustBeAsSeen } from './meanwhile';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -45,8 +48,10 @@ export async function addCheckedKit(input: unknown): Promise<Outcome<{ name: str
 
 export async function saveFacts(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    const { kit, facts } = check(KitFactsDto, input, 'kit');
+    const { kit, facts, seen } = check(KitFactsDto, input, 'kit');
     await known(db, kit);
+    const [row] = await factsOf(db, [kit]);
+    mustBeAsSeen(seen, row?.facts ?? null, () => 'Its card says something else by now');
     await editKits(db, { do: 'change card', kit }, [{ table: 'kit', key: kit, row: { facts: JSON.stringify(facts) } }]);
     return null;
   });
@@ -123,7 +128,9 @@ export async function choosePlanned(input: unknown): Promise<Outcome<null>> {
 
 export async function saveOrder(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    const { id, order } = check(PutOrderDto, input, 'order');
+    const { id, order, seen } = check(PutOrderDto, input, 'order');
+    const now = (await listOrders(db)).find((o) => o.id === id) ?? null;
+    mustBeAsSeen(seen, now, (o) => `It is now ${o.count} × ${o.what}, ${o.state}`);
     await editKits(db, { do: 'order', what: order.what }, [{ table: 'order_item', key: id, row: orderRow(order) }]);
     return null;
   });
@@ -154,7 +161,9 @@ export async function removeOrder(input: unknown): Promise<Outcome<null>> {
 
 export async function saveSupply(input: unknown): Promise<Outcome<null>> {
   return changed(async (db) => {
-    const { name, unit, amount, warnAt, reason } = check(SupplyChangeDto, input, 'supply');
+    const { name, unit, amount, warnAt, reason, seen } = check(SupplyChangeDto, input, 'supply');
+    const now = (await listSupplies(db)).find((s) => s.name === name) ?? null;
+    mustBeAsSeen(seen, now, (s) => `There is now ${s.amount} ${s.unit} of ${s.name}, which warns at ${s.warnAt}`);
     await editKits(db, { do: 'supply', name, amount, unit, reason }, [
       { table: 'supply', key: name, row: { unit, amount, warn_at: warnAt } },
     ]);
@@ -198,9 +207,10 @@ async function known(db: Database, name: string) {
   return kit;
 }
 
-async function changed<T>(run: (db: Database) => Promise<T>): Promise<Outcome<T>> {
+/** One use case, in one transaction. */
+async function changed<T>(run: (trx: Database) => Promise<T>): Promise<Outcome<T>> {
   return outcome(async () => {
-    const value = await run(await store());
+    const value = await together(await store(), run);
     revalidatePath('/', 'layout');
     return value;
   });

@@ -4,12 +4,19 @@ import { TakenSticker } from '../db/available';
 import { StockClash } from '../db/clashes';
 import { StaleEdit } from '../db/spread-edits';
 import { StoreTrouble, asTrouble } from '../db/trouble';
+import { WrittenMeanwhile } from './meanwhile';
 import { sayTrouble } from './say-trouble';
 
 /** What a server action answers: what was wanted, or messages a person can act on. Nothing is kept when it failed. */
 export type Outcome<T> =
   | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly stale?: true; readonly messages: readonly string[] };
+  | {
+      readonly ok: false;
+      readonly stale?: true;
+      /** another window wrote since the form was opened: its owner is to choose */
+      readonly meanwhile?: true;
+      readonly messages: readonly string[];
+    };
 
 /** Runs a use case and turns its errors into messages. */
 export async function outcome<T>(run: () => Promise<T>): Promise<Outcome<T>> {
@@ -17,7 +24,8 @@ export async function outcome<T>(run: () => Promise<T>): Promise<Outcome<T>> {
     return { ok: true, value: await run() };
   } catch (error) {
     const stale = error instanceof StaleEdit || error instanceof TakenSticker;
-    return { ok: false, ...(stale ? { stale } : {}), messages: failure(error) };
+    const meanwhile = error instanceof WrittenMeanwhile;
+    return { ok: false, ...(stale ? { stale } : {}), ...(meanwhile ? { meanwhile } : {}), messages: failure(error) };
   }
 }
 
@@ -32,6 +40,7 @@ export function failure(error: unknown): readonly string[] {
       `${code} from “${spokenName(kit)}”, copy ${copy}, is not there any more: another week has it, or it was spoiled. The spread has been loaded anew.`,
     ];
   }
+  if (error instanceof WrittenMeanwhile) return [`Another window wrote here since you opened this. ${error.there}.`];
   if (error instanceof StockClash) {
     const { design, copy } = error;
     return [

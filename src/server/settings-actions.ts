@@ -3,45 +3,93 @@
 import { revalidatePath } from 'next/cache';
 import { IANAZone } from 'luxon';
 import { BadInput, quoted } from '../core/format/fault';
+import type { Hand } from '../core/measure/hand';
+import type { Database } from '../db/database';
+import { together } from '../db/database';
 import { forgetLikes, switchLike } from '../db/likes';
 import { writeSetting } from '../db/settings';
 import { check } from './dto/check';
-import { HandDto, LikeDto, ShortFormsDto, TaughtDto, ZoneDto } from './dto/settings.dto';
+import { LikeDto, SaveHandDto, ShortFormDto, TaughtWordDto, WordDto, ZoneDto } from './dto/settings.dto';
+import { ownerZone } from './calendars';
+import { mustBeAsSeen } from './meanwhile';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
+import { ownShortForms, ownerHand, taughtWords } from './settings';
 import { store } from './store';
 
 /** Keeps the owner's hand; every week that has none of its own is planned with it from now on. */
 export async function saveHand(input: unknown): Promise<Outcome<null>> {
-  return kept('hand', () => ({ ...check(HandDto, input, 'hand') }));
+  return changed(async (trx) => {
+    const { hand, seen } = check(SaveHandDto, input, 'hand');
+    const letters = (h: Hand): string => `Your hand is now ${h.lettersPerLine} letters to a line of ${h.lineWidth} mm`;
+    mustBeAsSeen(seen, await ownerHand(trx), letters);
+    await writeSetting(trx, 'hand', { ...hand });
+  });
 }
 
 export async function saveZone(input: unknown): Promise<Outcome<null>> {
-  return kept('zone', () => {
-    const { zone } = check(ZoneDto, input, 'settings');
+  return outcome(async () => {
+    const { zone, seen } = check(ZoneDto, input, 'settings');
     if (!IANAZone.isValidZone(zone))
       throw new BadInput([
         { file: 'settings', where: 'time zone', found: quoted(zone), expected: 'a zone such as America/Halifax' },
       ]);
-    return zone;
+    const db = await store();
+    mustBeAsSeen(seen, await ownerZone(db), (now) => `Your clock is now ${now}’s`);
+    await writeSetting(db, 'zone', zone);
+    revalidatePath('/', 'layout');
+    return null;
   });
 }
 
-/** Keeps the owner's words and the icons they mean. */
-export async function saveTaught(input: unknown): Promise<Outcome<null>> {
-  return kept('taught words', () =>
-    check(TaughtDto, input, 'words').words.map(({ word, means }) => ({ word: word.trim(), means })),
-  );
+/** Teaches one of the owner's words, or another meaning of it. */
+export async function teachWord(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => {
+    const { word, means } = check(TaughtWordDto, input, 'word');
+    await writeSetting(trx, 'taught words', withWord(await taughtWords(trx), { word: word.trim(), means }));
+  });
 }
 
-/** Keeps the owner's short forms; they are used only where a whole word does not fit. */
-export async function saveShortForms(input: unknown): Promise<Outcome<null>> {
-  return kept('short forms', () =>
-    check(ShortFormsDto, input, 'short forms').forms.map(({ word, short }) => ({
-      word: word.trim(),
-      short: short.trim(),
-    })),
-  );
+export async function forgetWord(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => {
+    const { word } = check(WordDto, input, 'word');
+    await writeSetting(trx, 'taught words', without(await taughtWords(trx), word));
+  });
+}
+
+/** Keeps one of the owner's short forms; it is used only where the whole word does not fit. */
+export async function addShortForm(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => {
+    const { word, short } = check(ShortFormDto, input, 'short form');
+    const forms = withWord(await ownShortForms(trx), { word: word.trim(), short: short.trim() });
+    await writeSetting(trx, 'short forms', forms);
+  });
+}
+
+export async function dropShortForm(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => {
+    const { word } = check(WordDto, input, 'short form');
+    await writeSetting(trx, 'short forms', without(await ownShortForms(trx), word));
+  });
+}
+
+const MOST_WORDS = 200;
+
+interface Word {
+  readonly word: string;
+}
+
+const without = <T extends Word>(words: readonly T[], word: string): T[] =>
+  words.filter((w) => w.word.toLowerCase() !== word.toLowerCase());
+
+/** The words with one more, or with another in its place: two windows that add each keep theirs. */
+function withWord<T extends Word>(words: readonly T[], added: T): T[] {
+  const all = [...without(words, added.word), added];
+  if (all.length > MOST_WORDS)
+    throw new BadInput([
+      { file: 'settings', where: 'words', found: `${all.length} words`, expected: `at most ${MOST_WORDS}` },
+    ]);
+  return all;
 }
 
 /** Heeds something that was learned, or not any more. */
@@ -63,9 +111,9 @@ export async function forgetTaste(): Promise<Outcome<null>> {
   });
 }
 
-async function kept(name: string, value: () => unknown): Promise<Outcome<null>> {
+async function changed(run: (trx: Database) => Promise<void>): Promise<Outcome<null>> {
   return outcome(async () => {
-    await writeSetting(await store(), name, value());
+    await together(await store(), run);
     revalidatePath('/', 'layout');
     return null;
   });

@@ -9,8 +9,8 @@ import type { Calendar } from '../week/calendar';
 import { editItems } from './calendar-splice';
 
 /**
- * The rounds of a calendar, or of its bundles. Each turn is an event of its own that repeats, so that any other program reads the same
- * days; that they belong together is said by X-HOBNAIL-ROUND.
+ * The rounds of a calendar, or of its bundles. Each turn is an event of its own that repeats, so that any other
+ * program reads the same days; that they belong together is said by X-HOBNAIL-ROUND.
  */
 export function roundsOf(...calendars: readonly Calendar[]): Round[] {
   const byName = new Map<string, ICAL.Component[]>();

@@ -18,7 +18,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { HasPart, IsDay } from './fields';
+import { HasPart, IsDay, IsSeen } from './fields';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { DemandKind, Part, Room } from '../../core/week/demand';
 import { DEMAND_KINDS, PARTS, ROOMS } from '../../core/week/demand';
@@ -64,6 +64,7 @@ export class EntryDto implements AgendaEntry {
 
 export class PutEntryDto {
   @HasPart(() => EntryDto) entry!: EntryDto;
+  @IsSeen() seen: string | null = null;
 }
 
 export class RemoveEntryDto {
@@ -151,6 +152,7 @@ export class PutRoundDto {
   @HasPart(() => RoundDto) round!: RoundDto;
   /** the name it had before; '' when it is new */
   @IsString() @MaxLength(100) instead!: string;
+  @IsSeen() seen: string | null = null;
 }
 
 export class NameDto {

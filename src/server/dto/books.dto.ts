@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsObject, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
-import { HasPart } from './fields';
+import { HasPart, IsSeen } from './fields';
 import type { Measures } from '../../core/book/from-measures';
 
 export class BookIdDto {
@@ -14,10 +14,13 @@ export class CopyBookDto extends BookIdDto {
 /** The book itself is checked by its schema (formats.md, Book). */
 export class SaveBookDto extends BookIdDto {
   @IsObject() book!: Record<string, unknown>;
+  @IsSeen() seen: string | null = null;
 }
 
 export class BookStepDto extends BookIdDto {
   @IsIn(['undo', 'redo']) way!: 'undo' | 'redo';
+  /** the book it was asked for at: what is sent twice is taken once */
+  @IsSeen() seen: string | null = null;
 }
 
 class BindingDto {

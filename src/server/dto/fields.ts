@@ -1,6 +1,16 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsDefined, IsInt, Max, Min, ValidateBy, ValidateNested } from 'class-validator';
+import {
+  IsDefined,
+  IsInt,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateBy,
+  ValidateNested,
+} from 'class-validator';
 import { DateTime } from 'luxon';
 import { isWeekName } from '../../core/week/week';
 
@@ -33,6 +43,9 @@ export const IsWeek = (): PropertyDecorator =>
 
 /** A number that counts something or names a row: whole, from 1 on. */
 export const IsCount = (): PropertyDecorator => all(IsInt(), Min(1), Max(Number.MAX_SAFE_INTEGER));
+
+/** What a form was opened with, by its `imageOf`; null: it is new, or is to be written over what is there. */
+export const IsSeen = (): PropertyDecorator => all(IsOptional(), IsString(), MaxLength(60));
 
 /** A part that has a class of its own, and that must be there. */
 export const HasPart = (type: () => new () => object): PropertyDecorator =>

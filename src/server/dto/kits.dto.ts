@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
-import { HasPart, IsCount, IsDay, IsWeek } from './fields';
+import { HasPart, IsCount, IsDay, IsSeen, IsWeek } from './fields';
 import type { OrderLine } from '../../core/kit/order';
 import { ORDER_STATES } from '../../core/kit/order';
 import type { StockEvent } from '../../core/kit/stock';
@@ -29,6 +29,7 @@ export class FactsDto implements KitFacts {
 export class KitFactsDto {
   @IsString() @MinLength(1) @MaxLength(200) kit!: string;
   @HasPart(() => FactsDto) facts!: FactsDto;
+  @IsSeen() seen: string | null = null;
 }
 
 export class StockChangeDto implements Omit<StockEvent, 'copy' | 'cut'> {
@@ -61,6 +62,7 @@ export class OrderDto implements OrderLine {
 export class PutOrderDto {
   @IsOptional() @IsCount() id: number | null = null;
   @HasPart(() => OrderDto) order!: OrderDto;
+  @IsSeen() seen: string | null = null;
 }
 
 export class OrderIdDto {
@@ -80,6 +82,7 @@ export class SupplyDto implements Supply {
 }
 
 export class SupplyChangeDto extends SupplyDto {
+  @IsSeen() seen: string | null = null;
   @IsString() @MinLength(1) @MaxLength(100) reason!: string;
 }
 

@@ -1,18 +1,6 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsInt,
-  IsNumber,
-  IsString,
-  Matches,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsInt, IsNumber, IsString, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { HasPart, IsSeen } from './fields';
 import type { ShortForm } from '../../core/manner/options/short-forms';
 import type { TaughtWord } from '../../core/week/taught';
 import type { Hand } from '../../core/measure/hand';
@@ -23,23 +11,24 @@ export class HandDto implements Hand {
   @IsNumber() @Min(1.5) @Max(20) linePitch!: number;
 }
 
+export class SaveHandDto {
+  @HasPart(() => HandDto) hand!: HandDto;
+  @IsSeen() seen: string | null = null;
+}
+
 export class TaughtWordDto implements TaughtWord {
   @Matches(/^\s*[\p{L}\p{N}][\p{L}\p{N} ]{0,39}\s*$/u, { message: 'expected: a word or two, of letters and digits' })
   word!: string;
   @Matches(/^[\p{L}\p{N}-]{1,40}$/u) means!: string;
 }
 
-export class TaughtDto {
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => TaughtWordDto) words!: TaughtWordDto[];
+export class WordDto {
+  @IsString() @MinLength(1) @MaxLength(80) word!: string;
 }
 
 export class ShortFormDto implements ShortForm {
   @Matches(/^\s*[\p{L}\p{N}]{2,40}\s*$/u, { message: 'expected: one word, of letters and digits' }) word!: string;
   @Matches(/^\s*[^\p{C}\s][^\p{C}]{0,19}\s*$/u, { message: 'expected: up to 20 letters or signs' }) short!: string;
-}
-
-export class ShortFormsDto {
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => ShortFormDto) forms!: ShortFormDto[];
 }
 
 export class LikeDto {
@@ -50,4 +39,5 @@ export class LikeDto {
 
 export class ZoneDto {
   @IsString() @MaxLength(100) zone!: string;
+  @IsSeen() seen: string | null = null;
 }

@@ -6,11 +6,14 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
+  IsInt,
   IsNotIn,
   IsObject,
+  IsOptional,
   IsString,
   Matches,
   MaxLength,
+  Min,
   MinLength,
   registerDecorator,
 } from 'class-validator';
@@ -88,6 +91,8 @@ export class StashDto extends SpreadIdDto {
 
 export class StepHistoryDto extends SpreadIdDto {
   @IsIn(['undo', 'redo']) way!: 'undo' | 'redo';
+  /** the revision it was asked for at: what is sent twice is taken once; null: whatever there is */
+  @IsOptional() @IsInt() @Min(0) revision: number | null = null;
 }
 
 export class TickDto extends SpreadIdDto {

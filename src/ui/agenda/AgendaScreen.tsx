@@ -16,6 +16,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { Demand } from '../../core/week/demand';
+import { imageOf } from '../../core/format/image-of';
 import { typedRound } from '../../core/week/typed-line';
 import { spokenWeek } from '../../core/week/day-names';
 import type { Agenda } from '../../server/agenda';
@@ -41,7 +42,7 @@ import { WeekList } from './WeekList';
 
 /** The month beside the week: what the week must hold, added by one typed line or by form. */
 export function AgendaScreen({ agenda }: { agenda: Agenda }) {
-  const { run, busy, messages, clear } = useRun();
+  const { run, busy, messages, clear, question } = useRun();
   const news = useFeeds(agenda.calendars);
   const [editing, setEditing] = useState<{ entry: AgendaEntry; demand: Demand | null } | null>(null);
   const [search, setSearch] = useState('');
@@ -52,7 +53,9 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
   const { week, history } = agenda;
   const save = (entry: AgendaEntry) => {
     const round = entry.uid ? null : typedRound(entry);
-    return run(round ? saveRound(sentRound(round, '')) : saveEntry({ entry }));
+    if (round) return run(saveRound(sentRound(round, '')));
+    const seen = editing?.entry.uid ? imageOf(editing.entry) : null;
+    return run(saveEntry({ entry, seen }), () => saveEntry({ entry }));
   };
   const drop = ({ active, over }: DragEndEvent) => {
     setDragged(null);
@@ -93,6 +96,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
           </Button>
         )}
       </TopBar>
+      {question}
       {messages.map((m) => (
         <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>
           {m}

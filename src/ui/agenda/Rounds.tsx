@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { imageOf } from '../../core/format/image-of';
 import type { Round } from '../../core/week/round';
 import { spokenRound } from '../../core/week/round';
 import { dropRound, saveRound } from '../../server/agenda-actions';
@@ -13,9 +14,9 @@ import { RoundDialog } from './RoundDialog';
 import type { Run } from '../use-run';
 
 /** What the server takes a round as. */
-export const sentRound = (round: Round, instead: string): unknown => {
+export const sentRound = (round: Round, instead: string, seen: string | null = null): unknown => {
   const { turns, ...rest } = round;
-  return { round: { ...rest, slots: turns.map((turn) => ({ turn })) }, instead };
+  return { round: { ...rest, slots: turns.map((turn) => ({ turn })) }, instead, seen };
 };
 
 /** Rotas, and what takes turns. */
@@ -76,7 +77,9 @@ export function Rounds({
           busy={busy}
           onClose={() => setOpen(null)}
           onSave={async (round) => {
-            if (await run(saveRound(sentRound(round, open.instead)))) setOpen(null);
+            const seen = open.instead ? imageOf(open.round) : null;
+            const over = () => saveRound(sentRound(round, open.instead));
+            if (await run(saveRound(sentRound(round, open.instead, seen)), over)) setOpen(null);
           }}
           onRemove={async () => {
             if (await run(dropRound({ name: open.instead }))) setOpen(null);

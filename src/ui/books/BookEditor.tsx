@@ -23,6 +23,10 @@ import { GLASS } from '../theme';
 import { LengthField } from './LengthField';
 import { KIND_COLORS, PageCanvas } from './PageCanvas';
 import { MARK_KINDS, PartFields, REGION_KINDS } from './PartFields';
+import type { Choice, Question } from '../Meanwhile';
+import { Meanwhile } from '../Meanwhile';
+import type { Standing } from '../patient-queue';
+import { SAID, patientQueue } from '../patient-queue';
 import { UndoRedo } from '../UndoRedo';
 import { useTrueSize } from '../use-true-size';
 
@@ -42,9 +46,12 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
   const [scans, setScans] = useState<readonly number[]>(chosen.scans);
   const [stamp, setStamp] = useState(0);
   const [opacity, setOpacity] = useState(0.7);
-  const [saved, setSaved] = useState('saved');
+  const [standing, setStanding] = useState<Standing>('saved');
+  const [refused, setRefused] = useState(false);
   const [lacking, setLacking] = useState<readonly string[]>(chosen.lacking);
-  const queue = useRef<Promise<void>>(Promise.resolve());
+  const [queue] = useState(() => patientQueue(setStanding));
+  const seen = useRef(chosen.seen);
+  const [asked, setAsked] = useState<Question | null>(null);
   const file = useRef<HTMLInputElement>(null);
   const [pixels] = useTrueSize();
   const locked = line.shipped;
@@ -52,15 +59,12 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
 
   /** Does it after what waits already, and shows how the book stands then. */
   const save = (work: () => Promise<Outcome<BookStanding & { readonly book?: Book }>>) => {
-    setSaved('saving…');
-    queue.current = queue.current.then(async () => {
-      const made = await work().catch((e: unknown) => ({
-        ok: false as const,
-        messages: [`The server could not be reached: ${String(e)}.`],
-      }));
-      setSaved(made.ok ? 'saved' : 'not saved');
+    setRefused(false);
+    queue.add(work, (made) => {
+      setRefused(!made.ok);
       setLacking(made.ok ? made.value.lacking : made.messages);
       if (!made.ok) return;
+      seen.current = made.value.seen;
       setHistory(made.value.history);
       if (made.value.book) setBook(made.value.book);
     });
@@ -69,11 +73,20 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
     if (locked) return;
     setBook(next);
     setPart(nowChosen);
-    save(() => keepBook({ id: line.id, book: next }));
+    save(async () => {
+      const made = await keepBook({ id: line.id, book: next, seen: seen.current });
+      if (made.ok || !made.meanwhile) return made;
+      const choice = await new Promise<Choice>((decide) => setAsked({ messages: made.messages, decide }));
+      setAsked(null);
+      if (choice === 'mine') return keepBook({ id: line.id, book: next });
+      if (choice === 'theirs') location.reload();
+      return made;
+    });
   };
   const travel = (way: 'undo' | 'redo') => {
     setPart(null);
-    save(() => undoBook({ id: line.id, way }));
+    const at = seen.current;
+    save(() => undoBook({ id: line.id, way, seen: at }));
   };
   const nudge = (dx: number, dy: number) => {
     const rect = part && placeOf(book, part);
@@ -136,6 +149,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
 
   return (
     <Box sx={{ display: 'flex', flex: 1, minHeight: 0, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
+      {asked && <Meanwhile {...asked} />}
       <Box sx={{ flex: 1, minWidth: 0, background: '#EFEBE1', display: 'flex', flexDirection: 'column', minHeight: 0 }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, flexWrap: 'wrap' }}>
           <Tabs
@@ -152,7 +166,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
             ))}
           </Tabs>
           <Typography variant="caption" color="text.secondary" aria-live="polite" sx={{ flex: 1 }}>
-            {locked ? 'ships with Hobnail: make a copy to change it' : saved}
+            {locked ? 'ships with Hobnail: make a copy to change it' : SAID[refused ? 'failed' : standing]}
           </Typography>
           <ToggleButton size="small" value="true" selected={trueSize} onChange={() => setTrueSize(!trueSize)}>
             True size

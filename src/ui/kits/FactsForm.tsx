@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect, useRef } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -7,6 +8,7 @@ import TextField from '@mui/material/TextField';
 import { FactsDto } from '../../server/dto/kits.dto';
 import { DayField } from '../fields/DayField';
 import { useCheckedForm } from '../fields/use-checked-form';
+import { imageOf } from '../../core/format/image-of';
 import type { KitFacts } from '../../core/kit/suggest';
 import { SEASONS } from '../../core/kit/suggest';
 import { saveFacts } from '../../server/kit-actions';
@@ -15,13 +17,25 @@ import type { Run } from '../use-run';
 /** What the owner knows of a kit beside its pieces. */
 export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts: KitFacts; run: Run; busy: boolean }) {
   const { value: facts, set, errors, sound, submit } = useCheckedForm<KitFacts>(FactsDto, given);
+  const opened = useRef(given);
+  const settled = useRef(false);
+  useEffect(() => {
+    if (!settled.current || given === opened.current) return;
+    settled.current = false; // what is there now is what the form goes on from
+    opened.current = given;
+    set(given);
+  }, [given, set]);
+  const keep = async (filled: KitFacts) => {
+    const sent = { kit, facts: filled };
+    settled.current = await run(saveFacts({ ...sent, seen: imageOf(opened.current) }), () => saveFacts(sent));
+  };
   const changed = JSON.stringify(facts) !== JSON.stringify(given);
   return (
     <Box
       component="form"
       onSubmit={(e) => {
         e.preventDefault();
-        submit((filled) => void run(saveFacts({ kit, facts: filled })))();
+        submit((filled) => void keep(filled))();
       }}
       sx={{ maxWidth: 640, display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2, pt: 1 }}
     >

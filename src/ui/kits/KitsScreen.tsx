@@ -36,7 +36,7 @@ const TABS = ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list'
 /** Every kit as its sheets lie on the table; what the coming weeks lack, and what to order. */
 export function KitsScreen({ page }: { page: KitsPage }) {
   const router = useRouter();
-  const { run, busy, messages, clear } = useRun();
+  const { run, busy, messages, clear, question } = useRun();
   const [tab, setTab] = useState(0);
   const [search, setSearch] = useState('');
   const [taking, setTaking] = useState(false);
@@ -74,6 +74,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
           Take a kit in
         </Button>
       </TopBar>
+      {question}
       {messages.map((m) => (
         <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>
           {m}

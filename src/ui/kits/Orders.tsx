@@ -9,6 +9,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
+import { imageOf } from '../../core/format/image-of';
 import type { OrderLine } from '../../core/kit/order';
 import { ORDER_STATES, byUrgency, orderBy } from '../../core/kit/order';
 import type { OrderRow } from '../../db/plans';
@@ -54,8 +55,10 @@ export function Orders({
     const action = takeOrders({ file: file.name, csv: await file.text() });
     if (await run(action)) setSaid(`${file.name} was read.`);
   };
-  const save = ({ id, ...order }: OrderRow, change: Partial<OrderLine>) =>
-    run(saveOrder({ id, order: { ...order, ...change } }));
+  const save = ({ id, ...order }: OrderRow, change: Partial<OrderLine>) => {
+    const sent = { id, order: { ...order, ...change } };
+    return run(saveOrder({ ...sent, seen: imageOf({ id, ...order }) }), () => saveOrder(sent));
+  };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2 }}>
       {said && (

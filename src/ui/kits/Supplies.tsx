@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
+import { imageOf } from '../../core/format/image-of';
 import type { Supply } from '../../db/plans';
 import { removeSupply, saveSupply } from '../../server/kit-actions';
 import { GLASS } from '../theme';
@@ -21,7 +22,8 @@ export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[];
   const blank = { name: '', unit: 'm', amount: 10, warnAt: 2 };
   const { value: fresh, set, sound, submit } = useCheckedForm<Supply>(SupplyDto, blank);
   const add = async (supply: Supply) => {
-    if (await run(saveSupply({ ...supply, name: supply.name.trim(), reason: 'new' }))) set({ name: '' });
+    const sent = { ...supply, name: supply.name.trim(), reason: 'new' };
+    if (await run(saveSupply({ ...sent, seen: imageOf(null) }), () => saveSupply(sent))) set({ name: '' });
   };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2, maxWidth: 820 }}>
@@ -85,6 +87,10 @@ const REASONS = ['used up', 'bought', 'counted anew', 'dried out'];
 function Line({ supply: s, run, busy }: { supply: Supply; run: Run; busy: boolean }) {
   const [now, setNow] = useState(String(s.amount));
   const changed = amount(now) !== s.amount;
+  const keep = (reason: string) => {
+    const sent = { ...s, amount: amount(now), reason };
+    void run(saveSupply({ ...sent, seen: imageOf(s) }), () => saveSupply(sent));
+  };
   return (
     <Box
       role="group"
@@ -113,13 +119,7 @@ function Line({ supply: s, run, busy }: { supply: Supply; run: Run; busy: boolea
       />
       {changed &&
         REASONS.map((reason) => (
-          <Button
-            key={reason}
-            size="small"
-            variant="outlined"
-            disabled={busy}
-            onClick={() => run(saveSupply({ ...s, amount: amount(now), reason }))}
-          >
+          <Button key={reason} size="small" variant="outlined" disabled={busy} onClick={() => keep(reason)}>
             {reason}
           </Button>
         ))}

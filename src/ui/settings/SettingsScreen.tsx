@@ -8,13 +8,13 @@ import Paper from '@mui/material/Paper';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { imageOf } from '../../core/format/image-of';
+import type { Hand } from '../../core/measure/hand';
 import { writeLines } from '../../core/measure/hand';
 import { SAMPLE_LINE, SAMPLE_LINES, handFromSample, sampleOf } from '../../core/measure/sample-line';
 import { roomWanted } from '../../core/week/room-wanted';
 import type { Settings } from '../../server/load-settings';
-import type { Outcome } from '../../server/outcome';
 import { saveHand, saveZone } from '../../server/settings-actions';
 import { useRun } from '../use-run';
 import { useTrueSize } from '../use-true-size';
@@ -28,24 +28,21 @@ const EXAMPLES = ['swim', '4:30p vet, both hounds', '1:30p allotment open day wi
 
 /** The owner's hand and clock. */
 export function SettingsScreen({ settings }: { settings: Settings }) {
-  const router = useRouter();
-  const { run: change, busy, messages: troubles } = useRun();
+  const { run, busy, messages, question } = useRun();
   const [px] = useTrueSize();
   const given = sampleOf(settings.hand);
   const [length, setLength] = useState(String(given.length));
   const [rise, setRise] = useState(String(given.rise));
   const [zone, setZone] = useState(settings.zone);
-  const [messages, setMessages] = useState<readonly string[]>([]);
   const [said, setSaid] = useState('');
   const hand = handFromSample(Number(length.replace(',', '.')), Number(rise.replace(',', '.')));
-  const run = async (action: Promise<Outcome<null>>, done: string) => {
-    const answer = await action.catch((e: unknown): Outcome<null> => ({
-      ok: false,
-      messages: [`The server could not be reached: ${String(e)}. Nothing was changed.`],
-    }));
-    setMessages(answer.ok ? [] : answer.messages);
-    setSaid(answer.ok ? done : '');
-    if (answer.ok) router.refresh();
+  const keepHand = async (mine: Hand) => {
+    const kept = await run(saveHand({ hand: mine, seen: imageOf(settings.hand) }), () => saveHand({ hand: mine }));
+    setSaid(kept ? 'Your hand is kept. Every week is measured with it from now on.' : '');
+  };
+  const keepZone = async () => {
+    const kept = await run(saveZone({ zone, seen: imageOf(settings.zone) }), () => saveZone({ zone }));
+    setSaid(kept ? `Your clock is now ${zone}’s.` : '');
   };
   return (
     <Box sx={{ minHeight: '100vh' }}>
@@ -72,7 +69,8 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
           gap: 2,
         }}
       >
-        {[...messages, ...troubles].map((m) => (
+        {question}
+        {messages.map((m) => (
           <Alert key={m} severity="error">
             {m}
           </Alert>
@@ -138,7 +136,7 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
               color="secondary"
               disabled={!hand}
               sx={{ alignSelf: 'flex-start' }}
-              onClick={() => run(saveHand(hand), 'Your hand is kept. Every week is measured with it from now on.')}
+              onClick={() => hand && void keepHand(hand)}
             >
               Keep this hand
             </Button>
@@ -197,18 +195,14 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
               sx={{ width: 320 }}
               renderInput={(params) => <TextField {...params} label="Time zone" />}
             />
-            <Button
-              variant="outlined"
-              disabled={zone === settings.zone}
-              onClick={() => run(saveZone({ zone }), `Your clock is now ${zone}’s.`)}
-            >
+            <Button variant="outlined" disabled={zone === settings.zone} onClick={() => void keepZone()}>
               Keep this zone
             </Button>
           </Box>
         </Paper>
-        <Words taught={settings.taught} meanings={settings.meanings} run={change} busy={busy} />
-        <ShortForms forms={settings.shortForms} run={change} busy={busy} />
-        <Learned likes={settings.likes} run={change} busy={busy} />
+        <Words taught={settings.taught} meanings={settings.meanings} run={run} busy={busy} />
+        <ShortForms forms={settings.shortForms} run={run} busy={busy} />
+        <Learned likes={settings.likes} run={run} busy={busy} />
       </Box>
     </Box>
   );

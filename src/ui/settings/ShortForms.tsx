@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { ShortForm } from '../../core/manner/options/short-forms';
-import { saveShortForms } from '../../server/settings-actions';
+import { addShortForm, dropShortForm } from '../../server/settings-actions';
 import type { Run } from '../use-run';
 
 /** Words that the owner writes shorter where the whole word does not fit. None is invented. */
@@ -17,8 +17,7 @@ export function ShortForms({ forms, run, busy }: { forms: readonly ShortForm[]; 
   const longer = given.word !== '' && given.short.length >= given.word.length;
   const several = /\s/.test(given.word);
   const add = async () => {
-    const others = forms.filter((f) => f.word.toLowerCase() !== given.word.toLowerCase());
-    if (!(await run(saveShortForms({ forms: [...others, given] })))) return;
+    if (!(await run(addShortForm(given)))) return;
     setWord('');
     setShort('');
   };
@@ -77,7 +76,7 @@ export function ShortForms({ forms, run, busy }: { forms: readonly ShortForm[]; 
             key={f.word}
             label={`${f.word} → ${f.short}`}
             onDelete={() => {
-              void run(saveShortForms({ forms: forms.filter((other) => other !== f) }));
+              void run(dropShortForm({ word: f.word }));
             }}
             disabled={busy}
           />

@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { TaughtWord } from '../../core/week/taught';
-import { saveTaught } from '../../server/settings-actions';
+import { forgetWord, teachWord } from '../../server/settings-actions';
 import type { Run } from '../use-run';
 
 /** Words of the owner's own and the icons they mean: “Juniper” is a dog. */
@@ -27,8 +27,7 @@ export function Words({
   const [means, setMeans] = useState<string | null>(null);
   const add = async () => {
     if (!word.trim() || !means) return;
-    const others = taught.filter((t) => t.word.toLowerCase() !== word.trim().toLowerCase());
-    if (await run(saveTaught({ words: [...others, { word: word.trim(), means }] }))) setWord('');
+    if (await run(teachWord({ word: word.trim(), means }))) setWord('');
   };
   return (
     <Paper component="section" aria-label="Your words" sx={{ p: 3, display: 'flex', flexDirection: 'column', gap: 2 }}>
@@ -72,7 +71,7 @@ export function Words({
             key={t.word}
             label={`${t.word}: ${t.means}`}
             onDelete={() => {
-              void run(saveTaught({ words: taught.filter((x) => x !== t) }));
+              void run(forgetWord({ word: t.word }));
             }}
             disabled={busy}
           />

@@ -33,6 +33,7 @@ import { Items } from './Items';
 import { Rail } from './Rail';
 import { ReviewContext, useVoice } from './review-context';
 import { Sheets } from './Sheets';
+import { SAID } from '../patient-queue';
 import type { Zoom } from './store';
 import { SpreadStoreContext, createSpreadStore, pagesShown, useSpread } from './store';
 import { Tray } from './Tray';
@@ -260,7 +261,7 @@ function Head({ score }: { score: number | null }) {
             {spokenWeek(days)}
           </Typography>
           <Typography variant="caption" aria-live="polite" data-testid="saved" sx={{ opacity: 0.85 }}>
-            {busy ?? (saving === 'saved' ? 'saved' : saving === 'saving' ? 'saving…' : 'not saved')}
+            {busy ?? SAID[saving]}
           </Typography>
           {score !== null && (
             <Tooltip title="100, less what the findings cost">

@@ -20,11 +20,10 @@ export function editing(spreadId: number, get: Get, set: Set, queue: Queue): Edi
         finding: null,
         selected: placements.some((p) => p.id === selected) ? selected : null,
       });
-      queue.add(async () => {
-        const saved = await saveEdit({ spreadId, change });
-        if (!saved.ok) return queue.fail(saved.messages);
-        set({ saving: 'saved', history: saved.value });
-      });
+      queue.add(
+        () => saveEdit({ spreadId, change }),
+        (saved) => set({ history: saved }),
+      );
     },
     nudge: (dx, dy) => {
       const { context, placements, selected, edit } = get();
@@ -33,43 +32,40 @@ export function editing(spreadId: number, get: Get, set: Set, queue: Queue): Edi
     },
     travel: (way) => {
       if (!get().history[way]) return;
-      queue.add(async () => {
-        const made = await undoOrRedo({ spreadId, way });
-        if (!made.ok) return queue.fail(made.messages);
-        if (!made.value) return set({ saving: 'saved' });
-        const { change, history } = made.value;
-        if (!applies(get().placements, change)) return queue.fail([OTHER_WINDOW]);
-        set({
-          placements: apply(get().placements, change),
-          history,
-          saving: 'saved',
-          selected: null,
-          finding: null,
-        });
-      });
+      // the step that was seen when it was asked for: sent twice, it is taken once
+      let revision: number | null = null;
+      queue.add(
+        () => undoOrRedo({ spreadId, way, revision: (revision ??= get().history.revision) }),
+        (made) => {
+          if (!made) return;
+          const { change, history } = made;
+          if (!applies(get().placements, change)) return void queue.fail([OTHER_WINDOW]);
+          set({ placements: apply(get().placements, change), history, selected: null, finding: null });
+        },
+        'read',
+      );
     },
     wave: (key, wanted) =>
-      queue.add(async () => {
-        const made = await waveThrough({ spreadId, key, wanted });
-        if (!made.ok) return queue.fail(made.messages);
-        set({ waved: made.value, saving: 'saved', finding: null });
-      }),
+      queue.add(
+        () => waveThrough({ spreadId, key, wanted }),
+        (waved) => set({ waved, finding: null }),
+      ),
     mishap: (placement, what) =>
-      queue.add(async () => {
-        const made = await mend({ spreadId, placement, what });
-        if (!made.ok) return set({ saving: 'saved', messages: made.messages });
-        const { repair, changed, spread } = made.value;
-        const context = contextFrom(spread.context);
-        set({
-          data: spread,
-          context,
-          placements: spread.placements,
-          history: spread.history,
-          saving: 'saved',
-          said: sayMended(repair, voiceOf(context, spread.placements)),
-          changed,
-          selected: null,
-        });
-      }),
+      queue.add(
+        () => mend({ spreadId, placement, what }),
+        ({ repair, changed, spread }) => {
+          const context = contextFrom(spread.context);
+          set({
+            data: spread,
+            context,
+            placements: spread.placements,
+            history: spread.history,
+            said: sayMended(repair, voiceOf(context, spread.placements)),
+            changed,
+            selected: null,
+          });
+        },
+        'read',
+      ),
   };
 }

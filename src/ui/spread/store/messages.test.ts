@@ -3,7 +3,7 @@ import type { Change } from '../../../core/edit/change';
 import type { Deed } from '../../../core/edit/deed';
 import { voiceOf } from '../../../core/spread/voice';
 import { WorkerStopped } from '../../../workers/arranger';
-import { sayLetIn, sayMended, sayRecolored, stopped, unreachable } from './messages';
+import { dropped, sayLetIn, sayMended, sayRecolored, stopped } from './messages';
 
 const { context, placements } = demoSpread();
 const voice = voiceOf(context, placements);
@@ -20,10 +20,10 @@ describe('work that did not come to its end', () => {
     );
     expect(stopped('The looking', 'odd')).toContain('odd');
   });
-  it('says that the server is away, and what is shown meanwhile', () =>
-    expect(unreachable(new Error('refused'))).toBe(
-      'The server could not be reached: refused. What is shown is what was last saved.',
-    ));
+  it('says how many edits fell with one that was refused', () => {
+    expect(dropped(1)).toContain('The edit that you made after it');
+    expect(dropped(3)).toContain('The 3 edits that you made after it');
+  });
 });
 
 describe('what was done is said', () => {

@@ -9,8 +9,11 @@ type Speaker = Pick<Voice, 'context' | 'unit'>;
 
 const reason = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
-export const unreachable = (error: unknown): string =>
-  `The server could not be reached: ${reason(error)}. What is shown is what was last saved.`;
+/** Edits that were made on top of one that was refused. */
+export const dropped = (edits: number): string =>
+  edits === 1
+    ? 'The edit that you made after it was built on it, and is not made either.'
+    : `The ${edits} edits that you made after it were built on it, and are not made either.`;
 
 /** What became of work that did not come to its end. */
 export const stopped = (what: string, error: unknown): string =>

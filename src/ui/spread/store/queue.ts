@@ -1,32 +1,48 @@
 import { readSpread } from '../../../server/actions';
-import { unreachable } from './messages';
+import type { Outcome } from '../../../server/outcome';
+import type { PatientQueue } from '../../patient-queue';
+import { patientQueue } from '../../patient-queue';
+import { dropped } from './messages';
 import type { Get, Set } from './state';
 
 export interface Queue {
-  /** does it after all that waits already; what is on the disk is shown again when it fails */
-  readonly add: (task: () => Promise<void>) => void;
+  /**
+   * Sends after all that waits already; what is on the disk is shown again when it is refused.
+   * @param onLost what a refusal means of something that is sent again, since its first answer never came: `read` for
+   * what may have been taken the first time, and is then refused the second
+   */
+  readonly add: <T>(send: () => Promise<Outcome<T>>, then: (value: T) => void, onLost?: 'say' | 'read') => void;
   /** calls back when all that waits now is done */
-  readonly after: (done: () => void) => void;
+  readonly after: PatientQueue['after'];
   /** shows what is on the disk, and why what was wanted is not */
   readonly fail: (messages: readonly string[]) => Promise<void>;
 }
 
-/** Saves in order, one after the other. */
+/** Saves in order, one after the other; kept here while the server is away. */
 export function saveQueue(get: Get, set: Set): Queue {
-  let last: Promise<void> = Promise.resolve();
-  const fail = async (messages: readonly string[]): Promise<void> => {
-    set({ saving: 'failed', messages, selected: null });
+  let refused = false;
+  const queue = patientQueue((saving) => set({ saving: saving === 'saved' && refused ? 'failed' : saving }));
+  const readAnew = async (): Promise<void> => {
     const fresh = await readSpread({ spreadId: get().data.id }).catch(() => null);
     if (fresh?.ok) set(fresh.value);
   };
+  const fail = async (messages: readonly string[]): Promise<void> => {
+    refused = true;
+    const others = queue.drop();
+    set({ messages: [...messages, ...(others > 0 ? [dropped(others)] : [])], selected: null });
+    await readAnew();
+  };
   return {
     fail,
-    after: (done) => {
-      last = last.then(done);
-    },
-    add: (task) => {
-      set({ saving: 'saving', messages: [] });
-      last = last.then(task).catch((error: unknown) => fail([unreachable(error)]));
+    after: queue.after,
+    add: (send, then, onLost = 'say') => {
+      refused = false;
+      set({ messages: [] });
+      queue.add(send, async (made, again) => {
+        if (made.ok) then(made.value);
+        else if (again && onLost === 'read') await readAnew();
+        else await fail(made.messages);
+      });
     },
   };
 }

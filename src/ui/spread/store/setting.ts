@@ -19,25 +19,19 @@ export function setting(spreadId: number, get: Get, set: Set, queue: Queue): Set
   return {
     afterSaving: queue.after,
     setManner: (manner, anew = false) =>
-      queue.add(async () => {
-        const before = { school: get().data.context.manner, ...get().data.own };
-        const made = await setMannerOf({ spreadId, manner });
-        if (!made.ok) return queue.fail(made.messages);
-        const { context, own } = made.value;
-        set({
-          data: { ...get().data, context, own },
-          context: contextFrom(context),
-          saving: 'saved',
-          mannerBefore: before,
-        });
-        if (anew) get().arrange('anew');
-      }),
+      queue.add(
+        () => setMannerOf({ spreadId, manner }),
+        ({ context, own }) => {
+          const mannerBefore = { school: get().data.context.manner, ...get().data.own };
+          set({ data: { ...get().data, context, own }, context: contextFrom(context), mannerBefore });
+          if (anew) get().arrange('anew');
+        },
+      ),
     setStash: (kits) =>
-      queue.add(async () => {
-        const made = await setStash({ spreadId, kits });
-        if (!made.ok) return queue.fail(made.messages);
-        set({ data: { ...get().data, context: made.value }, context: contextFrom(made.value), saving: 'saved' });
-      }),
+      queue.add(
+        () => setStash({ spreadId, kits }),
+        (context) => set({ data: { ...get().data, context }, context: contextFrom(context) }),
+      ),
     remedy: ({ change, patch, deed }) => {
       if (change) get().edit(change);
       const { data, context, placements } = get();
@@ -46,14 +40,15 @@ export function setting(spreadId: number, get: Get, set: Set, queue: Queue): Set
         get().setManner({ school: data.context.manner, options, ways: { ...data.own.ways, ...patch.ways } });
       }
       if (patch?.ticked || patch?.bothMeant || patch?.moved)
-        queue.add(async () => {
-          const made = await beside(patch);
-          if (!made.ok) return queue.fail(made.messages);
-          const now = get().data;
-          const ticked = [...(now.context.ticked ?? []), ...(patch.ticked ? [patch.ticked] : [])];
-          const fresh = { ...now.context, week: patchedWeek(now.context.week, patch), ticked };
-          set({ data: { ...now, context: fresh }, context: contextFrom(fresh), saving: 'saved', finding: null });
-        });
+        queue.add<unknown>(
+          () => beside(patch),
+          () => {
+            const now = get().data;
+            const ticked = [...(now.context.ticked ?? []), ...(patch.ticked ? [patch.ticked] : [])];
+            const fresh = { ...now.context, week: patchedWeek(now.context.week, patch), ticked };
+            set({ data: { ...now, context: fresh }, context: contextFrom(fresh), finding: null });
+          },
+        );
       set({ said: sayRemedy(deed, voiceOf(context, placements)) });
     },
   };

@@ -9,6 +9,7 @@ import type { ColorSwap } from '../../../core/repair/swap-color';
 import type { Finding } from '../../../core/review/finding';
 import type { Context, Placement } from '../../../core/spread/placement';
 import type { History } from '../../../db/spread-edits';
+import type { Standing } from '../../patient-queue';
 import type { SpreadData } from '../../../server/spread-data';
 
 export type StepName = 'Week' | 'Kit' | 'Base' | 'Sidebar' | 'Boxes' | 'Days' | 'Finish' | 'Bench';
@@ -32,7 +33,8 @@ export interface Shown {
   readonly finding: Finding | null;
   readonly step: StepName | null;
   readonly zoom: Zoom;
-  readonly saving: 'saved' | 'saving' | 'failed';
+  /** waiting: the server is away, and what was done is kept in this window */
+  readonly saving: Standing | 'failed';
   readonly busy: string | null;
   readonly messages: readonly string[];
   /** the manner before the last change of it, to go back to */

@@ -75,8 +75,8 @@ const inPlace = (): Running => {
 const arranger = new Arranger(inPlace);
 const begin = (over: Partial<SpreadData> = {}) => createSpreadStore({ ...data, ...over }, () => arranger);
 const settled = () => new Promise((done) => setTimeout(done, 20));
-const move = (by: number): Change =>
-  movePiece(context, placements, box.id, { page: box.page, x: box.x, y: box.y + by, day: box.day })!;
+const move = (by: number, from = placements): Change =>
+  movePiece(context, from, box.id, { page: box.page, x: box.x, y: box.y + by, day: box.day })!;
 
 beforeEach(() => {
   jest.resetAllMocks();
@@ -121,14 +121,53 @@ it('shows what is on the disk when an edit is refused, and why', async () => {
   expect(store.getState()).toMatchObject({ saving: 'failed', messages: ['not so'], placements: [] });
 });
 
-it('says when the server is away, and keeps the edit before the eyes', async () => {
-  server.saveEdit.mockRejectedValue(new Error('connection refused'));
-  server.readSpread.mockRejectedValue(new Error('connection refused'));
+describe('while the server is away', () => {
+  const away = new Error('connection refused');
+  const saved = (change: Change) => ({ ok: true, value: { revision: 2, undo: change.deed, redo: null } });
+  beforeEach(() => jest.useFakeTimers());
+  afterEach(() => jest.useRealTimers());
+
+  it('keeps what was done in the window, says so, and sends it in order once the server is back', async () => {
+    server.saveEdit.mockRejectedValue(away);
+    const store = begin();
+    store.getState().edit(move(3));
+    store.getState().edit(removePiece(context, store.getState().placements, box.id));
+    await jest.advanceTimersByTimeAsync(20_000);
+    expect(store.getState()).toMatchObject({ saving: 'waiting', messages: [] });
+    expect(store.getState().placements.some((p) => p.id === box.id)).toBe(false);
+    const sent: string[] = [];
+    server.saveEdit.mockImplementation(async ({ change }: { change: Change }) => {
+      sent.push(change.deed.do);
+      return saved(change);
+    });
+    await jest.advanceTimersByTimeAsync(10_000);
+    expect(sent).toEqual(['move', 'take off']);
+    expect(store.getState()).toMatchObject({ saving: 'saved', messages: [] });
+    expect(store.getState().history.undo).toMatchObject({ do: 'take off' });
+  });
+
+  it('asks for an undo at one revision, however often, and blames nobody when only the answer was lost', async () => {
+    server.undoOrRedo
+      .mockRejectedValueOnce(away)
+      .mockResolvedValue({ ok: false, stale: true, messages: ['other window'] });
+    server.readSpread.mockResolvedValue({ ok: true, value: { placements: [], history: data.history } });
+    const store = begin();
+    store.getState().travel('undo');
+    await jest.advanceTimersByTimeAsync(1000);
+    expect(server.undoOrRedo.mock.calls.map(([input]) => (input as { revision: number }).revision)).toEqual([1, 1]);
+    expect(store.getState()).toMatchObject({ saving: 'saved', messages: [], placements: [] });
+  });
+});
+
+it('leaves out what was built on an edit that was refused, and says how many that were', async () => {
+  server.saveEdit.mockResolvedValue({ ok: false, messages: ['not so'] });
+  server.readSpread.mockResolvedValue({ ok: true, value: { placements, history: data.history } });
   const store = begin();
-  store.getState().edit(move(3));
-  await settled();
-  expect(store.getState().saving).toBe('failed');
-  expect(store.getState().messages[0]).toContain('could not be reached: connection refused');
+  for (const mm of [1, 2, 3]) store.getState().edit(move(mm, [...store.getState().placements]));
+  for (let i = 0; i < 5; i++) await settled();
+  expect(server.saveEdit).toHaveBeenCalledTimes(1);
+  expect(store.getState().messages).toEqual(['not so', expect.stringContaining('The 2 edits')]);
+  expect(store.getState()).toMatchObject({ saving: 'failed', placements });
 });
 
 it('nudges from where the piece is by now, however fast the keys come', async () => {
