@@ -41,9 +41,10 @@ export class Hobnail {
     copyFileSync(seed, this.data);
   }
 
-  async start(): Promise<void> {
+  /** @param at the port; any that is free where none is given */
+  async start(at?: number): Promise<void> {
     for (let n = 0; n < TRIES; n++) {
-      const port = await freePort();
+      const port = at ?? (await freePort());
       this.url = `http://127.0.0.1:${port}`;
       this.name = randomUUID();
       this.server = spawn(
@@ -95,6 +96,11 @@ export class Hobnail {
       if (waited > PATIENCE) throw new Error('a killed server still answers');
       await later(WAIT);
     }
+  }
+
+  /** Starts it again at its old address, for windows that are still open. */
+  comeBack(): Promise<void> {
+    return this.start(Number(new URL(this.url).port));
   }
 
   /** Ends it for good. */

@@ -3,6 +3,8 @@ import type { NextRequest } from 'next/server';
 import { NextResponse } from 'next/server';
 import { policyFor, refusalOf } from './server/gate';
 
+const NO_SPREAD = /^\/spreads\/(?!\d+(?:\/|$))/;
+
 /** A calendar of 64 MB with its form around it; the framework cuts off what says less and sends more. */
 const MOST_BYTES = 65 * 2 ** 20;
 
@@ -18,6 +20,8 @@ export function proxy(request: NextRequest): NextResponse {
   if (refusal !== null) return refused(403, refusal);
   if (Number(headers.get('content-length') ?? 0) > MOST_BYTES)
     return refused(413, 'This is larger than anything that is taken here.');
+  // by the time a page finds out, its answer has begun as one that is there
+  if (NO_SPREAD.test(request.nextUrl.pathname)) return NextResponse.rewrite(new URL('/no-such-page', request.url));
   const policy = policyFor(randomBytes(16).toString('base64'));
   const inward = new Headers(headers);
   inward.set('content-security-policy', policy); // the framework takes its scripts' nonce from here

@@ -4,6 +4,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { startTransition } from 'react';
 import { saidOfDigest } from '../server/say-trouble';
 
 /** An error as the framework hands it on: of one on the server only its digest. */
@@ -18,6 +20,12 @@ interface Way {
 function Trouble(props: { what: string; error: Fault; reset: () => void; ways?: readonly Way[] }) {
   const { what, error, reset, ways = [] } = props;
   const ofStore = saidOfDigest(error.digest);
+  const router = useRouter();
+  const again = () =>
+    startTransition(() => {
+      router.refresh(); // what failed on the server is asked for once more
+      reset();
+    });
   return (
     <Box component="main" sx={{ p: 6, maxWidth: 720 }}>
       <Typography variant="h1">{what} cannot be shown</Typography>
@@ -28,7 +36,7 @@ function Trouble(props: { what: string; error: Fault; reset: () => void; ways?: 
         {ofStore ? ofStore.way : 'Only this screen stopped; nothing was changed by it.'}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-        <Button variant="contained" color="secondary" onClick={reset}>
+        <Button variant="contained" color="secondary" onClick={again}>
           Try again
         </Button>
         {(ofStore ? [] : [...ways, { to: '/', label: 'To the shelf' }]).map(({ to, label }) => (
