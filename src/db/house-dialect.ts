@@ -1,6 +1,6 @@
 import { statSync } from 'node:fs';
 import type SQLite from 'better-sqlite3';
-import type { CompiledQuery as Query, DatabaseConnection, Driver, QueryResult } from 'kysely';
+import type { CompiledQuery as Query, DatabaseConnection, Driver, QueryResult, SqliteDatabase } from 'kysely';
 import { CompiledQuery, SqliteDialect, SqliteDriver } from 'kysely';
 import { StoreTrouble, asTrouble } from './trouble';
 
@@ -26,7 +26,7 @@ class HouseDriver extends SqliteDriver {
     private readonly sqlite: SQLite.Database,
     private readonly file: string | null,
   ) {
-    super({ database: sqlite });
+    super({ database: preparedOnce(sqlite) });
     this.inode = file === null ? null : inodeOf(file);
   }
 
@@ -61,6 +61,25 @@ class HouseDriver extends SqliteDriver {
   override async rollbackTransaction(connection: DatabaseConnection): Promise<void> {
     if (this.sqlite.inTransaction) await super.rollbackTransaction(connection);
   }
+}
+
+/** Statements kept prepared; the house uses some two hundred. */
+const MOST_PREPARED = 500;
+
+/** Prepares a statement once: that takes longer than most of them run. */
+function preparedOnce(sqlite: SQLite.Database): SqliteDatabase {
+  const known = new Map<string, SQLite.Statement>();
+  return {
+    close: () => void sqlite.close(),
+    prepare: (text) => {
+      const statement = known.get(text) ?? sqlite.prepare(text);
+      known.delete(text); // the one used last is the last to go
+      known.set(text, statement);
+      const oldest = known.size > MOST_PREPARED ? known.keys().next().value : undefined;
+      if (oldest !== undefined) known.delete(oldest);
+      return statement as ReturnType<SqliteDatabase['prepare']>;
+    },
+  };
 }
 
 /** @returns null where there is no such file */

@@ -82,7 +82,8 @@ export async function record(trx: Database, scope: Scope, deed: object, effects:
  */
 export async function prune(trx: Database, scope: Scope, most: number): Promise<void> {
   const edits = await of(trx, scope)
-    .select((e) => ['seq', e.fn<number>('length', ['effects']).as('letters')])
+    // in bytes, which stand before a text: to count its letters it would have to be read
+    .select((e) => ['seq', e.fn<number>('octet_length', ['effects']).as('letters')])
     .orderBy('seq', 'desc')
     .execute();
   let letters = 0;

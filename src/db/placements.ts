@@ -7,10 +7,13 @@ import type { PlacementTable, WritingTable } from './schema';
 /** SQLite takes so many values at once; a placement has twenty. */
 const AT_ONCE = 200;
 
-export async function placementsOf(db: Database, spreadId: number): Promise<Placement[]> {
+/** @param ids those that are asked for; all where none are given */
+export async function placementsOf(db: Database, spreadId: number, ids?: readonly string[]): Promise<Placement[]> {
+  const stickersOf = db.selectFrom('placement').selectAll().where('spread_id', '=', spreadId);
+  const writingsOf = db.selectFrom('writing').selectAll().where('spread_id', '=', spreadId);
   const [stickers, writings] = await Promise.all([
-    db.selectFrom('placement').selectAll().where('spread_id', '=', spreadId).execute(),
-    db.selectFrom('writing').selectAll().where('spread_id', '=', spreadId).execute(),
+    (ids ? stickersOf.where('id', 'in', ids) : stickersOf).execute(),
+    (ids ? writingsOf.where('id', 'in', ids) : writingsOf).execute(),
   ]);
   return [...stickers.map(fromRow), ...writings.map(fromWriting)].sort(
     (a, b) => Number(a.id.slice(1)) - Number(b.id.slice(1)),

@@ -1,7 +1,7 @@
 import type { Change } from '../core/edit/change';
-import { applies, apply, invert } from '../core/edit/change';
+import { applies, invert } from '../core/edit/change';
 import type { Deed } from '../core/edit/deed';
-import { tasteOf } from '../core/edit/liking';
+import { saysTaste, tasteOf } from '../core/edit/liking';
 import type { Taste } from '../core/edit/liking';
 import { stickingOf } from '../core/edit/peels';
 import type { Sticking } from '../core/edit/peels';
@@ -70,8 +70,8 @@ export function makeEdit(
     const stuck = await stuckDown(trx, spreadId);
     const sticking = stickingOf(change, (copy) => stuck.has(copyKey(copy)));
     await noteSticking(trx, spreadId, sticking);
-    const designs = await designsOf(trx, [...change.before, ...change.after]);
-    const tastes = await learn(trx, tasteOf(designs, change));
+    const touched = saysTaste(change) ? [...change.before, ...change.after] : [];
+    const tastes = await learn(trx, tasteOf(await designsOf(trx, touched), change));
     const effects: Effects = { before: change.before, after: change.after, sticking, tastes, stock };
     await record(trx, scopeOf(spreadId), change.deed, effects);
     return historyOf(trx, spreadId);
@@ -121,10 +121,13 @@ export function stepHistory(
 const whole = (stored: Placement): Placement => ({ ...NEW_FIELDS, ...stored });
 const NEW_FIELDS: Partial<Placement> = { size: 1 };
 
+const FEW = 40;
+
 async function lay(trx: Database, spreadId: number, change: Change): Promise<void> {
-  const current = await placementsOf(trx, spreadId);
+  const ids = [...new Set([...change.before, ...change.after].map((p) => p.id))];
+  // most edits are of a few pieces, and reading them all takes longer than anything else here
+  const current = await placementsOf(trx, spreadId, ids.length < FEW ? ids : undefined);
   if (!applies(current, change)) throw new StaleEdit(change.deed.do);
-  apply(current, change);
   const gone = change.before.map((p) => p.id);
   await replacePlacements(trx, spreadId, gone, []);
   await mustBeThere(trx, change.after, change.before);

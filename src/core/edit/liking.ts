@@ -12,12 +12,15 @@ export interface Taste {
   readonly by: number;
 }
 
+/** Only what a person swaps or takes off says what they like. */
+export const saysTaste = ({ deed }: Change): boolean => deed.do === 'swap' || deed.do === 'take off';
+
 /**
  * What can be learned from an edit (handbook 7: what was liked and what was not). Only from a person's own swaps and
  * removals of pieces that others could stand for; moving, writing and arranging say nothing of taste.
  */
 export function tasteOf(context: Pick<Context, 'kit' | 'stash'>, change: Change): Taste[] {
-  if (change.deed.do !== 'swap' && change.deed.do !== 'take off') return [];
+  if (!saysTaste(change)) return [];
   const index = pieceIndex(context);
   const counts = (p: Placement): boolean => {
     const kind = index.get(pieceKey(p))?.kind;
