@@ -26,7 +26,8 @@ export async function openDatabase(file: string, last?: string): Promise<Databas
   try {
     if (file !== MEMORY) mkdirSync(dirname(file), { recursive: true });
     sqlite = new SQLite(file, { timeout: PATIENCE });
-    sqlite.pragma('journal_mode = TRUNCATE');
+    sqlite.pragma('journal_mode = PERSIST');
+    sqlite.pragma('journal_size_limit = 1048576');
     sqlite.pragma('synchronous = FULL');
     sqlite.pragma('foreign_keys = OFF');
     mustBeWhole(sqlite);

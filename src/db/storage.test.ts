@@ -28,7 +28,7 @@ const opening = (of: string): Promise<StoreTroubleKind | 'none'> =>
     (error: StoreTrouble) => error.trouble,
   );
 
-/** What lies in its folder; SQLite leaves its journal there, empty. */
+/** What lies in its folder; SQLite leaves its journal there, over and done. */
 const filesBeside = (): string[] => readdirSync(join(file, '..')).filter((f) => !f.endsWith('-journal'));
 
 /** A database with one setting in it. */
