@@ -36,6 +36,8 @@ export class Hobnail {
   private readonly folder = mkdtempSync(join(tmpdir(), 'hobnail-e2e-'));
   readonly data = join(this.folder, 'hobnail.sqlite');
   url = '';
+  /** where its door is, once it is opened to the network */
+  doorPort = 0;
 
   constructor(seed: string) {
     copyFileSync(seed, this.data);
@@ -45,6 +47,7 @@ export class Hobnail {
   async start(at?: number): Promise<void> {
     for (let n = 0; n < TRIES; n++) {
       const port = at ?? (await freePort());
+      this.doorPort ||= await freePort();
       this.url = `http://127.0.0.1:${port}`;
       this.name = randomUUID();
       this.server = spawn(
@@ -56,6 +59,7 @@ export class Hobnail {
             HOBNAIL_DATA: this.data,
             HOBNAIL_TODAY: TODAY,
             HOBNAIL_START: this.name,
+            HOBNAIL_DOOR_PORT: String(this.doorPort),
             NEXT_TELEMETRY_DISABLED: '1',
           },
           stdio: 'ignore',

@@ -109,3 +109,42 @@ test('a week is counted before it is begun, and what the school gives up is said
   await expect(lost).toContainText('Scattered, as far as it goes');
   await expect(lost).toContainText(/^.*of 7 full boxes: /s);
 });
+
+test('the house is opened to its network under a passphrase, and closed again', async ({
+  page,
+  browser,
+  hobnail,
+  complaints,
+}) => {
+  await page.goto(`${hobnail.url}/settings`);
+  const door = page.getByRole('region', { name: 'The door' });
+  await door.getByLabel('Passphrase').fill('short');
+  await expect(door.getByRole('button', { name: 'Open the door' })).toBeDisabled();
+  await door.getByLabel('Passphrase').fill('seven gray gulls');
+  await door.getByRole('button', { name: 'Open the door' }).click();
+  await expect(door).toContainText('Open: who knows the passphrase');
+  const outside = `http://127.0.0.1:${hobnail.doorPort}`;
+
+  const tablet = await (await browser.newContext()).newPage();
+  await tablet.goto(`${outside}/agenda`);
+  await tablet.getByLabel('Passphrase').fill('seven gray geese');
+  await tablet.getByRole('button', { name: 'Come in' }).click();
+  await expect(tablet.getByText('That was not the passphrase.')).toBeVisible();
+  await tablet.getByLabel('Passphrase').fill('seven gray gulls');
+  await tablet.getByRole('button', { name: 'Come in' }).click();
+  await expect(tablet.getByRole('heading', { name: 'The weeks ahead' })).toBeVisible();
+  await tablet.goto(`${outside}/agenda`);
+  await tablet.getByLabel('New item').fill('tablet holder thu');
+  await tablet.keyboard.press('Enter');
+  await expect(tablet.getByText('tablet holder').first()).toBeVisible();
+
+  await hobnail.kill(); // it stands as it was left, and everybody is to say the passphrase again
+  await hobnail.comeBack();
+  await tablet.goto(outside);
+  await expect(tablet.getByLabel('Passphrase')).toBeVisible();
+  await page.goto(`${hobnail.url}/settings`);
+  await door.getByRole('button', { name: 'Close the door' }).click();
+  await expect(door).toContainText('Closed: Hobnail answers to this machine alone.');
+  await expect(tablet.goto(outside)).rejects.toThrow(/ERR_CONNECTION_REFUSED/);
+  expect(complaints).toEqual([]);
+});

@@ -6,6 +6,8 @@ import { allKits } from '../db/kits';
 import type { Like } from '../db/likes';
 import { listLikes } from '../db/likes';
 import { ownerZone } from './calendars';
+import type { DoorState } from './door/keeper';
+import { doorState } from './door/keeper';
 import { measuredHand, ownerHand, ownShortForms, taughtWords } from './settings';
 import { store } from './store';
 
@@ -20,6 +22,7 @@ export interface Settings {
   readonly shortForms: readonly ShortForm[];
   /** what icons of the owner's kits can mean */
   readonly meanings: readonly string[];
+  readonly door: DoorState;
 }
 
 export async function loadSettings(): Promise<Settings> {
@@ -37,6 +40,7 @@ export async function loadSettings(): Promise<Settings> {
     taught,
     shortForms,
     meanings,
+    door: await doorState(db),
     hand,
     measured: set !== null,
     zone,

@@ -86,6 +86,7 @@ const DOORS: readonly (readonly [string, Door, object])[] = [
   ['a taught word', settings.TaughtWordDto, { word: 'Fern', means: 'dog' }],
   ['a short form', settings.ShortFormDto, { word: 'with', short: 'w/' }],
   ['a word to forget', settings.WordDto, { word: 'Fern' }],
+  ['a door', settings.DoorDto, { open: true, passphrase: 'seven gray gulls' }],
   ['a taste', settings.LikeDto, { kit: 'fog', code: 'Q', off: false }],
   ['a zone', settings.ZoneDto, { zone: 'America/Halifax' }],
   ['a week begun', spread.StartSpreadDto, { week: '2027-W06', bookId: 'a', kitId: 'b', manner: 'airy' }],

@@ -1,5 +1,17 @@
 import 'reflect-metadata';
-import { IsBoolean, IsInt, IsNumber, IsString, Matches, Max, MaxLength, Min, MinLength } from 'class-validator';
+import {
+  IsBoolean,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+} from 'class-validator';
+import { SHORTEST_PASSPHRASE } from '../door/shortest';
 import { HasPart, IsSeen } from './fields';
 import type { ShortForm } from '../../core/manner/options/short-forms';
 import type { TaughtWord } from '../../core/week/taught';
@@ -29,6 +41,12 @@ export class WordDto {
 export class ShortFormDto implements ShortForm {
   @Matches(/^\s*[\p{L}\p{N}]{2,40}\s*$/u, { message: 'expected: one word, of letters and digits' }) word!: string;
   @Matches(/^\s*[^\p{C}\s][^\p{C}]{0,19}\s*$/u, { message: 'expected: up to 20 letters or signs' }) short!: string;
+}
+
+export class DoorDto {
+  @IsBoolean() open!: boolean;
+  /** a new one; null: as it is */
+  @IsOptional() @IsString() @MinLength(SHORTEST_PASSPHRASE) @MaxLength(200) passphrase: string | null = null;
 }
 
 export class LikeDto {

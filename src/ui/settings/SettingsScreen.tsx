@@ -18,6 +18,7 @@ import type { Settings } from '../../server/load-settings';
 import { saveHand, saveZone } from '../../server/settings-actions';
 import { useRun } from '../use-run';
 import { useTrueSize } from '../use-true-size';
+import { Door } from './Door';
 import { Learned } from './Learned';
 import { ShortForms } from './ShortForms';
 import { Words } from './Words';
@@ -202,6 +203,7 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
         </Paper>
         <Words taught={settings.taught} meanings={settings.meanings} run={run} busy={busy} />
         <ShortForms forms={settings.shortForms} run={run} busy={busy} />
+        <Door door={settings.door} run={run} busy={busy} />
         <Learned likes={settings.likes} run={run} busy={busy} />
       </Box>
     </Box>

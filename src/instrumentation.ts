@@ -1,0 +1,6 @@
+/** Once at the start of the server. */
+export async function register(): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { openAsLeft } = await import('./server/door/at-start');
+  await openAsLeft();
+}
