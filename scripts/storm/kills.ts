@@ -9,7 +9,7 @@ import { readSetting } from '../../src/db/settings';
 import { OLD_SCHEMAS, demoHistory, fillAsThen } from '../../tests/old-databases';
 import { COUNTER, isNumber } from './writer';
 
-/** When a process is killed: while its database is first made, while an old one is brought up to date, while it writes. */
+/** When a process is killed: while its database is first made, while an old one is brought up to date, or at work. */
 const MOMENTS = ['first opening', 'upgrade', 'writing'] as const;
 type Moment = (typeof MOMENTS)[number];
 

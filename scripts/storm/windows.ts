@@ -104,7 +104,7 @@ async function window(url: string, id: number, until: number, random: () => numb
   return log;
 }
 
-/** Every week alone is as its window has it; every acknowledged edit has raised its week's revision, and nothing else. */
+/** Every week alone is as its window has it; every acknowledged edit has raised its week's revision, nothing else. */
 async function faultsOf(file: string, ids: readonly number[], logs: readonly Log[]): Promise<string[]> {
   const faults: string[] = [];
   const sqlite = new SQLite(file, { readonly: true });

@@ -77,7 +77,7 @@ function preparedOnce(sqlite: SQLite.Database): SqliteDatabase {
       known.set(text, statement);
       const oldest = known.size > MOST_PREPARED ? known.keys().next().value : undefined;
       if (oldest !== undefined) known.delete(oldest);
-      return statement as ReturnType<SqliteDatabase['prepare']>;
+      return statement;
     },
   };
 }
