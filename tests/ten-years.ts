@@ -27,7 +27,12 @@ function filled(placements: readonly Placement[], least: number): Placement[] {
   const again = placements
     .filter((p) => p.cut === null && counts.has(p.code))
     .slice(0, Math.max(0, least - placements.length))
-    .map((p) => ({ ...p, id: `p${1000 + Number(p.id.slice(1))}`, copy: p.copy + (counts.get(p.code) ?? 0), layer: p.layer + 2 }));
+    .map((p) => ({
+      ...p,
+      id: `p${1000 + Number(p.id.slice(1))}`,
+      copy: p.copy + (counts.get(p.code) ?? 0),
+      layer: p.layer + 2,
+    }));
   return [...placements, ...again];
 }
 

@@ -6,6 +6,7 @@ import { anchorOf } from '../week/occurrences';
 import { wallOfTime } from '../week/recur/clock';
 import { isoDay } from '../week/recur/wall';
 import type { Calendar } from '../week/calendar';
+import { BadInput, quoted } from './fault';
 import { itemsOf, masterOf } from './calendar-parts';
 import { editItems, ofItem } from './calendar-splice';
 
@@ -144,8 +145,17 @@ function put(root: ICAL.Component, entry: AgendaEntry, zone: string, stamp: stri
   if (entry.repeat)
     component.addPropertyWithValue(
       'rrule',
-      ICAL.Recur.fromString(entry.start === null ? entry.repeat : untilInUtc(entry.repeat, zone)),
+      ruleOf(entry.start === null ? entry.repeat : untilInUtc(entry.repeat, zone)),
     );
+}
+
+function ruleOf(repeat: string): ICAL.Recur {
+  try {
+    return ICAL.Recur.fromString(repeat);
+  } catch {
+    const expected = 'a rule such as FREQ=WEEKLY;BYDAY=MO';
+    throw new BadInput([{ file: 'item', where: 'entry.repeat', found: quoted(repeat), expected }]);
+  }
 }
 
 /** The calendar without an item, all of its series. */

@@ -20,7 +20,12 @@ export const lineFault = (file: string, line: number, found: string, expected: s
   new BadInput([{ file, where: `line ${line}`, found, expected }]);
 
 /** `rockpool.kit.csv, line 12, width_mm: found "-3", expected a length over 0 mm` */
-export const faultLine = (f: Fault): string => `${f.file}, ${f.where}: found ${f.found}, expected ${f.expected}`;
+export const faultLine = (f: Fault): string =>
+  `${f.file}, ${clipped(f.where)}: found ${clipped(f.found)}, expected ${clipped(f.expected)}`;
+
+/** Names come from outside, too, and are as long as they like. */
+const LONGEST = 400;
+const clipped = (text: string): string => (text.length > LONGEST ? `${text.slice(0, LONGEST)}…` : text);
 
 /** A value as it is shown in a fault: quoted, and cut when it is long. */
 export function quoted(value: unknown): string {

@@ -1,8 +1,8 @@
-import Papa from 'papaparse';
 import { isHex } from '../color/color';
 import type { Kit, Piece } from '../kit/kit';
 import { FACES, FINISHES, KIND_NAMES, SHAPES, WRITABLE, traits } from '../kit/kinds';
-import type { Fault } from './fault';
+import type { Row } from './csv-table';
+import { readTable, writeTable } from './csv-table';
 import { BadInput, quoted } from './fault';
 
 const NEEDED = ['code', 'kind', 'count', 'width_mm', 'height_mm'] as const;
@@ -39,71 +39,24 @@ const MOST_FAULTS = 40;
  * @example readKit('code,kind,count\nQB-1,quarter-box,8\n', 'mist.kit.csv', 'mist').pieces
  */
 export function readKit(text: string, file: string, name: string): Kit {
-  const clean = text.replace(/^\uFEFF/, '');
-  const firstLine = clean.split(/\r\n|\r|\n/).find((l) => l.trim() !== '') ?? '';
-  const delimiter = [';', '\t', ','].find((d) => firstLine.includes(d)) ?? ',';
-  const { data, errors } = Papa.parse<string[]>(clean, { delimiter, skipEmptyLines: false });
-  const broken = errors.find((e) => e.type === 'Quotes');
-  if (broken) {
+  const { rows, head, faults } = readTable(text, file, NEEDED, OPTIONAL);
+  if (rows.length > MOST_DESIGNS)
     throw new BadInput([
-      {
-        file,
-        where: `line ${(broken.row ?? 0) + 1}`,
-        found: 'a quoted field that never ends',
-        expected: 'a closing quotation mark',
-      },
+      { file, where: 'the whole file', found: `${rows.length} designs`, expected: `at most ${MOST_DESIGNS}` },
     ]);
-  }
-  let line = 1;
-  const rows = data
-    .map((cells) => {
-      const row = { cells: cells.map((c) => c.trim()), line };
-      line += cells.join('').split('\n').length; // a quoted cell may run over several lines
-      return row;
-    })
-    .filter((r) => r.cells.some(Boolean));
-  const [head, ...body] = rows;
-  if (!head)
-    throw new BadInput([
-      { file, where: 'line 1', found: 'an empty file', expected: `a first line with the columns ${NEEDED.join(', ')}` },
-    ]);
-  const columns = head.cells.map((c) => c.toLowerCase());
-  const missing = NEEDED.filter((c) => !columns.includes(c));
-  if (missing.length) {
-    throw new BadInput(
-      missing.map((c) => ({
-        file,
-        where: `line ${head.line}`,
-        found: `the columns ${head.cells.filter(Boolean).join(', ')}`,
-        expected: `a column named ${c}`,
-      })),
-    );
-  }
-  const known = new Set<string>([...NEEDED, ...OPTIONAL]);
-  const twice = columns.find((c, i) => known.has(c) && columns.indexOf(c) !== i);
-  if (twice !== undefined)
-    throw new BadInput([
-      { file, where: `line ${head.line}`, found: `two columns named ${twice}`, expected: 'each column once' },
-    ]);
-  if (body.length > MOST_DESIGNS)
-    throw new BadInput([
-      { file, where: 'the whole file', found: `${body.length} designs`, expected: `at most ${MOST_DESIGNS}` },
-    ]);
-  const faults: Fault[] = [];
   const firstLineOf = new Map<string, number>();
-  const pieces = body.map(({ cells, line }) => {
-    const row = new Row(file, line, new Map(columns.map((c, i) => [c, cells[i] ?? ''])), delimiter === ';', faults);
+  const pieces = rows.map((row) => {
     const piece = toPiece(row, name);
     const before = firstLineOf.get(piece.code);
     if (piece.code && before !== undefined)
       row.fault('code', quoted(piece.code), `a code of its own; line ${before} has this one`);
-    else firstLineOf.set(piece.code, line);
+    else firstLineOf.set(piece.code, row.line);
     return piece;
   });
-  if (body.length === 0)
+  if (rows.length === 0)
     faults.push({
       file,
-      where: `line ${head.line}`,
+      where: `line ${head}`,
       found: 'no piece',
       expected: 'at least one line under the column names',
     });
@@ -134,7 +87,7 @@ export function writeKit(kit: Kit): string {
     p.rows || '',
     p.faces,
   ]);
-  return `${Papa.unparse({ fields, data }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+  return writeTable(fields, data);
 }
 
 function toPiece(row: Row, kit: string): Piece {
@@ -163,61 +116,4 @@ function toPiece(row: Row, kit: string): Piece {
     rows: row.has('rows') ? row.whole('rows', 0, 60) : kind === 'checklist' ? 6 : 0,
     faces: row.oneOf('faces', FACES, 'none'),
   };
-}
-
-/** One line of the file; reading a cell notes what is wrong with it. */
-class Row {
-  constructor(
-    private readonly file: string,
-    private readonly line: number,
-    private readonly cells: ReadonlyMap<string, string>,
-    private readonly decimalComma: boolean,
-    private readonly faults: Fault[],
-  ) {}
-
-  fault(column: string, found: string, expected: string): void {
-    this.faults.push({ file: this.file, where: `line ${this.line}, ${column}`, found, expected });
-  }
-
-  text = (column: string): string => this.cells.get(column) ?? '';
-  has = (column: string): boolean => this.text(column) !== '';
-
-  needed(column: string): string {
-    if (!this.has(column)) this.fault(column, 'nothing', 'a value');
-    return this.text(column);
-  }
-
-  oneOf<T extends string>(column: string, known: readonly T[], usual: T, needed = false): T {
-    const text = this.text(column).toLowerCase();
-    if (!text && !needed) return usual;
-    const match = known.find((k) => k === text);
-    if (!match) this.fault(column, text ? quoted(text) : 'nothing', `one of ${known.join(', ')}`);
-    return match ?? usual;
-  }
-
-  color(column: string, usual: string): string {
-    const text = this.text(column).toLowerCase();
-    if (text && !isHex(text)) this.fault(column, quoted(text), 'a color such as #2c7f86');
-    return text && isHex(text) ? text : usual;
-  }
-
-  number(column: string, least: number, most: number, expected = `a number from ${least} to ${most}`): number {
-    const text = this.text(column);
-    const plain = this.decimalComma ? text.replace(',', '.') : text;
-    const value = /^[+-]?\d+(\.\d+)?$/.test(plain) ? Number(plain) : NaN;
-    if (!(value >= least && value <= most)) {
-      this.fault(column, text ? quoted(text) : 'nothing', expected);
-      return Math.max(least, 1);
-    }
-    return value;
-  }
-
-  length = (column: string, most: number): number => this.number(column, 0.1, most, `a length from 0.1 to ${most} mm`);
-
-  whole(column: string, least: number, most: number): number {
-    const value = this.number(column, least, most, `a whole number from ${least} to ${most}`);
-    if (!Number.isInteger(value))
-      this.fault(column, quoted(this.text(column)), `a whole number from ${least} to ${most}`);
-    return Math.round(value);
-  }
 }

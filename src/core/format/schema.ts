@@ -36,7 +36,10 @@ function toFault(e: ErrorObject, file: string): Fault {
     .slice(1)
     .replace(/\/(\d+)/g, '[$1]')
     .replace(/\//g, '.');
-  const property = (name: string) => (path ? `${path}.${name}` : name);
+  const property = (given: string): string => {
+    const name = given.trim() ? given : quoted(given);
+    return path ? `${path}.${name}` : name;
+  };
   const params = e.params as Record<string, unknown>;
   switch (e.keyword) {
     case 'required':
@@ -56,7 +59,7 @@ function toFault(e: ErrorObject, file: string): Fault {
     case 'enum':
       return {
         file,
-        where: path,
+        where: path || 'the whole file',
         found: quoted(e.data),
         expected: `one of ${(params.allowedValues as unknown[]).join(', ')}`,
       };

@@ -1,8 +1,6 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
-  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsIn,
@@ -16,9 +14,8 @@ import {
   MinLength,
   ValidateBy,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
-import { HasPart, IsDay, IsSeen } from './fields';
+import { HasPart, HasParts, IsDay, IsSeen } from './fields';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { DemandKind, Part, Room } from '../../core/week/demand';
 import { DEMAND_KINDS, PARTS, ROOMS } from '../../core/week/demand';
@@ -53,7 +50,7 @@ export class EntryDto implements AgendaEntry {
   @Min(1, { each: true })
   @Max(FURTHEST, { each: true })
   countdown!: number[];
-  @IsArray() @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => ReminderDto) reminders!: ReminderDto[];
+  @HasParts(() => ReminderDto, 0, 20) reminders!: ReminderDto[];
   @IsOptional() @IsInt() @Min(0) @Max(9999) since: number | null = null;
   @IsOptional() @IsString() @MaxLength(500) onlyWith: string | null = null;
   @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) @MaxLength(500, { each: true }) quiet!: string[];
@@ -80,22 +77,12 @@ export class OccurrenceDto {
 }
 
 export class MoveDto {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => OccurrenceDto)
-  items!: OccurrenceDto[];
+  @HasParts(() => OccurrenceDto, 1, 200) items!: OccurrenceDto[];
   @IsDay() to!: string;
 }
 
 export class GatherDto {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => OccurrenceDto)
-  items!: OccurrenceDto[];
+  @HasParts(() => OccurrenceDto, 1, 200) items!: OccurrenceDto[];
   @IsString() @MinLength(1) @MaxLength(100) list!: string;
 }
 
@@ -113,7 +100,7 @@ export class PairDto {
 }
 
 export class BothMeantDto {
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => PairDto) pairs!: PairDto[];
+  @HasParts(() => PairDto, 1, 200) pairs!: PairDto[];
 }
 
 export class TurnDto implements Turn {
@@ -127,15 +114,12 @@ export class RoundDto implements Omit<Round, 'turns'> {
   @IsDay() first!: string;
   @IsIn(['day', 'week']) every!: 'day' | 'week';
   /** a free turn has no text */
-  @IsArray()
-  @ArrayMinSize(2)
-  @ArrayMaxSize(MOST_TURNS)
-  @ValidateNested({ each: true })
-  @Type(() => SlotDto)
+  @HasParts(() => SlotDto, 2, MOST_TURNS)
   @ValidateBy({
     name: 'anyTurn',
     validator: {
-      validate: (slots: unknown) => Array.isArray(slots) && slots.some((slot: SlotDto) => slot.turn),
+      validate: (slots: unknown) =>
+        Array.isArray(slots) && slots.some((slot: SlotDto | null | undefined) => slot?.turn),
       defaultMessage: () => 'at least one turn with a text',
     },
   })
@@ -145,7 +129,7 @@ export class RoundDto implements Omit<Round, 'turns'> {
 }
 
 export class SlotDto {
-  @IsOptional() @ValidateNested() @Type(() => TurnDto) turn: TurnDto | null = null;
+  @IsOptional() @HasPart(() => TurnDto) turn: TurnDto | null = null;
 }
 
 export class PutRoundDto {

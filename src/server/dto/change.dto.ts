@@ -1,5 +1,4 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
@@ -13,16 +12,17 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
   registerDecorator,
 } from 'class-validator';
-import { HasPart, IsCount } from './fields';
+import { HasPart, HasParts, IsCount } from './fields';
 import type { Deed } from '../../core/edit/deed';
+import { sayDeed } from '../../core/edit/say-deed';
 import type { Placement, Role } from '../../core/spread/placement';
+import { daysOfWeek } from '../../core/week/week';
 
 const ROLES: readonly Role[] = ['base', 'sidebar', 'box', 'day', 'finish'];
 
-/** Some fields of plain values, not too many letters; `do` names the deed. */
+/** What is done, as `core/edit/deed.ts` has it. */
 function IsDeed(): PropertyDecorator {
   return (target, propertyName) =>
     registerDecorator({
@@ -35,11 +35,21 @@ function IsDeed(): PropertyDecorator {
 }
 
 const LONGEST_DEED = 2000;
+/** A deed's words name days, and nothing else of its week. */
+const anyWeek = { unit: 'mm', context: { week: { days: daysOfWeek('2027-W06') } } } as unknown as Parameters<
+  typeof sayDeed
+>[1];
 
+/** It is kept and said later, on every screen that can undo it: what cannot be said is none. */
 function isDeed(value: unknown): boolean {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-  const { do: done } = value as { do?: unknown };
-  return typeof done === 'string' && done.length > 0 && JSON.stringify(value).length <= LONGEST_DEED;
+  if (JSON.stringify(value).length > LONGEST_DEED) return false;
+  try {
+    const said: unknown = sayDeed(value as Deed, anyWeek);
+    return typeof said === 'string' && said !== '';
+  } catch {
+    return false;
+  }
 }
 
 export class RectDto {
@@ -64,7 +74,7 @@ export class PlacementDto implements Placement {
   @IsInt() @Min(0) @Max(99) layer!: number;
   @IsIn(ROLES) role!: Role;
   @IsOptional() @IsInt() @Min(0) @Max(6) day!: number | null;
-  @IsOptional() @ValidateNested() @Type(() => RectDto) cut!: RectDto | null;
+  @IsOptional() @HasPart(() => RectDto) cut!: RectDto | null;
   @IsArray() @ArrayMaxSize(60) @IsString({ each: true }) items!: string[];
   @IsOptional() @IsString() @MaxLength(2000) text!: string | null;
   @IsNumber() @Min(0.6) @Max(1) size!: number;
@@ -73,10 +83,9 @@ export class PlacementDto implements Placement {
 }
 
 export class ChangeDto {
-  /** what is done, as `core/edit/deed.ts` has it: kept and said, never looked into here */
   @IsDeed() deed!: Deed;
-  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => PlacementDto) before!: PlacementDto[];
-  @IsArray() @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => PlacementDto) after!: PlacementDto[];
+  @HasParts(() => PlacementDto, 0, 2000) before!: PlacementDto[];
+  @HasParts(() => PlacementDto, 0, 2000) after!: PlacementDto[];
 }
 
 export class SaveEditDto {

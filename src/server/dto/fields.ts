@@ -1,8 +1,11 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import {
-  IsDefined,
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
   IsInt,
+  IsObject,
   IsOptional,
   IsString,
   Max,
@@ -47,6 +50,17 @@ export const IsCount = (): PropertyDecorator => all(IsInt(), Min(1), Max(Number.
 /** What a form was opened with, by its `imageOf`; null: it is new, or is to be written over what is there. */
 export const IsSeen = (): PropertyDecorator => all(IsOptional(), IsString(), MaxLength(60));
 
-/** A part that has a class of its own, and that must be there. */
+/** A part that has a class of its own, and that must be there; a list is none, however empty. */
 export const HasPart = (type: () => new () => object): PropertyDecorator =>
-  all(IsDefined(), ValidateNested(), Type(type));
+  all(IsObject(), ValidateNested(), Type(type));
+
+/** Parts that each have a class of their own; nothing else is among them. */
+export const HasParts = (type: () => new () => object, least: number, most: number): PropertyDecorator =>
+  all(
+    IsArray(),
+    ArrayMinSize(least),
+    ArrayMaxSize(most),
+    IsObject({ each: true }),
+    ValidateNested({ each: true }),
+    Type(type),
+  );

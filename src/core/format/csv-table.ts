@@ -1,0 +1,145 @@
+import Papa from 'papaparse';
+import { isHex } from '../color/color';
+import type { Fault } from './fault';
+import { BadInput, quoted } from './fault';
+
+/** What a spreadsheet would run as a formula, with the signs before it that say it is none. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+
+/** A cell that no spreadsheet runs; `plain` gives it back as it was. Source: OWASP, "CSV Injection". */
+const guarded = (cell: string | number): string | number =>
+  typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell;
+
+const plain = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell);
+
+/** A table as CSV, with its names above; no cell of it is a formula, and all come back as they were. */
+export const writeTable = (fields: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
+  `${Papa.unparse({ fields: [...fields], data: rows.map((r) => r.map(guarded)) }, { newline: '\r\n' })}\r\n`;
+
+export interface Table {
+  readonly rows: readonly Row[];
+  /** the line of its names */
+  readonly head: number;
+  /** what its rows find wrong */
+  readonly faults: Fault[];
+}
+
+/**
+ * Reads a table as a spreadsheet saves it: BOM or none, comma, semicolon or tab, CRLF, quotes, decimal commas where the
+ * separator is a semicolon. Columns that are not known are passed over, in any order.
+ * @throws BadInput where a column is missing or there twice, or a quote never ends
+ */
+export function readTable(text: string, file: string, needed: readonly string[], optional: readonly string[]): Table {
+  const clean = text.replace(/^\uFEFF/, '');
+  const firstLine = clean.split(/\r\n|\r|\n/).find((l) => l.trim() !== '') ?? '';
+  const delimiter = [';', '\t', ','].find((d) => firstLine.includes(d)) ?? ',';
+  const { data, errors } = Papa.parse<string[]>(clean, { delimiter, skipEmptyLines: false });
+  const broken = errors.find((e) => e.type === 'Quotes');
+  if (broken) {
+    throw new BadInput([
+      {
+        file,
+        where: `line ${(broken.row ?? 0) + 1}`,
+        found: 'a quoted field that never ends',
+        expected: 'a closing quotation mark',
+      },
+    ]);
+  }
+  let line = 1;
+  const rows = data
+    .map((cells) => {
+      const row = { cells: cells.map((c) => plain(c.trim())), line };
+      line += cells.join('').split('\n').length; // a quoted cell may run over several lines
+      return row;
+    })
+    .filter((r) => r.cells.some(Boolean));
+  const [head, ...body] = rows;
+  if (!head)
+    throw new BadInput([
+      { file, where: 'line 1', found: 'an empty file', expected: `a first line with the columns ${needed.join(', ')}` },
+    ]);
+  const columns = head.cells.map((c) => c.toLowerCase());
+  const missing = needed.filter((c) => !columns.includes(c));
+  if (missing.length) {
+    throw new BadInput(
+      missing.map((c) => ({
+        file,
+        where: `line ${head.line}`,
+        found: `the columns ${head.cells.filter(Boolean).join(', ')}`,
+        expected: `a column named ${c}`,
+      })),
+    );
+  }
+  const known = new Set<string>([...needed, ...optional]);
+  const twice = columns.find((c, i) => known.has(c) && columns.indexOf(c) !== i);
+  if (twice !== undefined)
+    throw new BadInput([
+      { file, where: `line ${head.line}`, found: `two columns named ${twice}`, expected: 'each column once' },
+    ]);
+  const faults: Fault[] = [];
+  return {
+    rows: body.map(({ cells, line }) => {
+      const named = new Map(columns.map((c, i) => [c, cells[i] ?? '']));
+      return new Row(file, line, named, delimiter === ';', faults);
+    }),
+    head: head.line,
+    faults,
+  };
+}
+
+/** One line of the file; reading a cell notes what is wrong with it. */
+export class Row {
+  constructor(
+    private readonly file: string,
+    readonly line: number,
+    private readonly cells: ReadonlyMap<string, string>,
+    private readonly decimalComma: boolean,
+    private readonly faults: Fault[],
+  ) {}
+
+  fault(column: string, found: string, expected: string): void {
+    this.faults.push({ file: this.file, where: `line ${this.line}, ${column}`, found, expected });
+  }
+
+  text = (column: string): string => this.cells.get(column) ?? '';
+  has = (column: string): boolean => this.text(column) !== '';
+
+  needed(column: string): string {
+    if (!this.has(column)) this.fault(column, 'nothing', 'a value');
+    return this.text(column);
+  }
+
+  oneOf<T extends string>(column: string, known: readonly T[], usual: T, needed = false): T {
+    const text = this.text(column).toLowerCase();
+    if (!text && !needed) return usual;
+    const match = known.find((k) => k === text);
+    if (!match) this.fault(column, text ? quoted(text) : 'nothing', `one of ${known.join(', ')}`);
+    return match ?? usual;
+  }
+
+  color(column: string, usual: string): string {
+    const text = this.text(column).toLowerCase();
+    if (text && !isHex(text)) this.fault(column, quoted(text), 'a color such as #2c7f86');
+    return text && isHex(text) ? text : usual;
+  }
+
+  number(column: string, least: number, most: number, expected = `a number from ${least} to ${most}`): number {
+    const text = this.text(column);
+    const digits = this.decimalComma ? text.replace(',', '.') : text;
+    const value = /^[+-]?\d+(\.\d+)?$/.test(digits) ? Number(digits) : NaN;
+    if (!(value >= least && value <= most)) {
+      this.fault(column, text ? quoted(text) : 'nothing', expected);
+      return Math.max(least, 1);
+    }
+    return value;
+  }
+
+  length = (column: string, most: number): number => this.number(column, 0.1, most, `a length from 0.1 to ${most} mm`);
+
+  whole(column: string, least: number, most: number): number {
+    const value = this.number(column, least, most, `a whole number from ${least} to ${most}`);
+    if (!Number.isInteger(value))
+      this.fault(column, quoted(this.text(column)), `a whole number from ${least} to ${most}`);
+    return Math.round(value);
+  }
+}
