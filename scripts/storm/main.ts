@@ -1,10 +1,14 @@
 // Kills and windows (docs/reliability.md); by storm.mjs, which builds the application first.
 import type { Killed } from './kills';
 import { kills } from './kills';
+import { longCalendars } from './long-calendar';
 import { windows } from './windows';
 
 const [count = 200, seconds = 120, seed = Date.now() % 1_000_000] = process.argv.slice(2).map(Number);
 console.log(`seed ${seed}`);
+
+/** ms that anybody may wait for others' work */
+const LONGEST_WAIT = 1000;
 
 let faults = 0;
 const told = (what: string, result: string, found: readonly string[]): void => {
@@ -27,6 +31,11 @@ async function main(): Promise<void> {
     const { saved, refused, median, p95, faults: found } = await windows(of, seed);
     const times = `median ${median.toFixed(0)} ms, 95th ${p95.toFixed(0)} ms`;
     told(`${what}, ${of.seconds} s`, `${saved} saved, ${refused} refused as second, ${times}`, found);
+  }
+  for (const { what, took, othersWaited } of await longCalendars()) {
+    const slow = othersWaited > LONGEST_WAIT ? [`others waited over ${LONGEST_WAIT} ms`] : [];
+    const ms = (n: number): string => `${n.toFixed(0)} ms`;
+    told(`45,000 events, ${what}`, `${ms(took)}; others waited ${ms(othersWaited)} at most`, slow);
   }
   process.exitCode = faults ? 1 : 0;
 }

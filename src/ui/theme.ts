@@ -61,6 +61,14 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         body: { overscrollBehavior: 'none' },
+        '@media (prefers-reduced-motion: reduce)': {
+          '*, *::before, *::after': {
+            animationDuration: '1ms !important',
+            animationIterationCount: '1 !important',
+            transitionDuration: '1ms !important',
+            scrollBehavior: 'auto !important',
+          },
+        },
         'button, input, select, textarea': { font: 'inherit' },
         '*:focus-visible': { outline: `2px solid ${GLASS.cobalt}`, outlineOffset: 2 },
       },

@@ -40,11 +40,24 @@ function mastersOf(calendar: Calendar): ReadonlyMap<string, ICAL.Component> {
 
 export const hasItem = (calendar: Calendar, uid: string): boolean => mastersOf(calendar).has(uid);
 
-/** What comes round in a calendar, by uid and title. */
-export const routinesOf = (calendar: Calendar): { uid: string; title: string; round: string | null }[] =>
-  [...mastersOf(calendar)]
+export interface Routine {
+  readonly uid: string;
+  readonly title: string;
+  readonly round: string | null;
+}
+
+const routines = new WeakMap<ICAL.Component, readonly Routine[]>();
+
+/** What comes round in a calendar; looked through once a calendar. */
+export function routinesOf(calendar: Calendar): readonly Routine[] {
+  const known = routines.get(calendar.root);
+  if (known) return known;
+  const found = [...mastersOf(calendar)]
     .filter(([, c]) => c.hasProperty('rrule'))
     .map(([uid, c]) => ({ uid, title: factsOf(c).title, round: factsOf(c).round }));
+  routines.set(calendar.root, found);
+  return found;
+}
 
 /** The item as a person edits it; null when the calendar has none of that uid. */
 export function entryOf(calendar: Calendar, uid: string): AgendaEntry | null {

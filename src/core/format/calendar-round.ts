@@ -14,11 +14,20 @@ import { editItems } from './calendar-splice';
  */
 export function roundsOf(...calendars: readonly Calendar[]): Round[] {
   const byName = new Map<string, ICAL.Component[]>();
-  for (const component of calendars.flatMap((c) => c.root.getAllSubcomponents('vevent'))) {
-    const name = component.hasProperty('x-hobnail-round') && factsOf(component).round;
+  for (const component of calendars.flatMap(turnsOf)) {
+    const name = factsOf(component).round;
     if (name) byName.set(name, [...(byName.get(name) ?? []), component]);
   }
   return [...byName].flatMap(([name, members]) => roundOf(name, members));
+}
+
+const turns = new WeakMap<ICAL.Component, readonly ICAL.Component[]>();
+
+/** The events that are turns of a round; looked through once a calendar. */
+function turnsOf({ root }: Calendar): readonly ICAL.Component[] {
+  const known = turns.get(root) ?? root.getAllSubcomponents('vevent').filter((c) => c.hasProperty('x-hobnail-round'));
+  turns.set(root, known);
+  return known;
 }
 
 function roundOf(name: string, members: readonly ICAL.Component[]): Round[] {

@@ -59,7 +59,21 @@ interface Series {
 export const MOST_A_DAY = 12;
 /** Clocks differ by a day at most; two are given. */
 const ZONE_REACH = 2 * DAY_MS;
-const prepared = new WeakMap<ICAL.Component, Map<string, readonly Series[]>>();
+const prepared = new WeakMap<ICAL.Component, Map<string, AllSeries>>();
+
+interface Placed extends Series {
+  /** its place in the file */
+  readonly place: number;
+}
+
+/** The series of a calendar, those that come once by their time: of a long calendar nearly all are far away. */
+interface AllSeries {
+  readonly repeated: readonly Placed[];
+  /** by when they begin */
+  readonly once: readonly Placed[];
+  /** ms that any of those lasts, and is announced before */
+  readonly longest: number;
+}
 
 /** The owner's zone by name; UTC when it is not known. */
 export const ownerClock = (name: string): IANAZone => zoneNamed(name) ?? IANAZone.create('UTC');
@@ -81,11 +95,29 @@ export function occurrencesBetween(
   const from = wallOfDay(first);
   const until = wallOfDay(last) + DAY_MS;
   const work = new Work();
-  return seriesOf(calendar, zone).flatMap((series) =>
+  return near(seriesOf(calendar, zone), from, until).flatMap((series) =>
     wanted(series.component)
       ? guarded(calendar, series.component, () => occurrencesOf(calendar, series, from, until, work))
       : [],
   );
+}
+
+/** Those that may have something to do with a span, in the order of the file. */
+function near({ repeated, once, longest }: AllSeries, from: Wall, until: Wall): readonly Placed[] {
+  const first = firstFrom(once, from - longest - ZONE_REACH);
+  const last = firstFrom(once, until + longest + ZONE_REACH);
+  return [...repeated, ...once.slice(first, last)].sort((a, b) => a.place - b.place);
+}
+
+/** The place of the first that begins at a time or later. */
+function firstFrom(series: readonly Series[], at: Wall): number {
+  let [low, high] = [0, series.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((series[middle] as Series).begins < at) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 /** Makes a calendar ready to be asked for its days, which takes longer than asking. */
@@ -140,8 +172,8 @@ function occurrencesOf(calendar: Calendar, s: Series, from: Wall, weekEnd: Wall,
 }
 
 /** All series of a calendar, made ready once for a zone. */
-function seriesOf(calendar: Calendar, zone: string): readonly Series[] {
-  const byZone = prepared.get(calendar.root) ?? new Map<string, readonly Series[]>();
+function seriesOf(calendar: Calendar, zone: string): AllSeries {
+  const byZone = prepared.get(calendar.root) ?? new Map<string, AllSeries>();
   prepared.set(calendar.root, byZone);
   const known = byZone.get(zone);
   if (known) return known;
@@ -154,11 +186,15 @@ function seriesOf(calendar: Calendar, zone: string): readonly Series[] {
     else families.set(key, [component]);
   }
   const owner = ownerClock(zone);
-  const made = [...families.values()].flatMap((family) =>
+  const found = [...families.values()].flatMap((family) =>
     guarded(calendar, family[0] as ICAL.Component, () => prepare(family, owner)),
   );
-  byZone.set(zone, made);
-  return made;
+  const made = found.map((series, place) => ({ ...series, place }));
+  const once = made.filter((s) => !s.repeated && s.more.length === 0).sort((a, b) => a.begins - b.begins);
+  const longest = once.reduce((most, s) => Math.max(most, s.length, s.reach), 0);
+  const all = { repeated: made.filter((s) => s.repeated || s.more.length > 0), once, longest };
+  byZone.set(zone, all);
+  return all;
 }
 
 function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {

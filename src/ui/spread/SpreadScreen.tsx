@@ -11,7 +11,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { IconKeyboard } from '@tabler/icons-react';
+import { IconKeyboard, IconListDetails } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -31,6 +31,7 @@ import { Board } from './Board';
 import { Findings } from './Findings';
 import { Items } from './Items';
 import { Rail } from './Rail';
+import { ReadingDialog } from './ReadingDialog';
 import { ReviewContext, useVoice } from './review-context';
 import { Sheets } from './Sheets';
 import { SAID } from '../patient-queue';
@@ -252,6 +253,7 @@ function Head({ score }: { score: number | null }) {
     setAsking(false);
   };
   const [keys, setKeys] = useState(false);
+  const [reading, setReading] = useState(false);
   const voice = useVoice();
   return (
     <TopBar
@@ -273,6 +275,11 @@ function Head({ score }: { score: number | null }) {
         </>
       }
     >
+      <Tooltip title="The week as a list">
+        <IconButton color="inherit" aria-label="The week as a list" onClick={() => setReading(true)}>
+          <IconListDetails size={20} />
+        </IconButton>
+      </Tooltip>
       <Tooltip title="The keys">
         <IconButton color="inherit" aria-label="The keys" onClick={() => setKeys(true)}>
           <IconKeyboard size={20} />
@@ -310,6 +317,7 @@ function Head({ score }: { score: number | null }) {
           }}
         />
       )}
+      {reading && <ReadingDialog onClose={() => setReading(false)} />}
       {keys && <KeysDialog onClose={() => setKeys(false)} />}
     </TopBar>
   );
