@@ -165,3 +165,44 @@ test('the screens can be used by everyone: no serious fault by axe-core', async 
   await page.getByTestId('say').waitFor();
   expect(await serious()).toEqual([]);
 });
+
+test('at twice the size every screen can be scrolled to its end, and a spread is read as a list', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
+  await page.getByRole('button', { name: 'The week as a list' }).focus();
+  await page.keyboard.press('Enter');
+  const list = page.getByRole('dialog', { name: 'The week as a list' });
+  for (const day of ['Monday', 'Sunday', 'Beside the days'])
+    await expect(list.getByRole('heading', { name: day })).toBeAttached();
+  const item = list.getByRole('button', { name: /choir rehearsal · on/ });
+  await item.focus();
+  await page.keyboard.press('Enter'); // the sticker that carries it is chosen
+  await expect(list).toHaveCount(0);
+  await expect(page.locator('[data-testid=piece][aria-pressed=true]')).toHaveAccessibleName(/choir/);
+
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.setViewportSize({ width: 640, height: 400 }); // 1280 × 800 at 200 %
+  for (const [path, last] of [
+    ['', page.getByRole('region', { name: /^In 5 weeks/ })],
+    ['/agenda', page.getByRole('heading', { name: /^Sunday/ })],
+    ['/kits', page.getByRole('tab').last()],
+    ['/settings', page.getByRole('region', { name: 'What was learned' }).or(page.getByRole('region').last())],
+  ] as const) {
+    await page.goto(`${hobnail.url}${path}`);
+    await expect(async () => {
+      await last.first().scrollIntoViewIfNeeded();
+      await page.waitForTimeout(300); // a screen that has just come may scroll by itself
+      await expect(last.first()).toBeInViewport({ timeout: 500 });
+    }).toPass();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThan(2);
+    const moving = await page.evaluate(
+      () => getComputedStyle(document.querySelector('button') as Element).transitionDuration,
+    );
+    expect(Math.max(...moving.split(',').map(parseFloat))).toBeLessThan(0.01);
+  }
+  expect(complaints).toEqual([]);
+});

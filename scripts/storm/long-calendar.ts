@@ -36,7 +36,7 @@ export async function longCalendars(): Promise<Held[]> {
   await hobnail.start();
   const { url } = hobnail;
   const held: Held[] = [];
-  const during = async (what: string, work: () => Promise<Response | unknown>): Promise<void> => {
+  const during = async (what: string, work: () => Promise<unknown>): Promise<void> => {
     let over = false;
     let othersWaited = 0;
     const others = (async () => {

@@ -11,7 +11,7 @@ import { asStrings } from '../db/json';
 import { kitHistory } from '../db/kit-edits';
 import { listLikes } from '../db/likes';
 import { favoritesOf } from '../db/manners';
-import { migrate } from '../db/migrate';
+import { MIGRATIONS, migrate } from '../db/migrate';
 import { placementsOf } from '../db/placements';
 import { historyOf, stepHistory } from '../db/spread-edits';
 import { stashOf } from '../db/spreads';
@@ -21,21 +21,31 @@ import { ticksOf } from '../db/ticks';
 
 const demo = demoHistory();
 
-/** A database of an old schema with the demo week in it, brought up to date. */
-async function upgraded(schema: string): Promise<Database> {
+/**
+ * A database of an old schema with the demo week in it, brought up to date.
+ * @param stop a later schema at which it was used for a while
+ */
+async function upgraded(schema: string, stop?: string): Promise<Database> {
   const db = await openDatabase(':memory:', schema);
   await sql`pragma foreign_keys = off`.execute(db);
   await fillAsThen(db, schema, demo);
+  if (stop) await migrate(db as never, stop);
   await migrate(db as never);
   await sql`pragma foreign_keys = on`.execute(db);
   await lookUpSaid(db);
   return db;
 }
 
-describe.each(OLD_SCHEMAS)('a database of %s', (schema) => {
+/** Later schemas hold what these were turned into. */
+const STOPS = MIGRATIONS.map(([name]) => name).filter((name) => !OLD_SCHEMAS.includes(name));
+
+describe.each([
+  ...OLD_SCHEMAS.map((schema) => ({ schema, stop: undefined })),
+  ...STOPS.map((stop) => ({ schema: '0007-likes', stop })),
+])('a database of $schema, used with $stop', ({ schema, stop }) => {
   let db: Database;
   beforeAll(async () => {
-    db = await upgraded(schema);
+    db = await upgraded(schema, stop);
   });
   afterAll(() => db.destroy());
 

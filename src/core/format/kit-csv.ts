@@ -1,4 +1,3 @@
-import { isHex } from '../color/color';
 import type { Kit, Piece } from '../kit/kit';
 import { FACES, FINISHES, KIND_NAMES, SHAPES, WRITABLE, traits } from '../kit/kinds';
 import type { Row } from './csv-table';
