@@ -37,6 +37,26 @@ const round = {
   part: null,
 };
 const manner = { school: 'airy', options: { gap: 3 }, ways: { boxes: 2 } };
+const measures = {
+  name: 'Pocket',
+  unit: 'mm',
+  weekStart: 'monday',
+  dated: false,
+  binding: { kind: 'rings', width: 8 },
+  pages: 2,
+  width: 178,
+  height: 229,
+  margin: 6,
+  column: 37,
+  gap: 2,
+  headerTop: 15,
+  headerHeight: 12,
+  dayTop: 29,
+  dayHeight: 172,
+  boxes: 3,
+  stripTop: 205,
+  stripHeight: 12,
+};
 const change = { deed: { do: 'lift all' }, before: [box], after: [{ ...box, y: box.y + 1 }] };
 const order = { what: 'headers', count: 2, shop: '', days: 6, neededBy: '2027-02-15', state: 'to order' };
 
@@ -62,6 +82,7 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [agenda.dropRound, { name: 'ferry' }],
   [agenda.dropCalendar, { name: 'club' }],
   [agenda.undoAgenda, { way: 'redo' }],
+  [books.measureBook, { measures }],
   [books.copyBook, { id: 'three-box', name: 'Mine' }],
   [books.keepBook, { id: 'mine', book: { ...threeBox, name: 'Mine' }, seen: null }],
   [books.undoBook, { id: 'mine', way: 'undo', seen: null }],

@@ -7,6 +7,7 @@ import { bookNamed } from '../core/book/registry';
 import { readBook, writeBook } from '../core/format/book-json';
 import { imageOf } from '../core/format/image-of';
 import { BadInput, quoted } from '../core/format/fault';
+import { conform } from '../core/format/schema';
 import { addBook, deleteBook, findBook, saveBook, weeksByBook } from '../db/books';
 import type { Database } from '../db/database';
 import { together } from '../db/database';
@@ -50,6 +51,7 @@ export async function keepBook(input: unknown): Promise<Outcome<BookStanding>> {
     const { id, book, seen } = check(SaveBookDto, input, 'book');
     own(id);
     await known(db, id);
+    conform('book draft', book, 'book');
     const text = JSON.stringify(book);
     if (text.length > LARGEST)
       throw new BadInput([

@@ -1,3 +1,4 @@
+import type { Kind } from '../kit/kinds';
 import type { Kit, Piece } from '../kit/kit';
 import { FACES, FINISHES, KIND_NAMES, SHAPES, WRITABLE, traits } from '../kit/kinds';
 import type { Row } from './csv-table';
@@ -83,11 +84,14 @@ export function writeKit(kit: Kit): string {
     p.opacity,
     p.finish,
     p.foil,
-    p.rows || '',
+    p.rows || (usualRows(p.kind) ? 0 : ''),
     p.faces,
   ]);
   return writeTable(fields, data);
 }
+
+/** Rows of a piece of which none are told. Common practice. */
+const usualRows = (kind: Kind): number => (kind === 'checklist' ? 6 : 0);
 
 function toPiece(row: Row, kit: string): Piece {
   const kind = row.oneOf('kind', KIND_NAMES, 'deco', true);
@@ -112,7 +116,7 @@ function toPiece(row: Row, kit: string): Piece {
     opacity: row.has('opacity') ? row.number('opacity', 0, 1) : usual.opacity,
     finish: row.oneOf('finish', FINISHES, 'matte-removable'),
     foil: row.text('foil') || 'none',
-    rows: row.has('rows') ? row.whole('rows', 0, 60) : kind === 'checklist' ? 6 : 0,
+    rows: row.has('rows') ? row.whole('rows', 0, 60) : usualRows(kind),
     faces: row.oneOf('faces', FACES, 'none'),
   };
 }

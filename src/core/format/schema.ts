@@ -7,8 +7,17 @@ import type { Fault } from './fault';
 import { BadInput, quoted } from './fault';
 
 const ajv = new Ajv({ allErrors: true, verbose: true, strict: false });
+/** Words of a schema that bound a value of the right kind. */
+const BOUNDS = ['minimum', 'maximum', 'exclusiveMinimum', 'exclusiveMaximum', 'minItems', 'maxItems', 'minLength'];
+
+/** The schema of what is of the right form, however large, small or few. */
+const loosened = (schema: unknown): unknown =>
+  JSON.parse(JSON.stringify(schema, (key, value: unknown) => ([...BOUNDS, '$id'].includes(key) ? undefined : value)));
+
 const validators = {
   book: ajv.compile(bookSchema),
+  /** a book that is being measured: its lengths may be anything for a while */
+  'book draft': ajv.compile(loosened(bookSchema) as object),
   options: ajv.compile(optionsSchema()),
   spread: ajv.compile({
     ...spreadSchema,
