@@ -90,12 +90,15 @@ test('a late item is let in, a spoiled sticker is replaced on the spread and on 
     'The steps are counted anew.',
   );
   await page.goto(`${hobnail.url}/kits?kit=rockpool`);
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
-  await expect(page.getByTestId('on-table').and(page.locator('[data-state=spoiled]'))).toHaveCount(1);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('[data-testid=on-table][data-state=spoiled]')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  const spoiled = page.locator('[data-testid=on-table][data-state=spoiled]');
+  await expect(spoiled).toHaveCount(1);
+  // a mishap is taken back where it was said, and the stock has its sticker again
   await page.goto(spread);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await saved(page);
+  await page.goto(`${hobnail.url}/kits?kit=rockpool`);
+  await expect(page.getByTestId('on-table').first()).toBeVisible();
+  await expect(spoiled).toHaveCount(0);
   expect(complaints).toEqual([]);
 });
 

@@ -63,7 +63,7 @@ describe('an item', () => {
     expect(await saveEntry({ entry: mine, seen })).toEqual({
       ok: false,
       meanwhile: true,
-      messages: ['Another window wrote here since you opened this. It is now “hoof trim”, 2027-02-11 4:30p.'],
+      messages: ['Another window wrote here since you opened this. It is now “hoof trim”, Feb 11, 4:30p.'],
     });
     expect((await readEntry(uid))!.day).toBe('2027-02-11');
     done(await saveEntry({ entry: mine }));

@@ -8,6 +8,7 @@ import { putRound, removeRound } from '../core/format/calendar-round';
 import { BadInput, quoted } from '../core/format/fault';
 import type { AgendaEntry } from '../core/week/agenda-entry';
 import { blankEntry } from '../core/week/agenda-entry';
+import { longDate } from '../core/week/day-names';
 import { spokenTime } from '../core/week/demand';
 import { spokenRound } from '../core/week/round';
 import type { AgendaDeed } from '../core/week/deed';
@@ -63,7 +64,7 @@ export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>>
 }
 
 const sayEntry = ({ title, day, start }: AgendaEntry): string =>
-  `It is now “${title}”, ${day}${start === null ? '' : ` ${spokenTime(start)}`}`;
+  `It is now “${title}”, ${longDate(day)}${start === null ? '' : `, ${spokenTime(start)}`}`;
 
 /** What a calendar was found to say holds only while nobody writes to it. */
 async function mustBeAsRead(trx: Database, kept: readonly KeptCalendar[], name: string): Promise<void> {

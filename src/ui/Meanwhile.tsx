@@ -16,7 +16,7 @@ export interface Question {
 /** Another window wrote where this one was about to: nothing is written over it unasked. */
 export function Meanwhile({ messages, decide }: Question) {
   return (
-    <Dialog open onClose={() => decide('neither')} maxWidth="xs" fullWidth aria-labelledby="meanwhile">
+    <Dialog open onClose={() => decide('neither')} maxWidth="sm" aria-labelledby="meanwhile">
       <DialogTitle id="meanwhile">Changed in another window</DialogTitle>
       <DialogContent>
         {messages.map((m) => (
