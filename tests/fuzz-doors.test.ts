@@ -17,6 +17,7 @@ import { spreadOf } from '../src/server/spread-of';
 import { demoSpread } from './fixtures';
 import { freshHouse, layWeek } from './house';
 import { mutated } from './mutated';
+import { FACTS, MANNER as manner, MEASURES as measures, ORDER as order, ROUND as round } from './samples';
 
 const RUNS = Number(process.env.HOBNAIL_FUZZ ?? 25);
 const SEED = Number(process.env.HOBNAIL_SEED ?? 43);
@@ -28,37 +29,7 @@ type Door = (input: unknown) => Promise<Outcome<unknown>>;
 const { placements } = demoSpread();
 const box = placements.find((p) => p.role === 'box')!;
 const occurrence = { uid: 'choir-rehearsal@hobnail', on: '2027-02-11' };
-const round = {
-  name: 'ferry',
-  first: '2027-02-08',
-  every: 'day',
-  slots: [{ turn: { text: 'early', start: 300, minutes: 480 } }, { turn: null }],
-  kind: null,
-  part: null,
-};
-const manner = { school: 'airy', options: { gap: 3 }, ways: { boxes: 2 } };
-const measures = {
-  name: 'Pocket',
-  unit: 'mm',
-  weekStart: 'monday',
-  dated: false,
-  binding: { kind: 'rings', width: 8 },
-  pages: 2,
-  width: 178,
-  height: 229,
-  margin: 6,
-  column: 37,
-  gap: 2,
-  headerTop: 15,
-  headerHeight: 12,
-  dayTop: 29,
-  dayHeight: 172,
-  boxes: 3,
-  stripTop: 205,
-  stripHeight: 12,
-};
 const change = { deed: { do: 'lift all' }, before: [box], after: [{ ...box, y: box.y + 1 }] };
-const order = { what: 'headers', count: 2, shop: '', days: 6, neededBy: '2027-02-15', state: 'to order' };
 
 /** Every action that takes something, with what it takes. The door to the network opens a port, and is left closed. */
 const DOORS: readonly (readonly [Door, object])[] = [
@@ -97,7 +68,7 @@ const DOORS: readonly (readonly [Door, object])[] = [
     kits.saveFacts,
     {
       kit: 'rockpool',
-      facts: { season: null, moods: 'sea', useBy: null, price: 12.5, shop: '', notes: '', keptFor: '2027-W06' },
+      facts: FACTS,
       seen: null,
     },
   ],

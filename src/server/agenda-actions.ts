@@ -188,7 +188,7 @@ export async function saveRound(input: unknown): Promise<Outcome<AgendaHistory>>
       throw new BadInput([
         { file: 'round', where: 'name', found: quoted(round.name), expected: 'a name that no round has yet' },
       ]);
-    const name = await calendarOfRound(db, instead || round.name);
+    const name = await calendarOfRound(db, kept, instead || round.name);
     const zone = await ownerZone(db);
     if (instead)
       mustBeAsSeen(seen, rounds.find((r) => r.name === instead) ?? null, (r) => `It is now ${spokenRound(r)}`);
@@ -203,15 +203,15 @@ export async function saveRound(input: unknown): Promise<Outcome<AgendaHistory>>
 export async function dropRound(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { name: round } = check(NameDto, input, 'round');
-    const name = await calendarOfRound(db, round);
+    const name = await calendarOfRound(db, await calendarsOf(db), round);
     await editAgenda(db, { do: 'take round out', name: round }, async (trx) => [
       text(name, removeRound((await calendarText(trx, name)) ?? '', round)),
     ]);
   });
 }
 
-async function calendarOfRound(db: Database, round: string): Promise<string> {
-  const holding = (await calendarsOf(db)).find((c) => roundsIn(c).some((r) => r.name === round));
+async function calendarOfRound(db: Database, kept: readonly KeptCalendar[], round: string): Promise<string> {
+  const holding = kept.find((c) => roundsIn(c).some((r) => r.name === round));
   if (holding?.address)
     throw new BadInput([
       {

@@ -1,6 +1,5 @@
 import { BadInput, faultLine } from '../core/format/fault';
-import { StoreTrouble, asTrouble } from '../db/trouble';
-import { sayTrouble } from './say-trouble';
+import { saidOfError } from './say-trouble';
 
 /**
  * A route that always answers with something a person can read: what it was asked for; a page where there is no such
@@ -13,11 +12,8 @@ export const answering =
     try {
       return (await answer(...args)) ?? page(404, 'There is no such thing here', 'It was given up, or never was.');
     } catch (error) {
-      const trouble = asTrouble(error);
-      if (trouble instanceof StoreTrouble) {
-        const { what, way } = sayTrouble(trouble.trouble);
-        return page(503, what, way);
-      }
+      const trouble = saidOfError(error);
+      if (trouble) return page(503, trouble.what, trouble.way);
       if (error instanceof BadInput) return page(400, 'This cannot be taken', error.faults.map(faultLine).join(' '));
       console.error(error);
       return page(500, 'This stopped', 'Hobnail could not make it. What happened stands in the log of the server.');

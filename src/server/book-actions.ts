@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import type { Book } from '../core/book/book';
 import { bookFromMeasures, faultsOfMeasures } from '../core/book/from-measures';
 import { bookNamed } from '../core/book/registry';
@@ -10,20 +9,18 @@ import { BadInput, quoted } from '../core/format/fault';
 import { conform } from '../core/format/schema';
 import { addBook, deleteBook, findBook, saveBook, weeksByBook } from '../db/books';
 import type { Database } from '../db/database';
-import { together } from '../db/database';
 import type { BookHistory } from '../db/book-edits';
 import { bookAsKept, bookHistory, draftOfBook, editBook, keepDraft, stepBook } from '../db/book-edits';
 import { faultsOfBook } from './books';
 import { BookIdDto, BookStepDto, CopyBookDto, MeasureBookDto, SaveBookDto } from './dto/books.dto';
 import { check } from './dto/check';
 import { mustBeAsSeen } from './meanwhile';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
-import { outcome } from './outcome';
-import { store } from './store';
 
 /** A book of one's own from a dozen measures. */
 export async function measureBook(input: unknown): Promise<Outcome<{ id: string }>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { measures } = check(MeasureBookDto, input, 'book');
     const faults = faultsOfMeasures(measures);
     if (faults.length)
@@ -36,7 +33,7 @@ export async function measureBook(input: unknown): Promise<Outcome<{ id: string 
 
 /** A copy under another name, to be changed. */
 export async function copyBook(input: unknown): Promise<Outcome<{ id: string }>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { id, name } = check(CopyBookDto, input, 'book');
     return add(db, { ...(await known(db, id)), name });
   });
@@ -47,7 +44,7 @@ export async function copyBook(input: unknown): Promise<Outcome<{ id: string }>>
  * version that was.
  */
 export async function keepBook(input: unknown): Promise<Outcome<BookStanding>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { id, book, seen } = check(SaveBookDto, input, 'book');
     own(id);
     await known(db, id);
@@ -68,7 +65,7 @@ export async function keepBook(input: unknown): Promise<Outcome<BookStanding>> {
 
 /** Takes the last edit of a book back, or makes it again. */
 export async function undoBook(input: unknown): Promise<Outcome<BookStanding & { readonly book: Book }>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { id, way, seen } = check(BookStepDto, input, 'book');
     own(id);
     const now = await bookAsKept(db, id);
@@ -106,7 +103,7 @@ async function kept(trx: Database, id: string, book: Book): Promise<void> {
 
 /** Takes a book away that no week is laid out in. */
 export async function dropBook(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { id } = check(BookIdDto, input, 'book');
     own(id);
     const weeks = (await weeksByBook(db)).get(id) ?? [];
@@ -156,13 +153,4 @@ async function known(db: Database, id: string): Promise<Book> {
   const book = await findBook(db, id);
   if (!book) throw new BadInput([{ file: 'book', where: 'id', found: quoted(id), expected: 'one of your books' }]);
   return book;
-}
-
-/** One use case, in one transaction. */
-async function changed<T>(run: (trx: Database) => Promise<T>): Promise<Outcome<T>> {
-  return outcome(async () => {
-    const value = await together(await store(), run);
-    revalidatePath('/', 'layout');
-    return value;
-  });
 }

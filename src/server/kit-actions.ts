@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { BadInput, quoted } from '../core/format/fault';
 import { readKit } from '../core/format/kit-csv';
 import { readOrders } from '../core/format/orders-csv';
@@ -9,7 +8,6 @@ import type { OrderLine } from '../core/kit/order';
 import { searchOf } from '../core/kit/search';
 import { stockOfKit } from '../core/kit/stock';
 import type { Database } from '../db/database';
-import { together } from '../db/database';
 import { editKits, stepKits } from '../db/kit-edits';
 import { addKit, allKits, factsOf, findKit } from '../db/kits';
 import { favoriteOf } from '../db/manners';
@@ -31,13 +29,14 @@ import {
   SupplyChangeDto,
 } from './dto/kits.dto';
 import { mustBeAsSeen } from './meanwhile';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
 
 /** Takes a kit in that was looked over and confirmed. */
 export async function addCheckedKit(input: unknown): Promise<Outcome<{ name: string; designs: number }>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { name, role, csv } = check(KitTextDto, input, 'kit');
     const kit = readKit(csv, `${name}.kit.csv`, name);
     if (!(await addKit(db, kit, role)))
@@ -47,7 +46,7 @@ export async function addCheckedKit(input: unknown): Promise<Outcome<{ name: str
 }
 
 export async function saveFacts(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { kit, facts, seen } = check(KitFactsDto, input, 'kit');
     await known(db, kit);
     const [row] = await factsOf(db, [kit]);
@@ -59,7 +58,7 @@ export async function saveFacts(input: unknown): Promise<Outcome<null>> {
 
 /** Marks a sticker as one of the owner's favorites: it is placed before others. */
 export async function setFavorite(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { kit: name, code, liked } = check(FavoriteDto, input, 'favorite');
     const kit = await known(db, name);
     const piece = kit.pieces.find((p) => p.code === code);
@@ -76,7 +75,7 @@ export async function setFavorite(input: unknown): Promise<Outcome<null>> {
 
 /** Notes that a sticker was spoiled, used elsewhere, or found; one that lies on a spread is first taken off there. */
 export async function changeStock(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { what, kit: name, code, copy, reason } = check(StockChangeDto, input, 'stock');
     const kit = await known(db, name);
     const lines = stockOfKit(kit, await usesOf(db, name), await stockEvents(db, name));
@@ -107,7 +106,7 @@ export async function changeStock(input: unknown): Promise<Outcome<null>> {
 
 /** Takes the last change of kits, stock, plans, orders or supplies back, or makes it again. */
 export async function undoKits(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { way } = check(StockStepDto, input, 'stock');
     if (!(await stepKits(db, way)))
       throw new BadInput([{ file: 'kits', where: way, found: 'nothing', expected: 'a change made here' }]);
@@ -116,7 +115,7 @@ export async function undoKits(input: unknown): Promise<Outcome<null>> {
 }
 
 export async function choosePlanned(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { week, kit } = check(PlanKitDto, input, 'week');
     if (kit !== null) await known(db, kit);
     await editKits(db, { do: 'plan kit', kit, week }, [
@@ -127,7 +126,7 @@ export async function choosePlanned(input: unknown): Promise<Outcome<null>> {
 }
 
 export async function saveOrder(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { id, order, seen } = check(PutOrderDto, input, 'order');
     const now = (await listOrders(db)).find((o) => o.id === id) ?? null;
     mustBeAsSeen(seen, now, (o) => `It is now ${o.count} × ${o.what}, ${o.state}`);
@@ -138,7 +137,7 @@ export async function saveOrder(input: unknown): Promise<Outcome<null>> {
 
 /** Adds the orders of a file, all or none. */
 export async function takeOrders(input: unknown): Promise<Outcome<{ count: number }>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { file, csv } = check(OrdersTextDto, input, 'orders');
     const orders = readOrders(csv, file);
     await editKits(
@@ -151,7 +150,7 @@ export async function takeOrders(input: unknown): Promise<Outcome<{ count: numbe
 }
 
 export async function removeOrder(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     await editKits(db, { do: 'drop order' }, [
       { table: 'order_item', key: check(OrderIdDto, input, 'order').id, row: null },
     ]);
@@ -160,7 +159,7 @@ export async function removeOrder(input: unknown): Promise<Outcome<null>> {
 }
 
 export async function saveSupply(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     const { name, unit, amount, warnAt, reason, seen } = check(SupplyChangeDto, input, 'supply');
     const now = (await listSupplies(db)).find((s) => s.name === name) ?? null;
     mustBeAsSeen(seen, now, (s) => `There is now ${s.amount} ${s.unit} of ${s.name}, which warns at ${s.warnAt}`);
@@ -172,7 +171,7 @@ export async function saveSupply(input: unknown): Promise<Outcome<null>> {
 }
 
 export async function removeSupply(input: unknown): Promise<Outcome<null>> {
-  return changed(async (db) => {
+  return inOneStroke(async (db) => {
     await editKits(db, { do: 'drop supply' }, [
       { table: 'supply', key: check(NameDto, input, 'supply').name, row: null },
     ]);
@@ -205,13 +204,4 @@ async function known(db: Database, name: string) {
   const kit = await findKit(db, name);
   if (!kit) throw new BadInput([{ file: 'kit', where: 'name', found: quoted(name), expected: 'one of your kits' }]);
   return kit;
-}
-
-/** One use case, in one transaction. */
-async function changed<T>(run: (trx: Database) => Promise<T>): Promise<Outcome<T>> {
-  return outcome(async () => {
-    const value = await together(await store(), run);
-    revalidatePath('/', 'layout');
-    return value;
-  });
 }

@@ -3,9 +3,8 @@ import { BadInput, faultLine } from '../core/format/fault';
 import { TakenSticker } from '../db/available';
 import { StockClash } from '../db/clashes';
 import { StaleEdit } from '../db/spread-edits';
-import { StoreTrouble, asTrouble } from '../db/trouble';
 import { WrittenMeanwhile } from './meanwhile';
-import { sayTrouble } from './say-trouble';
+import { saidOfError } from './say-trouble';
 
 /** What a server action answers: what was wanted, or messages a person can act on. Nothing is kept when it failed. */
 export type Outcome<T> =
@@ -47,11 +46,8 @@ export function failure(error: unknown): readonly string[] {
       `${design.code} from “${spokenName(design.kit)}”, copy ${copy}, lies on a spread, or is gone, by now: it would be in two places. Nothing was changed; take it off there first.`,
     ];
   }
-  const trouble = asTrouble(error);
-  if (trouble instanceof StoreTrouble) {
-    const { what, way } = sayTrouble(trouble.trouble);
-    return [`${what} Nothing was changed. ${way}`];
-  }
+  const trouble = saidOfError(error);
+  if (trouble) return [`${trouble.what} Nothing was changed. ${trouble.way}`];
   console.error(error);
   return ['It could not be done, and nothing was changed. The log of the server says why.'];
 }

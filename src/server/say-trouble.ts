@@ -1,5 +1,5 @@
 import type { StoreTroubleKind } from '../db/trouble';
-import { troubleOfDigest } from '../db/trouble';
+import { StoreTrouble, asTrouble, troubleOfDigest } from '../db/trouble';
 
 /** A trouble of the data file: what is wrong, and the way on that is true there. */
 export interface SaidTrouble {
@@ -46,7 +46,13 @@ const SAID: { readonly [T in StoreTroubleKind]: SaidTrouble } = {
   },
 };
 
-export const sayTrouble = (trouble: StoreTroubleKind): SaidTrouble => SAID[trouble];
+const sayTrouble = (trouble: StoreTroubleKind): SaidTrouble => SAID[trouble];
+
+/** What is said of an error that is a trouble of the data file; null where it is another. */
+export function saidOfError(error: unknown): SaidTrouble | null {
+  const trouble = asTrouble(error);
+  return trouble instanceof StoreTrouble ? sayTrouble(trouble.trouble) : null;
+}
 
 /** What an error page says of a trouble of the data file; null where its error was another. */
 export function saidOfDigest(digest: string | undefined): SaidTrouble | null {

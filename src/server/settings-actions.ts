@@ -5,13 +5,13 @@ import { IANAZone } from 'luxon';
 import { BadInput, quoted } from '../core/format/fault';
 import type { Hand } from '../core/measure/hand';
 import type { Database } from '../db/database';
-import { together } from '../db/database';
 import { forgetLikes, switchLike } from '../db/likes';
 import { writeSetting } from '../db/settings';
 import { check } from './dto/check';
 import { LikeDto, SaveHandDto, ShortFormDto, TaughtWordDto, WordDto, ZoneDto } from './dto/settings.dto';
 import { ownerZone } from './calendars';
 import { mustBeAsSeen } from './meanwhile';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { ownShortForms, ownerHand, taughtWords } from './settings';
@@ -94,27 +94,16 @@ function withWord<T extends Word>(words: readonly T[], added: T): T[] {
 
 /** Heeds something that was learned, or not any more. */
 export async function heedLike(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return changed(async (trx) => {
     const { kit, code, off } = check(LikeDto, input, 'taste');
-    await switchLike(await store(), kit, code, off);
-    revalidatePath('/', 'layout');
-    return null;
+    await switchLike(trx, kit, code, off);
   });
 }
 
 /** Forgets all that was learned. */
 export async function forgetTaste(): Promise<Outcome<null>> {
-  return outcome(async () => {
-    await forgetLikes(await store());
-    revalidatePath('/', 'layout');
-    return null;
-  });
+  return changed(forgetLikes);
 }
 
-async function changed(run: (trx: Database) => Promise<void>): Promise<Outcome<null>> {
-  return outcome(async () => {
-    await together(await store(), run);
-    revalidatePath('/', 'layout');
-    return null;
-  });
-}
+const changed = (run: (trx: Database) => Promise<void>): Promise<Outcome<null>> =>
+  inOneStroke((trx) => run(trx).then(() => null));

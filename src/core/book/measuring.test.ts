@@ -1,3 +1,4 @@
+import { MEASURES } from '../../../tests/samples';
 import { PDFDocument } from 'pdf-lib';
 import fc from 'fast-check';
 import { printFonts } from '../../server/fonts';
@@ -14,24 +15,10 @@ import { bookFromMeasures, faultsOfMeasures } from './from-measures';
 import { threeBox } from './three-box';
 
 const measures: Measures = {
+  ...MEASURES,
   name: 'mine',
-  unit: 'mm',
   weekStart: 'sunday',
-  dated: false,
   binding: { kind: 'rings', width: 12 },
-  pages: 2,
-  width: 178,
-  height: 229,
-  margin: 6,
-  column: 37,
-  gap: 2,
-  headerTop: 15,
-  headerHeight: 12,
-  dayTop: 29,
-  dayHeight: 172,
-  boxes: 3,
-  stripTop: 205,
-  stripHeight: 12,
 };
 
 describe('a book from its measures', () => {

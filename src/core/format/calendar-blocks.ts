@@ -12,6 +12,9 @@ export interface Block {
   readonly text: string;
 }
 
+/** Time zones serve all items; everything else is an item. */
+export const isZone = (block: Block): boolean => block.name === 'VTIMEZONE';
+
 export interface Blocks {
   /** the lines of the first calendar that belong to no component */
   readonly properties: string;

@@ -1,5 +1,6 @@
 import { hashOf } from '../measure/random';
 import type { Block } from './calendar-blocks';
+import { isZone } from './calendar-blocks';
 import type { CutCalendar } from './calendar';
 import { unfolded } from './calendar-splice';
 
@@ -11,11 +12,11 @@ const BUNDLE = 1500;
  * long as its text does, so that an edit costs the reading of one. What belongs together (one uid) is in one bundle.
  */
 export function bundlesOf(cut: CutCalendar): CutCalendar[] {
-  const items = cut.blocks.filter((b) => b.name !== 'VTIMEZONE');
+  const items = cut.blocks.filter((b) => !isZone(b));
   // a power of two, so that a calendar that grows keeps its bundles for long
   const count = 2 ** Math.max(0, Math.ceil(Math.log2(items.length / BUNDLE)));
   if (count === 1) return [cut];
-  const zones = cut.blocks.filter((b) => b.name === 'VTIMEZONE');
+  const zones = cut.blocks.filter(isZone);
   const bundles = Array.from({ length: count }, (): Block[] => [...zones]);
   for (const block of items) bundles[hashOf(uidOf(block)) % count]?.push(block);
   return bundles.map((blocks) => ({ ...cut, blocks }));

@@ -1,5 +1,7 @@
 import type ICAL from 'ical.js';
 import type { Block } from './calendar-blocks';
+import { isZone } from './calendar-blocks';
+import type { CutCalendar } from './calendar';
 import { atOnce, cuttingCalendar, readingCut } from './calendar';
 
 /** Takes an item by its own text, unfolded; it may take more than it must. */
@@ -18,8 +20,8 @@ export const ofItem = (uid: string): Touches => {
  */
 export function editItems(ics: string, touches: Touches, edit: (root: ICAL.Component) => void): string {
   const cut = atOnce(cuttingCalendar(ics, 'calendar'));
-  const zones = cut.blocks.filter((b) => b.name === 'VTIMEZONE');
-  const touched = cut.blocks.filter((b) => b.name !== 'VTIMEZONE' && touches(unfolded(b.text)));
+  const zones = cut.blocks.filter(isZone);
+  const touched = cut.blocks.filter((b) => !isZone(b) && touches(unfolded(b.text)));
   const { root } = atOnce(readingCut({ ...cut, blocks: [...zones, ...touched] }, { kept: true }));
   const before = [...root.getAllSubcomponents()];
   const from = new Map(touched.map((block, i) => [before[zones.length + i], block]));
@@ -34,10 +36,18 @@ export function editItems(ics: string, touches: Touches, edit: (root: ICAL.Compo
     }),
   );
   const added = after.filter((c) => !looked.has(c)).map(written);
+  return withBlocks(cut, new Map(touched.map((block) => [block, now.get(block) ?? ''])), added);
+}
+
+/**
+ * A calendar's text with some of its blocks (in their order) as they shall be, an empty text for those that go, and
+ * others added at its end; all the rest as it was.
+ */
+export function withBlocks(cut: CutCalendar, now: ReadonlyMap<Block, string>, added: readonly string[]): string {
   const parts: string[] = [];
   let at = 0;
-  for (const block of touched) {
-    parts.push(cut.text.slice(at, block.at), now.get(block) ?? '');
+  for (const [block, text] of now) {
+    parts.push(cut.text.slice(at, block.at), text);
     at = block.at + block.text.length;
   }
   parts.push(cut.text.slice(at, cut.end), ...added, cut.text.slice(cut.end));

@@ -1,4 +1,11 @@
 import { placement } from '../../../tests/fixtures';
+import {
+  FACTS as facts,
+  MANNER as manner,
+  MEASURES as measures,
+  ORDER as order,
+  ROUND as round,
+} from '../../../tests/samples';
 import { BadInput } from '../../core/format/fault';
 import { blankEntry } from '../../core/week/agenda-entry';
 import * as agenda from './agenda.dto';
@@ -20,37 +27,6 @@ const entry = {
   quiet: ['chores'],
 };
 const supply = { name: 'correction tape', unit: 'm', amount: 8, warnAt: 2 };
-const round = {
-  name: 'ferry',
-  first: '2027-02-08',
-  every: 'day',
-  slots: [{ turn: { text: 'early', start: 300, minutes: 480 } }, { turn: null }],
-  kind: null,
-  part: null,
-};
-const manner = { school: 'airy', options: { gap: 3 }, ways: { boxes: 2 } };
-const measures = {
-  name: 'Pocket',
-  unit: 'mm',
-  weekStart: 'monday',
-  dated: false,
-  binding: { kind: 'rings', width: 8 },
-  pages: 2,
-  width: 178,
-  height: 229,
-  margin: 6,
-  column: 37,
-  gap: 2,
-  headerTop: 15,
-  headerHeight: 12,
-  dayTop: 29,
-  dayHeight: 172,
-  boxes: 3,
-  stripTop: 205,
-  stripHeight: 12,
-};
-const facts = { season: null, moods: 'sea', useBy: null, price: 12.5, shop: '', notes: '', keptFor: '2027-W06' };
-const order = { what: 'headers', count: 2, shop: '', days: 6, neededBy: '2027-02-15', state: 'to order' };
 
 /** Every door of the server with something that it lets through. */
 const DOORS: readonly (readonly [string, Door, object])[] = [
