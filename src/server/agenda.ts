@@ -1,5 +1,5 @@
 import 'server-only';
-import { troublesOf } from '../core/week/troubles';
+import { sparing, troublesOf } from '../core/week/troubles';
 import { contextFrom } from '../core/spread/context';
 import type { Fill, Relief } from '../core/arrange/counting/relief';
 import { fillOfDays, reliefOf } from '../core/arrange/counting/relief';
@@ -126,7 +126,11 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
     ...entriesOf(calendars, uids),
     calendars: calendars.map(lineOf),
     rounds: calendars.filter((c) => !c.address).flatMap(roundsIn),
-    routines: [...new Set(calendars.flatMap((c) => c.bundles.flatMap(routinesOf)).map((r) => r.title))]
+    routines: [
+      ...new Set(
+        calendars.flatMap((c) => c.bundles.flatMap((b) => sparing(b, b.root, () => routinesOf(b)))).map((r) => r.title),
+      ),
+    ]
       .sort()
       .slice(0, MOST_ROUTINES),
     columnWidth: (book && dayColumn(book, 0)?.w) ?? null,

@@ -7,10 +7,10 @@ import { factsOf } from './facts';
 import { meaningsOf, usualPart } from './meaning';
 import type { Occurrence } from './occurrences';
 import { MOST_A_DAY, occurrencesBetween, ownerClock } from './occurrences';
+import { sparing } from './troubles';
 import type { Wall } from './recur/wall';
 import { DAY_MS, dayNumber, isoDay, minuteOfDay, wallOfDay } from './recur/wall';
 import { clockChange } from './recur/zone';
-import type { Told } from './resting';
 import { withoutResting } from './resting';
 import type { IsoDay, WeekName } from './week';
 import { daysOfWeek } from './week';
@@ -30,13 +30,20 @@ export function demandsOfWeek(
   const days = daysOfWeek(week, weekStart);
   const [from, until] = [wallOfDay(days[0] as IsoDay), wallOfDay(days[6] as IsoDay) + DAY_MS];
   const { near, far } = uncrowded(
-    calendars.flatMap((c) => occurrencesBetween(c, days[0] as IsoDay, days[6] as IsoDay, zone)),
+    calendars.flatMap((calendar) =>
+      occurrencesBetween(calendar, days[0] as IsoDay, days[6] as IsoDay, zone).map((o) => ({ ...o, calendar })),
+    ),
   );
-  const told = near.map((occurrence): Told => ({ occurrence, facts: factsOf(occurrence.component) }));
+  const told = near.flatMap((o) =>
+    sparing(o.calendar, o.component, () => {
+      const facts = factsOf(o.component);
+      return [{ occurrence: o, facts, demands: aspectsOf(o, facts, from, until) }];
+    }),
+  );
   const found = withoutResting(told, (t) => ['chore', 'to-do'].includes(kindOf(t.occurrence, t.facts)), {
     from,
     until,
-  }).flatMap(({ occurrence, facts }) => aspectsOf(occurrence, facts, from, until));
+  }).flatMap((t) => t.demands);
   const sorted = [...found, ...clockChanges(days, zone)].sort((a, b) => a.day - b.day || inTimeOrder(a, b));
   const { kept, more } = bounded(sorted);
   return { week, days, demands: withKeys(kept), ...(more + far ? { more: more + far } : {}) };
@@ -174,9 +181,9 @@ const MOST_OF_A_DAY = 200;
 const MOST_LOOKED_AT = 1000;
 
 /** The first of each day, in the order they are given in where no day has too many; `far` counts the others. */
-function uncrowded(all: readonly Occurrence[]): { near: readonly Occurrence[]; far: number } {
+function uncrowded<T extends Occurrence>(all: readonly T[]): { near: readonly T[]; far: number } {
   if (all.length <= MOST_LOOKED_AT) return { near: all, far: 0 };
-  const days = new Map<number, Occurrence[]>();
+  const days = new Map<number, T[]>();
   for (const o of all) {
     const day = days.get(dayNumber(o.start));
     if (day) day.push(o);

@@ -120,3 +120,26 @@ describe('a look at a calendar is bounded', () => {
     expect(new Date(wallOf(2027, 2, 8, 24)).toISOString()).toBe('2027-02-09T00:00:00.000Z');
   });
 });
+
+describe('what nobody foresaw', () => {
+  const odd = () => {
+    throw new Error('odd');
+  };
+  const good = readCalendar(cal(event('choir', '20270209T190000')), 'good.ics');
+  const titles = (...calendars: readonly ReturnType<typeof readCalendar>[]) =>
+    demandsOfWeek(calendars, '2027-W06', 'monday', 'UTC').demands.map((d) => d.title);
+  it('costs its own item where only that cannot be told', () => {
+    const calendar = readCalendar(cal(event('vet', '20270208T100000'), event('ferry', '20270208T080000')), 't.ics');
+    calendar.root.getAllSubcomponents('vevent')[0]!.getAllProperties = odd;
+    expect(titles(calendar, good)).toEqual(['ferry', 'choir']);
+    expect(troublesOf(calendar).join()).toMatch(/“vet” \(line 4\) cannot be worked out \(odd\)/);
+  });
+  it('costs its own calendar where nothing of that can', () => {
+    const calendar = readCalendar(cal(event('vet', '20270208T100000')), 't.ics');
+    calendar.root.getAllSubcomponents = odd;
+    expect(titles(calendar, good)).toEqual(['choir']);
+    expect(troublesOf(calendar)).toEqual([
+      'Something in it cannot be worked out (odd): it is left out where that is so.',
+    ]);
+  });
+});

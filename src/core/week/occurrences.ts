@@ -11,7 +11,7 @@ import type { Wall } from './recur/wall';
 import { DAY_MS, dayNumber, wallOfDay } from './recur/wall';
 import { zoneNamed } from './recur/zone';
 import { Work } from './recur/work';
-import { noteTrouble } from './troubles';
+import { noteTrouble, sparing } from './troubles';
 import type { IsoDay } from './week';
 
 /** One occurrence of an event or to-do, on the owner's wall clock. */
@@ -95,9 +95,10 @@ export function occurrencesBetween(
   const from = wallOfDay(first);
   const until = wallOfDay(last) + DAY_MS;
   const work = new Work();
-  return near(seriesOf(calendar, zone), from, until).flatMap((series) =>
+  const all = sparing(calendar, calendar.root, () => near(seriesOf(calendar, zone), from, until));
+  return all.flatMap((series) =>
     wanted(series.component)
-      ? guarded(calendar, series.component, () => occurrencesOf(calendar, series, from, until, work))
+      ? sparing(calendar, series.component, () => occurrencesOf(calendar, series, from, until, work))
       : [],
   );
 }
@@ -121,20 +122,8 @@ function firstFrom(series: readonly Series[], at: Wall): number {
 }
 
 /** Makes a calendar ready to be asked for its days, which takes longer than asking. */
-export const makeReady = (calendar: Calendar, zone: string): void => void seriesOf(calendar, zone);
-
-/** One item that cannot be worked out costs itself and a note, never the others. */
-function guarded<T>(calendar: Calendar, component: ICAL.Component, find: () => readonly T[]): readonly T[] {
-  try {
-    return find();
-  } catch (error) {
-    noteTrouble(
-      calendar,
-      component,
-      `cannot be worked out (${error instanceof Error ? error.message : String(error)})`,
-    );
-    return [];
-  }
+export function makeReady(calendar: Calendar, zone: string): void {
+  sparing(calendar, calendar.root, () => [seriesOf(calendar, zone)]);
 }
 
 function occurrencesOf(calendar: Calendar, s: Series, from: Wall, weekEnd: Wall, work: Work): Occurrence[] {
@@ -187,7 +176,7 @@ function seriesOf(calendar: Calendar, zone: string): AllSeries {
   }
   const owner = ownerClock(zone);
   const found = [...families.values()].flatMap((family) =>
-    guarded(calendar, family[0] as ICAL.Component, () => prepare(family, owner)),
+    sparing(calendar, family[0] as ICAL.Component, () => prepare(family, owner)),
   );
   const made = found.map((series, place) => ({ ...series, place }));
   const once = made.filter((s) => !s.repeated && s.more.length === 0).sort((a, b) => a.begins - b.begins);

@@ -17,11 +17,11 @@ const plain = (text: string): string =>
     .toLowerCase();
 
 /** Leaves out what a quiet period suspends, and what comes only in weeks in which something else happens. */
-export function withoutResting(
-  told: readonly Told[],
+export function withoutResting<T extends Told>(
+  told: readonly T[],
   isChore: (t: Told) => boolean,
   week: { readonly from: Wall; readonly until: Wall },
-): Told[] {
+): T[] {
   const quiet = told.filter((t) => t.facts.quiet.length > 0);
   const inWeek = new Set(
     told

@@ -12,9 +12,10 @@ export function noteTrouble(calendar: Calendar, component: ICAL.Component, what:
   if (troubles.has(component) || troubles.size >= MOST) return;
   const line = calendar.lines?.get(component);
   const title = String(component.getFirstPropertyValue('summary') ?? 'untitled').slice(0, 60);
+  const name = component === calendar.root ? 'Something in it' : `“${title}”`;
   troubles.set(
     component,
-    `“${title}”${line === undefined ? '' : ` (line ${line})`} ${what}: it is left out where that is so.`,
+    `${name}${line === undefined ? '' : ` (line ${line})`} ${what}: it is left out where that is so.`,
   );
 }
 
@@ -22,3 +23,17 @@ export function noteTrouble(calendar: Calendar, component: ICAL.Component, what:
 export const troublesOf = ({ root }: Pick<Calendar, 'root'>): readonly string[] => [
   ...(known.get(root)?.values() ?? []),
 ];
+
+/** What cannot be worked out costs its own item, or its own calendar, and a note there; never the others. */
+export function sparing<T>(calendar: Calendar, component: ICAL.Component, find: () => readonly T[]): readonly T[] {
+  try {
+    return find();
+  } catch (error) {
+    noteTrouble(
+      calendar,
+      component,
+      `cannot be worked out (${error instanceof Error ? error.message : String(error)})`,
+    );
+    return [];
+  }
+}
