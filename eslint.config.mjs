@@ -1,5 +1,6 @@
 import hooks from 'eslint-plugin-react-hooks';
 import typescript from 'typescript-eslint';
+import { outsideWords } from './scripts/outside-words.mjs';
 
 export default typescript.config(
   {
@@ -36,6 +37,12 @@ export default typescript.config(
       ],
       'no-console': ['error', { allow: ['error'] }],
     },
+  },
+  {
+    files: ['src/**', 'demo/**'],
+    ignores: ['**/*.test.ts'],
+    plugins: { hobnail: { rules: { 'outside-words': outsideWords } } },
+    rules: { 'hobnail/outside-words': 'error' },
   },
   { files: ['src/ui/**', 'src/app/**'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },
   {

@@ -1,3 +1,4 @@
+import { own } from '../core/measure/own';
 import type { Options } from '../core/manner/options/registry';
 import type { ShortForm } from '../core/manner/options/short-forms';
 import type { Hand } from '../core/measure/hand';
@@ -29,7 +30,7 @@ const isText = (value: unknown): value is string => typeof value === 'string';
 const holds = (value: unknown, type: 'number' | 'string', keys: readonly string[]): boolean =>
   typeof value === 'object' &&
   value !== null &&
-  keys.every((k) => typeof (value as Record<string, unknown>)[k] === type);
+  keys.every((k) => typeof own(value as Record<string, unknown>, k) === type);
 
 const isHand = (value: unknown): value is Hand => holds(value, 'number', ['lettersPerLine', 'lineWidth', 'linePitch']);
 

@@ -1,3 +1,4 @@
+import { own } from '../measure/own';
 import type { Context, Placement } from '../spread/placement';
 import { apply } from '../edit/change';
 import { overdrawnPlacements } from '../edit/stock-check';
@@ -22,7 +23,7 @@ export function remediesFor(context: Context, placements: readonly Placement[], 
   const before = review(viewOf(context, placements));
   const offered: Remedy[] = [];
   let tried = 0;
-  for (const think of IDEAS[finding.rule] ?? []) {
+  for (const think of own(IDEAS, finding.rule) ?? []) {
     for (const remedy of think(c)) {
       if (offered.length >= OFFERED || tried++ > TRIED) return offered;
       if (offered.some((o) => sameDeed(o, remedy)) || !helps(c, remedy, before)) continue;

@@ -1,3 +1,4 @@
+import { own } from '../measure/own';
 import { at } from './where';
 import type { Finish } from '../kit/kinds';
 import type { About, Finding, Rule, Said } from './finding';
@@ -18,7 +19,7 @@ export const r3Peeled: Rule<Case> = {
   title: 'What was peeled holds still',
   say,
   check: eachPlacement((view, p): Found[] => {
-    const times = view.context.peeled[copyKey(p)] ?? 0;
+    const times = own(view.context.peeled, copyKey(p)) ?? 0;
     const piece = view.pieceOf(p);
     if (!times || !piece) return [];
     const removable = piece.finish === 'matte-removable';

@@ -1,3 +1,4 @@
+import { own } from '../measure/own';
 import { difference } from '../color/color';
 import type { Kind } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
@@ -54,7 +55,7 @@ const FAVORITE = 4;
 
 /** What the owner's taste takes off a piece's cost, or adds to it. */
 export const tasteCost = (piece: Piece, { likes, favorites }: Pick<Context, 'likes' | 'favorites'>): number =>
-  -A_LIKE * ((likes[pieceKey(piece)] ?? 0) + (favorites.has(pieceKey(piece)) ? FAVORITE : 0));
+  -A_LIKE * ((own(likes, pieceKey(piece)) ?? 0) + (favorites.has(pieceKey(piece)) ? FAVORITE : 0));
 
 /** Pieces sorted by what they would cost, the cheapest first; equal ones keep their order. */
 export function byCost<T>(pieces: readonly T[], cost: (piece: T) => number): T[] {

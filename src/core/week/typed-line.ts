@@ -1,3 +1,4 @@
+import { own } from '../measure/own';
 import { parse as parseDates } from 'chrono-node/en';
 import { DateTime } from 'luxon';
 import { isCounted } from './age';
@@ -286,7 +287,7 @@ function readTime(line: Line): number | null {
 
 function readPart(line: Line): Part | null {
   const word = line.take(anywhere(`(?:in the\\s+|at\\s+)?(${Object.keys(PARTS).join('|')})`))?.[1];
-  return word ? (PARTS[word.toLowerCase()] ?? null) : null;
+  return word ? (own(PARTS, word.toLowerCase()) ?? null) : null;
 }
 
 const dayIndex = (name: string): number => DAYS.findIndex((d) => d.startsWith(name.toLowerCase().slice(0, 3)));

@@ -10,6 +10,9 @@ import type { Unit } from '../../core/measure/fraction';
 import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
 
+/** What the steps are headed by; taking and laying go together. */
+type Group = 'lay' | Exclude<Step['do'], 'place' | 'stack'>;
+
 interface StepListProps {
   readonly steps: readonly Step[];
   readonly done: ReadonlySet<string>;
@@ -27,14 +30,14 @@ export function StepList({ steps, done, at, onGo, onTick, say, facts }: StepList
   useEffect(() => {
     here.current?.scrollIntoView({ block: 'nearest' });
   }, [at]);
-  const heads: Readonly<Record<string, string>> = {
+  const heads: Readonly<Record<Group, string>> = {
     'white-out': `White-out · ${ruled(facts.tape, facts.unit)} of tape`,
     cut: `Knife · ${facts.cuts} to cut`,
     lay: 'Order of work',
     write: 'Ink, last',
   };
   const lastLaid = steps.findLastIndex((s) => s.do === 'place' || s.do === 'stack');
-  const groupOf = (s: Step): string =>
+  const groupOf = (s: Step): Group =>
     // what is written first belongs to the laying
     s.do === 'place' || s.do === 'stack' || (s.do === 'write' && s.n <= lastLaid) ? 'lay' : s.do;
   return (

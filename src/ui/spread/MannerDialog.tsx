@@ -54,9 +54,8 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
   const value = (s: Setting): unknown => (s.of === 'options' ? choice.options[s.key] : choice.ways[s.key]) ?? habit(s);
   const set = (of: 'options' | 'ways', key: string, to: unknown, usual: unknown) =>
     setChoice((c) => {
-      const next: Record<string, unknown> = { ...c[of], [key]: to };
-      if (same(to, usual)) delete next[key];
-      return { ...c, [of]: next };
+      const others = Object.entries(c[of]).filter(([k]) => k !== key);
+      return { ...c, [of]: Object.fromEntries(same(to, usual) ? others : [...others, [key, to]]) };
     });
   const sections = choice.options.sidebar ?? manner.habits.sidebar;
   const toggle = (section: Section) =>

@@ -1,5 +1,6 @@
 'use client';
 
+import { own } from '../../core/measure/own';
 import { createContext, useContext, useMemo } from 'react';
 import type { Voice } from '../../core/spread/voice';
 import { voiceOf } from '../../core/spread/voice';
@@ -41,4 +42,4 @@ const STEPS_BY_RULE: Readonly<Record<string, StepName>> = {
 };
 
 /** The step of the work that a finding belongs to. */
-export const stepOf = (f: Finding): StepName => STEPS_BY_RULE[f.rule[0] as string] ?? 'Days';
+export const stepOf = (f: Finding): StepName => own(STEPS_BY_RULE, f.rule.slice(0, 1)) ?? 'Days';

@@ -1,5 +1,6 @@
 'use client';
 
+import { own } from '../../core/measure/own';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { lockPiece, turnPiece } from '../../core/edit/alter';
 import { removePiece } from '../../core/edit/remove';
@@ -64,7 +65,7 @@ export function useKeys(): void {
   useHotkeys(
     'up, down, left, right, shift+up, shift+down, shift+left, shift+right',
     (e) => {
-      const way = WAYS[e.key.toLowerCase()];
+      const way = own(WAYS, e.key.toLowerCase());
       if (!chosen || !way) return;
       e.preventDefault();
       const by = e.shiftKey ? 5 : 1;

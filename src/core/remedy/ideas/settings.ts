@@ -1,3 +1,4 @@
+import { own } from '../../measure/own';
 import type { Kind } from '../../kit/kinds';
 import type { Idea, Remedy } from '../remedy';
 import { asPatch } from '../remedy';
@@ -67,4 +68,4 @@ const SETTINGS: Readonly<Record<string, Idea>> = {
 };
 
 /** Another setting for the whole spread, where one makes the finding pointless. */
-export const otherSetting: Idea = (c) => SETTINGS[c.finding.rule]?.(c) ?? [];
+export const otherSetting: Idea = (c) => own(SETTINGS, c.finding.rule)?.(c) ?? [];

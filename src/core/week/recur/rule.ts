@@ -1,3 +1,4 @@
+import { own } from '../../measure/own';
 import ICAL from 'ical.js';
 import type { Wall } from './wall';
 import { DAY_MS, wallOf } from './wall';
@@ -30,7 +31,7 @@ const CODES = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'];
 /** @param untilOnClock moves an UNTIL that is in UTC to the clock of the event */
 export function ruleOf(recur: ICAL.Recur, untilOnClock: (until: ICAL.Time) => Wall): Rule {
   const parts = recur.parts as Readonly<Record<string, readonly (string | number)[] | undefined>>;
-  const numbers = (name: string): number[] | null => parts[name]?.map(Number) ?? null;
+  const numbers = (name: string): number[] | null => own(parts, name)?.map(Number) ?? null;
   const until = recur.until;
   return {
     freq: recur.freq as Frequency,
