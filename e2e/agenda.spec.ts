@@ -191,7 +191,7 @@ test('a feed is followed, brings news when the agenda opens, and keeps its last 
   await expect(items(page, 'Friday').filter({ hasText: 'chimney sweep' })).toBeVisible();
   service.closeAllConnections();
   service.close();
-  await page.getByRole('button', { name: 'Take shared away' }).click();
+  await page.getByRole('button', { name: 'Remove shared' }).click();
   await expect(items(page, 'Friday').filter({ hasText: 'chimney sweep' })).toHaveCount(0);
   expect(complaints).toEqual([]);
 });
@@ -276,7 +276,7 @@ test('calendar files that are cut off, in other letters, or very large are answe
   await page.getByRole('tab', { name: /Calendars/ }).click();
   await expect(page.getByRole('group', { name: 'large' })).toContainText('20000 items');
   await expect(page.getByRole('group', { name: 'cut' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Take large away' }).click();
+  await page.getByRole('button', { name: 'Remove large' }).click();
   await expect(page.getByRole('group', { name: 'large' })).toHaveCount(0);
   expect(complaints).toEqual([]);
 });

@@ -105,11 +105,11 @@ test('a book is measured, drawn over a scan, kept through every half-done state,
   await openWeek(page, hobnail, /^In 3 weeks/, { kit: 'Rockpool', book: 'harbor log' });
   await arrangeWeek(page);
   await page.goto(`${hobnail.url}/books?book=harbor-log`);
-  await expect(page.getByRole('button', { name: 'Take this book away' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Remove this book' })).toBeDisabled();
   await openWeek(page, hobnail, /^In 3 weeks/);
   await giveUp(page);
   await page.goto(`${hobnail.url}/books?book=harbor-log`);
-  await page.getByRole('button', { name: 'Take this book away' }).click();
+  await page.getByRole('button', { name: 'Remove this book' }).click();
   await expect(page.getByRole('link', { name: /harbor log/ })).toHaveCount(0);
   expect(complaints).toEqual([]);
 });

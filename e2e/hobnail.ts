@@ -81,7 +81,7 @@ export async function arrangeWeek(page: Page): Promise<void> {
 /** Leaves the week as it was before it was begun, for the tests that follow. */
 export async function giveUp(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Begin anew' }).click();
-  await page.getByRole('button', { name: 'Give the week up' }).click();
+  await page.getByRole('button', { name: 'Delete this spread' }).click();
   await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
 }
 

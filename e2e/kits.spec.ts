@@ -32,7 +32,7 @@ test('the stock: a sticker is spoiled, one more is found, both with their reason
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('link', { name: /Rockpool/ })).toContainText('287 of 287 whole');
   const written = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Write out (.csv)' }).click();
+  await page.getByRole('link', { name: 'Export (.csv)' }).click();
   expect(
     readKit(readFileSync(await (await written).path(), 'utf8'), 'r.kit.csv', 'rockpool').pieces.reduce(
       (n, p) => n + p.count,
@@ -98,7 +98,7 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
     'order by 2027-02-07, needed 2027-02-15',
   );
   const written = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Write out (.csv)' }).click();
+  await page.getByRole('link', { name: 'Export (.csv)' }).click();
   expect(readOrders(readFileSync(await (await written).path(), 'utf8'), 'orders.csv')).toMatchObject([
     { what: 'date covers', count: 6 },
   ]);
@@ -108,7 +108,7 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
     buffer: Buffer.from('what,count,shop,days,needed_by\nheaders,0,x,3,2027-03-01\n'),
   });
   await expect(page.getByRole('alert').filter({ hasText: 'o.csv, line 2, count: found "0"' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take date covers off the list' }).click();
+  await page.getByRole('button', { name: 'Remove date covers from the list' }).click();
   await expect(page.getByText('Nothing to order.')).toBeVisible();
 
   await page.getByRole('tab', { name: /Supplies/ }).click();

@@ -71,7 +71,7 @@ await shoot('findings');
 await page.getByRole('button', { name: 'Other ways' }).click();
 await page.getByRole('region', { name: 'Way 3' }).waitFor();
 await shoot('alternatives');
-await page.getByRole('button', { name: 'Keep what lies there' }).click();
+await page.getByRole('button', { name: 'Cancel' }).click();
 await page.getByRole('link', { name: 'To the bench' }).click();
 await page.getByTestId('say').waitFor();
 await page.getByRole('button', { name: /^61\./ }).click();
@@ -117,7 +117,7 @@ await page.getByRole('radio', { name: /Crowned/ }).click();
 await shoot('manner');
 await page.getByRole('button', { name: /Use it and arrange/ }).click();
 await page.getByTestId('piece').nth(20).waitFor();
-await page.getByRole('button', { name: 'All right' }).click();
+await page.getByRole('button', { name: 'Close' }).click();
 await shoot('spread-crowned');
 await page.getByRole('button', { name: /^Manner/ }).click();
 await page.getByRole('combobox', { name: 'Planned ahead' }).click();
@@ -128,7 +128,7 @@ await page
   .getByTestId('saved')
   .filter({ hasText: /^saved$/ })
   .waitFor();
-await page.getByRole('button', { name: 'All right' }).click();
+await page.getByRole('button', { name: 'Close' }).click();
 await page.getByRole('button', { name: /^Finish/ }).click();
 await page.getByTestId('week-colors').waitFor();
 await shoot('spread-later');

@@ -11,6 +11,7 @@ import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
+import { Keys } from '../ui/keys/Keys';
 import { theme } from '../ui/theme';
 
 export const metadata: Metadata = {
@@ -27,6 +28,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <ThemeProvider theme={theme}>
             <CssBaseline />
             {children}
+            <Keys />
           </ThemeProvider>
         </AppRouterCacheProvider>
       </body>

@@ -12,11 +12,14 @@ export function TopBar({ title, children }: { title?: ReactNode; children?: Reac
     <Box
       component="header"
       sx={{
-        height: 54,
-        px: 2.5,
+        minHeight: 54,
+        px: { xs: 1.25, sm: 2.5 },
+        py: { xs: 0.5, md: 0 },
         display: 'flex',
+        flexWrap: { xs: 'wrap', md: 'nowrap' },
         alignItems: 'center',
-        gap: 2,
+        columnGap: { xs: 1, sm: 2 },
+        rowGap: 0.5,
         background: GLASS.bottle,
         color: '#fff',
         flexShrink: 0,
@@ -38,13 +41,13 @@ export function TopBar({ title, children }: { title?: ReactNode; children?: Reac
           ))}
           <circle cx="11" cy="11" r="3.6" fill="#E0A35A" />
         </svg>
-        <Typography variant="h2" component="span" sx={{ fontSize: 21 }}>
+        <Typography variant="h2" component="span" sx={{ fontSize: 21, display: { xs: 'none', sm: 'inline' } }}>
           Hobnail
         </Typography>
       </Link>
       <Box
         sx={{
-          flex: 1,
+          flex: { xs: '1 1 140px', md: 1 },
           minWidth: 0,
           display: 'flex',
           alignItems: 'baseline',

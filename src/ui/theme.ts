@@ -44,6 +44,12 @@ export const theme = createTheme({
     button: { textTransform: 'none', fontWeight: 600, letterSpacing: 0 },
   },
   components: {
+    // where the focus is must be seen: a ripple of the same hue is not
+    MuiButtonBase: {
+      styleOverrides: {
+        root: { '&.Mui-focusVisible': { outline: `2px solid ${GLASS.cobalt}`, outlineOffset: 1 } },
+      },
+    },
     MuiButton: {
       defaultProps: { disableElevation: true },
       styleOverrides: {
@@ -71,6 +77,9 @@ export const theme = createTheme({
         },
         'button, input, select, textarea': { font: 'inherit' },
         '*:focus-visible': { outline: `2px solid ${GLASS.cobalt}`, outlineOffset: 2 },
+        // an outline in a drawing is measured in its mm: there the ring is drawn
+        'svg [role="button"]': { outline: 'none' },
+        'svg [role="button"]:focus-visible > .ring': { stroke: GLASS.cobalt, strokeWidth: 1 },
       },
     },
   },

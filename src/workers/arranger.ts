@@ -6,6 +6,9 @@ import type { ArrangeService, Asked } from './protocol';
 /** The worker ended in the middle of its work. The next question starts another one. */
 export class WorkerStopped extends Error {}
 
+/** Its asker wants the answer no more. */
+export class Cancelled extends Error {}
+
 /** The service as it is on this side of the worker: every answer takes its time. */
 export type RemoteService = {
   readonly [K in keyof ArrangeService]: (
@@ -53,6 +56,14 @@ export class Arranger {
     } finally {
       this.waiting.delete(fail);
     }
+  }
+
+  /** Gives up all that is asked; the next question starts another worker. */
+  cancel(): void {
+    this.running?.end();
+    this.running = null;
+    this.told = null;
+    for (const fail of this.waiting) fail(new Cancelled());
   }
 
   private runningNow(): Running {

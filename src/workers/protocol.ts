@@ -3,7 +3,7 @@ import type { Hex } from '../core/color/color';
 import type { Change } from '../core/edit/change';
 import type { Deed } from '../core/edit/deed';
 import type { Remedy } from '../core/remedy/remedy';
-import type { Repair } from '../core/repair/let-in';
+import type { Repair, Way } from '../core/repair/let-in';
 import type { ColorSwap } from '../core/repair/swap-color';
 import type { Finding } from '../core/review/finding';
 import type { ContextData } from '../core/spread/context';
@@ -22,6 +22,7 @@ export interface ArrangeService {
   anew(): Change;
   day(day: number): Change | null;
   letIn(key: string): Repair | null;
+  offers(key: string): readonly Way[];
   remedies(finding: Finding): readonly Remedy[];
   colors(from: Hex): readonly ColorSwap[];
   alternatives(): readonly Alternative[];

@@ -3,6 +3,7 @@ import { mixDays } from '../core/compare/mix';
 import { arrangeAnew, arrangeDay, arrangeRest } from '../core/edit/rearrange';
 import { remediesFor } from '../core/remedy/remedies';
 import { letIn } from '../core/repair/let-in';
+import { offersFor } from '../core/repair/offers';
 import { colorSwaps } from '../core/repair/swap-color';
 import type { ContextData } from '../core/spread/context';
 import { contextFrom } from '../core/spread/context';
@@ -38,6 +39,7 @@ export function arrangeService(): ArrangeService {
     anew: () => arrangeAnew(now().context, now().placements),
     day: (day) => arrangeDay(now().context, now().placements, day),
     letIn: (key) => letIn(now().context, now().placements, key),
+    offers: (key) => offersFor(now().context, now().placements, key),
     remedies: (finding) => remediesFor(now().context, now().placements, finding),
     colors: (from) => colorSwaps(now().context, now().placements, from),
     alternatives: () =>

@@ -14,6 +14,10 @@ export type Deed =
   | { readonly do: OneThing; readonly thing: Thing }
   | { readonly do: 'move'; readonly thing: Thing; readonly mm?: number; readonly to?: 'common edge' | 'middle' }
   | { readonly do: 'swap'; readonly thing: Thing; readonly by: Thing; readonly soonOver?: true }
+  | { readonly do: 'serve'; readonly thing: Thing; readonly title: string }
+  | { readonly do: 'make room'; readonly moved: number }
+  | { readonly do: 'together'; readonly what: Together; readonly count: number }
+  | { readonly do: 'copy to'; readonly thing: Thing; readonly day: number }
   | { readonly do: 'replace all'; readonly code: string }
   | { readonly do: 'change places'; readonly things: readonly Thing[] }
   | { readonly do: 'recolor'; readonly from: Hex; readonly to: Hex }
@@ -64,8 +68,12 @@ export const ONE_THING = [
   'take another',
   'lay after',
   'lay first',
+  'keep as a memory',
 ] as const;
 export type OneThing = (typeof ONE_THING)[number];
 
 export type HowLetIn = 'as it is' | 'for a picture' | 'for the box';
 export type HowStood = 'as it is' | 'on lower bases' | 'without pictures' | 'without box';
+
+/** What is done to several at once. */
+export type Together = 'move' | 'take off' | 'lock' | 'unlock';

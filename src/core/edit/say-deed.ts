@@ -1,8 +1,9 @@
+import { own } from '../measure/own';
 import { colorName } from '../color/color-name';
 import type { Voice } from '../spread/voice';
 import { counted, dayName, mm } from '../spread/voice';
 import { longDay } from '../week/day-names';
-import type { Deed, HowLetIn, HowStood, OneThing } from './deed';
+import type { Deed, HowLetIn, HowStood, OneThing, Together } from './deed';
 import { sayDesign, sayThing } from './thing';
 
 const ONE: Readonly<Record<OneThing, (thing: string) => string>> = {
@@ -19,6 +20,7 @@ const ONE: Readonly<Record<OneThing, (thing: string) => string>> = {
   'take another': (thing) => `Take another for ${thing}`,
   'lay after': (thing) => `Lay ${thing} on afterwards`,
   'lay first': (thing) => `Lay ${thing} first`,
+  'keep as a memory': (thing) => `Keep ${thing} as a memory`,
 };
 
 const ARRANGED = {
@@ -48,6 +50,13 @@ const CUT = {
   'without shapes': 'Cut its shapes off',
 } as const;
 
+const TOGETHER: Readonly<Record<Together, string>> = {
+  move: 'Move',
+  'take off': 'Take off',
+  lock: 'Lock',
+  unlock: 'Unlock',
+};
+
 const quoted = (title: string): string => `“${title.slice(0, 30)}”`;
 const moving = (moved: number): string => (moved ? `, moving ${moved}` : '');
 const lowered = (count: number): string =>
@@ -72,6 +81,14 @@ export function sayDeed(deed: Deed, voice: Pick<Voice, 'context' | 'unit'>): str
       return deed.soonOver
         ? `Let ${deed.by.code} of it take the place of ${sayThing(deed.thing)}`
         : `Swap ${sayThing(deed.thing)} for ${sayDesign(deed.by)}`;
+    case 'serve':
+      return `Use ${sayDesign(deed.thing)} for ${quoted(deed.title)}`;
+    case 'make room':
+      return `Make room${moving(deed.moved)}`;
+    case 'together':
+      return `${own(TOGETHER, deed.what) ?? 'Change'} ${counted(deed.count, 'piece')}`;
+    case 'copy to':
+      return `Copy ${sayThing(deed.thing)} to ${dayName(voice, deed.day)}`;
     case 'replace all':
       return `Replace all ${deed.code}`;
     case 'change places':

@@ -8,10 +8,13 @@ import type { Target } from './move';
 
 /** Within this many mm a dragged piece falls to an edge. */
 const PULL = 2.5;
+/** Lines of other columns pull less: there are many. */
+const LINE_PULL = 1;
 
 /**
- * Where a dragged piece comes to lie: on the column's edge or middle, a wanted gap away from its neighbors, on the
- * column's top or floor (handbook F4); and which day that is.
+ * Where a dragged piece comes to lie: on the column's edge or middle, a wanted gap away from its neighbors or in the
+ * middle between them, on the column's top or floor, else on a line of another column (handbook F4); and which day
+ * that is.
  * @param moving its upright place as dragged, in mm of page `page`
  */
 export function snap(
@@ -59,11 +62,20 @@ export function snap(
     .map(footprint)
     .filter((f) => f.x < right(moving) && right(f) > moving.x);
   const { gap } = context.options;
-  const ys = [
+  const above = Math.max(region.y, ...beside.filter((f) => centerY(f) < centerY(moving)).map(bottom));
+  const below = Math.min(bottom(region), ...beside.filter((f) => centerY(f) > centerY(moving)).map((f) => f.y));
+  const lines = placements
+    .filter((p) => p.page === page && !ids.has(p.id) && p.layer === 0)
+    .map(footprint)
+    .filter((f) => f.x >= right(moving) || right(f) <= moving.x)
+    .flatMap((f) => [f.y, bottom(f) - moving.h]);
+  const near = [
     region.y,
     bottom(region) - moving.h,
     ...beside.flatMap((f) => [bottom(f) + gap, f.y - gap - moving.h]),
+    (above + below - moving.h) / 2,
   ].filter((y) => Math.abs(y - moving.y) < PULL);
+  const ys = near.length ? near : lines.filter((y) => Math.abs(y - moving.y) < LINE_PULL);
   const nearest = (list: readonly number[], to: number): number =>
     list.reduce((a, b) => (Math.abs(b - to) < Math.abs(a - to) ? b : a), list[0] ?? to);
   return {

@@ -3,6 +3,7 @@ import { Draft } from '../spread/draft';
 import { freeStretches, lengthOf } from '../spread/free-room';
 import type { Context, Placement, Role } from '../spread/placement';
 import { trimTo } from '../spread/trim';
+import { counted } from '../spread/voice';
 import type { Region } from '../book/book';
 import { dayColumn, regionsOf } from '../book/columns';
 import { isStrip, traits } from '../kit/kinds';
@@ -21,6 +22,8 @@ export interface Spot extends Rect {
   readonly day: number | null;
   readonly role: Role;
   readonly cut: Rect | null;
+  /** rows of a list that has no room for all of its own */
+  readonly rows?: number;
   /** `Thursday: fits`, `Monday: trim 9.3 mm off its width` */
   readonly say: string;
 }
@@ -32,7 +35,8 @@ export interface Spot extends Rect {
 export function spotsFor(context: Context, placements: readonly Placement[], piece: Piece): Spot[] {
   const draft = Draft.begin(context, placements);
   const strip = isStrip(piece.kind);
-  if (strip ? draft.ledger.longest(piece) < 10 : draft.ledger.untouched(piece) === 0) return [];
+  const rows = piece.kind === 'checklist' ? draft.ledger.mostRows(piece) : 0;
+  if (strip ? draft.ledger.longest(piece) < 10 : draft.ledger.untouched(piece) === 0 && rows === 0) return [];
   if (strip)
     return [...stripSpots(context, draft, piece), ...columnSpots(context, draft, piece, draft.ledger.longest(piece))];
   if (piece.kind === 'date-cover' || piece.kind === 'date-dot') return headerSpots(context, draft, piece);
@@ -43,7 +47,11 @@ export function spotsFor(context: Context, placements: readonly Placement[], pie
 export function placeAt(context: Context, placements: readonly Placement[], piece: Piece, spot: Spot): Change | null {
   const draft = Draft.begin(context, placements);
   const strip = spot.cut && isStrip(piece.kind);
-  const taken = strip ? draft.ledger.takeLength(piece, spot.w, spot.h) : draft.ledger.take(piece, spot.cut);
+  const taken = strip
+    ? draft.ledger.takeLength(piece, spot.w, spot.h)
+    : spot.rows
+      ? draft.ledger.takeRows(piece, spot.rows, spot.w)
+      : draft.ledger.take(piece, spot.cut);
   if (!taken) return null;
   const over = traits(piece.kind).overlay === true;
   const beneath = draft.lyingIn(spot.page, spot);
@@ -121,8 +129,12 @@ const stripSpots = (context: Context, draft: Draft, piece: Piece): Spot[] =>
 function columnSpots(context: Context, draft: Draft, piece: Piece, longest?: number): Spot[] {
   return [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
     const column = dayColumn(context.book, day);
-    const stretch = freeStretches(draft, context, day).find((s) => lengthOf(s) >= piece.height - 0.05);
-    if (!column || !stretch) return [];
+    const free = freeStretches(draft, context, day);
+    const stretch = free.find((s) => lengthOf(s) >= piece.height - 0.05);
+    if (!column) return [];
+    if (piece.kind === 'checklist' && (!stretch || draft.ledger.untouched(piece) === 0))
+      return rowSpot(context, draft, piece, column, free);
+    if (!stretch) return [];
     const role =
       piece.kind === 'full-box' ? 'box' : piece.kind === 'deco' ? 'finish' : piece.kind === 'header' ? 'base' : 'day';
     return fitted(
@@ -134,6 +146,35 @@ function columnSpots(context: Context, draft: Draft, piece: Piece, longest?: num
       longest === undefined ? piece.width : Math.min(longest, column.w),
     );
   });
+}
+
+/** A list where there is no room for all its rows, or no whole one left: as many rows as fit. */
+function rowSpot(
+  context: Context,
+  draft: Draft,
+  piece: Piece,
+  column: Region,
+  free: ReturnType<typeof freeStretches>,
+): Spot[] {
+  const pitch = piece.height / Math.max(1, piece.rows);
+  const widest = free.reduce<(typeof free)[number] | null>((a, b) => (a && lengthOf(a) >= lengthOf(b) ? a : b), null);
+  const rows = widest ? Math.min(draft.ledger.mostRows(piece), Math.floor((lengthOf(widest) + 0.05) / pitch)) : 0;
+  if (!widest || rows < 1 || piece.rows === 0) return [];
+  const w = Math.min(piece.width, column.w);
+  return [
+    {
+      page: column.page,
+      day: column.day ?? null,
+      role: 'day',
+      x: tidy(alignX(context, column, w)),
+      y: tidy(widest.from),
+      w: tidy(w),
+      h: tidy(rows * pitch),
+      cut: { x: 0, y: 0, w, h: rows * pitch },
+      rows,
+      say: `${dayLabel(context, column.day ?? 0)}: cut to ${counted(rows, 'row')}`,
+    },
+  ];
 }
 
 function sidebarSpots(context: Context, draft: Draft, piece: Piece): Spot[] {

@@ -44,9 +44,51 @@ export function letIn(context: Context, placements: readonly Placement[], key: s
 
 /** The same for one item, or several as the rows of one list; on the day and with the list name that they bear here. */
 export function letInAs(context: Context, placements: readonly Placement[], demands: readonly Demand[]): Repair | null {
+  const [best] = tried(context, placements, demands).sort((a, b) => a.moved - b.moved || a.rank - b.rank);
+  return best?.carryOut() ?? null;
+}
+
+/** One of several ways to let an item in: what it would stand on, and what that moves. */
+export interface Way extends Repair {
+  /** mm of column that it takes */
+  readonly height: number;
+  /** the piece that it stands on; what is written on the paper or beside another has none */
+  readonly base: Placement | null;
+}
+
+/**
+ * Every way an item can go into the day that it bears here, best suited base first, each size of base once, with the
+ * fewest moves that it needs.
+ * @param most as many of them
+ */
+export function waysIn(context: Context, placements: readonly Placement[], demand: Demand, most: number): Way[] {
+  const there = new Set(placements.map((p) => p.id));
+  const fewest = new Map<number, Tried>();
+  for (const t of tried(context, placements, [demand]))
+    if (t.moved < (fewest.get(t.rank)?.moved ?? Infinity)) fewest.set(t.rank, t);
+  return [...fewest.values()]
+    .sort((a, b) => a.moved - b.moved || a.rank - b.rank)
+    .slice(0, most)
+    .flatMap(({ height, carryOut }): Way[] => {
+      const repair = carryOut();
+      const base = repair?.change.after.find((p) => !there.has(p.id) && p.items.includes(demand.uid)) ?? null;
+      return repair ? [{ ...repair, height, base }] : [];
+    });
+}
+
+/** One base, tried at one place of the column. */
+interface Tried {
+  readonly moved: number;
+  /** 0 for the best suited base */
+  readonly rank: number;
+  readonly height: number;
+  readonly carryOut: () => Repair | null;
+}
+
+function tried(context: Context, placements: readonly Placement[], demands: readonly Demand[]): Tried[] {
   const [demand] = demands;
   const column = demand && dayColumn(context.book, demand.day);
-  if (!demand || !column || demand.kind === 'band') return null;
+  if (!demand || !column || demand.kind === 'band') return [];
   const units = unitsOf(context, placements, column);
   const one: Context = {
     ...context,
@@ -63,15 +105,9 @@ export function letInAs(context: Context, placements: readonly Placement[], dema
     .sort((a, b) => a.cost - b.cost)
     .filter((c, i, all) => all.slice(0, i).filter((x) => x.height === c.height).length === 0)
     .slice(0, MOST_BASES);
-  let best: {
-    moved: number;
-    rank: number;
-    units: readonly (Unit | null)[];
-    tops: readonly number[];
-    choice: Choice;
-  } | null = null;
-  for (const [rank, choice] of choices.entries()) {
-    for (const at of placesByTime(units, sortMinute(demand))) {
+  const carried = candidate?.block.demands ?? demands;
+  return choices.flatMap((choice, rank) =>
+    placesByTime(units, sortMinute(demand)).flatMap((at): Tried[] => {
       const order: (Unit | null)[] = [...units.slice(0, at), null, ...units.slice(at)];
       const solved = fewestMoves(
         order.map((u) => (u ? { y: u.y, h: u.h, fixed: u.fixed } : { y: null, h: choice.height, fixed: false })),
@@ -81,12 +117,13 @@ export function letInAs(context: Context, placements: readonly Placement[], dema
           gap: (upper) => gapUnder(context, order[upper] ?? null, upper),
         },
       );
-      if (solved && (!best || solved.moved < best.moved || (solved.moved === best.moved && rank < best.rank)))
-        best = { moved: solved.moved, rank, units: order, tops: solved.tops, choice };
-    }
-  }
-  if (!best) return null;
-  return carryOut(context, placements, candidate?.block.demands ?? demands, column, best);
+      if (!solved) return [];
+      const best = { moved: solved.moved, units: order, tops: solved.tops, choice };
+      const { height } = choice;
+      const { moved } = solved;
+      return [{ moved, rank, height, carryOut: () => carryOut(context, placements, carried, column, best) }];
+    }),
+  );
 }
 
 /** Where among the units an item may stand by its time: after all earlier ones, before all later ones. */

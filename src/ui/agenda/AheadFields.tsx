@@ -109,7 +109,7 @@ export function AheadFields({
                 slotProps={{ htmlInput: { maxLength: 300 } }}
               />
               <IconButton
-                aria-label={`Take the reminder ${i + 1} out`}
+                aria-label={`Remove reminder ${i + 1}`}
                 onClick={() => set({ reminders: entry.reminders.filter((_, j) => j !== i) })}
               >
                 <IconX size={16} />

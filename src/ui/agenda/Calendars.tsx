@@ -51,7 +51,7 @@ export function Calendars({ calendars, run, busy }: { calendars: readonly Calend
             <Typography variant="body2" sx={{ fontWeight: 600, flex: 1, overflowWrap: 'anywhere' }}>
               {c.name}
             </Typography>
-            <Tooltip title="Write out as a file (.ics)">
+            <Tooltip title="Export as a file (.ics)">
               <IconButton
                 size="small"
                 aria-label={`Write ${c.name} out`}
@@ -61,11 +61,11 @@ export function Calendars({ calendars, run, busy }: { calendars: readonly Calend
                 <IconDownload size={16} />
               </IconButton>
             </Tooltip>
-            <Tooltip title="Take it away (can be undone)">
+            <Tooltip title="Remove it (can be undone)">
               <span>
                 <IconButton
                   size="small"
-                  aria-label={`Take ${c.name} away`}
+                  aria-label={`Remove ${c.name}`}
                   disabled={busy}
                   onClick={() => run(dropCalendar({ name: c.name }))}
                 >

@@ -21,6 +21,7 @@ import { tapeLength } from '../../core/bench/white-out';
 import { spokenWeek } from '../../core/week/day-names';
 import { tickStep } from '../../server/actions';
 import type { SpreadData } from '../../server/spread-data';
+import { hasItsOwnKey } from '../keys/free';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
 import { TopBar } from '../TopBar';
@@ -90,6 +91,8 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
   useHotkeys(
     'space, enter',
     (e) => {
+      // a button that has the focus does its own act
+      if (hasItsOwnKey(e)) return;
       e.preventDefault();
       next();
     },

@@ -387,7 +387,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
                       void dropScan();
                     }}
                   >
-                    Take it away
+                    Remove it
                   </Button>
                 )}
               </Box>

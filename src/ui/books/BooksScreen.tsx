@@ -128,7 +128,7 @@ export function BooksScreen({ page }: { page: BooksPage }) {
                 Make a copy to change
               </Button>
               <Button size="small" component="a" href={`/books/${encodeURIComponent(chosen.line.id)}/file`}>
-                Write out (.book.json)
+                Export (.book.json)
               </Button>
               {!chosen.line.shipped && (
                 <Button
@@ -139,7 +139,7 @@ export function BooksScreen({ page }: { page: BooksPage }) {
                     void drop(chosen.line);
                   }}
                 >
-                  Take this book away
+                  Remove this book
                 </Button>
               )}
             </Box>
@@ -150,7 +150,7 @@ export function BooksScreen({ page }: { page: BooksPage }) {
             <BookEditor key={chosen.line.id} chosen={chosen} />
           ) : (
             <Typography color="text.secondary" sx={{ p: 4 }}>
-              No book yet. Measure yours, or take in a book file on the shelf.
+              No book yet. Measure yours, or import a book file on the shelf.
             </Typography>
           )}
         </Box>

@@ -150,7 +150,7 @@ export function PartFields({
           Repeat it
         </Button>
         <Button size="small" color="error" onClick={() => onChange(removePart(book, part), null)}>
-          Take it away
+          Remove it
         </Button>
       </Box>
     </Box>

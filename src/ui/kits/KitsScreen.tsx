@@ -149,7 +149,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
                 </Tabs>
                 {chosen && tab < 3 && (
                   <Button component="a" href={`/kits/${encodeURIComponent(chosen.kit.name)}`} size="small">
-                    Write out (.csv)
+                    Export (.csv)
                   </Button>
                 )}
               </Box>

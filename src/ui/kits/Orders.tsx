@@ -118,7 +118,7 @@ export function Orders({
         </Button>
         <Box sx={{ flex: 1 }} />
         <Button component="a" href="/orders">
-          Write out (.csv)
+          Export (.csv)
         </Button>
         <Button component="label">
           Read in
@@ -173,7 +173,7 @@ export function Orders({
               ))}
             </TextField>
             <IconButton
-              aria-label={`Take ${o.what} off the list`}
+              aria-label={`Remove ${o.what} from the list`}
               disabled={busy}
               onClick={() => run(removeOrder({ id: o.id }))}
             >

@@ -123,7 +123,7 @@ function Line({ supply: s, run, busy }: { supply: Supply; run: Run; busy: boolea
             {reason}
           </Button>
         ))}
-      <IconButton aria-label={`Take ${s.name} off`} disabled={busy} onClick={() => run(removeSupply({ name: s.name }))}>
+      <IconButton aria-label={`Remove ${s.name}`} disabled={busy} onClick={() => run(removeSupply({ name: s.name }))}>
         <IconTrash size={16} />
       </IconButton>
     </Box>

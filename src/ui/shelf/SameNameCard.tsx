@@ -57,7 +57,7 @@ export function SameNameCard(props: {
           </Button>
         ))}
         <Button size="small" color="inherit" disabled={busy} onClick={onLeave}>
-          Leave it
+          Cancel
         </Button>
       </Box>
     </Alert>

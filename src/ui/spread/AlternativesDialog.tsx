@@ -120,7 +120,7 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
         )}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
-        <Button onClick={onClose}>Keep what lies there</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"
           color="secondary"

@@ -23,14 +23,14 @@ export function BeginAnewDialog({
       <DialogContent>
         <Typography>Everything that is not locked is lifted and arranged again. Undo brings it back.</Typography>
         <Typography color="text.secondary" sx={{ mt: 1.5 }}>
-          To choose another book or kit, give the week up: its spread goes for good, its stickers are free again.
+          To choose another book or kit, delete this spread: it goes for good, and its stickers are free again.
         </Typography>
       </DialogContent>
       <DialogActions>
         <Button color="error" onClick={onGiveUp} sx={{ mr: 'auto' }}>
-          Give the week up
+          Delete this spread
         </Button>
-        <Button onClick={onClose}>Keep it</Button>
+        <Button onClick={onClose}>Cancel</Button>
         <Button variant="contained" color="secondary" onClick={onArrange}>
           Arrange anew
         </Button>

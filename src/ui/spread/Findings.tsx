@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import CircularProgress from '@mui/material/CircularProgress';
+import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { Remedy } from '../../core/remedy/remedy';
@@ -66,7 +67,10 @@ export function Findings() {
                   component="span"
                   sx={{ width: 8, height: 8, borderRadius: '50%', background: COLORS[f.severity] }}
                 />
-                {SAID[f.severity]} · <span title={RULES.find((r) => r.code === f.rule)?.title}>{f.rule}</span>
+                {SAID[f.severity]} ·{' '}
+                <Tooltip title={`${f.rule}: ${RULES.find((r) => r.code === f.rule)?.title ?? ''}`} describeChild>
+                  <span>{f.rule}</span>
+                </Tooltip>
               </Typography>
               <Typography variant="body2" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>
                 {said.message}
@@ -106,6 +110,7 @@ export function Findings() {
 function Remedies({ finding }: { finding: Finding }) {
   const remediesOf = useSpread((s) => s.remediesOf);
   const apply = useSpread((s) => s.remedy);
+  const setGlimpse = useSpread((s) => s.setGlimpse);
   const wave = useSpread((s) => s.wave);
   const voice = useVoice();
   const [remedies, setRemedies] = useState<readonly Remedy[] | null>(null);
@@ -140,7 +145,14 @@ function Remedies({ finding }: { finding: Finding }) {
           size="small"
           variant="outlined"
           data-testid="remedy"
-          onClick={() => apply(r)}
+          onClick={() => {
+            setGlimpse(null);
+            apply(r);
+          }}
+          onMouseEnter={() => setGlimpse(r.change)}
+          onMouseLeave={() => setGlimpse(null)}
+          onFocus={() => setGlimpse(r.change)}
+          onBlur={() => setGlimpse(null)}
           sx={{
             textAlign: 'left',
             lineHeight: 1.3,

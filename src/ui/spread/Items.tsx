@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { SearchField } from '../fields/SearchField';
 import Link from 'next/link';
 import { useState } from 'react';
+import { adriftOf } from '../../core/spread/adrift';
 import { isPlannedAhead } from '../../core/spread/ahead';
 import type { Demand } from '../../core/week/demand';
 import { spokenTime } from '../../core/week/demand';
@@ -15,12 +16,14 @@ import { longDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
 import { sayReason } from '../../core/review/say-missing';
 import { useReview, useVoice } from './review-context';
+import { useCarry } from './carry/use-carry';
 import { useSpread } from './store';
 
 /** The week's items, those without a place first; one that has a place leads to it. */
 export function Items() {
   const week = useSpread((s) => s.context.week);
   const selected = useSpread((s) => s.selected);
+  const item = useSpread((s) => s.item);
   const select = useSpread((s) => s.select);
   const letIn = useSpread((s) => s.letIn);
   const arrangeDay = useSpread((s) => s.arrangeDay);
@@ -34,6 +37,10 @@ export function Items() {
   const without = shown.filter((d) => !view.carriers.has(d.key));
   const open = without.filter((d) => isPlannedAhead(d, view.context));
   const later = without.filter((d) => !isPlannedAhead(d, view.context));
+  const adrift = adriftOf(view.placements, week).flatMap(({ id }) => {
+    const p = view.placements.find((q) => q.id === id);
+    return p ? [{ id, p }] : [];
+  });
   const voice = useVoice();
   const missing = new Map(view.unplaced.map((u) => [u.demand.key, u]));
   const reasonOf = (key: string): string => {
@@ -63,7 +70,7 @@ export function Items() {
             </Typography>
             {open.map((d) => (
               <Box key={d.key} sx={{ py: 0.75, borderBottom: `1px solid ${GLASS.edge}` }}>
-                <Line d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} />
+                <Pick d={d} day={longDay(week.days[d.day] as string).slice(0, 3)} chosen={d.key === item} />
                 {view.placements.length > 0 && (
                   <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.25 }}>
                     {reasonOf(d.key)}
@@ -80,6 +87,22 @@ export function Items() {
                   </Button>
                 )}
               </Box>
+            ))}
+          </Box>
+        )}
+        {adrift.length > 0 && (
+          <Box component="section" aria-label="No longer in the agenda" data-testid="no-longer">
+            <Typography variant="h3" sx={{ color: GLASS.cranberry, mt: 1 }}>
+              No longer in the agenda · {adrift.length}
+            </Typography>
+            {adrift.map(({ id, p }) => (
+              <ButtonBase
+                key={id}
+                onClick={() => select(id)}
+                sx={{ width: '100%', justifyContent: 'flex-start', textAlign: 'left', px: 0.75, py: 0.4 }}
+              >
+                <Typography variant="body2">{p.text?.split('\n')[0] || p.code}: take it off, or keep it</Typography>
+              </ButtonBase>
             ))}
           </Box>
         )}
@@ -139,30 +162,40 @@ export function Items() {
               </Box>
               {here.map((d) => {
                 const at = view.carriers.get(d.key);
-                return (
-                  <ButtonBase
-                    key={d.key}
-                    onClick={() => at && select(at.id)}
-                    sx={{
-                      width: '100%',
-                      justifyContent: 'flex-start',
-                      textAlign: 'left',
-                      py: 0.4,
-                      px: 0.75,
-                      borderRadius: 1,
-                      background: at?.id === selected ? GLASS.bottleSoft : 'transparent',
-                      '&:hover': { background: GLASS.bottleSoft },
-                    }}
-                  >
-                    <Line d={d} />
-                  </ButtonBase>
-                );
+                return <Pick key={d.key} d={d} chosen={at !== undefined && at.id === selected} placed />;
               })}
             </Box>
           );
         })}
       </Box>
     </Box>
+  );
+}
+
+/** An item as a thing to pick up: a click leads to its sticker, or to places for it; a drag carries it to a day. */
+function Pick({ d, day, chosen, placed = false }: { d: Demand; day?: string; chosen: boolean; placed?: boolean }) {
+  const pickItem = useSpread((s) => s.pickItem);
+  const carry = useCarry();
+  return (
+    <ButtonBase
+      onClick={() => pickItem(d.key)}
+      {...(placed ? {} : carry({ is: 'item', key: d.key, title: d.title }))}
+      aria-pressed={chosen}
+      sx={{
+        width: '100%',
+        justifyContent: 'flex-start',
+        textAlign: 'left',
+        py: 0.4,
+        px: 0.75,
+        borderRadius: 1,
+        cursor: placed ? 'pointer' : 'grab',
+        userSelect: 'none',
+        background: chosen ? GLASS.bottleSoft : 'transparent',
+        '&:hover': { background: GLASS.bottleSoft },
+      }}
+    >
+      <Line d={d} {...(day ? { day } : {})} />
+    </ButtonBase>
   );
 }
 

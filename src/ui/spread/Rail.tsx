@@ -12,6 +12,7 @@ import { useSpread } from './store';
 
 const STEPS: readonly StepName[] = ['Week', 'Kit', 'Base', 'Sidebar', 'Boxes', 'Days', 'Finish', 'Bench'];
 const MOST_DOTS = 5;
+const WORST = { stop: 'it would not work', fix: 'it would show', look: 'good to know' } as const;
 
 /** The order of work, with what is still open at each step as raised dots: cranberry where the week would not work. */
 export function Rail() {
@@ -24,15 +25,16 @@ export function Rail() {
       component="nav"
       aria-label="Order of work"
       sx={{
-        width: 88,
+        width: { xs: '100%', md: 78 },
         flexShrink: 0,
-        py: 1.5,
+        py: { xs: 0.25, md: 1.25 },
         display: 'flex',
-        flexDirection: 'column',
+        flexDirection: { xs: 'row', md: 'column' },
         gap: 0.25,
-        borderRight: `1px solid ${GLASS.edge}`,
+        borderRight: { md: `1px solid ${GLASS.edge}` },
+        borderBottom: { xs: `1px solid ${GLASS.edge}`, md: 'none' },
         background: GLASS.paper,
-        overflowY: 'auto',
+        overflow: 'auto',
       }}
     >
       {STEPS.map((name) => {
@@ -48,7 +50,7 @@ export function Rail() {
                 : 'look';
         const color = worst === 'stop' ? GLASS.cranberry : worst === 'fix' ? GLASS.amber : GLASS.cobalt;
         const chosen = step === name;
-        const label = `${name}: ${open} open`;
+        const label = `${name}: ${open} open${open > 0 ? `, ${WORST[worst]}` : ''}`;
         const content = (
           <>
             <Box
@@ -59,6 +61,11 @@ export function Rail() {
             </Box>
             <Box component="span" sx={{ height: 9, display: 'flex', alignItems: 'center', gap: 0.5 }}>
               {open > 0 && <Dots raised={Math.min(open, MOST_DOTS)} size={6} color={color} label={`${open} open`} />}
+              {open > 0 && worst === 'stop' && (
+                <Box component="span" aria-hidden sx={{ fontSize: 12, fontWeight: 700, lineHeight: 1, color }}>
+                  !
+                </Box>
+              )}
               {open > MOST_DOTS && (
                 <Box component="span" sx={{ fontSize: 10.5, color }}>
                   {open}
@@ -71,8 +78,9 @@ export function Rail() {
           flexDirection: 'column',
           alignItems: 'flex-start',
           gap: 0.5,
-          px: 1.75,
-          py: 1,
+          flexShrink: 0,
+          px: 1.25,
+          py: 0.9,
           borderLeft: `4px solid ${chosen ? GLASS.amber : 'transparent'}`,
           background: chosen ? GLASS.bottleSoft : 'transparent',
           '&:hover': { background: GLASS.bottleSoft },

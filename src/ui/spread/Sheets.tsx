@@ -10,6 +10,7 @@ import OutlinedInput from '@mui/material/OutlinedInput';
 import Typography from '@mui/material/Typography';
 import { SearchField } from '../fields/SearchField';
 import dynamic from 'next/dynamic';
+import type { KeyboardEvent } from 'react';
 import { memo, useMemo, useState } from 'react';
 import { Draft } from '../../core/spread/draft';
 import type { Kit, Piece } from '../../core/kit/kit';
@@ -19,15 +20,19 @@ import type { Ledger } from '../../core/kit/ledger';
 import { wholeOf } from '../../core/kit/ledger';
 import type { Sheet } from '../../core/kit/sheet-layout';
 import { sheetsOf } from '../../core/kit/sheet-layout';
+import { own } from '../../core/measure/own';
 import { subtract } from '../../core/measure/rect';
 import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
+import { useCarry } from './carry/use-carry';
 import { useSpread } from './store';
-import type { CopyLook } from '../sticker/SheetView';
+import type { Acts, CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
 import { symbolId } from '../sticker/symbol-id';
 
 const StashDialog = dynamic(() => import('./StashDialog').then((m) => m.StashDialog), { ssr: false });
+
+const STEPS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
 
 /** The kit's sheets as they lie on the table, true to scale beside each other; a used sticker leaves its gap. */
 export function Sheets() {
@@ -46,14 +51,28 @@ export function Sheets() {
   const sheets = useMemo(() => sheetsOf(shown), [shown]);
   const widest = Math.max(1, ...sheets.map((s) => s.width));
   const choose = (piece: Piece) => pick(picked === piece ? null : piece);
+  const carry = useCarry();
+  const free = shown.pieces.filter((p) => !isRoll(p) && firstFree(p, ledger));
+  // one stop for Tab; the arrows go from one free sticker to the next
+  const [stop, setStop] = useState<string | null>(null);
+  const at = free.find((p) => p.code === stop) ?? free[0];
+  const walk = (e: KeyboardEvent) => {
+    const by = own(STEPS, e.key);
+    if (!by) return;
+    e.preventDefault();
+    const next = free[(free.findIndex((p) => p === at) + by + free.length) % Math.max(1, free.length)];
+    if (!next) return;
+    setStop(next.code);
+    const sheet = e.currentTarget;
+    requestAnimationFrame(() => sheet.querySelector<SVGGElement>('[role="button"][tabindex="0"]')?.focus());
+  };
   return (
     <Box
       component="section"
       aria-label="Sheets"
       sx={{
-        width: 226,
-        flexShrink: 0,
-        borderRight: `1px solid ${GLASS.edge}`,
+        flex: 1,
+        minWidth: 0,
         display: 'flex',
         flexDirection: 'column',
         minHeight: 0,
@@ -86,7 +105,11 @@ export function Sheets() {
           onChange={setSearch}
         />
       </Box>
-      <Box sx={{ overflowY: 'auto', flex: 1, px: 1.25, pb: 2, display: 'flex', flexDirection: 'column', gap: 1.25 }}>
+      <Box
+        data-arrows
+        onKeyDown={walk}
+        sx={{ overflowY: 'auto', flex: 1, px: 1.25, pb: 2, display: 'flex', flexDirection: 'column', gap: 1.25 }}
+      >
         {shown.pieces.length === 0 && (
           <Typography variant="body2" color="text.secondary">
             No sticker here is called that. Try a kind, a word or an icon.
@@ -99,7 +122,9 @@ export function Sheets() {
             widest={widest}
             ledger={ledger}
             picked={picked}
+            stop={at?.code ?? null}
             onPick={choose}
+            carry={(piece) => carry({ is: 'sticker', piece })}
           />
         ))}
         {shown.pieces.filter(isRoll).map((p) => (
@@ -130,13 +155,18 @@ const SpreadSheet = memo(function SpreadSheet({
   widest,
   ledger,
   picked,
+  stop,
   onPick,
+  carry,
 }: {
   sheet: Sheet;
   widest: number;
   ledger: Ledger;
   picked: Piece | null;
+  /** code of the sticker that Tab stops at */
+  stop: string | null;
   onPick: (p: Piece) => void;
+  carry: (p: Piece) => Acts;
 }) {
   const gone = sheet.lying.filter((l) => ledger.partsOf(l.piece, l.copy).length > 0).length;
   const lookOf = (piece: Piece, copy: number): CopyLook => {
@@ -147,7 +177,7 @@ const SpreadSheet = memo(function SpreadSheet({
       rest: free ? [] : subtract(wholeOf(piece), parts).filter((r) => r.w > SEEN && r.h > SEEN),
       chosen: picked === piece && free,
       state: free ? '' : 'used',
-      focusable: free && copy === firstFree(piece, ledger),
+      focusable: free && piece.code === stop && copy === firstFree(piece, ledger),
       testId: free ? 'free-sticker' : 'gap',
     };
   };
@@ -161,6 +191,7 @@ const SpreadSheet = memo(function SpreadSheet({
         width={`${(sheet.width / widest) * 100}%`}
         lookOf={lookOf}
         onChoose={pick}
+        acts={carry}
         caption={
           <Typography variant="caption" color="text.secondary">
             Sheet {sheet.number} · {sheet.lying.length - gone} of {sheet.lying.length} left

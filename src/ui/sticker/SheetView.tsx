@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import type { DOMAttributes, ReactNode } from 'react';
 import type { Piece } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import type { Sheet } from '../../core/kit/sheet-layout';
@@ -24,12 +24,16 @@ export interface CopyLook {
   readonly testId: string;
 }
 
+/** What a pointer does with a sticker on its sheet. */
+export type Acts = Pick<DOMAttributes<SVGGElement>, 'onPointerDown' | 'onPointerMove' | 'onPointerUp'>;
+
 /** A sheet as it lies on the table, true to scale: a sticker that is gone leaves its gap. One component for all. */
 export function SheetView({
   sheet,
   width,
   lookOf,
   onChoose,
+  acts,
   caption,
 }: {
   sheet: Sheet;
@@ -37,6 +41,8 @@ export function SheetView({
   lookOf: (piece: Piece, copy: number) => CopyLook;
   /** null: only to be looked at */
   onChoose: ((piece: Piece) => void) | null;
+  /** what else a pointer can do with one that is free */
+  acts?: (piece: Piece) => Acts;
   caption?: ReactNode;
 }) {
   return (
@@ -61,7 +67,7 @@ export function SheetView({
         />
         {sheet.lying.map(({ piece, copy, x, y, w, h }) => (
           <g key={`${piece.code}-${copy}`} transform={`translate(${x} ${y})`}>
-            <OnSheet piece={piece} w={w} h={h} look={lookOf(piece, copy)} onChoose={onChoose} />
+            <OnSheet piece={piece} w={w} h={h} look={lookOf(piece, copy)} onChoose={onChoose} acts={acts} />
           </g>
         ))}
       </svg>
@@ -75,9 +81,10 @@ interface OnSheetProps {
   readonly h: number;
   readonly look: CopyLook;
   readonly onChoose: ((piece: Piece) => void) | null;
+  readonly acts: ((piece: Piece) => Acts) | undefined;
 }
 
-function OnSheet({ piece, w, h, look, onChoose }: OnSheetProps) {
+function OnSheet({ piece, w, h, look, onChoose, acts: more }: OnSheetProps) {
   const name = `${traits(piece.kind).label} ${piece.code}`;
   const acts = onChoose
     ? {
@@ -85,7 +92,8 @@ function OnSheet({ piece, w, h, look, onChoose }: OnSheetProps) {
         tabIndex: look.focusable ? 0 : -1,
         'aria-pressed': look.chosen,
         'aria-label': `${name} ${piece.words || piece.icon || piece.motif}${look.state ? `, ${look.state}` : ''}`,
-        style: { cursor: 'pointer', outline: 'none' },
+        style: { cursor: look.free && more ? 'grab' : 'pointer' },
+        ...(look.free ? more?.(piece) : {}),
         onClick: () => onChoose(piece),
         onKeyDown: (e: React.KeyboardEvent) => {
           if (e.key !== 'Enter' && e.key !== ' ') return;
@@ -123,7 +131,7 @@ function OnSheet({ piece, w, h, look, onChoose }: OnSheetProps) {
           <use href={`#${symbolId(piece)}`} />
         </svg>
       ))}
-      <rect width={w} height={h} fill="transparent" />
+      <rect className="ring" width={w} height={h} rx="1" fill="transparent" />
       {look.chosen && (
         <rect
           x="-.9"

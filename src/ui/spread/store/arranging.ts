@@ -1,9 +1,10 @@
 import type { Change } from '../../../core/edit/change';
 import type { Deed } from '../../../core/edit/deed';
 import { sayDeed } from '../../../core/edit/say-deed';
+import { viewOf, withoutPlace } from '../../../core/review/review';
 import { voiceOf } from '../../../core/spread/voice';
-import { Arranger, startWorker } from '../../../workers/arranger';
-import { NOTHING_MORE, NO_PLACE, sayLetIn, sayRecolored, stopped } from './messages';
+import { Arranger, Cancelled, startWorker } from '../../../workers/arranger';
+import { NOTHING_MORE, NOTHING_OPEN, NO_PLACE, sayLetIn, sayRecolored, stopped } from './messages';
 import type { Arranging, Get, Set } from './state';
 
 let shared: Arranger | null = null;
@@ -19,22 +20,34 @@ export function arranging(get: Get, set: Set, arranger: () => Arranger = usual):
     if (get().busy) return;
     set({ busy: saying, selected: null, picked: null });
     work()
-      .catch((error: unknown) => set({ messages: [stopped(what, error)] }))
+      .catch((error: unknown) => {
+        if (!(error instanceof Cancelled)) set({ messages: [stopped(what, error)] });
+      })
       .finally(() => set({ busy: null }));
   };
-  const lay = (change: Change | null, otherwise: string): void => {
-    if (change) get().edit(change);
-    else set({ messages: [otherwise] });
+  /** What was asked for may have been all done before: that is not the same as no room. */
+  const lay = (change: Change | null): void => {
+    if (change) return get().edit(change);
+    const open = withoutPlace(viewOf(get().context, get().placements));
+    set(open ? { messages: [NOTHING_MORE] } : { said: NOTHING_OPEN });
   };
   return {
+    cancel: () => arranger().cancel(),
     arrange: (how) =>
       busy(how === 'rest' ? 'Arranging what is open…' : 'Arranging anew…', 'The arranging', async () =>
-        lay(await arranger().ask(subject(), how), NOTHING_MORE),
+        lay(await arranger().ask(subject(), how)),
       ),
     arrangeDay: (day) =>
-      busy('Arranging the day…', 'The arranging', async () =>
-        lay(await arranger().ask(subject(), 'day', day), NOTHING_MORE),
-      ),
+      busy('Arranging the day…', 'The arranging', async () => lay(await arranger().ask(subject(), 'day', day))),
+    askOffers: (key) => {
+      set({ offers: null });
+      arranger()
+        .ask(subject(), 'offers', key)
+        .then((offers) => get().item === key && set({ offers }))
+        .catch(
+          (error: unknown) => get().item === key && set({ offers: [], messages: [stopped('The looking', error)] }),
+        );
+    },
     letIn: (key) =>
       busy('Looking for a place…', 'The looking', async () => {
         const repair = await arranger().ask(subject(), 'letIn', key);

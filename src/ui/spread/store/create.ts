@@ -1,20 +1,27 @@
 import { createStore } from 'zustand';
 import { contextFrom } from '../../../core/spread/context';
+import { matchDemands } from '../../../core/spread/placement';
 import type { SpreadData } from '../../../server/spread-data';
 import type { Arranger } from '../../../workers/arranger';
 import { arranging } from './arranging';
 import { editing } from './editing';
 import { saveQueue } from './queue';
 import { setting } from './setting';
-import type { Looking, Set, Shown, State } from './state';
+import type { DrawerName, Get, Looking, Set, Shown, State, StepName } from './state';
+
+const NOTHING_IN_HAND = { selected: null, also: [], picked: null, item: null, offers: null, glimpse: null } as const;
+/** Where the work of a step is done. */
+const DRAWERS: Readonly<Partial<Record<StepName, DrawerName>>> = { Week: 'items', Kit: 'sheets' };
 
 const shownAtFirst = (data: SpreadData): Shown => ({
   data,
   context: contextFrom(data.context),
   placements: data.placements,
   history: data.history,
-  selected: null,
-  picked: null,
+  ...NOTHING_IN_HAND,
+  drawer: 'items',
+  folded: false,
+  camera: null,
   finding: null,
   step: null,
   zoom: 'both',
@@ -24,17 +31,37 @@ const shownAtFirst = (data: SpreadData): Shown => ({
   mannerBefore: null,
   waved: data.waved,
   said: null,
+  astray: null,
   changed: [],
 });
 
-const looking = (set: Set): Looking => ({
-  select: (selected) => set({ selected, picked: null }),
-  pick: (picked) => set({ picked, selected: null }),
+const looking = (get: Get, set: Set): Looking => ({
+  select: (selected) => set({ ...NOTHING_IN_HAND, selected }),
+  selectAlso: (id) => {
+    const { selected, also } = get();
+    if (selected === null || selected === id) set({ ...NOTHING_IN_HAND, selected: id });
+    else set({ ...NOTHING_IN_HAND, selected, also: also.includes(id) ? also.filter((a) => a !== id) : [...also, id] });
+  },
+  pick: (picked) => set({ ...NOTHING_IN_HAND, picked }),
+  pickItem: (item) => {
+    const { placements, context } = get();
+    const carrier = item === null ? undefined : matchDemands(placements, context.week.demands).get(item);
+    set(carrier ? { ...NOTHING_IN_HAND, selected: carrier.id } : { ...NOTHING_IN_HAND, item });
+    if (item !== null && !carrier) get().askOffers(item);
+  },
+  setGlimpse: (glimpse) => set({ glimpse }),
+  open: (drawer) => set({ drawer, folded: false }),
+  fold: (folded) => set({ folded }),
+  setCamera: (camera) => set({ camera }),
   show: (finding) =>
-    set({ finding, ...(finding?.placements[0] ? { selected: finding.placements[0], picked: null } : {}) }),
-  setStep: (step) => set({ step }),
-  setZoom: (zoom) => set({ zoom }),
-  dismiss: () => set({ messages: [], mannerBefore: null, said: null, changed: [] }),
+    set({
+      finding,
+      glimpse: null,
+      ...(finding?.placements[0] ? { ...NOTHING_IN_HAND, selected: finding.placements[0] } : {}),
+    }),
+  setStep: (step) => set({ step, ...(step ? { drawer: DRAWERS[step] ?? 'findings', folded: false } : {}) }),
+  setZoom: (zoom) => set({ zoom, camera: null }),
+  dismiss: () => set({ messages: [], mannerBefore: null, said: null, astray: null, changed: [] }),
   complain: (messages) => set({ messages }),
 });
 
@@ -47,7 +74,7 @@ export function createSpreadStore(data: SpreadData, arranger?: () => Arranger) {
     const queue = saveQueue(get, set);
     return {
       ...shownAtFirst(data),
-      ...looking(set),
+      ...looking(get, set),
       ...editing(data.id, get, set, queue),
       ...setting(data.id, get, set, queue),
       ...arranging(get, set, arranger),

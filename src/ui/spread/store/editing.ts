@@ -1,6 +1,8 @@
 import { applies, apply } from '../../../core/edit/change';
 import { movePiece } from '../../../core/edit/move';
+import { moveTogether } from '../../../core/edit/together';
 import { contextFrom } from '../../../core/spread/context';
+import { matchDemands } from '../../../core/spread/placement';
 import { voiceOf } from '../../../core/spread/voice';
 import { saveEdit, undoOrRedo, waveThrough } from '../../../server/actions';
 import { mend } from '../../../server/repair-actions';
@@ -11,7 +13,7 @@ import type { Editing, Get, Set } from './state';
 export function editing(spreadId: number, get: Get, set: Set, queue: Queue): Editing {
   return {
     edit: (change) => {
-      const { placements: before, history, selected } = get();
+      const { placements: before, history, selected, also, item } = get();
       if (!change || !applies(before, change)) return;
       const placements = apply(before, change);
       set({
@@ -19,16 +21,27 @@ export function editing(spreadId: number, get: Get, set: Set, queue: Queue): Edi
         history: { ...history, undo: change.deed, redo: null },
         finding: null,
         selected: placements.some((p) => p.id === selected) ? selected : null,
+        also: also.filter((id) => placements.some((p) => p.id === id)),
+        glimpse: null,
+        item: item !== null && matchDemands(placements, get().context.week.demands).has(item) ? null : item,
       });
       queue.add(
         () => saveEdit({ spreadId, change }),
         (saved) => set({ history: saved }),
       );
     },
+    moved: (from) => {
+      const { placements, context } = get();
+      const now = placements.find((p) => p.id === from.id);
+      const demand = context.week.demands.find((d) => from.items.includes(d.uid) && d.day === from.day);
+      if (!now || now.day === null || now.day === from.day || !demand || demand.kind === 'band') return;
+      set({ astray: { key: demand.key, day: now.day } });
+    },
     nudge: (dx, dy) => {
-      const { context, placements, selected, edit } = get();
+      const { context, placements, selected, also, edit } = get();
       const p = placements.find((q) => q.id === selected);
-      if (p) edit(movePiece(context, placements, p.id, { page: p.page, x: p.x + dx, y: p.y + dy, day: p.day }));
+      if (p && also.length) edit(moveTogether(placements, [p.id, ...also], dx, dy));
+      else if (p) edit(movePiece(context, placements, p.id, { page: p.page, x: p.x + dx, y: p.y + dy, day: p.day }));
     },
     travel: (way) => {
       if (!get().history[way]) return;

@@ -2,11 +2,13 @@ import { patchedWeek } from '../../../core/remedy/remedy';
 import type { Patch } from '../../../core/remedy/remedy';
 import { sayRemedy } from '../../../core/remedy/say';
 import { contextFrom } from '../../../core/spread/context';
+import type { IsoDay } from '../../../core/week/week';
 import { voiceOf } from '../../../core/spread/voice';
 import { setStash, tickStep } from '../../../server/actions';
 import { keepBoth, moveItems } from '../../../server/agenda-actions';
 import { setMannerOf } from '../../../server/manner-actions';
 import type { Queue } from './queue';
+import { MOVED_IN_AGENDA } from './messages';
 import type { Get, Set, Setting } from './state';
 
 export function setting(spreadId: number, get: Get, set: Set, queue: Queue): Setting {
@@ -27,6 +29,21 @@ export function setting(spreadId: number, get: Get, set: Set, queue: Queue): Set
           if (anew) get().arrange('anew');
         },
       ),
+    followSticker: () => {
+      const { astray, context } = get();
+      const demand = context.week.demands.find((d) => d.key === astray?.key);
+      if (!astray || !demand) return;
+      const patch: Patch = { moved: { uid: demand.uid, on: demand.on, to: context.week.days[astray.day] as IsoDay } };
+      set({ astray: null });
+      queue.add<unknown>(
+        () => beside(patch),
+        () => {
+          const now = get().data;
+          const fresh = { ...now.context, week: patchedWeek(now.context.week, patch) };
+          set({ data: { ...now, context: fresh }, context: contextFrom(fresh), said: MOVED_IN_AGENDA });
+        },
+      );
+    },
     setStash: (kits) =>
       queue.add(
         () => setStash({ spreadId, kits }),

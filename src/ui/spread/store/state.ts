@@ -6,14 +6,17 @@ import type { Options } from '../../../core/manner/options/registry';
 import type { Ways } from '../../../core/manner/ways/registry';
 import type { Remedy } from '../../../core/remedy/remedy';
 import type { ColorSwap } from '../../../core/repair/swap-color';
+import type { Way } from '../../../core/repair/let-in';
 import type { Finding } from '../../../core/review/finding';
 import type { Context, Placement } from '../../../core/spread/placement';
 import type { History } from '../../../db/spread-edits';
 import type { Standing } from '../../patient-queue';
 import type { SpreadData } from '../../../server/spread-data';
+import type { Camera } from '../board/camera';
 
 export type StepName = 'Week' | 'Kit' | 'Base' | 'Sidebar' | 'Boxes' | 'Days' | 'Finish' | 'Bench';
 export type Zoom = 'both' | 0 | 1;
+export type DrawerName = 'sheets' | 'items' | 'findings';
 
 /** A school with what the spread sets beside its habits. */
 export interface MannerChoice {
@@ -29,7 +32,20 @@ export interface Shown {
   readonly placements: readonly Placement[];
   readonly history: History;
   readonly selected: string | null;
+  /** what else is chosen beside it, to be moved or taken off in one go */
+  readonly also: readonly string[];
   readonly picked: Piece | null;
+  /** key of the item in hand, which has no place yet */
+  readonly item: string | null;
+  /** where the item in hand could go; null while that is worked out */
+  readonly offers: readonly Way[] | null;
+  /** an edit that is looked at before it is made */
+  readonly glimpse: Change | null;
+  readonly drawer: DrawerName;
+  /** the book alone, without the drawer */
+  readonly folded: boolean;
+  /** what part of the book is looked at; null: all of the pages that are shown */
+  readonly camera: Camera | null;
   readonly finding: Finding | null;
   readonly step: StepName | null;
   readonly zoom: Zoom;
@@ -44,12 +60,22 @@ export interface Shown {
   readonly changed: readonly string[];
   /** says what was done, and shows it */
   readonly said: string | null;
+  /** an item whose sticker was dragged to another day, which the agenda does not know */
+  readonly astray: { readonly key: string; readonly day: number } | null;
 }
 
 /** What can be chosen, looked at and said; nothing of it is saved. */
 export interface Looking {
   readonly select: (id: string | null) => void;
+  /** chooses one more beside what is chosen, or lets it go again */
+  readonly selectAlso: (id: string) => void;
   readonly pick: (piece: Piece | null) => void;
+  /** takes an item in hand: its sticker is chosen, or places for it are offered */
+  readonly pickItem: (key: string | null) => void;
+  readonly setGlimpse: (change: Change | null) => void;
+  readonly open: (drawer: DrawerName) => void;
+  readonly fold: (folded: boolean) => void;
+  readonly setCamera: (camera: Camera | null) => void;
   readonly show: (finding: Finding | null) => void;
   readonly setStep: (step: StepName | null) => void;
   readonly setZoom: (zoom: Zoom) => void;
@@ -60,6 +86,8 @@ export interface Looking {
 /** Edits of the spread: seen at once, saved in order. */
 export interface Editing {
   readonly edit: (change: Change | null) => void;
+  /** says what a piece that was dragged away from a day left behind in the agenda */
+  readonly moved: (from: Placement) => void;
   /** moves the chosen piece by some mm, from where it is by now: keys come faster than the screen is drawn */
   readonly nudge: (dx: number, dy: number) => void;
   readonly travel: (way: 'undo' | 'redo') => void;
@@ -73,7 +101,8 @@ export interface Editing {
 export interface Setting {
   /** lays out in another manner from now on; what lies there stays */
   readonly setManner: (manner: MannerChoice, anew?: boolean) => void;
-  /** chooses the kits that the spread may take from beside its own */
+  /** the agenda has the item on the day where its sticker lies now */
+  readonly followSticker: () => void;
   readonly setStash: (kits: readonly string[]) => void;
   readonly remedy: (remedy: Remedy) => void;
   /** calls back when all that waits to be saved is saved */
@@ -83,8 +112,12 @@ export interface Setting {
 /** What the worker is asked. */
 export interface Arranging {
   readonly arrange: (how: 'rest' | 'anew') => void;
+  /** gives up what the worker is at; nothing is changed */
+  readonly cancel: () => void;
   /** arranges one day alone; the others stay as they are */
   readonly arrangeDay: (day: number) => void;
+  /** where the item in hand could go, best first */
+  readonly askOffers: (key: string) => void;
   /** lets an item in with the fewest moves */
   readonly letIn: (key: string) => void;
   /** actions that take a finding away, each tried */

@@ -220,11 +220,40 @@ describe('arranging', () => {
     expect(server.saveEdit).toHaveBeenCalledTimes(1);
   });
 
-  it('says so when nothing more could be placed', async () => {
-    const store = begin();
-    store.getState().arrange('rest');
-    while (store.getState().busy) await settled();
-    expect(store.getState().messages[0]).toContain('Nothing more could be placed');
+  it('tells “nothing is open” from “no room”', async () => {
+    const idle = new Arranger(() => ({
+      service: new Proxy({}, { get: () => () => Promise.resolve(null) }) as never,
+      onEnd: () => {},
+      end: () => {},
+    }));
+    for (const [there, says] of [
+      [placements, { said: expect.stringContaining('Nothing is open'), messages: [] }],
+      [[], { said: null, messages: [expect.stringContaining('Nothing more could be placed')] }],
+    ] as const) {
+      const store = createSpreadStore({ ...data, placements: there }, () => idle);
+      store.getState().arrange('rest');
+      while (store.getState().busy) await settled();
+      expect(store.getState()).toMatchObject(says);
+    }
+  });
+
+  it('can be cancelled: nothing is changed, and nothing is complained of', async () => {
+    const ended = jest.fn();
+    const slow = new Arranger(() => ({
+      service: new Proxy(
+        {},
+        { get: (_, what) => () => (what === 'anew' ? new Promise(() => {}) : Promise.resolve()) },
+      ) as never,
+      onEnd: () => {},
+      end: ended,
+    }));
+    const store = createSpreadStore(data, () => slow);
+    store.getState().arrange('anew');
+    await settled();
+    store.getState().cancel();
+    await settled();
+    expect(store.getState()).toMatchObject({ busy: null, messages: [], placements });
+    expect(ended).toHaveBeenCalledTimes(1);
   });
 
   it('says a crash, and is ready for the next try', async () => {
@@ -324,3 +353,64 @@ it.each([
 ] as const)('of %i pages, seen %s, it shows %j', (pages, zoom, shown) =>
   expect(pagesShown(pages, zoom)).toEqual(shown),
 );
+
+describe('in hand', () => {
+  const item = context.week.demands.find((d) => d.title.startsWith('vet'))!;
+  const carrier = placements.find((p) => p.items.includes(item.uid))!;
+
+  it('an item with a sticker leads to it; one without is offered places, and is placed by one of them', async () => {
+    const store = begin();
+    store.getState().pickItem(item.key);
+    expect(store.getState()).toMatchObject({ selected: carrier.id, item: null });
+    store.getState().edit(removePiece(context, placements, carrier.id));
+    store.getState().pickItem(item.key);
+    expect(store.getState()).toMatchObject({ selected: null, item: item.key, offers: null });
+    while (store.getState().offers === null) await settled();
+    store.getState().edit(store.getState().offers![0]!.change);
+    expect(store.getState().item).toBeNull();
+  });
+
+  it('several are chosen with one more click each, let go with another, and move together', () => {
+    const [one, two] = placements.filter((p) => p.role === 'day' && p.layer === 0 && !p.locked) as [
+      typeof box,
+      typeof box,
+    ];
+    const store = begin();
+    store.getState().select(one.id);
+    store.getState().selectAlso(two.id);
+    expect(store.getState().also).toEqual([two.id]);
+    store.getState().nudge(0, 2);
+    const at = (id: string) => store.getState().placements.find((p) => p.id === id)!.y;
+    expect([at(one.id), at(two.id)]).toEqual([one.y + 2, two.y + 2]);
+    store.getState().selectAlso(two.id);
+    expect(store.getState().also).toEqual([]);
+  });
+
+  it('a sticker that was dragged to another day asks whether its item goes with it', async () => {
+    server.moveItems.mockResolvedValue({ ok: true, value: null });
+    const store = begin();
+    const to = (item.day + 1) % 7;
+    store
+      .getState()
+      .edit(movePiece(context, placements, carrier.id, { page: carrier.page, x: carrier.x, y: carrier.y, day: to }));
+    store.getState().moved(carrier);
+    expect(store.getState().astray).toEqual({ key: item.key, day: to });
+    store.getState().followSticker();
+    await settled();
+    expect(server.moveItems).toHaveBeenCalledWith({
+      items: [{ uid: item.uid, on: item.on }],
+      to: context.week.days[to],
+    });
+    expect(store.getState()).toMatchObject({ astray: null, said: expect.stringContaining('agenda has it') });
+    expect(store.getState().context.week.demands.find((d) => d.uid === item.uid)?.day).toBe(to);
+  });
+
+  it('each step of the work opens the drawer where it is done', () => {
+    const store = begin();
+    store.getState().fold(true);
+    store.getState().setStep('Kit');
+    expect(store.getState()).toMatchObject({ drawer: 'sheets', folded: false });
+    store.getState().setStep('Days');
+    expect(store.getState().drawer).toBe('findings');
+  });
+});

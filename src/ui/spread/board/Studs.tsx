@@ -1,20 +1,24 @@
 'use client';
 
-import { footprint } from '../../core/spread/placement';
-import { intersect } from '../../core/measure/rect';
-import { ruled } from '../../core/measure/fraction';
-import { longDay } from '../../core/week/day-names';
-import { GLASS } from '../theme';
-import { useSpread } from './store';
+import { footprint } from '../../../core/spread/placement';
+import { intersect } from '../../../core/measure/rect';
+import type { Rect } from '../../../core/measure/rect';
+import { ruled } from '../../../core/measure/fraction';
+import { longDay } from '../../../core/week/day-names';
+import { GLASS } from '../../theme';
+import { useSpread } from '../store';
+import { lookAt } from './camera';
 
 /** A stud stands for ten millimeters of column. */
 const STUD = 10;
 const PITCH = 3.9;
 
 /** Over each column its gauge: studs raised for what is used, hollow for what is free. */
-export function Studs({ page }: { page: number }) {
+export function Studs({ page, whole, offset }: { page: number; whole: Rect; offset: number }) {
   const context = useSpread((s) => s.context);
   const placements = useSpread((s) => s.placements);
+  const camera = useSpread((s) => s.camera);
+  const setCamera = useSpread((s) => s.setCamera);
   return (
     <g>
       <defs>
@@ -38,7 +42,17 @@ export function Studs({ page }: { page: number }) {
           const start = column.x + (column.w - (Math.min(count, perRow) - 1) * PITCH) / 2;
           const label = `${longDay(context.week.days[column.day ?? 0] as string)}: ${ruled(used, context.book.unit)} of ${ruled(column.h, context.book.unit)} used`;
           return (
-            <g key={column.id} role="img" aria-label={label}>
+            <g
+              key={column.id}
+              role="img"
+              aria-label={label}
+              style={{ cursor: 'zoom-in' }}
+              onClick={() =>
+                setCamera(
+                  camera ? null : lookAt({ ...column, x: column.x + offset, y: 0, h: column.y + column.h }, whole),
+                )
+              }
+            >
               <title>{label}</title>
               <rect x={column.x} y={-10} width={column.w} height={9} fill="transparent" />
               {Array.from({ length: count }, (_, i) => {

@@ -1,0 +1,49 @@
+/** What a key does, as the list of keys tells it. */
+export type Key = readonly [key: string, does: string];
+
+/** On every screen. */
+const EVERYWHERE: readonly Key[] = [
+  ['?', 'show the keys of this screen'],
+  ['Tab, Shift Tab', 'go to the next thing, the one before'],
+  ['Ctrl Z, Ctrl Y', 'undo, redo'],
+];
+
+const SPREAD: readonly Key[] = [
+  ['Arrows', 'move the chosen piece by 1 mm, with Shift by 5 mm; walk the places for what is in hand'],
+  ['Enter', 'lay what is in hand on the place'],
+  [', and .', 'choose the piece before, the piece after'],
+  ['Shift click', 'choose one more, to move or take off several in one go'],
+  ['Delete', 'take off what is chosen'],
+  ['T', 'turn it by a quarter'],
+  ['L', 'lock or unlock it'],
+  ['A', 'arrange what is open'],
+  ['+ and −', 'look nearer, farther; so does the wheel with Ctrl'],
+  ['Z', 'come near the chosen piece, and back'],
+  ['0', 'see the whole again'],
+  ['B', 'the book alone, and back'],
+  ['Esc', 'let go'],
+];
+
+const BENCH: readonly Key[] = [
+  ['Enter, Space', 'tick the step, where no button has the focus'],
+  ['Left, Right', 'the step before, the next one'],
+];
+
+const BOOKS: readonly Key[] = [
+  ['Arrows', 'move the chosen part by 1 mm; with Shift by 5 mm'],
+  ['Delete', 'remove it'],
+  ['Esc', 'let go'],
+];
+
+/** The keys of each screen, by the beginning of its address; the longest that fits holds. */
+const SCREENS: readonly (readonly [address: RegExp, keys: readonly Key[]])[] = [
+  [/^\/spreads\/[^/]+\/bench/, BENCH],
+  [/^\/spreads\//, SPREAD],
+  [/^\/books\/./, BOOKS],
+];
+
+/** What the keyboard does on a screen, its own keys first. */
+export const keysOf = (address: string): readonly Key[] => [
+  ...(SCREENS.find(([screen]) => screen.test(address))?.[1] ?? []),
+  ...EVERYWHERE,
+];

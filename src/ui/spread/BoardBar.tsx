@@ -1,0 +1,180 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import {
+  IconKeyboard,
+  IconLayoutSidebarRightCollapse,
+  IconLayoutSidebarRightExpand,
+  IconListDetails,
+  IconMinus,
+  IconPlus,
+  IconRuler2,
+} from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import type { RefObject } from 'react';
+import { useState } from 'react';
+import { spokenName } from '../../core/kit/kit';
+import { centerX, centerY } from '../../core/measure/rect';
+import { dropSpread } from '../../server/actions';
+import { showKeys } from '../keys/Keys';
+import { useTrueSize } from '../use-true-size';
+import { trueSize, zoomed } from './board/camera';
+import { STEP } from './board/use-camera';
+import { useWhole } from './board/use-whole';
+import type { Zoom } from './store';
+import { useSpread } from './store';
+
+const AlternativesDialog = dynamic(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog), {
+  ssr: false,
+});
+const BeginAnewDialog = dynamic(() => import('./BeginAnewDialog').then((m) => m.BeginAnewDialog), { ssr: false });
+const MannerDialog = dynamic(() => import('./MannerDialog').then((m) => m.MannerDialog), { ssr: false });
+const ReadingDialog = dynamic(() => import('./ReadingDialog').then((m) => m.ReadingDialog), { ssr: false });
+
+type Open = 'others' | 'manner' | 'anew' | 'reading' | null;
+
+/** Over the book: what it is laid out from and how, and how near it is looked at. */
+export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
+  const id = useSpread((s) => s.data.id);
+  const context = useSpread((s) => s.context);
+  const busy = useSpread((s) => s.busy);
+  const zoom = useSpread((s) => s.zoom);
+  const setZoom = useSpread((s) => s.setZoom);
+  const folded = useSpread((s) => s.folded);
+  const fold = useSpread((s) => s.fold);
+  const arrange = useSpread((s) => s.arrange);
+  const complain = useSpread((s) => s.complain);
+  const adapted = useSpread((s) => Object.keys(s.data.own.options).length + Object.keys(s.data.own.ways).length > 0);
+  const [open, setOpen] = useState<Open>(null);
+  const close = () => setOpen(null);
+  const router = useRouter();
+  const four = context.book.pages.length > 2;
+  const giveUp = async () => {
+    const gone = await dropSpread({ spreadId: id }).catch(() => null);
+    if (gone?.ok) router.push('/');
+    else complain(gone ? gone.messages : ['The server could not be reached; the week is still there.']);
+    close();
+  };
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        px: 1.5,
+        py: 0.5,
+        columnGap: { xs: 0, lg: 0.5 },
+        '& .MuiButton-root': { px: { xs: 0.75, lg: 1.25 }, minWidth: 0 },
+      }}
+    >
+      <Typography
+        variant="caption"
+        color="text.secondary"
+        sx={{ flex: '1 1 60px', minWidth: 0, display: { xs: 'none', lg: 'block' } }}
+        noWrap
+      >
+        {context.book.name} · {spokenName(context.kit.name)}
+      </Typography>
+      <Button size="small" onClick={() => setOpen('others')} disabled={!!busy}>
+        Other ways
+      </Button>
+      <Button size="small" onClick={() => setOpen('manner')} disabled={!!busy}>
+        Manner: {spokenName(context.manner.name)}
+        {adapted ? ', adapted' : ''}
+      </Button>
+      <Button size="small" onClick={() => setOpen('anew')} disabled={!!busy}>
+        Begin anew
+      </Button>
+      <ToggleButtonGroup
+        size="small"
+        exclusive
+        value={zoom}
+        onChange={(_, v: Zoom | null) => v !== null && setZoom(v)}
+        aria-label="Pages shown"
+      >
+        <ToggleButton value={0}>{four ? '1–2' : 'Left'}</ToggleButton>
+        <ToggleButton value="both">{four ? 'All' : 'Both'}</ToggleButton>
+        <ToggleButton value={1}>{four ? '3–4' : 'Right'}</ToggleButton>
+      </ToggleButtonGroup>
+      <Nearness room={room} />
+      <Small title="The week as a list" onClick={() => setOpen('reading')}>
+        <IconListDetails size={18} />
+      </Small>
+      <Small title="The keys" onClick={showKeys}>
+        <IconKeyboard size={18} />
+      </Small>
+      <Small title={folded ? 'Show the drawer' : 'The book alone'} onClick={() => fold(!folded)}>
+        {folded ? <IconLayoutSidebarRightExpand size={18} /> : <IconLayoutSidebarRightCollapse size={18} />}
+      </Small>
+      {open === 'others' && <AlternativesDialog onClose={close} />}
+      {open === 'manner' && <MannerDialog onClose={close} />}
+      {open === 'reading' && <ReadingDialog onClose={close} />}
+      {open === 'anew' && (
+        <BeginAnewDialog
+          onClose={close}
+          onGiveUp={giveUp}
+          onArrange={() => {
+            close();
+            arrange('anew');
+          }}
+        />
+      )}
+    </Box>
+  );
+}
+
+function Nearness({ room }: { room: RefObject<HTMLElement | null> }) {
+  const camera = useSpread((s) => s.camera);
+  const setCamera = useSpread((s) => s.setCamera);
+  const { whole } = useWhole();
+  const [pixels] = useTrueSize();
+  const seen = camera ?? whole;
+  const by = (factor: number) => setCamera(zoomed(seen, factor, { x: centerX(seen), y: centerY(seen) }, whole));
+  return (
+    <>
+      <Small title="Farther" onClick={() => by(1 / STEP)} disabled={!camera}>
+        <IconMinus size={18} />
+      </Small>
+      <Small title="Nearer" onClick={() => by(STEP)}>
+        <IconPlus size={18} />
+      </Small>
+      <Small
+        title="True size, as checked in the settings"
+        onClick={() => {
+          const at = room.current;
+          if (at) setCamera(trueSize(seen, pixels, { width: at.clientWidth, height: at.clientHeight }));
+        }}
+      >
+        <IconRuler2 size={18} />
+      </Small>
+      <Button size="small" onClick={() => setCamera(null)} disabled={!camera}>
+        Whole
+      </Button>
+    </>
+  );
+}
+
+function Small(props: { title: string; onClick: () => void; disabled?: boolean; children: React.ReactNode }) {
+  return (
+    <Tooltip title={props.title}>
+      <span>
+        <IconButton
+          size="small"
+          aria-label={props.title}
+          onClick={props.onClick}
+          disabled={props.disabled === true}
+          sx={{ color: 'text.primary' }}
+        >
+          {props.children}
+        </IconButton>
+      </span>
+    </Tooltip>
+  );
+}

@@ -1,0 +1,68 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
+import { IconX } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
+import { isWriting } from '../../core/spread/placement';
+import { GLASS } from '../theme';
+import { useReview } from './review-context';
+import { useSpread } from './store';
+
+const Balance = dynamic(() => import('./Balance').then((m) => m.Balance), { ssr: false });
+const ItemInHand = dynamic(() => import('./in-hand/ItemInHand').then((m) => m.ItemInHand), { ssr: false });
+const PickedInHand = dynamic(() => import('./in-hand/PickedInHand').then((m) => m.PickedInHand), { ssr: false });
+const PlacedInHand = dynamic(() => import('./in-hand/PlacedInHand').then((m) => m.PlacedInHand), { ssr: false });
+const SeveralInHand = dynamic(() => import('./in-hand/SeveralInHand').then((m) => m.SeveralInHand), { ssr: false });
+
+/** What can be done with what is in hand: a sticker from its sheet, a piece in the book, several, or an item. */
+export function InHand() {
+  const picked = useSpread((s) => s.picked);
+  const selected = useSpread((s) => s.selected);
+  const several = useSpread((s) => s.also.length > 0);
+  const item = useSpread((s) => s.context.week.demands.find((d) => d.key === s.item));
+  const placement = useSpread((s) => s.placements.find((p) => p.id === s.selected));
+  const finish = useSpread((s) => s.step === 'Finish' && s.placements.length > 0);
+  const select = useSpread((s) => s.select);
+  const { view } = useReview();
+  const piece = placement && view.pieceOf(placement);
+  const held = several ? (
+    <SeveralInHand />
+  ) : picked ? (
+    <PickedInHand piece={picked} />
+  ) : placement && (piece || isWriting(placement)) ? (
+    <PlacedInHand key={selected} placement={placement} piece={piece ?? null} />
+  ) : item ? (
+    <ItemInHand key={item.key} demand={item} />
+  ) : null;
+  if (!held && !finish) return null;
+  return (
+    <Box
+      component="section"
+      aria-label={held ? 'In hand' : 'The finish'}
+      sx={{
+        position: 'relative',
+        borderTop: { md: `2px solid ${held ? GLASS.amber : GLASS.edge}` },
+        borderBottom: { xs: `2px solid ${held ? GLASS.amber : GLASS.edge}`, md: 'none' },
+        background: GLASS.paper,
+        px: 1.5,
+        py: 1.25,
+        flex: '0 1 auto',
+        maxHeight: { md: '64%' },
+        overflowY: 'auto',
+      }}
+    >
+      {held && (
+        <IconButton
+          size="small"
+          aria-label="Let go"
+          onClick={() => select(null)}
+          sx={{ position: 'absolute', right: 4, top: 4 }}
+        >
+          <IconX size={16} />
+        </IconButton>
+      )}
+      {held ?? <Balance />}
+    </Box>
+  );
+}

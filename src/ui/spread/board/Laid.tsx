@@ -1,0 +1,117 @@
+'use client';
+
+import type { PointerEvent } from 'react';
+import { memo } from 'react';
+import { num } from '../../../core/art/svg';
+import { laidInk, laidSticker } from '../../../core/format/laid-sticker';
+import { isStrip } from '../../../core/kit/kinds';
+import type { Piece } from '../../../core/kit/kit';
+import type { Placement } from '../../../core/spread/placement';
+import { isWriting } from '../../../core/spread/placement';
+import { Face } from '../../sticker/Face';
+import { GLASS } from '../../theme';
+
+interface LaidProps {
+  readonly placement: Placement;
+  readonly written: string;
+  readonly name: string;
+  readonly whole: Piece | undefined;
+  readonly chosen: boolean;
+  /** the last repair laid or moved it */
+  readonly fresh: boolean;
+  readonly tab: boolean;
+  readonly pale: boolean;
+  readonly onBegin: (e: PointerEvent, p: Placement) => void;
+  readonly onChoose: (id: string) => void;
+  readonly onNear: (p: Placement) => void;
+}
+
+/** One sticker in the book; it is drawn anew only when it changes. */
+export const Laid = memo(function Laid({
+  placement: p,
+  written,
+  name,
+  whole,
+  chosen,
+  fresh,
+  tab,
+  pale,
+  onBegin,
+  onChoose,
+  onNear,
+}: LaidProps) {
+  if (!whole && !isWriting(p)) return null;
+  const laid = whole ? laidSticker(whole, p) : laidInk(p);
+  const f = laid.footprint;
+  return (
+    <g data-drag={p.id} opacity={pale ? 0.22 : 1}>
+      <g
+        id={`laid-${p.id}`}
+        data-testid="piece"
+        data-piece={whole ? `${p.kit}/${p.code}` : 'ink'}
+        data-role={p.role}
+        role="button"
+        tabIndex={tab ? 0 : -1}
+        aria-label={`${name}${p.locked ? ', locked' : ''}`}
+        aria-pressed={chosen}
+        transform={laid.transform}
+        style={{ cursor: p.locked ? 'default' : 'grab' }}
+        onPointerDown={(e) => onBegin(e, p)}
+        onFocus={() => onChoose(p.id)}
+        onDoubleClick={() => onNear(p)}
+      >
+        {laid.shadow && (
+          <path
+            d={laid.shadow}
+            transform="translate(.3 .45)"
+            fill="#3b2f1e"
+            opacity={whole && isStrip(whole.kind) ? 0.04 : 0.13}
+          />
+        )}
+        {whole && <Face piece={whole} placement={p} laid={laid} />}
+        <rect className="ring" width={p.w} height={p.h} rx="1" fill="transparent" />
+        {p.locked && (
+          <g transform={`translate(${num(p.w - 3.4)} .6)`}>
+            <circle cx="1.4" cy="1.4" r="1.7" fill="#fff" />
+            <path
+              d="M.7 1.3h1.4v1.1H.7zM.95 1.3V.9a.45.45 0 0 1 .9 0v.4"
+              fill="none"
+              stroke={GLASS.bottle}
+              strokeWidth=".28"
+            />
+          </g>
+        )}
+      </g>
+      <g transform={laid.transform} pointerEvents="none" aria-hidden dangerouslySetInnerHTML={{ __html: written }} />
+      {fresh && (
+        <rect
+          x={f.x - 0.7}
+          y={f.y - 0.7}
+          width={f.w + 1.4}
+          height={f.h + 1.4}
+          rx="1.2"
+          fill="none"
+          stroke={GLASS.cobalt}
+          strokeWidth=".7"
+          strokeDasharray="1.6 1.2"
+          pointerEvents="none"
+          data-testid="fresh"
+        />
+      )}
+      {chosen && (
+        <rect
+          x={f.x - 0.7}
+          y={f.y - 0.7}
+          width={f.w + 1.4}
+          height={f.h + 1.4}
+          rx="1.2"
+          fill="none"
+          stroke={GLASS.amber}
+          strokeWidth=".9"
+          pointerEvents="none"
+          data-testid="chosen"
+        />
+      )}
+    </g>
+  );
+});
