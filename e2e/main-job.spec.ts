@@ -107,6 +107,7 @@ test('by hand: drag, swap, write, take off, place from the sheet, lock', async (
   await page.getByRole('button', { name: 'Arrange the rest' }).click();
   await expect(page.getByTestId('findings').getByRole('button', { name: /would not work/ })).toHaveCount(0);
 
+  await page.getByRole('tab', { name: 'Sheets' }).click();
   await page.getByLabel('Search the stickers').fill('flag');
   await page.getByTestId('free-sticker').first().click();
   const spots = page.getByTestId('spot');

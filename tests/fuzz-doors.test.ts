@@ -90,6 +90,7 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [manners.forgetMannerOf, { name: 'mine' }],
   [repairs.mend, { spreadId: 1, placement: box.id, what: 'spoiled' }],
   [settings.saveHand, { hand: { lettersPerLine: 18, lineWidth: 38.1, linePitch: 4.5 }, seen: null }],
+  [settings.saveTyping, { dateOrder: 'day first', afterNoon: { from: 1, to: 7 }, seen: null }],
   [settings.saveZone, { zone: 'America/Halifax', seen: null }],
   [settings.teachWord, { word: 'Fern', means: 'dog' }],
   [settings.forgetWord, { word: 'Fern' }],

@@ -10,6 +10,7 @@ import type { Hand } from '../core/measure/hand';
 import type { AgendaEntry } from '../core/week/agenda-entry';
 import type { Demand, WeekDemands } from '../core/week/demand';
 import type { Round } from '../core/week/round';
+import type { TypingHabits } from '../core/week/typed/habits';
 import type { LookAlike } from '../core/week/twice';
 import { lookAlikes, pairKey } from '../core/week/twice';
 import type { Mark } from '../core/week/undone';
@@ -24,7 +25,7 @@ import { asObject } from '../db/json';
 import { findSpreadOfWeek } from '../db/spreads';
 import type { KeptCalendar } from './calendars';
 import { calendarsOf, countItems, findEntry, roundsIn } from './calendars';
-import { ownerHand } from './settings';
+import { ownerHand, typingHabits } from './settings';
 import { weekDemands } from './spread-data';
 import { store, today } from './store';
 import { usualSizes } from './usual-sizes';
@@ -73,6 +74,8 @@ export interface Agenda {
   /** titles of what comes round, to be chosen from */
   readonly routines: readonly string[];
   readonly hand: Hand;
+  /** how a typed line is read */
+  readonly typing: TypingHabits;
   /** mm of a day's column; null where no book is */
   readonly columnWidth: number | null;
   readonly history: AgendaHistory;
@@ -117,6 +120,7 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
     week,
     spreadId: spread?.id ?? null,
     hand,
+    typing: await typingHabits(db),
     fills,
     undone: left,
     relief: week.days.map((_, day) => (context ? reliefOf(context, day, fills) : [])),

@@ -23,6 +23,7 @@ import {
   forgetWord,
   heedLike,
   saveHand,
+  saveTyping,
   saveZone,
   teachWord,
 } from './settings-actions';
@@ -146,6 +147,9 @@ describe('settings', () => {
     const hand = { lettersPerLine: 16, lineWidth: 38.1, linePitch: 5 };
     done(await saveHand({ hand }));
     done(await saveZone({ zone: 'America/Halifax' }));
+    done(await saveTyping({ dateOrder: 'day first', afterNoon: { from: 1, to: 7 } }));
+    expect((await loadSettings()).typing).toEqual({ dateOrder: 'day first', afterNoon: { from: 1, to: 7 } });
+    expect(refusal(await saveTyping({ dateOrder: 'year first', afterNoon: { from: 0, to: 7 } }))).toContain('dateOrder');
     done(await teachWord({ word: ' Juniper ', means: 'dog' }));
     expect(await measuredHand(db)).toEqual(hand);
     expect(await taughtWords(db)).toEqual([{ word: 'Juniper', means: 'dog' }]);

@@ -1,6 +1,7 @@
 import 'server-only';
 import type { Hand } from '../core/measure/hand';
 import type { ShortForm } from '../core/manner/options/short-forms';
+import type { TypingHabits } from '../core/week/typed/habits';
 import type { TaughtWord } from '../core/week/taught';
 import { allKits } from '../db/kits';
 import type { Like } from '../db/likes';
@@ -8,7 +9,7 @@ import { listLikes } from '../db/likes';
 import { ownerZone } from './calendars';
 import type { DoorState } from './door/keeper';
 import { doorState } from './door/keeper';
-import { measuredHand, ownerHand, ownShortForms, taughtWords } from './settings';
+import { measuredHand, ownerHand, ownShortForms, taughtWords, typingHabits } from './settings';
 import { store } from './store';
 
 export interface Settings {
@@ -17,6 +18,7 @@ export interface Settings {
   readonly measured: boolean;
   readonly zone: string;
   readonly zones: readonly string[];
+  readonly typing: TypingHabits;
   readonly likes: readonly Like[];
   readonly taught: readonly TaughtWord[];
   readonly shortForms: readonly ShortForm[];
@@ -44,6 +46,7 @@ export async function loadSettings(): Promise<Settings> {
     hand,
     measured: set !== null,
     zone,
+    typing: await typingHabits(db),
     zones: Intl.supportedValuesOf('timeZone'),
   };
 }

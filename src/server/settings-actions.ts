@@ -8,13 +8,13 @@ import type { Database } from '../db/database';
 import { forgetLikes, switchLike } from '../db/likes';
 import { writeSetting } from '../db/settings';
 import { check } from './dto/check';
-import { LikeDto, SaveHandDto, ShortFormDto, TaughtWordDto, WordDto, ZoneDto } from './dto/settings.dto';
+import { LikeDto, SaveHandDto, ShortFormDto, TaughtWordDto, TypingDto, WordDto, ZoneDto } from './dto/settings.dto';
 import { ownerZone } from './calendars';
 import { mustBeAsSeen } from './meanwhile';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
-import { ownShortForms, ownerHand, taughtWords } from './settings';
+import { ownShortForms, ownerHand, taughtWords, typingHabits } from './settings';
 import { store } from './store';
 
 /** Keeps the owner's hand; every week that has none of its own is planned with it from now on. */
@@ -39,6 +39,15 @@ export async function saveZone(input: unknown): Promise<Outcome<null>> {
     await writeSetting(db, 'zone', zone);
     revalidatePath('/', 'layout');
     return null;
+  });
+}
+
+/** Keeps how the owner writes days and hours. */
+export async function saveTyping(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => {
+    const { dateOrder, afterNoon, seen } = check(TypingDto, input, 'settings');
+    mustBeAsSeen(seen, await typingHabits(trx), (now) => `Dates are now read ${now.dateOrder}`);
+    await writeSetting(trx, 'typing', { dateOrder, afterNoon: { ...afterNoon } });
   });
 }
 

@@ -4,6 +4,8 @@ import type { ShortForm } from '../core/manner/options/short-forms';
 import type { Hand } from '../core/measure/hand';
 import { USUAL_HAND } from '../core/measure/hand';
 import type { TaughtWord } from '../core/week/taught';
+import type { TypingHabits } from '../core/week/typed/habits';
+import { USUAL_HABITS } from '../core/week/typed/habits';
 import type { Database } from '../db/database';
 import { listSupplies } from '../db/plans';
 import { readSetting } from '../db/settings';
@@ -24,6 +26,13 @@ export const ownShortForms = async (db: Database): Promise<ShortForm[]> =>
 
 /** The zone that was set; null until one is. */
 export const setZone = (db: Database): Promise<string | null> => readSetting(db, 'zone', isText);
+
+/** How the owner writes days and hours; the usual way until it is set. */
+export const typingHabits = async (db: Database): Promise<TypingHabits> =>
+  (await readSetting(db, 'typing', areHabits)) ?? USUAL_HABITS;
+
+const areHabits = (value: unknown): value is TypingHabits =>
+  holds(value, 'string', ['dateOrder']) && holds((value as TypingHabits).afterNoon, 'number', ['from', 'to']);
 
 const isText = (value: unknown): value is string => typeof value === 'string';
 

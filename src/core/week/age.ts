@@ -1,7 +1,7 @@
 import type { Rule } from './recur/rule';
 import type { Wall } from './recur/wall';
 
-const COUNTED = /(?<!\p{L})(birthday|anniversary)(?!\p{L})/iu;
+const COUNTED = /(?<!\p{L})(birthday|b-?day|anniversary)(?!\p{L})/iu;
 const MOST = 150;
 
 /** Birthdays and anniversaries reach a number each year. */

@@ -65,6 +65,7 @@ const DOORS: readonly (readonly [string, Door, object])[] = [
   ['a door', settings.DoorDto, { open: true, passphrase: 'seven gray gulls' }],
   ['a taste', settings.LikeDto, { kit: 'fog', code: 'Q', off: false }],
   ['a zone', settings.ZoneDto, { zone: 'America/Halifax' }],
+  ['how one types', settings.TypingDto, { dateOrder: 'day first', afterNoon: { from: 1, to: 7 } }],
   ['a week begun', spread.StartSpreadDto, { week: '2027-W06', bookId: 'a', kitId: 'b', manner: 'airy' }],
   ['a mishap', spread.MishapDto, { spreadId: 1, placement: 'p1', what: 'spoiled' }],
   ['a wave', spread.WaveDto, { spreadId: 1, key: 'D5:a', wanted: true }],

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import {
   IsBoolean,
+  IsIn,
   IsInt,
   IsNumber,
   IsOptional,
@@ -15,6 +16,7 @@ import { SHORTEST_PASSPHRASE } from '../door/shortest';
 import { HasPart, IsSeen } from './fields';
 import type { ShortForm } from '../../core/manner/options/short-forms';
 import type { TaughtWord } from '../../core/week/taught';
+import type { TypingHabits } from '../../core/week/typed/habits';
 import type { Hand } from '../../core/measure/hand';
 
 export class HandDto implements Hand {
@@ -57,5 +59,16 @@ export class LikeDto {
 
 export class ZoneDto {
   @IsString() @MaxLength(100) zone!: string;
+  @IsSeen() seen: string | null = null;
+}
+
+export class HoursDto {
+  @IsInt() @Min(1) @Max(11) from!: number;
+  @IsInt() @Min(1) @Max(11) to!: number;
+}
+
+export class TypingDto implements TypingHabits {
+  @IsIn(['month first', 'day first']) dateOrder!: TypingHabits['dateOrder'];
+  @HasPart(() => HoursDto) afterNoon!: HoursDto;
   @IsSeen() seen: string | null = null;
 }

@@ -178,8 +178,11 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
             <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'flex-start', flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
               <TypedLine
                 from={from}
+                habits={agenda.typing}
+                week={week.week}
                 busy={busy}
                 onSave={save}
+                onUndo={() => step('undo')}
                 onForm={(entry) => setEditing({ entry, demand: null })}
               />
               <TextField

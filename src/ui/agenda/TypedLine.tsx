@@ -3,38 +3,77 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
+import Link from 'next/link';
 import { useState } from 'react';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import { blankEntry } from '../../core/week/agenda-entry';
-import { readTypedLine, spokenEntry } from '../../core/week/typed-line';
+import { spokenEntry } from '../../core/week/typed-line';
+import type { TypingHabits } from '../../core/week/typed/habits';
+import type { Span, Use } from '../../core/week/typed/line';
+import type { Doubt } from '../../core/week/typed/understand';
+import { understand } from '../../core/week/typed/understand';
+import { weekOf } from '../../core/week/week';
 import { GLASS } from '../theme';
 
-/** One line that becomes an item; what was understood is said before it is saved. */
+const DOUBTS: Readonly<Record<Doubt['is'], string>> = {
+  'before noon': 'Before noon instead',
+  'after noon': 'After noon instead',
+  'every week': 'Every week instead',
+};
+
+const USES: Readonly<Record<Use, string>> = {
+  day: 'the day',
+  time: 'the hour',
+  length: 'how long',
+  repeat: 'how it comes again',
+  part: 'when in the day',
+  list: 'its list',
+  before: 'planned before',
+  countdown: 'days counted',
+  since: 'counted from',
+  due: 'a deadline',
+  'only with': 'only in weeks with',
+  turns: 'takes turns',
+  'not sure': 'not sure yet',
+};
+
+/** One line that becomes an item; what was understood is shown before it is saved, and where it went afterwards. */
 export function TypedLine({
   from,
+  habits,
+  week,
   busy,
   onSave,
+  onUndo,
   onForm,
 }: {
   from: string;
+  habits: TypingHabits;
+  /** the week that is shown */
+  week: string;
   busy: boolean;
   onSave: (entry: AgendaEntry) => Promise<boolean>;
+  onUndo: () => void;
   onForm: (entry: AgendaEntry) => void;
 }) {
   const [text, setText] = useState('');
-  const entry = text.trim() ? readTypedLine(text, from) : null;
-  const add = async () => {
-    if (entry && !busy && (await onSave(entry))) setText('');
+  const [added, setAdded] = useState<AgendaEntry | null>(null);
+  const read = text.trim() ? understand(text, from, habits) : null;
+  const add = async (entry: AgendaEntry | null | undefined) => {
+    if (!entry || busy || !(await onSave(entry))) return;
+    setText('');
+    setAdded(entry);
   };
   return (
     <Box
       component="form"
       onSubmit={(e) => {
         e.preventDefault();
-        void add();
+        void add(read?.entry);
       }}
-      sx={{ flex: 1 }}
+      sx={{ flex: 1, minWidth: 0 }}
     >
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
         <TextField
@@ -46,25 +85,93 @@ export function TypedLine({
           placeholder="vet thu 16:30 for 45 min"
           slotProps={{ htmlInput: { 'aria-label': 'New item', maxLength: 400 } }}
         />
-        <Button type="submit" variant="contained" color="secondary" disabled={!entry || busy}>
+        <Button type="submit" variant="contained" color="secondary" disabled={!read?.entry || busy}>
           Add
         </Button>
-        <Button sx={{ whiteSpace: 'nowrap', flexShrink: 0 }} onClick={() => onForm(entry ?? blankEntry(from))}>
+        <Button sx={{ whiteSpace: 'nowrap', flexShrink: 0 }} onClick={() => onForm(read?.entry ?? blankEntry(from))}>
           By form
         </Button>
       </Box>
+      {read && <Marked text={text} spans={read.spans} />}
       <Typography
         variant="body2"
+        component="div"
         aria-live="polite"
         data-testid="understood"
-        sx={{ mt: 0.5, minHeight: 20, color: entry ? GLASS.bottle : GLASS.quiet }}
+        sx={{ mt: 0.5, minHeight: 20, color: read?.entry ? GLASS.bottle : GLASS.quiet }}
       >
-        {entry
-          ? spokenEntry(entry)
-          : text.trim()
-            ? 'That has a time but no words yet.'
-            : 'bins every mon evening · rent due 1st, 2 days before · camp fri-sun · soap list to buy'}
+        {read ? (
+          <>
+            {read.entry ? spokenEntry(read.entry) : 'That has a time but no words yet.'}
+            {read.doubts.map((d) => (
+              <Button
+                key={d.is}
+                size="small"
+                disabled={busy}
+                onClick={() => void add(d.instead)}
+                sx={{ py: 0, ml: 1, textDecoration: 'underline' }}
+              >
+                {DOUBTS[d.is]}
+              </Button>
+            ))}
+          </>
+        ) : added ? (
+          <span data-testid="added">
+            Added {spokenEntry(added)}.
+            {weekOf(added.day) !== week && (
+              <Button size="small" component={Link} href={`/agenda?week=${weekOf(added.day)}`} sx={{ py: 0, ml: 1 }}>
+                Show
+              </Button>
+            )}
+            <Button
+              size="small"
+              disabled={busy}
+              sx={{ py: 0, ml: 1 }}
+              onClick={() => {
+                setAdded(null);
+                onUndo();
+              }}
+            >
+              Undo
+            </Button>
+          </span>
+        ) : (
+          'bins every mon evening · rent due 1st, 2 days before · camp fri-sun · soap list to buy'
+        )}
       </Typography>
+    </Box>
+  );
+}
+
+/** The line as it was read: what was understood is underlined, all else is the title. */
+function Marked({ text, spans }: { text: string; spans: readonly Span[] }) {
+  const parts: { words: string; as: Use | null }[] = [];
+  let at = 0;
+  for (const s of spans) {
+    if (s.from < at || s.to > text.length) continue;
+    parts.push({ words: text.slice(at, s.from), as: null }, { words: text.slice(s.from, s.to), as: s.as });
+    at = s.to;
+  }
+  parts.push({ words: text.slice(at), as: null });
+  return (
+    <Box
+      data-testid="marked"
+      sx={{ mt: 0.5, fontSize: 13, overflowWrap: 'anywhere', whiteSpace: 'pre-wrap' }}
+      aria-hidden
+    >
+      {parts.map(({ words, as }, i) =>
+        as ? (
+          <Tooltip key={i} title={USES[as]}>
+            <Box component="span" sx={{ borderBottom: `2px solid ${GLASS.cobalt}`, color: GLASS.cobalt }}>
+              {words}
+            </Box>
+          </Tooltip>
+        ) : (
+          <Box component="span" key={i} sx={{ fontWeight: 600 }}>
+            {words}
+          </Box>
+        ),
+      )}
     </Box>
   );
 }

@@ -1,11 +1,11 @@
 'use client';
 
-import dynamic from 'next/dynamic';
+import { later } from '../later';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 
-const KeysDialog = dynamic(() => import('./KeysDialog').then((m) => m.KeysDialog), { ssr: false });
+const KeysDialog = later(() => import('./KeysDialog').then((m) => m.KeysDialog));
 
 const ASKED = 'hobnail:keys';
 

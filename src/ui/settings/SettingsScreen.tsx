@@ -21,6 +21,7 @@ import { useTrueSize } from '../use-true-size';
 import { Door } from './Door';
 import { Learned } from './Learned';
 import { ShortForms } from './ShortForms';
+import { Typing } from './Typing';
 import { Words } from './Words';
 import { TopBar } from '../TopBar';
 import { GLASS } from '../theme';
@@ -201,6 +202,7 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
             </Button>
           </Box>
         </Paper>
+        <Typing typing={settings.typing} run={run} busy={busy} />
         <Words taught={settings.taught} meanings={settings.meanings} run={run} busy={busy} />
         <ShortForms forms={settings.shortForms} run={run} busy={busy} />
         <Door door={settings.door} run={run} busy={busy} />

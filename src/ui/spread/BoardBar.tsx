@@ -16,7 +16,7 @@ import {
   IconPlus,
   IconRuler2,
 } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
+import { later } from '../later';
 import { useRouter } from 'next/navigation';
 import type { RefObject } from 'react';
 import { useState } from 'react';
@@ -31,12 +31,10 @@ import { useWhole } from './board/use-whole';
 import type { Zoom } from './store';
 import { useSpread } from './store';
 
-const AlternativesDialog = dynamic(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog), {
-  ssr: false,
-});
-const BeginAnewDialog = dynamic(() => import('./BeginAnewDialog').then((m) => m.BeginAnewDialog), { ssr: false });
-const MannerDialog = dynamic(() => import('./MannerDialog').then((m) => m.MannerDialog), { ssr: false });
-const ReadingDialog = dynamic(() => import('./ReadingDialog').then((m) => m.ReadingDialog), { ssr: false });
+const AlternativesDialog = later(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog));
+const BeginAnewDialog = later(() => import('./BeginAnewDialog').then((m) => m.BeginAnewDialog));
+const MannerDialog = later(() => import('./MannerDialog').then((m) => m.MannerDialog));
+const ReadingDialog = later(() => import('./ReadingDialog').then((m) => m.ReadingDialog));
 
 type Open = 'others' | 'manner' | 'anew' | 'reading' | null;
 

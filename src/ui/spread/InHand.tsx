@@ -3,17 +3,18 @@
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import { IconX } from '@tabler/icons-react';
-import dynamic from 'next/dynamic';
+import { later } from '../later';
+import { useEffect } from 'react';
 import { isWriting } from '../../core/spread/placement';
 import { GLASS } from '../theme';
 import { useReview } from './review-context';
 import { useSpread } from './store';
 
-const Balance = dynamic(() => import('./Balance').then((m) => m.Balance), { ssr: false });
-const ItemInHand = dynamic(() => import('./in-hand/ItemInHand').then((m) => m.ItemInHand), { ssr: false });
-const PickedInHand = dynamic(() => import('./in-hand/PickedInHand').then((m) => m.PickedInHand), { ssr: false });
-const PlacedInHand = dynamic(() => import('./in-hand/PlacedInHand').then((m) => m.PlacedInHand), { ssr: false });
-const SeveralInHand = dynamic(() => import('./in-hand/SeveralInHand').then((m) => m.SeveralInHand), { ssr: false });
+const Balance = later(() => import('./Balance').then((m) => m.Balance));
+const ItemInHand = later(() => import('./in-hand/ItemInHand').then((m) => m.ItemInHand));
+const PickedInHand = later(() => import('./in-hand/PickedInHand').then((m) => m.PickedInHand));
+const PlacedInHand = later(() => import('./in-hand/PlacedInHand').then((m) => m.PlacedInHand));
+const SeveralInHand = later(() => import('./in-hand/SeveralInHand').then((m) => m.SeveralInHand));
 
 /** What can be done with what is in hand: a sticker from its sheet, a piece in the book, several, or an item. */
 export function InHand() {
@@ -24,6 +25,10 @@ export function InHand() {
   const placement = useSpread((s) => s.placements.find((p) => p.id === s.selected));
   const finish = useSpread((s) => s.step === 'Finish' && s.placements.length > 0);
   const select = useSpread((s) => s.select);
+  // soon after the book: a piece that is chosen while the server is away has its tools all the same
+  useEffect(() => {
+    for (const part of [PlacedInHand, PickedInHand, ItemInHand, SeveralInHand]) part.preload();
+  }, []);
   const { view } = useReview();
   const piece = placement && view.pieceOf(placement);
   const held = several ? (

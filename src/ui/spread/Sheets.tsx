@@ -9,7 +9,7 @@ import NativeSelect from '@mui/material/NativeSelect';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import Typography from '@mui/material/Typography';
 import { SearchField } from '../fields/SearchField';
-import dynamic from 'next/dynamic';
+import { later } from '../later';
 import type { KeyboardEvent } from 'react';
 import { memo, useMemo, useState } from 'react';
 import { Draft } from '../../core/spread/draft';
@@ -30,7 +30,7 @@ import type { Acts, CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
 import { symbolId } from '../sticker/symbol-id';
 
-const StashDialog = dynamic(() => import('./StashDialog').then((m) => m.StashDialog), { ssr: false });
+const StashDialog = later(() => import('./StashDialog').then((m) => m.StashDialog));
 
 const STEPS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
 
