@@ -48,7 +48,7 @@ test('a kit is taken in from a usual list, corrected in the table, and found aga
   complaints,
 }) => {
   await page.goto(`${hobnail.url}/kits`);
-  await page.getByRole('button', { name: 'Take a kit in' }).click();
+  await page.getByRole('button', { name: 'Add a kit' }).click();
   await page.getByRole('button', { name: 'A mini kit' }).click();
   await page.getByLabel('Name', { exact: true }).fill('harbor fog');
   const cell = page.getByRole('row', { name: /FB-1/ }).getByRole('gridcell').nth(3);
@@ -60,19 +60,19 @@ test('a kit is taken in from a usual list, corrected in the table, and found aga
   };
   await type('-4');
   await expect(page.getByRole('alert')).toContainText('line 2, width_mm: found');
-  await expect(page.getByRole('button', { name: 'It is right: take it in' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Add this kit' })).toBeDisabled();
   await type('40');
-  await page.getByRole('button', { name: 'It is right: take it in' }).click();
+  await page.getByRole('button', { name: 'Add this kit' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Harbor Fog');
   await page.getByLabel('Search all kits').fill('40x48.3');
   await expect(page.getByTestId('found')).toHaveCount(1);
   await expect(page.getByTestId('found')).toContainText('full box FB-1');
 
   await page.getByLabel('Search all kits').fill('');
-  await page.getByRole('button', { name: 'Take a kit in' }).click();
+  await page.getByRole('button', { name: 'Add a kit' }).click();
   await page.getByRole('button', { name: 'A mini kit' }).click();
   await page.getByLabel('Name', { exact: true }).fill('harbor fog');
-  await page.getByRole('button', { name: 'It is right: take it in' }).click();
+  await page.getByRole('button', { name: 'Add this kit' }).click();
   await expect(page.getByRole('alert')).toContainText('a name that no kit has yet');
   expect(complaints).toEqual([]);
 });

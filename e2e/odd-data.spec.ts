@@ -26,10 +26,7 @@ test('broken files get the message, and nothing of them is kept', async ({ page,
     THREE_STICKERS,
   ]);
   await page.getByRole('button', { name: 'Import', exact: true }).click();
-  await page
-    .getByRole('dialog', { name: 'Check the kit' })
-    .getByRole('button', { name: 'It is right: take it in' })
-    .click();
+  await page.getByRole('dialog', { name: 'Check the kit' }).getByRole('button', { name: 'Add this kit' }).click();
   await expect(
     page.getByText('bad.kit.csv, line 2, width_mm: found "-9", expected a length from 0.1 to 600 mm'),
   ).toBeVisible();
@@ -66,10 +63,7 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
     .getByTestId('files')
     .setInputFiles([{ name: 'many.ics', mimeType: 'text/calendar', buffer: calendar(...many) }, THREE_STICKERS]);
   await page.getByRole('button', { name: 'Import', exact: true }).click();
-  await page
-    .getByRole('dialog', { name: 'Check the kit' })
-    .getByRole('button', { name: 'It is right: take it in' })
-    .click();
+  await page.getByRole('dialog', { name: 'Check the kit' }).getByRole('button', { name: 'Add this kit' }).click();
   await expect(page.getByText('many.ics: 60 events and 0 tasks.')).toBeVisible();
   await expect(page.getByText('three.kit.csv: 3 stickers of 3 designs.')).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();

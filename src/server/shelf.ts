@@ -52,6 +52,8 @@ export interface Shelf {
   readonly weeks: readonly ShelfWeek[];
   readonly books: readonly { id: string; name: string }[];
   readonly kits: readonly { id: string; swatches: readonly string[]; pieces: number }[];
+  /** made-up weeks to look at, not its owner's */
+  readonly demo: boolean;
   /** schools, then manners of one's own */
   readonly manners: readonly { name: string; says: string }[];
 }
@@ -74,6 +76,7 @@ export async function loadShelf(): Promise<Shelf> {
   return {
     weeks,
     books,
+    demo: process.env.HOBNAIL_DEMO === '1',
     manners,
     kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })),
   };

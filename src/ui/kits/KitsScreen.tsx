@@ -46,9 +46,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
   const toOrder = page.orders.filter((o) => o.state === 'to order').length;
   const words = search.trim();
   const none = (
-    <Typography color="text.secondary">
-      No kit yet. Take one in from a file, or from a usual list of contents.
-    </Typography>
+    <Typography color="text.secondary">No kit yet. Add one from a file, or from a usual list of contents.</Typography>
   );
   return (
     <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
@@ -71,7 +69,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
           busy={busy}
         />
         <Button color="inherit" onClick={() => setTaking(true)}>
-          Take a kit in
+          Add a kit
         </Button>
       </TopBar>
       {question}

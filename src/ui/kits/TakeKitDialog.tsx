@@ -78,7 +78,7 @@ export function TakeKitDialog({
   };
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth>
-      <DialogTitle>{kit ? 'Check the kit' : 'Take a kit in'}</DialogTitle>
+      <DialogTitle>{kit ? 'Check the kit' : 'Add a kit'}</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
         {kit ? (
           <>
@@ -164,7 +164,7 @@ export function TakeKitDialog({
           disabled={!kit || busy || wrong.length > 0 || !kit.name.trim()}
           onClick={store}
         >
-          It is right: take it in
+          Add this kit
         </Button>
       </DialogActions>
     </Dialog>

@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -8,6 +9,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';
 import { TopBar } from '../TopBar';
+import { FirstSteps } from './FirstSteps';
 import { StartWeekDialog } from './StartWeekDialog';
 import { TakeInDialog } from './TakeInDialog';
 import { WeekCard } from './WeekCard';
@@ -18,6 +20,7 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
   const [takingIn, setTakingIn] = useState(false);
   const toPlan = shelf.weeks.find((w) => w.away >= 1 && w.state === 'to plan');
   const ready = shelf.books.length > 0 && shelf.kits.length > 0;
+  const fresh = shelf.weeks.every((w) => w.spreadId === null);
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <TopBar>
@@ -44,8 +47,21 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
             ? toPlan
               ? `${toPlan.title} is the next week to plan, with ${toPlan.items} ${toPlan.items === 1 ? 'item' : 'items'} so far.`
               : 'Every week here is laid out.'
-            : 'Import a book, a kit and a calendar; then weeks can be planned.'}
+            : 'Three steps, and the first week can be planned. None needs a file.'}
         </Typography>
+        {shelf.demo && (
+          <Alert severity="info" sx={{ mb: 2 }}>
+            This is the demo: the made-up weeks of a ferry deckhand. To begin your own, stop it and run{' '}
+            <code>npm start</code>: that opens a shelf of its own, empty.
+          </Alert>
+        )}
+        {fresh && (
+          <FirstSteps
+            shelf={shelf}
+            onImport={() => setTakingIn(true)}
+            onPlan={() => setStarting(shelf.weeks.find((w) => w.away === 1) ?? null)}
+          />
+        )}
         <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))' }}>
           {shelf.weeks.map((week) => (
             <WeekCard

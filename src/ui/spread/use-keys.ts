@@ -100,7 +100,7 @@ export function useKeys(): void {
     const seen = camera ?? whole;
     setCamera(zoomed(seen, factor, { x: centerX(seen), y: centerY(seen) }, whole));
   };
-  useHotkeys('+', () => near(STEP), { ...rests, useKey: true }, [camera, whole]);
+  useHotkeys('+', () => near(STEP), { ...rests, useKey: true, splitKey: ' ' }, [camera, whole]);
   useHotkeys('-', () => near(1 / STEP), { ...rests, useKey: true }, [camera, whole]);
   useHotkeys('0', () => setCamera(null), rests, [setCamera]);
   useHotkeys(

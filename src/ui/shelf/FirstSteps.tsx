@@ -1,0 +1,110 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { IconCircleCheckFilled } from '@tabler/icons-react';
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import { writeKit } from '../../core/format/kit-csv';
+import { typicalKit } from '../../core/kit/typical';
+import { addCheckedKit } from '../../server/kit-actions';
+import type { Shelf } from '../../server/shelf';
+import { GLASS } from '../theme';
+import { useRun } from '../use-run';
+
+/** From an empty house to a week that can be planned: a book, a kit, the week's items. None needs a file. */
+export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport: () => void; onPlan: () => void }) {
+  const { run, busy, messages, clear } = useRun();
+  const next = shelf.weeks.find((w) => w.away === 1);
+  const has = { kit: shelf.kits.length > 0, items: (next?.items ?? 0) > 0 };
+  const add = (name: string, size: 'mini' | 'full') =>
+    void run(addCheckedKit({ name, role: 'kit', csv: writeKit(typicalKit(name, size)) }));
+  return (
+    <Box component="section" aria-label="First steps" sx={{ mb: 3 }} data-testid="first-steps">
+      {messages.map((m) => (
+        <Alert key={m} severity="error" onClose={clear} sx={{ mb: 1 }}>
+          {m}
+        </Alert>
+      ))}
+      <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fit, minmax(260px, 1fr))' }}>
+        <Step n={1} name="Your book" done>
+          <Typography variant="body2">
+            {shelf.books.length} planners are measured already, from a B6 book to 7 × 9 in. Is yours another one? A
+            dozen measures make it.
+          </Typography>
+          <Button component={Link} href="/books" variant="outlined" size="small">
+            Look through the books
+          </Button>
+        </Step>
+        <Step n={2} name="Your kit" done={has.kit}>
+          <Typography variant="body2">
+            Begin with what such a kit usually has, and correct it later; or import its list.
+          </Typography>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+            <Button
+              size="small"
+              variant={has.kit ? 'outlined' : 'contained'}
+              color={has.kit ? 'primary' : 'secondary'}
+              disabled={busy}
+              onClick={() => add('my full kit', 'full')}
+            >
+              A full kit
+            </Button>
+            <Button size="small" variant="outlined" disabled={busy} onClick={() => add('my mini kit', 'mini')}>
+              A mini kit
+            </Button>
+            <Button size="small" onClick={onImport}>
+              Import a file
+            </Button>
+          </Box>
+        </Step>
+        <Step n={3} name="The week’s items" done={has.items}>
+          <Typography variant="body2">
+            {has.items
+              ? `${next?.items} ${next?.items === 1 ? 'item waits' : 'items wait'} in next week so far.`
+              : 'Type them, a line each: “vet thu 16:30”, “laundry every mon”. A calendar can be followed, too.'}
+          </Typography>
+          <Button
+            component={Link}
+            href={next ? `/agenda?week=${next.week}` : '/agenda'}
+            size="small"
+            variant={has.kit && !has.items ? 'contained' : 'outlined'}
+            color={has.kit && !has.items ? 'secondary' : 'primary'}
+          >
+            To the agenda
+          </Button>
+        </Step>
+      </Box>
+      {has.kit && (
+        <Button variant="contained" color="secondary" sx={{ mt: 2 }} onClick={onPlan}>
+          Plan next week
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+function Step({ n, name, done, children }: { n: number; name: string; done: boolean; children: ReactNode }) {
+  return (
+    <Box
+      sx={{
+        p: 2,
+        borderRadius: 3,
+        border: `1px solid ${GLASS.edge}`,
+        background: GLASS.paper,
+        display: 'flex',
+        flexDirection: 'column',
+        alignItems: 'flex-start',
+        gap: 1,
+      }}
+    >
+      <Typography variant="h2" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        {n}. {name}
+        {done && <IconCircleCheckFilled size={20} color={GLASS.bottle} role="img" aria-label="done" />}
+      </Typography>
+      {children}
+    </Box>
+  );
+}
