@@ -32,6 +32,7 @@ test('a finding is taken away by one action, another is wanted so and stays so',
   await expect(page.getByRole('alert').filter({ hasText: /^Move|^Trim|^Swap/ })).toBeVisible();
 
   const rest = page.getByTestId('findings').getByRole('button', { name: /B1.*Left page/ });
+  await page.getByTestId('ordinary').click();
   await rest.click();
   await page.getByRole('button', { name: 'I want it so' }).click();
   await expect(rest).toHaveCount(0);
@@ -40,6 +41,7 @@ test('a finding is taken away by one action, another is wanted so and stays so',
   await expect(rest).toHaveCount(0);
   await page.getByRole('button', { name: /^Wanted so · 1/ }).click();
   await page.getByRole('button', { name: 'Say it again' }).click();
+  await page.getByTestId('ordinary').click();
   await expect(rest).toBeVisible();
   await giveUp(page);
   expect(complaints).toEqual([]);
@@ -138,6 +140,7 @@ test('a color of the week is changed, places are kept for what is written in lat
   await page.getByRole('tab', { name: /Findings/ }).click();
   await page.getByRole('button', { name: /^Base/ }).click();
   const tape = page.getByTestId('findings').getByRole('button', { name: /B1.*Left page/ });
+  await page.getByTestId('ordinary').click();
   await tape.click();
   await page.getByTestId('remedy').filter({ hasText: 'It is whited out' }).click();
   await saved(page);

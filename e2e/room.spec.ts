@@ -189,7 +189,7 @@ async function tabTo(page: Page, name: RegExp, key = 'Tab'): Promise<void> {
     await page.keyboard.press(key);
     const called = await page.evaluate(() => {
       const a = document.activeElement;
-      return a?.getAttribute('aria-label') ?? a?.textContent ?? '';
+      return a === document.body ? '' : (a?.getAttribute('aria-label') ?? a?.textContent ?? '');
     });
     if (name.test(called)) return;
   }
@@ -215,6 +215,7 @@ test('the main job from an empty shelf to the last step, by keyboard alone', asy
     await expect(page.getByTestId('added')).toContainText(line.split(' ')[0]!);
   }
   await press(page, /to the shelf/);
+  await page.getByTestId('first-steps').waitFor();
   await press(page, /^Plan next week$/);
   await press(page, /^Open the book$/);
   await page.waitForURL(/\/spreads\/\d+$/);

@@ -35,6 +35,7 @@ import { MonthGrid } from './MonthGrid';
 import { Rounds, sentRound } from './Rounds';
 import { Settle } from './Settle';
 import { TypedLine } from './TypedLine';
+import type { Run } from '../use-run';
 import { useRun } from '../use-run';
 import { occurrenceOf } from './occurrence-of';
 import { useFeeds } from './use-feeds';
@@ -42,7 +43,13 @@ import { WeekList } from './WeekList';
 
 /** The month beside the week: what the week must hold, added by one typed line or by form. */
 export function AgendaScreen({ agenda }: { agenda: Agenda }) {
-  const { run, busy, messages, clear, question } = useRun();
+  const { run: runs, busy, messages, clear, question } = useRun();
+  // what was added last, until something else is done
+  const [added, setAdded] = useState<AgendaEntry | null>(null);
+  const run: Run = (action, over) => {
+    setAdded(null);
+    return runs(action, over);
+  };
   const news = useFeeds(agenda.calendars);
   const [editing, setEditing] = useState<{ entry: AgendaEntry; demand: Demand | null } | null>(null);
   const [search, setSearch] = useState('');
@@ -181,7 +188,12 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
                 habits={agenda.typing}
                 week={week.week}
                 busy={busy}
-                onSave={save}
+                added={added}
+                onSave={async (entry) => {
+                  const kept = await save(entry);
+                  if (kept) setAdded(entry);
+                  return kept;
+                }}
                 onUndo={() => step('undo')}
                 onForm={(entry) => setEditing({ entry, demand: null })}
               />

@@ -234,6 +234,7 @@ function Item({ demand: d, agenda, run, busy, onOpen }: { demand: Demand } & Ite
           justifyContent: 'flex-start',
           textAlign: 'left',
           py: 0.3,
+          minHeight: 26,
           px: 0.5,
           borderRadius: 1,
           touchAction: 'manipulation',

@@ -45,6 +45,7 @@ export function TypedLine({
   habits,
   week,
   busy,
+  added,
   onSave,
   onUndo,
   onForm,
@@ -54,17 +55,16 @@ export function TypedLine({
   /** the week that is shown */
   week: string;
   busy: boolean;
+  /** what was added last, as long as nothing else was done since */
+  added: AgendaEntry | null;
   onSave: (entry: AgendaEntry) => Promise<boolean>;
   onUndo: () => void;
   onForm: (entry: AgendaEntry) => void;
 }) {
   const [text, setText] = useState('');
-  const [added, setAdded] = useState<AgendaEntry | null>(null);
   const read = text.trim() ? understand(text, from, habits) : null;
   const add = async (entry: AgendaEntry | null | undefined) => {
-    if (!entry || busy || !(await onSave(entry))) return;
-    setText('');
-    setAdded(entry);
+    if (entry && !busy && (await onSave(entry))) setText('');
   };
   return (
     <Box
@@ -123,16 +123,8 @@ export function TypedLine({
                 Show
               </Button>
             )}
-            <Button
-              size="small"
-              disabled={busy}
-              sx={{ py: 0, ml: 1 }}
-              onClick={() => {
-                setAdded(null);
-                onUndo();
-              }}
-            >
-              Undo
+            <Button size="small" disabled={busy} sx={{ py: 0, ml: 1 }} onClick={onUndo}>
+              Remove it again
             </Button>
           </span>
         ) : (

@@ -23,13 +23,15 @@ const SAID: Readonly<Record<Severity, string>> = { stop: 'would not work', fix: 
 
 /** What the review found, worst first; each one points to its place, and the chosen one says what takes it away. */
 export function Findings() {
-  const { findings, waved } = useReview();
+  const { findings, ordinary, waved } = useReview();
   const shown = useSpread((s) => s.finding);
   const show = useSpread((s) => s.show);
   const step = useSpread((s) => s.step);
   const wave = useSpread((s) => s.wave);
   const voice = useVoice();
   const [all, setAll] = useState(false);
+  const steps = step && step !== 'Week' ? ordinary.filter((f) => stepOf(f) === step) : ordinary;
+  const [usual, setUsual] = useState(false);
   const list = step && step !== 'Week' ? findings.filter((f) => stepOf(f) === step) : findings;
   return (
     <Box
@@ -83,6 +85,12 @@ export function Findings() {
           </Box>
         );
       })}
+      {steps.length > 0 && (
+        <Button size="small" onClick={() => setUsual(!usual)} aria-expanded={usual} data-testid="ordinary">
+          Steps of the work · {steps.length}
+        </Button>
+      )}
+      {usual && steps.map((f) => <Ordinary key={findingKey(f)} finding={f} />)}
       {waved.length > 0 && (
         <Button size="small" onClick={() => setAll(!all)} aria-expanded={all}>
           Wanted so · {waved.length}
@@ -102,6 +110,35 @@ export function Findings() {
             </Button>
           </Box>
         ))}
+    </Box>
+  );
+}
+
+/** A step of the work that every week has, with what takes it off one's hands. */
+function Ordinary({ finding: f }: { finding: Finding }) {
+  const shown = useSpread((s) => s.finding);
+  const show = useSpread((s) => s.show);
+  const voice = useVoice();
+  const said = sayFinding(f, voice);
+  const chosen = shown !== null && findingKey(shown) === findingKey(f);
+  return (
+    <Box sx={{ borderRadius: 2, border: `1px solid ${chosen ? GLASS.cobalt : GLASS.edge}`, flexShrink: 0 }}>
+      <ButtonBase
+        onClick={() => show(chosen ? null : f)}
+        aria-pressed={chosen}
+        sx={{ display: 'block', textAlign: 'left', p: 1.25, width: '100%', borderRadius: 2 }}
+      >
+        <Typography variant="caption" color="text.secondary">
+          {f.rule}
+        </Typography>
+        <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
+          {said.message}
+        </Typography>
+        <Typography variant="body2" color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>
+          {said.remedy}
+        </Typography>
+      </ButtonBase>
+      {chosen && <Remedies key={findingKey(f)} finding={f} />}
     </Box>
   );
 }

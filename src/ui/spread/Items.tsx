@@ -16,7 +16,7 @@ import { longDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
 import { sayReason } from '../../core/review/say-missing';
 import { useReview, useVoice } from './review-context';
-import { useCarry } from './carry/use-carry';
+import { carriedBy } from './carry/use-carry';
 import { useSpread } from './store';
 
 /** The week's items, those without a place first; one that has a place leads to it. */
@@ -175,11 +175,10 @@ export function Items() {
 /** An item as a thing to pick up: a click leads to its sticker, or to places for it; a drag carries it to a day. */
 function Pick({ d, day, chosen, placed = false }: { d: Demand; day?: string; chosen: boolean; placed?: boolean }) {
   const pickItem = useSpread((s) => s.pickItem);
-  const carry = useCarry();
   return (
     <ButtonBase
       onClick={() => pickItem(d.key)}
-      {...(placed ? {} : carry({ is: 'item', key: d.key, title: d.title }))}
+      {...(placed ? {} : carriedBy({ is: 'item', key: d.key, title: d.title }))}
       aria-pressed={chosen}
       sx={{
         width: '100%',

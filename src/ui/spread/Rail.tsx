@@ -5,12 +5,18 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Link from 'next/link';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
+import { tapeLength } from '../../core/bench/white-out';
+import { ruled } from '../../core/measure/fraction';
+import type { Finding } from '../../core/review/finding';
 import { withoutPlace } from '../../core/review/review';
 import { stepOf, useReview } from './review-context';
 import type { StepName } from './store';
 import { useSpread } from './store';
 
 const STEPS: readonly StepName[] = ['Week', 'Kit', 'Base', 'Sidebar', 'Boxes', 'Days', 'Finish', 'Bench'];
+/** Texts that stand near the binding. */
+const textsOf = (ordinary: readonly Finding[]): number =>
+  ordinary.reduce((n, f) => n + (f.rule === 'P3' ? f.placements.length : 0), 0);
 const MOST_DOTS = 5;
 const WORST = { stop: 'it would not work', fix: 'it would show', look: 'good to know' } as const;
 
@@ -19,7 +25,14 @@ export function Rail() {
   const step = useSpread((s) => s.step);
   const setStep = useSpread((s) => s.setStep);
   const id = useSpread((s) => s.data.id);
-  const { findings, view } = useReview();
+  const { findings, ordinary, view } = useReview();
+  const { unit } = view.context.book;
+  const tape = tapeLength(view.whiteOut);
+  // totals of what is to be done there, where nothing is amiss
+  const totals = new Map<StepName, string>([
+    ...(tape > 0 ? [['Base', `tape ${ruled(tape, unit)}`] as const] : []),
+    ...ordinary.flatMap((f) => (f.rule === 'P3' ? [['Bench', `${textsOf(ordinary)} written first`] as const] : [])),
+  ]);
   return (
     <Box
       component="nav"
@@ -59,6 +72,11 @@ export function Rail() {
             >
               {name}
             </Box>
+            {totals.get(name) && (
+              <Box component="span" sx={{ fontSize: 11, color: GLASS.quiet, lineHeight: 1.2, textAlign: 'left' }}>
+                {totals.get(name)}
+              </Box>
+            )}
             <Box component="span" sx={{ height: 9, display: 'flex', alignItems: 'center', gap: 0.5 }}>
               {open > 0 && <Dots raised={Math.min(open, MOST_DOTS)} size={6} color={color} label={`${open} open`} />}
               {open > 0 && worst === 'stop' && (

@@ -24,7 +24,7 @@ import { own } from '../../core/measure/own';
 import { subtract } from '../../core/measure/rect';
 import { ruled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
-import { useCarry } from './carry/use-carry';
+import { carriedBy } from './carry/use-carry';
 import { useSpread } from './store';
 import type { Acts, CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
@@ -51,7 +51,6 @@ export function Sheets() {
   const sheets = useMemo(() => sheetsOf(shown), [shown]);
   const widest = Math.max(1, ...sheets.map((s) => s.width));
   const choose = (piece: Piece) => pick(picked === piece ? null : piece);
-  const carry = useCarry();
   const free = shown.pieces.filter((p) => !isRoll(p) && firstFree(p, ledger));
   // one stop for Tab; the arrows go from one free sticker to the next
   const [stop, setStop] = useState<string | null>(null);
@@ -124,7 +123,7 @@ export function Sheets() {
             picked={picked}
             stop={at?.code ?? null}
             onPick={choose}
-            carry={(piece) => carry({ is: 'sticker', piece })}
+            carry={(piece) => carriedBy({ is: 'sticker', piece })}
           />
         ))}
         {shown.pieces.filter(isRoll).map((p) => (

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import dynamic from 'next/dynamic';
 import { useMemo, useRef, useState } from 'react';
+import { isOrdinary } from '../../core/review/ordinary';
 import { review, viewOf } from '../../core/review/review';
 import { scoreOf } from '../../core/review/score';
 import { parted } from '../../core/review/wave';
@@ -46,7 +47,7 @@ function Screen() {
   const reviewed = useMemo(() => {
     const view = viewOf(context, placements);
     const { open, waved } = parted(placements.length ? review(view) : [], wavedKeys);
-    return { view, findings: open, waved };
+    return { view, findings: open.filter((f) => !isOrdinary(f)), ordinary: open.filter(isOrdinary), waved };
   }, [context, placements, wavedKeys]);
   const pieces = useMemo(() => [context.kit, ...context.stash].flatMap((k) => k.pieces), [context]);
   useKeys();

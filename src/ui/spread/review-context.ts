@@ -10,6 +10,8 @@ import type { StepName } from './store';
 export interface Reviewed {
   readonly view: View;
   readonly findings: readonly Finding[];
+  /** ordinary steps of the work, told as totals */
+  readonly ordinary: readonly Finding[];
   /** those that their owner wants so */
   readonly waved: readonly Finding[];
 }

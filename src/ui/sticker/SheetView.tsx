@@ -25,7 +25,7 @@ export interface CopyLook {
 }
 
 /** What a pointer does with a sticker on its sheet. */
-export type Acts = Pick<DOMAttributes<SVGGElement>, 'onPointerDown' | 'onPointerMove' | 'onPointerUp'>;
+export type Acts = Pick<DOMAttributes<SVGGElement>, 'onPointerDown'>;
 
 /** A sheet as it lies on the table, true to scale: a sticker that is gone leaves its gap. One component for all. */
 export function SheetView({

@@ -59,13 +59,11 @@ export function Board() {
     },
     [store],
   );
-  const near = useCallback(
-    (p: Placement) => {
-      const place = footprint(p);
-      store.getState().setCamera(lookAt({ ...place, x: place.x + (offsets[p.page] ?? 0) }, whole));
-    },
-    [store, offsets, whole],
-  );
+  // the pointer is held by the drawing while a piece is pressed: a double click comes to it, not to the piece
+  const near = () => {
+    const p = laid.find((q) => q.id === selected);
+    if (p) store.getState().setCamera(lookAt({ ...footprint(p), x: footprint(p).x + (offsets[p.page] ?? 0) }, whole));
+  };
   const paper = (e: PointerEvent) => {
     if (e.target === svg.current || (e.target as Element).classList.contains('paper')) {
       store.getState().select(null);
@@ -82,6 +80,7 @@ export function Board() {
       aria-label={`The open book, ${context.week.week}`}
       style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none', userSelect: 'none' }}
       data-testid="board"
+      onDoubleClick={near}
       onPointerDown={paper}
       onPointerMove={(e) => {
         looking.move(e);
@@ -154,7 +153,6 @@ export function Board() {
                   }
                   onBegin={dragging.begin}
                   onChoose={choose}
-                  onNear={near}
                 />
               ))}
             <Spots page={i} />

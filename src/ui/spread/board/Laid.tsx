@@ -23,7 +23,6 @@ interface LaidProps {
   readonly pale: boolean;
   readonly onBegin: (e: PointerEvent, p: Placement) => void;
   readonly onChoose: (id: string) => void;
-  readonly onNear: (p: Placement) => void;
 }
 
 /** One sticker in the book; it is drawn anew only when it changes. */
@@ -38,7 +37,6 @@ export const Laid = memo(function Laid({
   pale,
   onBegin,
   onChoose,
-  onNear,
 }: LaidProps) {
   if (!whole && !isWriting(p)) return null;
   const laid = whole ? laidSticker(whole, p) : laidInk(p);
@@ -58,7 +56,6 @@ export const Laid = memo(function Laid({
         style={{ cursor: p.locked ? 'default' : 'grab' }}
         onPointerDown={(e) => onBegin(e, p)}
         onFocus={() => onChoose(p.id)}
-        onDoubleClick={() => onNear(p)}
       >
         {laid.shadow && (
           <path

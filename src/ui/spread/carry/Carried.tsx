@@ -11,62 +11,42 @@ import { GLASS } from '../../theme';
 import { symbolId } from '../../sticker/symbol-id';
 import { mmAt } from '../board/use-camera';
 import { useWhole } from '../board/use-whole';
+import type { State } from '../store';
 import { useSpreadStore } from '../store';
-import { useCarrying } from './use-carry';
+import type { Carried as CarriedThing } from './use-carry';
+import { putDown, useCarrying } from './use-carry';
 
 /** What is carried, at the book's own scale; let go over the book it is laid, elsewhere it goes back. */
 export function Carried({ board }: { board: RefObject<HTMLElement | null> }) {
-  const { carried, from } = useCarrying();
+  const { carried, from, dropped } = useCarrying();
   const store = useSpreadStore();
   const ghost = useRef<HTMLDivElement>(null);
   const { whole, offsets } = useWhole();
   useEffect(() => {
     if (!carried) return;
-    const stop = () => useCarrying.setState({ carried: null });
     const move = (e: PointerEvent) => {
       if (ghost.current) ghost.current.style.transform = `translate(${e.clientX}px, ${e.clientY}px)`;
     };
-    const drop = (e: PointerEvent) => {
-      stop();
-      const svg = board.current?.querySelector<SVGSVGElement>('[data-testid="board"]') ?? null;
-      const over = document.elementFromPoint(e.clientX, e.clientY);
-      if (!svg?.contains(over)) return;
-      const at = mmAt(svg, e);
-      const { context, placements, edit, select, complain, pickItem } = store.getState();
-      const page = Math.max(
-        0,
-        offsets.findLastIndex((o) => at.x >= o),
-      );
-      const point = { page, x: at.x - (offsets[page] ?? 0), y: at.y };
-      if (carried.is === 'sticker') {
-        const change = layAt(context, placements, carried.piece, point);
-        edit(change);
-        if (change) select(change.after.at(-1)?.id ?? null);
-        else complain([NOT_HERE]);
-        return;
-      }
-      const day = dayAt(context, point);
-      const way = day === null ? null : dressThere(context, placements, carried.key, day);
-      if (way) {
-        edit(way.change);
-        select(way.base?.id ?? null);
-      } else {
-        pickItem(carried.key);
-        complain([day === null ? NO_DAY : NO_ROOM]);
-      }
-    };
-    const key = (e: KeyboardEvent) => e.key === 'Escape' && stop();
+    const key = (e: KeyboardEvent) => e.key === 'Escape' && putDown();
     window.addEventListener('pointermove', move);
-    window.addEventListener('pointerup', drop);
-    window.addEventListener('pointercancel', stop);
     window.addEventListener('keydown', key);
     return () => {
       window.removeEventListener('pointermove', move);
-      window.removeEventListener('pointerup', drop);
-      window.removeEventListener('pointercancel', stop);
       window.removeEventListener('keydown', key);
     };
-  }, [carried, board, store, offsets]);
+  }, [carried]);
+  useEffect(() => {
+    if (!carried || !dropped) return;
+    putDown();
+    const svg = board.current?.querySelector<SVGSVGElement>('[data-testid="board"]') ?? null;
+    if (!svg?.contains(document.elementFromPoint(dropped.x, dropped.y))) return;
+    const at = mmAt(svg, { clientX: dropped.x, clientY: dropped.y });
+    const page = Math.max(
+      0,
+      offsets.findLastIndex((o) => at.x >= o),
+    );
+    lay(store.getState(), carried, { page, x: at.x - (offsets[page] ?? 0), y: at.y });
+  }, [carried, dropped, board, store, offsets]);
   if (!carried) return null;
   const drawn = board.current?.querySelector('svg');
   const scale = Math.min((drawn?.clientWidth ?? 900) / whole.w, (drawn?.clientHeight ?? 600) / whole.h);
@@ -104,6 +84,27 @@ export function Carried({ board }: { board: RefObject<HTMLElement | null> }) {
       )}
     </Box>
   );
+}
+
+/** Lays a sticker where it was dropped, or dresses an item on the day that it was dropped on. */
+function lay(state: State, carried: CarriedThing, point: { page: number; x: number; y: number }): void {
+  const { context, placements, edit, select, complain, pickItem } = state;
+  if (carried.is === 'sticker') {
+    const change = layAt(context, placements, carried.piece, point);
+    edit(change);
+    if (change) select(change.after.at(-1)?.id ?? null);
+    else complain([NOT_HERE]);
+    return;
+  }
+  const day = dayAt(context, point);
+  const way = day === null ? null : dressThere(context, placements, carried.key, day);
+  if (way) {
+    edit(way.change);
+    select(way.base?.id ?? null);
+  } else {
+    pickItem(carried.key);
+    complain([day === null ? NO_DAY : NO_ROOM]);
+  }
 }
 
 const NOT_HERE = 'It cannot be laid there: none of it is left, or it may not be cut to fit.';

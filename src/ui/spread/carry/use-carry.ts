@@ -1,5 +1,4 @@
 import type { PointerEvent } from 'react';
-import { useRef } from 'react';
 import { create } from 'zustand';
 import type { Piece } from '../../../core/kit/kit';
 
@@ -11,30 +10,50 @@ export type Carried =
 interface Carrying {
   readonly carried: Carried | null;
   /** where it was taken up, px of the window */
-  readonly from: { readonly x: number; readonly y: number };
+  readonly from: Point;
+  /** where it was let go; null while it is held */
+  readonly dropped: Point | null;
 }
 
+/** px of the window */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+const NOTHING = { carried: null, from: { x: 0, y: 0 }, dropped: null } as const;
+
 /** What is under way between the drawer and the book; nothing of it is saved. */
-export const useCarrying = create<Carrying>(() => ({ carried: null, from: { x: 0, y: 0 } }));
+export const useCarrying = create<Carrying>(() => NOTHING);
+
+/** It goes back to where it was taken from, or it was laid. */
+export const putDown = (): void => useCarrying.setState(NOTHING);
 
 /** px that a press may tremble before it carries */
 const STILL = 7;
 
-/** Makes something a thing that can be taken up and carried to the book; a click stays a click. */
-export function useCarry() {
-  const down = useRef<{ x: number; y: number } | null>(null);
-  return (carried: Carried) => ({
-    onPointerDown: (e: PointerEvent) => {
-      if (e.button === 0 && e.pointerType !== 'touch') down.current = { x: e.clientX, y: e.clientY };
-    },
-    onPointerMove: (e: PointerEvent) => {
-      const at = down.current;
-      if (!at || Math.hypot(e.clientX - at.x, e.clientY - at.y) < STILL) return;
-      down.current = null;
-      useCarrying.setState({ carried, from: { x: e.clientX, y: e.clientY } });
-    },
-    onPointerUp: () => {
-      down.current = null;
-    },
-  });
-}
+/**
+ * Makes something a thing that can be taken up and carried to the book; a click stays a click. The window is listened
+ * to, not the thing: a quick hand has left that by its first move.
+ */
+export const carriedBy = (carried: Carried) => ({
+  onPointerDown: (down: PointerEvent) => {
+    if (down.button !== 0 || down.pointerType === 'touch') return;
+    const move = (e: globalThis.PointerEvent) => {
+      if (useCarrying.getState().carried || Math.hypot(e.clientX - down.clientX, e.clientY - down.clientY) < STILL)
+        return;
+      useCarrying.setState({ carried, from: { x: e.clientX, y: e.clientY }, dropped: null });
+    };
+    const end = (e: globalThis.PointerEvent) => {
+      window.removeEventListener('pointermove', move);
+      window.removeEventListener('pointerup', end);
+      window.removeEventListener('pointercancel', end);
+      if (!useCarrying.getState().carried) return;
+      if (e.type === 'pointercancel') putDown();
+      else useCarrying.setState({ dropped: { x: e.clientX, y: e.clientY } });
+    };
+    window.addEventListener('pointermove', move);
+    window.addEventListener('pointerup', end);
+    window.addEventListener('pointercancel', end);
+  },
+});

@@ -188,7 +188,12 @@ function Room({ placement: p }: { placement: Placement }) {
           </Typography>
           {copies.map((change, day) =>
             change ? (
-              <Button key={day} size="small" {...looks(change)} sx={{ minWidth: 0, px: 0.5, py: 0, fontSize: 12 }}>
+              <Button
+                key={day}
+                size="small"
+                {...looks(change)}
+                sx={{ minWidth: 26, minHeight: 26, px: 0.5, py: 0, fontSize: 12 }}
+              >
                 {shortDay(context.week.days[day] as string)}
               </Button>
             ) : null,

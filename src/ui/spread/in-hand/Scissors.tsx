@@ -16,6 +16,9 @@ import { useSpread } from '../store';
 /** One notch of the ruler: a millimeter, or a sixteenth of an inch. */
 const NOTCH = { mm: 1, in: 25.4 / 16 } as const;
 
+/** A width that is on a notch stands a hair beside it, in inches. */
+const ROUNDING = 0.01;
+
 /** Width by the ruler, and rows of a list, a notch at a time. */
 export function Scissors({ placement: p }: { placement: Placement }) {
   const context = useSpread((s) => s.context);
@@ -26,8 +29,9 @@ export function Scissors({ placement: p }: { placement: Placement }) {
   const { unit } = context.book;
   const notch = NOTCH[unit];
   const [least, most] = reach.width;
-  const narrower = Math.max(least, Math.ceil(p.w / notch - 1) * notch);
-  const wider = Math.min(most, Math.floor(p.w / notch + 1) * notch);
+  const at = p.w / notch;
+  const narrower = Math.max(least, Math.ceil(at - 1 - ROUNDING) * notch);
+  const wider = Math.min(most, Math.floor(at + 1 + ROUNDING) * notch);
   const piece = pieceIndex(context).get(pieceKey(p));
   const rows = reach.rows && piece ? Math.round(p.h / (piece.height / piece.rows)) : 0;
   return (

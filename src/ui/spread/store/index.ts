@@ -8,7 +8,7 @@ import type { State } from './state';
 export { createSpreadStore } from './create';
 export type { SpreadStore } from './create';
 export { pagesShown } from './pages-shown';
-export type { DrawerName, MannerChoice, StepName, Zoom } from './state';
+export type { DrawerName, MannerChoice, State, StepName, Zoom } from './state';
 
 export const SpreadStoreContext = createContext<SpreadStore | null>(null);
 
