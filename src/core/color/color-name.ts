@@ -26,3 +26,20 @@ export function colorName(color: Hex): string {
   const shade = l > 0.86 ? 'pale ' : l < 0.45 ? 'dark ' : '';
   return `${shade}${hue}`;
 }
+
+/**
+ * The names of several colors side by side, no two the same: of those that people call alike the lighter is the light
+ * one, the darker the deep one.
+ */
+export function colorNames(colors: readonly Hex[]): string[] {
+  const names = colors.map(colorName);
+  return names.map((name, i) => {
+    const alike = colors
+      .map((color, at) => ({ color, at }))
+      .filter(({ at }) => names[at] === name)
+      .sort((a, b) => oklabOf(b.color).l - oklabOf(a.color).l);
+    const at = alike.findIndex((a) => a.at === i);
+    if (alike.length === 1) return name;
+    return at === 0 ? `light ${name}` : at === alike.length - 1 ? `deep ${name}` : `${name} ${at}`;
+  });
+}

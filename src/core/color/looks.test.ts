@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { boldness } from './boldness';
-import { colorName } from './color-name';
+import { colorName, colorNames } from './color-name';
 import type { Hex } from './color';
 import { contrast, difference, isHex, luminance, mix } from './color';
 import { oklabOf } from './oklab';
@@ -117,3 +117,12 @@ it('only six digits behind a number sign are a color of a file', () =>
     false,
     false,
   ]));
+
+it('names no two colors beside each other alike', () => {
+  const colors = ['#a0d2c8', '#1f6f78', '#e8836b', '#5aa9a0'];
+  const names = colorNames(colors);
+  expect(new Set(names).size).toBe(4);
+  expect(names[2]).toBe(colorName('#e8836b'));
+  const [light, deep] = colorNames(['#7fc4ba', '#4f9f97']);
+  expect([light, deep]).toEqual(['light teal', 'deep teal']);
+});

@@ -4,6 +4,9 @@ import { pageOf } from '../book/columns';
 import type { Rect } from '../measure/rect';
 import { bottom, centerX, centerY, right } from '../measure/rect';
 
+/** Nearer than this it touches: no ruler shows less. mm */
+const TOUCHES = 0.5;
+
 /** How far a piece is from what is next to it on one side; a line in mm of its page. */
 export interface Distance {
   readonly from: { readonly x: number; readonly y: number };
@@ -48,5 +51,5 @@ export function distancesAround(
     { from: { x, y: bottom(held) }, to: { x, y: bottom(held) + down }, mm: down },
     { from: { x: held.x, y }, to: { x: held.x - left, y }, mm: left },
     { from: { x: right(held), y }, to: { x: right(held) + far, y }, mm: far },
-  ].filter((d) => Number.isFinite(d.mm) && d.mm > 0.05);
+  ].filter((d) => Number.isFinite(d.mm) && d.mm > TOUCHES);
 }

@@ -3,6 +3,7 @@ import { footprint } from '../spread/placement';
 import { dayColumn } from '../book/columns';
 import { boldness } from '../color/boldness';
 import type { Hex } from '../color/color';
+import { colorName } from '../color/color-name';
 import { ONE_COLOR, difference } from '../color/color';
 import { area, intersect, unionArea } from '../measure/rect';
 import type { View } from './finding';
@@ -32,6 +33,42 @@ export function colorAreas(view: View, placements: readonly Placement[]): ColorA
     } else groups.push({ color, ...sum });
   }
   return groups.sort((a, b) => b.area - a.area || (a.color < b.color ? -1 : 1));
+}
+
+/** A color of the week with the square millimeters that it covers on each day; its near-equals count with it. */
+export interface ColorOfDays extends ColorArea {
+  readonly areas: readonly number[];
+}
+
+/**
+ * The colors of all days, each once by what people call it, the largest first. Pieces on others, and what lies on no
+ * day, are left out.
+ */
+export function colorsByDay(view: View): ColorOfDays[] {
+  const ofDays = view.placements.filter((p) => p.day !== null);
+  const named = new Map<string, ColorOfDays>();
+  for (const group of colorAreas(view, ofDays)) {
+    const areas = view.context.week.days.map((_, day) =>
+      colorAreas(
+        view,
+        ofDays.filter((p) => p.day === day),
+      ).reduce((sum, c) => (difference(c.color, group.color) < ONE_COLOR ? sum + c.area : sum), 0),
+    );
+    const name = colorName(group.color);
+    const same = named.get(name);
+    named.set(
+      name,
+      same
+        ? {
+            ...same,
+            area: same.area + group.area,
+            pieces: same.pieces + group.pieces,
+            areas: same.areas.map((a, d) => a + (areas[d] as number)),
+          }
+        : { ...group, areas },
+    );
+  }
+  return [...named.values()];
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { Finding } from './finding';
 
-/** Rules that in nearly every week tell no more than an ordinary step of the work: white-out, writing by the binding. */
+/** Rules that in nearly every week tell no more than a step of the work: white-out, writing by the binding. */
 const ORDINARY: ReadonlySet<string> = new Set(['B1', 'P3']);
 
 /**

@@ -91,7 +91,7 @@ function Step({ n, name, done, children }: { n: number; name: string; done: bool
     <Box
       sx={{
         p: 2,
-        borderRadius: 3,
+        borderRadius: 1,
         border: `1px solid ${GLASS.edge}`,
         background: GLASS.paper,
         display: 'flex',

@@ -29,9 +29,11 @@ export function InHand() {
   useEffect(() => {
     for (const part of [PlacedInHand, PickedInHand, ItemInHand, SeveralInHand]) part.preload();
   }, []);
+  // a finding points at its piece; what takes it away stands with the finding
+  const pointed = useSpread((s) => s.finding !== null);
   const { view } = useReview();
   const piece = placement && view.pieceOf(placement);
-  const held = several ? (
+  const held = pointed ? null : several ? (
     <SeveralInHand />
   ) : picked ? (
     <PickedInHand piece={picked} />

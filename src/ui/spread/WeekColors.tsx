@@ -8,7 +8,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Hex } from '../../core/color/color';
-import { colorName } from '../../core/color/color-name';
+import { colorName, colorNames } from '../../core/color/color-name';
 import type { ColorSwap } from '../../core/repair/swap-color';
 import { colorAreas } from '../../core/review/balance';
 import { GLASS } from '../theme';
@@ -28,6 +28,9 @@ export function WeekColors() {
   const [open, setOpen] = useState<{ color: Hex; at: HTMLElement } | null>(null);
   const [swaps, setSwaps] = useState<readonly ColorSwap[] | null>(null);
   const [failed, setFailed] = useState(false);
+  const worn = colorAreas(view, view.placements).slice(0, SHOWN);
+  const names = colorNames(worn.map((w) => w.color));
+  const others = colorNames(swaps?.map((s) => s.to) ?? []);
   const ask = (color: Hex, at: HTMLElement) => {
     setOpen({ color, at });
     setSwaps(null);
@@ -37,37 +40,35 @@ export function WeekColors() {
       .catch(() => setFailed(true));
   };
   return (
-    <Box sx={{ width: 168, flexShrink: 0 }} data-testid="week-colors">
+    <Box data-testid="week-colors">
       <Typography variant="body2" sx={{ fontWeight: 600 }}>
         Colors of the week
       </Typography>
-      {colorAreas(view, view.placements)
-        .slice(0, SHOWN)
-        .map(({ color, pieces }) => (
-          <ButtonBase
-            key={color}
-            onClick={(e) => ask(color, e.currentTarget)}
-            aria-haspopup="menu"
-            sx={{
-              display: 'flex',
-              width: '100%',
-              justifyContent: 'flex-start',
-              gap: 0.75,
-              px: 0.5,
-              py: 0.1,
-              borderRadius: 1,
-              '&:hover': { background: GLASS.bottleSoft },
-            }}
-          >
-            <Swatch color={color} />
-            <Typography variant="caption" noWrap sx={{ flex: 1, textAlign: 'left' }}>
-              {colorName(color)}
-            </Typography>
-            <Typography variant="caption" color="text.secondary">
-              {pieces}
-            </Typography>
-          </ButtonBase>
-        ))}
+      {worn.map(({ color, pieces }, i) => (
+        <ButtonBase
+          key={color}
+          onClick={(e) => ask(color, e.currentTarget)}
+          aria-haspopup="menu"
+          sx={{
+            display: 'flex',
+            width: '100%',
+            justifyContent: 'flex-start',
+            gap: 0.75,
+            px: 0.5,
+            py: 0.1,
+            borderRadius: 1,
+            '&:hover': { background: GLASS.bottleSoft },
+          }}
+        >
+          <Swatch color={color} />
+          <Typography variant="caption" noWrap sx={{ flex: 1, textAlign: 'left' }}>
+            {names[i]}
+          </Typography>
+          <Typography variant="caption" color="text.secondary">
+            {pieces}
+          </Typography>
+        </ButtonBase>
+      ))}
       <Menu open={open !== null} anchorEl={open?.at ?? null} onClose={() => setOpen(null)}>
         {open && (
           <Typography variant="caption" component="li" sx={{ px: 2, py: 0.5, display: 'block', fontWeight: 600 }}>
@@ -81,7 +82,7 @@ export function WeekColors() {
           </MenuItem>
         )}
         {swaps?.length === 0 && <MenuItem disabled>Nothing of another color fits in these places.</MenuItem>}
-        {swaps?.map((s) => (
+        {swaps?.map((s, i) => (
           <MenuItem
             key={s.to}
             onClick={() => {
@@ -90,7 +91,7 @@ export function WeekColors() {
             }}
             sx={{ gap: 1 }}
           >
-            <Swatch color={s.to} /> {colorName(s.to)}{' '}
+            <Swatch color={s.to} /> {others[i]}{' '}
             <Typography variant="caption" color="text.secondary">
               {s.swapped} of {s.swapped + s.left} pieces
             </Typography>

@@ -36,7 +36,7 @@ const shownAtFirst = (data: SpreadData): Shown => ({
 });
 
 const looking = (get: Get, set: Set): Looking => ({
-  select: (selected) => set({ ...NOTHING_IN_HAND, selected }),
+  select: (selected) => set({ ...NOTHING_IN_HAND, selected, finding: null }),
   selectAlso: (id) => {
     const { selected, also } = get();
     if (selected === null || selected === id) set({ ...NOTHING_IN_HAND, selected: id });
