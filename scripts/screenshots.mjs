@@ -117,7 +117,7 @@ await page.getByRole('radio', { name: /Crowned/ }).click();
 await shoot('manner');
 await page.getByRole('button', { name: /Use it and arrange/ }).click();
 await page.getByTestId('piece').nth(20).waitFor();
-await page.getByRole('button', { name: 'Close' }).click();
+await page.getByRole('button', { name: 'OK', exact: true }).click();
 await shoot('spread-crowned');
 await page.getByRole('button', { name: /^Manner/ }).click();
 await page.getByRole('combobox', { name: 'Planned ahead' }).click();
@@ -128,10 +128,16 @@ await page
   .getByTestId('saved')
   .filter({ hasText: /^saved$/ })
   .waitFor();
-await page.getByRole('button', { name: 'Close' }).click();
+await page.getByRole('button', { name: 'OK', exact: true }).click();
 await page.getByRole('button', { name: /^Finish/ }).click();
 await page.getByTestId('week-colors').waitFor();
 await shoot('spread-later');
+await stop(server);
+
+server = await serve(false);
+await page.goto(URL);
+await page.getByTestId('first-steps').waitFor();
+await shoot('first-steps');
 await browser.close();
 await stop(server);
 process.exit(0);
@@ -143,13 +149,13 @@ function stop(running) {
   return ended;
 }
 
-/** A server with the demo scenario, fresh. */
-async function serve() {
+/** A server with the demo scenario, fresh, or with an empty house. */
+async function serve(demo = true) {
   const env = {
     HOBNAIL_DATA: join(mkdtempSync(join(tmpdir(), 'hobnail-shots-')), 'hobnail.sqlite'),
     HOBNAIL_TODAY: '2027-02-03',
   };
-  seed(env);
+  if (demo) seed(env);
   const started = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],

@@ -31,3 +31,19 @@ export function later<P extends object>(load: () => Promise<ComponentType<P>>) {
   );
   return Object.assign(Later, { preload: () => void load().catch(() => null) });
 }
+
+/**
+ * Loads some parts at the first touch of pointer or key, before they are wanted: they are there when the server is away
+ * later, and the first look does not wait for them.
+ * @returns ends the waiting
+ */
+export function whenTouched(parts: readonly { readonly preload: () => void }[]): () => void {
+  const touched = new AbortController();
+  const load = () => {
+    touched.abort();
+    for (const part of parts) part.preload();
+  };
+  for (const sign of ['pointerdown', 'keydown'] as const)
+    window.addEventListener(sign, load, { signal: touched.signal });
+  return () => touched.abort();
+}

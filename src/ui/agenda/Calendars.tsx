@@ -14,6 +14,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconDownload, IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
+import { counted } from '../../core/spread/voice';
 import type { CalendarLine } from '../../server/agenda';
 import { dropCalendar } from '../../server/agenda-actions';
 import { refreshFeeds } from '../../server/feed-actions';
@@ -75,7 +76,8 @@ export function Calendars({ calendars, run, busy }: { calendars: readonly Calend
             </Tooltip>
           </Box>
           <Typography variant="caption" color="text.secondary" component="p" suppressHydrationWarning>
-            {c.items} items{c.address ? ` · a feed, asked ${day(c.checkedAt)}` : ''}
+            {counted(c.items, 'item')}
+            {c.address ? ` · a feed, asked ${day(c.checkedAt)}` : ''}
           </Typography>
           {c.trouble && (
             <Typography variant="caption" component="p" suppressHydrationWarning sx={{ color: GLASS.cranberry }}>

@@ -14,6 +14,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
+import { counted } from '../../core/spread/voice';
 import { decodeText } from '../../core/format/decode';
 import { BadInput, faultLine } from '../../core/format/fault';
 import { readKit, writeKit } from '../../core/format/kit-csv';
@@ -73,7 +74,7 @@ export function TakeKitDialog({
       messages: [`The server could not be reached: ${String(e)}. Nothing was kept.`],
     }));
     setBusy(false);
-    if (answer.ok) onStored(name, `${stickers} stickers of ${kit.pieces.length} designs`);
+    if (answer.ok) onStored(name, `${counted(stickers, 'sticker')} of ${counted(kit.pieces.length, 'design')}`);
     else setFaults(answer.messages);
   };
   return (
@@ -95,8 +96,8 @@ export function TakeKitDialog({
                 <FormControlLabel value="stash" control={<Radio />} label="stash" />
               </RadioGroup>
               <Typography color="text.secondary">
-                {stickers} stickers of {kit.pieces.length} designs. Double-click a cell to correct it; nothing is stored
-                yet.
+                {counted(stickers, 'sticker')} of {counted(kit.pieces.length, 'design')}. Double-click a cell to correct
+                it; nothing is stored yet.
               </Typography>
             </Box>
             <CheckGrid pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />

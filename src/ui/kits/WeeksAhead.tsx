@@ -1,4 +1,5 @@
 'use client';
+import { counted } from '../../core/spread/voice';
 import { sayCarried, sayWanted } from '../../core/arrange/counting/say-enough';
 import { sayMakeshift } from '../../core/arrange/counting/say-makeshift';
 
@@ -64,7 +65,7 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
             {w.title}
           </Typography>
           <Typography variant="caption" color="text.secondary">
-            {w.items} items
+            {counted(w.items, 'item')}
           </Typography>
         </Box>
         {w.spreadId !== null ? (

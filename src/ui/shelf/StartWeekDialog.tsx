@@ -12,6 +12,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { counted } from '../../core/spread/voice';
 import { sayCarried, sayWanted } from '../../core/arrange/counting/say-enough';
 import { spokenName } from '../../core/kit/kit';
 import { startSpread } from '../../server/actions';
@@ -53,7 +54,9 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
     <Dialog open onClose={onClose} maxWidth="xs" fullWidth>
       <DialogTitle>Plan {week.title}</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2.5 }}>
-        <Typography color="text.secondary">{week.items} items wait for a place.</Typography>
+        <Typography color="text.secondary">
+          {counted(week.items, 'item')} {week.items === 1 ? 'waits' : 'wait'} for a place.
+        </Typography>
         <TextField select label="Book" value={bookId} onChange={(e) => setBookId(e.target.value)}>
           {shelf.books.map((b) => (
             <MenuItem key={b.id} value={b.id}>
@@ -69,7 +72,8 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
                 <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
                   <Swatches colors={k.swatches} /> {spokenName(k.id)}
                   <Typography variant="caption" color="text.secondary">
-                    {k.pieces} stickers{used ? `, begun for ${used.title}` : ''}
+                    {counted(k.pieces, 'sticker')}
+                    {used ? `, begun for ${used.title}` : ''}
                   </Typography>
                 </Box>
               </MenuItem>

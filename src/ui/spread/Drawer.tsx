@@ -3,15 +3,18 @@
 import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
+import { useEffect } from 'react';
 import { withoutPlace } from '../../core/review/review';
+import { later, whenTouched } from '../later';
 import { GLASS } from '../theme';
-import { Findings } from './Findings';
 import { InHand } from './InHand';
 import { Items } from './Items';
 import { useReview } from './review-context';
-import { Sheets } from './Sheets';
 import type { DrawerName } from './store';
 import { useSpread } from './store';
+
+const Findings = later(() => import('./Findings').then((m) => m.Findings));
+const Sheets = later(() => import('./Sheets').then((m) => m.Sheets));
 
 /**
  * Beside the book: the sheets, the week's items or the findings, and under them what is in hand.
@@ -21,6 +24,7 @@ export function Drawer({ wide }: { wide: boolean }) {
   const drawer = useSpread((s) => s.drawer);
   const open = useSpread((s) => s.open);
   const items = useSpread((s) => s.context.week.demands.length);
+  useEffect(() => whenTouched([Findings, Sheets]), []);
   const { view, findings } = useReview();
   const without = withoutPlace(view);
   const shown = wide && drawer === 'sheets' ? 'items' : drawer;

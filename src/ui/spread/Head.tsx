@@ -5,6 +5,8 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { sayDeed } from '../../core/edit/say-deed';
+import { sayScore } from '../../core/review/say-score';
+import type { Score } from '../../core/review/score';
 import { spokenWeek } from '../../core/week/day-names';
 import { TopBar } from '../TopBar';
 import { UndoRedo } from '../UndoRedo';
@@ -13,7 +15,7 @@ import { useVoice } from './review-context';
 import { useSpread } from './store';
 
 /** The week, whether it is saved, what can be taken back, and the two acts of the main job. */
-export function Head({ score }: { score: number | null }) {
+export function Head({ score }: { score: Score | null }) {
   const id = useSpread((s) => s.data.id);
   const days = useSpread((s) => s.context.week.days);
   const history = useSpread((s) => s.history);
@@ -34,9 +36,9 @@ export function Head({ score }: { score: number | null }) {
             {busy ?? SAID[saving]}
           </Typography>
           {score !== null && (
-            <Tooltip title="100, less what the findings cost">
+            <Tooltip title={sayScore(score)}>
               <Typography variant="caption" sx={{ opacity: 0.9, display: { xs: 'none', sm: 'inline' } }}>
-                score {score}
+                score {Math.round(score.total)}
               </Typography>
             </Tooltip>
           )}

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import { IconX } from '@tabler/icons-react';
-import { later } from '../later';
+import { later, whenTouched } from '../later';
 import { useEffect } from 'react';
 import { isWriting } from '../../core/spread/placement';
 import { GLASS } from '../theme';
@@ -25,10 +25,7 @@ export function InHand() {
   const placement = useSpread((s) => s.placements.find((p) => p.id === s.selected));
   const finish = useSpread((s) => s.step === 'Finish' && s.placements.length > 0);
   const select = useSpread((s) => s.select);
-  // soon after the book: a piece that is chosen while the server is away has its tools all the same
-  useEffect(() => {
-    for (const part of [PlacedInHand, PickedInHand, ItemInHand, SeveralInHand]) part.preload();
-  }, []);
+  useEffect(() => whenTouched([PlacedInHand, PickedInHand, ItemInHand, SeveralInHand]), []);
   // a finding points at its piece; what takes it away stands with the finding
   const pointed = useSpread((s) => s.finding !== null);
   const { view } = useReview();

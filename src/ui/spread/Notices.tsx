@@ -78,7 +78,7 @@ export function Notices() {
                 Back to {spokenName(before.school)}
               </Button>
               <Button color="inherit" size="small" onClick={dismiss}>
-                Close
+                OK
               </Button>
             </>
           }

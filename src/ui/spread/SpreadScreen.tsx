@@ -3,25 +3,28 @@
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import dynamic from 'next/dynamic';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { isOrdinary } from '../../core/review/ordinary';
 import { review, viewOf } from '../../core/review/review';
 import { scoreOf } from '../../core/review/score';
 import { parted } from '../../core/review/wave';
 import type { SpreadData } from '../../server/spread-data';
+import { later, whenTouched } from '../later';
 import { GLASS } from '../theme';
 import { Board } from './board/Board';
 import { useWhole } from './board/use-whole';
 import { BoardBar } from './BoardBar';
-import { Carried } from './carry/Carried';
+import { useCarrying } from './carry/use-carry';
 import { Drawer } from './Drawer';
 import { Head } from './Head';
 import { Notices } from './Notices';
 import { Rail } from './Rail';
 import { ReviewContext } from './review-context';
-import { Sheets } from './Sheets';
 import { SpreadStoreContext, createSpreadStore, useSpread } from './store';
 import { useKeys } from './use-keys';
+
+const Carried = later(() => import('./carry/Carried').then((m) => m.Carried));
+const Sheets = later(() => import('./Sheets').then((m) => m.Sheets));
 
 /** Drawn in the browser only: sending every sticker's drawing with the page would triple its weight. */
 const PieceDefs = dynamic(() => import('../sticker/PieceDefs').then((m) => m.PieceDefs), { ssr: false });
@@ -43,6 +46,8 @@ function Screen() {
   const folded = useSpread((s) => s.folded);
   const wide = useMediaQuery('(min-width:1700px)');
   const room = useRef<HTMLDivElement>(null);
+  const carrying = useCarrying((s) => s.carried !== null);
+  useEffect(() => whenTouched([Carried]), []);
   const { whole } = useWhole();
   const reviewed = useMemo(() => {
     const view = viewOf(context, placements);
@@ -54,9 +59,9 @@ function Screen() {
   return (
     <ReviewContext.Provider value={reviewed}>
       <PieceDefs pieces={pieces} />
-      <Carried board={room} />
+      {carrying && <Carried board={room} />}
       <Box sx={{ height: { xs: 'auto', md: '100vh' }, minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-        <Head score={placements.length ? Math.round(scoreOf(reviewed.findings).total) : null} />
+        <Head score={placements.length ? scoreOf(reviewed.findings) : null} />
         <Notices />
         <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
           <Rail />

@@ -1,5 +1,5 @@
 import type { PointerEvent as ReactPointer, RefObject } from 'react';
-import { useEffect, useRef } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import type { Rect } from '../../../core/measure/rect';
 import { useSpreadStore } from '../store';
 import type { Camera } from './camera';
@@ -52,7 +52,7 @@ export function useCamera(svg: RefObject<SVGSVGElement | null>, whole: Rect) {
   }, [svg, store]);
 
   /** True while two fingers hold the book: nothing is dragged then. */
-  const pinching = () => fingers.current.size > 1;
+  const pinching = useCallback(() => fingers.current.size > 1, []);
   return {
     pinching,
     down: (e: ReactPointer, onPaper: boolean) => {
