@@ -185,6 +185,15 @@ test('a feed is followed, brings news when the agenda opens, and keeps its last 
   await post('/change');
   await page.getByRole('button', { name: 'Ask the feeds now' }).click();
   await expect(page.getByRole('group', { name: 'shared' })).toContainText('new: chimney sweep · changed: plumber');
+  // a feed that dawdles holds nothing up
+  await post('/mood/slow');
+  await page.getByRole('button', { name: 'Ask the feeds now' }).click();
+  await expect(page.getByRole('button', { name: 'Asking…' })).toBeVisible();
+  await page.getByLabel('New item').fill('oars fri');
+  await page.keyboard.press('Enter');
+  await expect(items(page, 'Friday').filter({ hasText: 'oars' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Asking…' })).toBeVisible();
+  await page.getByRole('button', { name: 'Ask the feeds now' }).waitFor();
   await post('/mood/rubbish');
   await page.getByRole('button', { name: 'Ask the feeds now' }).click();
   await expect(page.getByRole('group', { name: 'shared' })).toContainText('The last asking failed');

@@ -12,7 +12,7 @@ import type { Database } from '../db/database';
 import { learn, listLikes } from '../db/likes';
 import { copyBook, dropBook, keepBook, measureBook, undoBook } from './book-actions';
 import { loadBooks } from './books';
-import { refreshFeeds } from './feed-actions';
+import { refreshFeeds } from './refresh-feeds';
 import { follow } from './follow';
 import { loadSettings } from './load-settings';
 import { forgetMannerOf, keepMannerAs, ownManners, setMannerOf } from './manner-actions';
@@ -149,7 +149,9 @@ describe('settings', () => {
     done(await saveZone({ zone: 'America/Halifax' }));
     done(await saveTyping({ dateOrder: 'day first', afterNoon: { from: 1, to: 7 } }));
     expect((await loadSettings()).typing).toEqual({ dateOrder: 'day first', afterNoon: { from: 1, to: 7 } });
-    expect(refusal(await saveTyping({ dateOrder: 'year first', afterNoon: { from: 0, to: 7 } }))).toContain('dateOrder');
+    expect(refusal(await saveTyping({ dateOrder: 'year first', afterNoon: { from: 0, to: 7 } }))).toContain(
+      'dateOrder',
+    );
     done(await teachWord({ word: ' Juniper ', means: 'dog' }));
     expect(await measuredHand(db)).toEqual(hand);
     expect(await taughtWords(db)).toEqual([{ word: 'Juniper', means: 'dog' }]);

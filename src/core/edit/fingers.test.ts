@@ -6,7 +6,7 @@ import type { Placement } from '../spread/placement';
 import { apply } from './change';
 import { distancesAround } from './distances';
 import { layAt } from './lay-at';
-import { cutToRows, cutToWidth, layer, reachOf, turnAround } from './reshape';
+import { cutToRows, cutToWidth, joinLists, layer, reachOf, turnAround } from './reshape';
 import { keepAsMemory, serve, wishesFor } from './serve';
 import { snap } from './snap';
 import { placeAt, spotsFor } from './spots';
@@ -117,6 +117,13 @@ describe('scissors', () => {
     const tape = put({ id: 'p1', code: 'W', w: 38.1, h: 8, cut: { x: 0, y: 0, w: 38.1, h: 8 } });
     expect(reachOf(c, [tape], 'p1')!.width[1]).toBeCloseTo(120);
     expect(on(apply([tape], cutToWidth(c, [tape], 'p1', 100)!)).w).toBe(100);
+  });
+  it('are not needed to join two parts of one list edge to edge', () => {
+    const parts = [put({ id: 'p1', code: 'CL', h: 24, y: 60 }), put({ id: 'p2', code: 'CL', copy: 2, h: 16, y: 100 })];
+    const joined = apply(parts, joinLists(c, parts, 'p2')!);
+    expect(on(joined, 'p2').y).toBe(84);
+    expect(joinLists(c, joined, 'p2')).toBeNull();
+    expect(joinLists(c, parts, 'p1')).toBeNull();
   });
   it('never cut an icon, nor what is stuck down', () => {
     expect(reachOf(c, [put({ id: 'p1', code: 'I' })], 'p1')).toBeNull();

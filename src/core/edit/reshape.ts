@@ -3,12 +3,13 @@ import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import { wholeOf } from '../kit/ledger';
 import { HAIR, tidy } from '../measure/length';
-import { intersect } from '../measure/rect';
+import { bottom, intersect } from '../measure/rect';
 import { Draft } from '../spread/draft';
 import { rowsTaken } from '../spread/list-text';
 import type { Context, Placement } from '../spread/placement';
 import { footprint, pieceIndex } from '../spread/placement';
 import type { Change } from './change';
+import { movePiece } from './move';
 import { thingOf } from './thing';
 
 /** What the scissors may make of a laid piece, mm and rows. */
@@ -90,6 +91,21 @@ export function cutToRows(context: Context, placements: readonly Placement[], id
       after: [{ ...p, h: tidy((piece.height / piece.rows) * rows), copy: taken.copy, cut: tidied(taken.cut, piece) }],
     }
   );
+}
+
+/**
+ * Lays a part of a list edge to edge under the part of the same design that stands above it on its day, so that the two
+ * read as one (handbook L2). Null where there is none, or it lies so.
+ */
+export function joinLists(context: Context, placements: readonly Placement[], id: string): Change | null {
+  const found = held(context, placements, id);
+  if (found?.piece.kind !== 'checklist') return null;
+  const { p } = found;
+  const upper = placements
+    .filter((q) => q.id !== id && q.page === p.page && q.day === p.day && pieceKey(q) === pieceKey(p) && q.y < p.y)
+    .sort((a, b) => b.y - a.y)[0];
+  const moved = upper && movePiece(context, placements, id, { page: p.page, x: upper.x, y: bottom(upper), day: p.day });
+  return moved ? { ...moved, deed: { do: 'join lists' } } : null;
 }
 
 /** Lays a piece over all that it touches, or under it. Null where it is so already, or stuck down. */

@@ -13,14 +13,15 @@ import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconDownload, IconTrash } from '@tabler/icons-react';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { counted } from '../../core/spread/voice';
 import type { CalendarLine } from '../../server/agenda';
 import { dropCalendar } from '../../server/agenda-actions';
-import { refreshFeeds } from '../../server/feed-actions';
 import type { Outcome } from '../../server/outcome';
 import { TakeInDialog } from '../shelf/TakeInDialog';
 import { GLASS } from '../theme';
+import { askFeeds } from './ask-feeds';
 import { spokenChanges } from './spoken-changes';
 import type { Run } from '../use-run';
 
@@ -34,6 +35,14 @@ export function Calendars({ calendars, run, busy }: { calendars: readonly Calend
   const [following, setFollowing] = useState(false);
   const [takingIn, setTakingIn] = useState(false);
   const feeds = calendars.some((c) => c.address);
+  const router = useRouter();
+  const [asking, setAsking] = useState(false);
+  const ask = async () => {
+    setAsking(true);
+    await askFeeds();
+    setAsking(false);
+    router.refresh();
+  };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.25 }}>
       {calendars.length === 0 && (
@@ -98,8 +107,8 @@ export function Calendars({ calendars, run, busy }: { calendars: readonly Calend
       ))}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         {feeds && (
-          <Button size="small" variant="outlined" disabled={busy} onClick={() => run(refreshFeeds())}>
-            Ask the feeds now
+          <Button size="small" variant="outlined" disabled={asking} onClick={() => void ask()}>
+            {asking ? 'Asking…' : 'Ask the feeds now'}
           </Button>
         )}
         <Button size="small" variant="outlined" onClick={() => setFollowing(true)}>

@@ -1,7 +1,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { CalendarLine } from '../../server/agenda';
-import { refreshFeeds } from '../../server/feed-actions';
+import { askFeeds } from './ask-feeds';
 import { spokenChanges } from './spoken-changes';
 
 /** ms after which an opened agenda asks its feeds again */
@@ -19,21 +19,18 @@ export function useFeeds(calendars: readonly CalendarLine[]) {
     )
       return;
     asked.current = true;
-    void refreshFeeds().then(
-      (answer) => {
-        if (!answer.ok) return;
-        const news = answer.value.flatMap((f) =>
-          f.trouble
-            ? [`“${f.name}” could not be read: ${f.trouble}. Its last good copy is shown.`]
-            : f.changes
-              ? [`“${f.name}” has news (${spokenChanges(f.changes)}).`]
-              : [],
-        );
-        setSaid(news);
-        if (news.length) router.refresh();
-      },
-      () => {},
-    );
+    void askFeeds().then((answer) => {
+      if (!answer?.ok) return;
+      const news = answer.value.flatMap((f) =>
+        f.trouble
+          ? [`“${f.name}” could not be read: ${f.trouble}. Its last good copy is shown.`]
+          : f.changes
+            ? [`“${f.name}” has news (${spokenChanges(f.changes)}).`]
+            : [],
+      );
+      setSaid(news);
+      if (news.length) router.refresh();
+    });
   }, [calendars, router]);
   return { said, clear: () => setSaid([]) };
 }

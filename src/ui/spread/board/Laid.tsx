@@ -6,6 +6,7 @@ import { num } from '../../../core/art/svg';
 import { laidInk, laidSticker } from '../../../core/format/laid-sticker';
 import { isStrip } from '../../../core/kit/kinds';
 import type { Piece } from '../../../core/kit/kit';
+import type { Rect } from '../../../core/measure/rect';
 import type { Placement } from '../../../core/spread/placement';
 import { isWriting } from '../../../core/spread/placement';
 import { Face } from '../../sticker/Face';
@@ -80,35 +81,28 @@ export const Laid = memo(function Laid({
         )}
       </g>
       <g transform={laid.transform} pointerEvents="none" aria-hidden dangerouslySetInnerHTML={{ __html: written }} />
-      {fresh && (
-        <rect
-          x={f.x - 0.7}
-          y={f.y - 0.7}
-          width={f.w + 1.4}
-          height={f.h + 1.4}
-          rx="1.2"
-          fill="none"
-          stroke={GLASS.cobalt}
-          strokeWidth=".7"
-          strokeDasharray="1.6 1.2"
-          pointerEvents="none"
-          data-testid="fresh"
-        />
-      )}
-      {chosen && (
-        <rect
-          x={f.x - 0.7}
-          y={f.y - 0.7}
-          width={f.w + 1.4}
-          height={f.h + 1.4}
-          rx="1.2"
-          fill="none"
-          stroke={GLASS.amber}
-          strokeWidth=".9"
-          pointerEvents="none"
-          data-testid="chosen"
-        />
-      )}
+      {fresh && <Frame around={f} color={GLASS.cobalt} dashed testId="fresh" />}
+      {chosen && <Frame around={f} color={GLASS.amber} testId="chosen" />}
     </g>
   );
 });
+
+/** A line round a piece, a little off its edge. */
+function Frame(props: { around: Rect; color: string; dashed?: boolean; testId: string }) {
+  const { around: r, color, dashed, testId } = props;
+  return (
+    <rect
+      x={r.x - 0.7}
+      y={r.y - 0.7}
+      width={r.w + 1.4}
+      height={r.h + 1.4}
+      rx="1.2"
+      fill="none"
+      stroke={color}
+      strokeWidth={dashed ? 0.7 : 0.9}
+      strokeDasharray={dashed ? '1.6 1.2' : undefined}
+      pointerEvents="none"
+      data-testid={testId}
+    />
+  );
+}

@@ -1,12 +1,13 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { IconMinus, IconPlus } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import type { Change } from '../../../core/edit/change';
-import { cutToRows, cutToWidth, reachOf } from '../../../core/edit/reshape';
+import { cutToRows, cutToWidth, joinLists, reachOf } from '../../../core/edit/reshape';
 import { pieceKey } from '../../../core/kit/kit';
 import { ruled } from '../../../core/measure/fraction';
 import type { Placement } from '../../../core/spread/placement';
@@ -24,6 +25,7 @@ export function Scissors({ placement: p }: { placement: Placement }) {
   const context = useSpread((s) => s.context);
   const placements = useSpread((s) => s.placements);
   const edit = useSpread((s) => s.edit);
+  const joined = useMemo(() => joinLists(context, placements, p.id), [context, placements, p.id]);
   const reach = useMemo(() => reachOf(context, placements, p.id), [context, placements, p.id]);
   if (!reach) return null;
   const { unit } = context.book;
@@ -43,6 +45,11 @@ export function Scissors({ placement: p }: { placement: Placement }) {
         more={cutToWidth(context, placements, p.id, wider)}
         onStep={edit}
       />
+      {joined && (
+        <Button size="small" onClick={() => edit(joined)}>
+          Join it to the list above
+        </Button>
+      )}
       {reach.rows && (
         <Stepper
           name="Rows"

@@ -1,6 +1,3 @@
-'use server';
-
-import { revalidatePath } from 'next/cache';
 import { listCalendars } from '../db/calendars';
 import type { Asked } from './feeds';
 import { askFeed } from './feeds';
@@ -13,8 +10,6 @@ export async function refreshFeeds(): Promise<Outcome<Asked[]>> {
   return outcome(async () => {
     const db = await store();
     const feeds = (await listCalendars(db)).filter((c) => c.address);
-    const asked = await Promise.all(feeds.map((f) => askFeed(db, f)));
-    if (asked.length) revalidatePath('/', 'layout');
-    return asked;
+    return Promise.all(feeds.map((f) => askFeed(db, f)));
   });
 }
