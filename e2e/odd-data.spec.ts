@@ -1,6 +1,5 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { expect } from '@playwright/test';
+import { seriousFaults } from './axe';
 import { arrangeWeek, openWeek, test } from './hobnail';
 
 const HEAD = 'code,kind,count,width_mm,height_mm,words\n';
@@ -101,26 +100,7 @@ test('a week can be given up; one that is not there says so', async ({ page, hob
 });
 
 test('the screens can be used by everyone: no serious fault by axe-core', async ({ page, hobnail }) => {
-  const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
-  const serious = async (): Promise<string[]> => {
-    await page.evaluate(axe);
-    return page.evaluate(async () => {
-      const { violations } = await (
-        window as unknown as {
-          axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { target: string[] }[] }[] }> };
-        }
-      ).axe.run();
-      return violations
-        .filter((v) => ['serious', 'critical'].includes(v.impact))
-        .map(
-          (v) =>
-            `${v.id}: ${v.nodes
-              .slice(0, 3)
-              .map((n) => n.target.join(' '))
-              .join(', ')}`,
-        );
-    });
-  };
+  const serious = () => seriousFaults(page);
   await page.goto(hobnail.url);
   await expect(page.getByRole('heading', { name: 'The weeks ahead' })).toBeVisible();
   expect(await serious()).toEqual([]);

@@ -37,15 +37,14 @@ export function closeUp(context: Context, placements: readonly Placement[], day:
   const column = dayColumn(context.book, day);
   if (!column) return null;
   const there = unitsOf(context, placements, column);
-  // what has no hour stays after what stood before it
-  let minute = -1;
-  const told = there.map((u) => ({
-    unit: u,
-    minute: (minute = Math.max(minute, u.fixed ? -1 : (u.minute ?? minute))),
-  }));
-  const order = told
-    .map((t, i) => ({ ...t, i, at: t.unit.fixed ? null : (t.unit.minute ?? t.minute) }))
-    .sort((a, b) => (a.at === null || b.at === null ? a.i - b.i : a.at - b.at || a.i - b.i))
+  // what has no hour stays after what stood before it, and nothing passes what is fixed
+  let [minute, stretch] = [-1, 0];
+  const order = there
+    .map((unit) => {
+      if (unit.fixed) return { unit, minute: (minute = -1), stretch: (stretch += 2) - 1 };
+      return { unit, minute: (minute = unit.minute ?? minute), stretch };
+    })
+    .sort((a, b) => a.stretch - b.stretch || a.minute - b.minute)
     .map((t) => t.unit);
   const tops: number[] = [];
   let y = column.y;

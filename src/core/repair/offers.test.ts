@@ -79,4 +79,12 @@ describe('in a column', () => {
     expect(second.y).toBeCloseTo(column.y + 12 + small.options.gap);
     expect(closeUp(small, after, 1)).toBeNull();
   });
+  it('nothing passes what is stuck down when a day closes up', () => {
+    const held = { ...put('p2', 90), locked: true };
+    const laid = [put('p1', 62, ['late']), held, put('p3', 140, ['early'])];
+    const after = apply(laid, closeUp(small, laid, 1)!.change);
+    const y = (id: string) => after.find((p) => p.id === id)!.y;
+    expect([y('p1'), y('p2')]).toEqual([expect.closeTo(column.y), 90]);
+    expect(y('p3')).toBeCloseTo(102 + small.options.gap);
+  });
 });

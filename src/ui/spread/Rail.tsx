@@ -63,7 +63,7 @@ export function Rail() {
                 : 'look';
         const color = worst === 'stop' ? GLASS.cranberry : worst === 'fix' ? GLASS.amber : GLASS.cobalt;
         const chosen = step === name;
-        const label = `${name}: ${open} open${open > 0 ? `, ${WORST[worst]}` : ''}`;
+        const total = totals.get(name);
         const content = (
           <>
             <Box
@@ -71,21 +71,28 @@ export function Rail() {
               sx={{ fontWeight: chosen ? 600 : 500, fontSize: 13.5, color: chosen ? GLASS.bottle : GLASS.ink }}
             >
               {name}
-            </Box>
-            {totals.get(name) && (
+            </Box>{' '}
+            {total && (
               <Box component="span" sx={{ fontSize: 11, color: GLASS.quiet, lineHeight: 1.2, textAlign: 'left' }}>
-                {totals.get(name)}
+                {total}
               </Box>
-            )}
+            )}{' '}
             <Box component="span" sx={{ height: 9, display: 'flex', alignItems: 'center', gap: 0.5 }}>
-              {open > 0 && <Dots raised={Math.min(open, MOST_DOTS)} size={6} color={color} label={`${open} open`} />}
+              {open > 0 && (
+                <Dots
+                  raised={Math.min(open, MOST_DOTS)}
+                  size={6}
+                  color={color}
+                  label={`${open} open, ${WORST[worst]}`}
+                />
+              )}
               {open > 0 && worst === 'stop' && (
                 <Box component="span" aria-hidden sx={{ fontSize: 12, fontWeight: 700, lineHeight: 1, color }}>
                   !
                 </Box>
               )}
               {open > MOST_DOTS && (
-                <Box component="span" sx={{ fontSize: 10.5, color }}>
+                <Box component="span" aria-hidden sx={{ fontSize: 10.5, color }}>
                   {open}
                 </Box>
               )}
@@ -104,17 +111,11 @@ export function Rail() {
           '&:hover': { background: GLASS.bottleSoft },
         } as const;
         return name === 'Bench' ? (
-          <ButtonBase key={name} component={Link} href={`/spreads/${id}/bench`} aria-label={label} sx={sx}>
+          <ButtonBase key={name} component={Link} href={`/spreads/${id}/bench`} sx={sx}>
             {content}
           </ButtonBase>
         ) : (
-          <ButtonBase
-            key={name}
-            onClick={() => setStep(chosen ? null : name)}
-            aria-pressed={chosen}
-            aria-label={label}
-            sx={sx}
-          >
+          <ButtonBase key={name} onClick={() => setStep(chosen ? null : name)} aria-pressed={chosen} sx={sx}>
             {content}
           </ButtonBase>
         );
