@@ -8,6 +8,7 @@ import { Draft } from '../spread/draft';
 import { rowsTaken } from '../spread/list-text';
 import type { Context, Placement } from '../spread/placement';
 import { footprint, pieceIndex } from '../spread/placement';
+import { trimTo } from '../spread/trim';
 import type { Change } from './change';
 import { movePiece } from './move';
 import { thingOf } from './thing';
@@ -26,8 +27,10 @@ const NARROWEST = 5;
 /** Null for what is never cut: round pieces, icons, and what is stuck down. */
 export function reachOf(context: Context, placements: readonly Placement[], id: string): Reach | null {
   const found = held(context, placements, id);
-  if (!found) return null;
-  const { p, piece, draft } = found;
+  return found && reachIn(found);
+}
+
+function reachIn({ p, piece, draft }: Held): Reach | null {
   if (isStrip(piece.kind)) return { width: [NARROWEST, Math.max(p.w, draft.ledger.longest(piece))], rows: null };
   const rows = piece.kind === 'checklist' && piece.rows > 0;
   if (!rows && traits(piece.kind).trim === 'never') return null;
@@ -50,7 +53,7 @@ export function cutToWidth(
   width: number,
 ): Change | null {
   const found = held(context, placements, id);
-  const reach = reachOf(context, placements, id);
+  const reach = found && reachIn(found);
   if (!found || !reach || width < reach.width[0] - HAIR || width > reach.width[1] + HAIR) return null;
   const { p, piece, draft } = found;
   if (Math.abs(width - p.w) < HAIR) return null;
@@ -66,20 +69,18 @@ export function cutToWidth(
     );
   }
   const old = p.cut ?? wholeOf(piece);
-  const slack = piece.width - width;
-  const x =
-    traits(piece.kind).trim === 'right' || piece.faces === 'left' ? 0 : piece.faces === 'right' ? slack : slack / 2;
+  const x = trimTo(piece, width)?.x ?? 0;
   return {
     deed,
     before: [p],
-    after: [{ ...p, w: tidy(width), cut: tidied({ ...old, x: Math.max(0, x), w: width }, piece) }],
+    after: [{ ...p, w: tidy(width), cut: tidied({ ...old, x, w: width }, piece) }],
   };
 }
 
 /** Cuts a list to so many rows, or takes it longer where the design has as many left. Null where that cannot be. */
 export function cutToRows(context: Context, placements: readonly Placement[], id: string, rows: number): Change | null {
   const found = held(context, placements, id);
-  const reach = reachOf(context, placements, id);
+  const reach = found && reachIn(found);
   if (!found || !reach?.rows || rows < reach.rows[0] || rows > reach.rows[1]) return null;
   const { p, piece, draft } = found;
   if (rows === rowsOf(p, piece)) return null;
@@ -154,8 +155,14 @@ export const turnAround = (context: Context, p: Placement): Change | null =>
 
 const rowsOf = (p: Placement, piece: Piece): number => Math.round(p.h / (piece.height / piece.rows));
 
-/** A laid sticker that the scissors may touch, and what there is of it while it is in the hand. */
-function held(context: Context, placements: readonly Placement[], id: string) {
+/** A laid sticker that the scissors may touch, and what there is of its design while it is in the hand. */
+interface Held {
+  readonly p: Placement;
+  readonly piece: Piece;
+  readonly draft: Draft;
+}
+
+function held(context: Context, placements: readonly Placement[], id: string): Held | null {
   const p = placements.find((q) => q.id === id);
   const piece = p && pieceIndex(context).get(pieceKey(p));
   if (!p || !piece || p.locked || p.turn % 360 !== 0) return null;

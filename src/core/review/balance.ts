@@ -46,13 +46,16 @@ export interface ColorOfDays extends ColorArea {
  */
 export function colorsByDay(view: View): ColorOfDays[] {
   const ofDays = view.placements.filter((p) => p.day !== null);
+  const byDay = view.context.week.days.map((_, day) =>
+    colorAreas(
+      view,
+      ofDays.filter((p) => p.day === day),
+    ),
+  );
   const named = new Map<string, ColorOfDays>();
   for (const group of colorAreas(view, ofDays)) {
-    const areas = view.context.week.days.map((_, day) =>
-      colorAreas(
-        view,
-        ofDays.filter((p) => p.day === day),
-      ).reduce((sum, c) => (difference(c.color, group.color) < ONE_COLOR ? sum + c.area : sum), 0),
+    const areas = byDay.map((colors) =>
+      colors.reduce((sum, c) => (difference(c.color, group.color) < ONE_COLOR ? sum + c.area : sum), 0),
     );
     const name = colorName(group.color);
     const same = named.get(name);
