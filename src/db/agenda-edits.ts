@@ -30,16 +30,16 @@ type Effect =
 
 export const agendaHistory = (db: Database): Promise<AgendaHistory> => stepsOf<AgendaDeed>(db, AGENDA);
 
-/** Makes one edit of calendars and marks, in one transaction with its entry in the history. */
+/** Makes one edit of calendars and marks, in one transaction with its entry in the history. @returns its number there */
 export function editAgenda(
   db: Database,
   deed: AgendaDeed,
   steps: (trx: Database) => Promise<readonly AgendaStep[]>,
-): Promise<void> {
+): Promise<number> {
   return together(db, async (trx) => {
     const effects: Effect[] = [];
     for (const step of await steps(trx)) effects.push(await take(trx, step));
-    await record(trx, AGENDA, deed, effects);
+    return record(trx, AGENDA, deed, effects);
   });
 }
 
@@ -57,13 +57,14 @@ async function take(db: Database, step: AgendaStep): Promise<Effect> {
 }
 
 /**
- * Takes the last edit back, or makes it again. @returns false when there is none, or what it touched was changed
- * otherwise since
+ * Takes the last edit back, or makes it again.
+ * @param only the number of the one that is meant: any other is left as it is
+ * @returns false when there is none, or what it touched was changed otherwise since
  */
-export function stepAgenda(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
+export function stepAgenda(db: Database, way: 'undo' | 'redo', only: number | null = null): Promise<boolean> {
   return together(db, async (trx) => {
     const edit = await nextStep(trx, AGENDA, way);
-    if (!edit) return false;
+    if (!edit || (only !== null && edit.seq !== only)) return false;
     const effects = edit.effects as readonly Effect[];
     const steps: AgendaStep[] = [];
     for (const effect of way === 'undo' ? [...effects].reverse() : effects) {

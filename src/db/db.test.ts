@@ -23,7 +23,7 @@ import { isWriting } from '../core/spread/placement';
 import { TakenSticker } from './available';
 import { StockClash } from './clashes';
 import { placementsOf } from './placements';
-import { StaleEdit, historyOf, makeEdit, stepHistory } from './spread-edits';
+import { StaleEdit, historyOf, makeEdit, stepHistory, tieToAgenda } from './spread-edits';
 import { addSpread, usedElsewhere } from './spreads';
 import { setTick, ticksOf } from './ticks';
 
@@ -85,6 +85,24 @@ it('undoes, redoes, and forgets what was undone when a new edit comes', async ()
   expect(await stepHistory(db, id, 'undo')).toBeNull();
   await makeEdit(db, id, laidOut);
   expect(await historyOf(db, id)).toMatchObject({ undo: laidOut.deed, redo: null });
+});
+
+it('takes the agenda back with the edit it was tied to, unless the agenda was changed since', async () => {
+  await makeEdit(db, id, laidOut);
+  const p = placements.find((q) => q.role === 'box')!;
+  await makeEdit(db, id, movePiece(context, placements, p.id, { page: p.page, x: p.x, y: p.y + 3, day: p.day })!);
+  const write = (text: string) =>
+    editAgenda(db, { do: 'move items', count: 1, to: '2027-02-09' }, async () => [
+      { on: 'calendar', name: 'own', text },
+    ]);
+  await write('choir on Monday');
+  await tieToAgenda(db, id, await write('choir on Tuesday'));
+  const says = () => calendarText(db, 'own');
+  expect([(await stepHistory(db, id, 'undo'))?.withAgenda, await says()]).toEqual([true, 'choir on Monday']);
+  expect([(await stepHistory(db, id, 'redo'))?.withAgenda, await says()]).toEqual([true, 'choir on Tuesday']);
+  await write('choir on Tuesday, late');
+  expect([(await stepHistory(db, id, 'undo'))?.withAgenda, await says()]).toEqual([false, 'choir on Tuesday, late']);
+  expect((await stepHistory(db, id, 'undo'))?.withAgenda).toBe(false);
 });
 
 it('refuses an edit made for another state, and keeps nothing of it', async () => {

@@ -51,8 +51,11 @@ export async function stepsOf<D>(db: Database, scope: Scope): Promise<Steps<D>> 
   return { undo: done ? (asObject(done.deed) as D) : null, redo: undone ? (asObject(undone.deed) as D) : null };
 }
 
-/** Writes an edit down; what was undone before it can no longer be redone. To be called within its transaction. */
-export async function record(trx: Database, scope: Scope, deed: object, effects: unknown): Promise<void> {
+/**
+ * Writes an edit down; what was undone before it can no longer be redone. To be called within its transaction.
+ * @returns its number
+ */
+export async function record(trx: Database, scope: Scope, deed: object, effects: unknown): Promise<number> {
   const undone = await of(trx, scope).select('seq').where('undone', '=', 1).execute();
   if (undone.length)
     await trx
@@ -63,7 +66,7 @@ export async function record(trx: Database, scope: Scope, deed: object, effects:
         undone.map((e) => e.seq),
       )
       .execute();
-  await trx
+  const { seq } = await trx
     .insertInto('log')
     .values({
       ...whereOf(scope),
@@ -72,8 +75,19 @@ export async function record(trx: Database, scope: Scope, deed: object, effects:
       effects: JSON.stringify(effects),
       undone: 0,
     })
-    .execute();
+    .returning('seq')
+    .executeTakeFirstOrThrow();
   await prune(trx, scope, MOST_EDITS[scope.room]);
+  return seq;
+}
+
+/** Writes down anew what an edit did. */
+export async function amend(trx: Database, { seq }: Pick<Entry, 'seq'>, effects: unknown): Promise<void> {
+  await trx
+    .updateTable('log')
+    .set({ effects: JSON.stringify(effects) })
+    .where('seq', '=', seq)
+    .execute();
 }
 
 /**

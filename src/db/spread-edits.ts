@@ -9,12 +9,13 @@ import { imageOf } from '../core/format/image-of';
 import { copyKey } from '../core/kit/ledger';
 import type { StockEvent } from '../core/kit/stock';
 import type { Placement } from '../core/spread/placement';
+import { stepAgenda } from './agenda-edits';
 import { designsOf, mustBeThere } from './available';
 import type { Database } from './database';
 import { together } from './database';
 import { learn } from './likes';
 import type { Steps } from './log';
-import { nextStep, noteStep, record, stepsOf } from './log';
+import { amend, nextStep, noteStep, record, stepsOf } from './log';
 import { placementsOf, replacePlacements } from './placements';
 import { rise } from './spreads';
 import { addEvents, takeEventsBack } from './stock';
@@ -35,6 +36,15 @@ interface Effects {
   readonly tastes: readonly Taste[];
   /** what the stock lost by it; logs from before say nothing of it */
   readonly stock?: readonly StockEvent[];
+  /** number of the agenda's edit that was made with it */
+  readonly agenda?: number;
+}
+
+/** An edit that was undone, or made again. */
+export interface Step {
+  readonly change: Change;
+  readonly history: History;
+  readonly withAgenda: boolean;
 }
 
 /** The spread is not in the state that an edit was made for. */
@@ -78,6 +88,12 @@ export function makeEdit(
   });
 }
 
+/** Ties the last edit of a spread to one of the agenda: both are undone, and made again, in one stroke. */
+export async function tieToAgenda(trx: Database, spreadId: number, agenda: number): Promise<void> {
+  const last = await nextStep(trx, scopeOf(spreadId), 'undo');
+  if (last) await amend(trx, last, { ...(last.effects as Effects), agenda });
+}
+
 /** An edit that is sent again, since its first answer never came: it is there already, and the last one. */
 async function wasJustMade(trx: Database, spreadId: number, { deed, before, after }: Change): Promise<boolean> {
   const last = await nextStep(trx, scopeOf(spreadId), 'undo');
@@ -91,19 +107,20 @@ async function wasJustMade(trx: Database, spreadId: number, { deed, before, afte
  * Takes the last edit back, or makes the last one taken back again.
  * @param revision the one it was asked for at; null: whatever there is
  * @throws StaleEdit; TakenSticker, StockClash where a sticker is elsewhere by now
- * @returns the change made; null: there is none
+ * @returns the change made, and whether the agenda went with it: an edit of it that was tied to this one goes along
+ * unless the agenda was changed since. null: there is none
  */
 export function stepHistory(
   db: Database,
   spreadId: number,
   way: 'undo' | 'redo',
   revision: number | null = null,
-): Promise<{ change: Change; history: History } | null> {
+): Promise<Step | null> {
   return together(db, async (trx) => {
     if (revision !== null && (await historyOf(trx, spreadId)).revision !== revision) throw new StaleEdit(way);
     const entry = await nextStep(trx, scopeOf(spreadId), way);
     if (!entry) return null;
-    const { before, after, sticking, tastes, stock = [] } = entry.effects as Effects;
+    const { before, after, sticking, tastes, stock = [], agenda } = entry.effects as Effects;
     const { [way]: deed } = await stepsOf<Deed>(trx, scopeOf(spreadId));
     const made: Change = { deed: deed as Deed, before: before.map(whole), after: after.map(whole) };
     const change = way === 'undo' ? invert(made) : made;
@@ -113,7 +130,8 @@ export function stepHistory(
     await noteSticking(trx, spreadId, sticking, way === 'undo');
     await learn(trx, way === 'undo' ? tastes.map((t) => ({ ...t, by: -t.by })) : tastes);
     await noteStep(trx, entry, way);
-    return { change, history: await historyOf(trx, spreadId) };
+    const withAgenda = agenda !== undefined && (await stepAgenda(trx, way, agenda));
+    return { change, history: await historyOf(trx, spreadId), withAgenda };
   });
 }
 

@@ -12,7 +12,7 @@ import { listKits } from '../db/kits';
 import { designsOf } from '../db/available';
 import { together } from '../db/database';
 import { placementsOf } from '../db/placements';
-import type { History } from '../db/spread-edits';
+import type { History, Step } from '../db/spread-edits';
 import { makeEdit, stepHistory } from '../db/spread-edits';
 import { addSpread, chooseStash, deleteSpread, findSpread, findSpreadOfWeek, setWaved } from '../db/spreads';
 import { setTick } from '../db/ticks';
@@ -73,7 +73,7 @@ export async function saveEdit(input: unknown): Promise<Outcome<History>> {
   });
 }
 
-export async function undoOrRedo(input: unknown): Promise<Outcome<{ change: Change; history: History } | null>> {
+export async function undoOrRedo(input: unknown): Promise<Outcome<Step | null>> {
   return outcome(async () => {
     const { spreadId, way, revision } = check(StepHistoryDto, input, 'history');
     return stepHistory(await store(), spreadId, way, revision);

@@ -17,6 +17,8 @@ import type { AgendaHistory, AgendaStep } from '../db/agenda-edits';
 import { agendaHistory, editAgenda, stepAgenda } from '../db/agenda-edits';
 import { calendarText, listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
+import { together } from '../db/database';
+import { tieToAgenda } from '../db/spread-edits';
 import type { KeptCalendar } from './calendars';
 import { calendarsOf, editableCalendarOf, findEntry, ownerZone, roundsIn } from './calendars';
 import {
@@ -91,8 +93,11 @@ export async function dropEntry(input: unknown): Promise<Outcome<AgendaHistory>>
 /** Moves items to a day: of a series only the one occurrence; a list moves as a whole. */
 export async function moveItems(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
-    const { items, to } = check(MoveDto, input, 'move');
-    await changeEach(db, { do: 'move items', count: items.length, to }, items, { day: to });
+    const { items, to, withSpread } = check(MoveDto, input, 'move');
+    await together(db, async (trx) => {
+      const made = await changeEach(trx, { do: 'move items', count: items.length, to }, items, { day: to });
+      if (withSpread !== undefined) await tieToAgenda(trx, withSpread, made);
+    });
   });
 }
 
@@ -109,10 +114,10 @@ async function changeEach(
   deed: AgendaDeed,
   items: readonly { uid: string; on: string }[],
   change: { day?: string; list?: string },
-): Promise<void> {
+): Promise<number> {
   const zone = await ownerZone(db);
   const names = await Promise.all(items.map((i) => editableCalendarOf(db, i.uid)));
-  await editAgenda(db, deed, async (trx) => {
+  return editAgenda(db, deed, async (trx) => {
     const texts = new Map<string, string>();
     for (const [i, { uid, on }] of items.entries()) {
       const name = names[i] as string;

@@ -15,7 +15,7 @@ import {
   ValidateBy,
   ValidateIf,
 } from 'class-validator';
-import { HasPart, HasParts, IsDay, IsSeen } from './fields';
+import { HasPart, HasParts, IsCount, IsDay, IsSeen } from './fields';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { DemandKind, Part, Room } from '../../core/week/demand';
 import { DEMAND_KINDS, PARTS, ROOMS } from '../../core/week/demand';
@@ -79,6 +79,8 @@ export class OccurrenceDto {
 export class MoveDto {
   @HasParts(() => OccurrenceDto, 1, 200) items!: OccurrenceDto[];
   @IsDay() to!: string;
+  /** the spread whose last edit it belongs to: they are undone together */
+  @IsOptional() @IsCount() withSpread?: number;
 }
 
 export class GatherDto {

@@ -39,7 +39,7 @@ const BOOKS: readonly Key[] = [
 const SCREENS: readonly (readonly [address: RegExp, keys: readonly Key[]])[] = [
   [/^\/spreads\/[^/]+\/bench/, BENCH],
   [/^\/spreads\//, SPREAD],
-  [/^\/books\/./, BOOKS],
+  [/^\/books/, BOOKS],
 ];
 
 /** What the keyboard does on a screen, its own keys first. */

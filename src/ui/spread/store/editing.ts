@@ -13,7 +13,7 @@ import type { Editing, Get, Set } from './state';
 export function editing(spreadId: number, get: Get, set: Set, queue: Queue): Editing {
   return {
     edit: (change) => {
-      const { placements: before, history, selected, also, item } = get();
+      const { placements: before, history, selected, also, item, astray } = get();
       if (!change || !applies(before, change)) return;
       const placements = apply(before, change);
       set({
@@ -23,6 +23,7 @@ export function editing(spreadId: number, get: Get, set: Set, queue: Queue): Edi
         selected: placements.some((p) => p.id === selected) ? selected : null,
         also: also.filter((id) => placements.some((p) => p.id === id)),
         glimpse: null,
+        astray: astray && { ...astray, last: false },
         item: item !== null && matchDemands(placements, get().context.week.demands).has(item) ? null : item,
       });
       queue.add(
@@ -35,7 +36,7 @@ export function editing(spreadId: number, get: Get, set: Set, queue: Queue): Edi
       const now = placements.find((p) => p.id === from.id);
       const demand = context.week.demands.find((d) => from.items.includes(d.uid) && d.day === from.day);
       if (!now || now.day === null || now.day === from.day || !demand || demand.kind === 'band') return;
-      set({ astray: { key: demand.key, day: now.day } });
+      set({ astray: { key: demand.key, day: now.day, last: true } });
     },
     nudge: (dx, dy) => {
       const { context, placements, selected, also, edit } = get();
@@ -51,9 +52,10 @@ export function editing(spreadId: number, get: Get, set: Set, queue: Queue): Edi
         () => undoOrRedo({ spreadId, way, revision: (revision ??= get().history.revision) }),
         (made) => {
           if (!made) return;
-          const { change, history } = made;
+          const { change, history, withAgenda } = made;
           if (!applies(get().placements, change)) return void queue.fail([OTHER_WINDOW]);
           set({ placements: apply(get().placements, change), history, selected: null, finding: null });
+          if (withAgenda) return queue.readAnew();
         },
         'read',
       );

@@ -24,6 +24,7 @@ export const stopped = (what: string, error: unknown): string =>
 export const NOTHING_MORE =
   'Nothing more could be placed: what is still open has no room, or no sticker. The findings say why.';
 export const NOTHING_OPEN = 'Nothing is open: every item of the week has its place.';
+export const MOVED_TOGETHER = 'The agenda has it on that day now. Undo takes both back.';
 export const MOVED_IN_AGENDA = 'The agenda has it on that day now. Undo that in the agenda.';
 export const NO_PLACE = 'It does not fit into its day as that is. The finding about it has ways out.';
 export const OTHER_WINDOW = 'This spread was changed in another window. It has been loaded anew.';

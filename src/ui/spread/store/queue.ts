@@ -11,9 +11,15 @@ export interface Queue {
    * @param onLost what a refusal means of something that is sent again, since its first answer never came: `read` for
    * what may have been taken the first time, and is then refused the second
    */
-  readonly add: <T>(send: () => Promise<Outcome<T>>, then: (value: T) => void, onLost?: 'say' | 'read') => void;
+  readonly add: <T>(
+    send: () => Promise<Outcome<T>>,
+    then: (value: T) => void | Promise<void>,
+    onLost?: 'say' | 'read',
+  ) => void;
   /** calls back when all that waits now is done */
   readonly after: PatientQueue['after'];
+  /** shows what is on the disk */
+  readonly readAnew: () => Promise<void>;
   /** shows what is on the disk, and why what was wanted is not */
   readonly fail: (messages: readonly string[]) => Promise<void>;
 }
@@ -34,12 +40,13 @@ export function saveQueue(get: Get, set: Set): Queue {
   };
   return {
     fail,
+    readAnew,
     after: queue.after,
     add: (send, then, onLost = 'say') => {
       refused = false;
       set({ messages: [] });
       queue.add(send, async (made, again) => {
-        if (made.ok) then(made.value);
+        if (made.ok) await then(made.value);
         else if (again && onLost === 'read') await readAnew();
         else await fail(made.messages);
       });

@@ -8,14 +8,15 @@ import { setStash, tickStep } from '../../../server/actions';
 import { keepBoth, moveItems } from '../../../server/agenda-actions';
 import { setMannerOf } from '../../../server/manner-actions';
 import type { Queue } from './queue';
-import { MOVED_IN_AGENDA } from './messages';
+import { MOVED_IN_AGENDA, MOVED_TOGETHER } from './messages';
 import type { Get, Set, Setting } from './state';
 
 export function setting(spreadId: number, get: Get, set: Set, queue: Queue): Setting {
   /** Does what a remedy does beside the spread: a tick at the bench, or a change of the agenda. */
-  const beside = async ({ ticked, moved, bothMeant = [] }: Patch) => {
+  const beside = async ({ ticked, moved, bothMeant = [] }: Patch, withEdit: boolean) => {
     if (ticked) return tickStep({ spreadId, step: ticked, done: true });
-    if (moved) return moveItems({ items: [{ uid: moved.uid, on: moved.on }], to: moved.to });
+    const { uid, on, to } = moved ?? {};
+    if (moved) return moveItems({ items: [{ uid, on }], to, ...(withEdit ? { withSpread: spreadId } : {}) });
     return keepBoth({ pairs: bothMeant.map(([one, other]) => ({ one, other })) });
   };
   return {
@@ -36,11 +37,15 @@ export function setting(spreadId: number, get: Get, set: Set, queue: Queue): Set
       const patch: Patch = { moved: { uid: demand.uid, on: demand.on, to: context.week.days[astray.day] as IsoDay } };
       set({ astray: null });
       queue.add<unknown>(
-        () => beside(patch),
+        () => beside(patch, astray.last),
         () => {
           const now = get().data;
           const fresh = { ...now.context, week: patchedWeek(now.context.week, patch) };
-          set({ data: { ...now, context: fresh }, context: contextFrom(fresh), said: MOVED_IN_AGENDA });
+          set({
+            data: { ...now, context: fresh },
+            context: contextFrom(fresh),
+            said: astray.last ? MOVED_TOGETHER : MOVED_IN_AGENDA,
+          });
         },
       );
     },
@@ -58,7 +63,7 @@ export function setting(spreadId: number, get: Get, set: Set, queue: Queue): Set
       }
       if (patch?.ticked || patch?.bothMeant || patch?.moved)
         queue.add<unknown>(
-          () => beside(patch),
+          () => beside(patch, change !== null),
           () => {
             const now = get().data;
             const ticked = [...(now.context.ticked ?? []), ...(patch.ticked ? [patch.ticked] : [])];

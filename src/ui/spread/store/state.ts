@@ -61,7 +61,7 @@ export interface Shown {
   /** says what was done, and shows it */
   readonly said: string | null;
   /** an item whose sticker was dragged to another day, which the agenda does not know */
-  readonly astray: { readonly key: string; readonly day: number } | null;
+  readonly astray: { readonly key: string; readonly day: number; readonly last: boolean } | null;
 }
 
 /** What can be chosen, looked at and said; nothing of it is saved. */

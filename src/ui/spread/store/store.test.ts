@@ -394,12 +394,13 @@ describe('in hand', () => {
       .getState()
       .edit(movePiece(context, placements, carrier.id, { page: carrier.page, x: carrier.x, y: carrier.y, day: to }));
     store.getState().moved(carrier);
-    expect(store.getState().astray).toEqual({ key: item.key, day: to });
+    expect(store.getState().astray).toEqual({ key: item.key, day: to, last: true });
     store.getState().followSticker();
     await settled();
     expect(server.moveItems).toHaveBeenCalledWith({
       items: [{ uid: item.uid, on: item.on }],
       to: context.week.days[to],
+      withSpread: 7,
     });
     expect(store.getState()).toMatchObject({ astray: null, said: expect.stringContaining('agenda has it') });
     expect(store.getState().context.week.demands.find((d) => d.uid === item.uid)?.day).toBe(to);
