@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ruled } from './fraction';
+import { reeled, ruled } from './fraction';
 import { lettersOn, linesIn, shortened, textFits, writeLines } from './hand';
 import { fromInches } from './length';
 import { PAPER } from './paper';
@@ -31,6 +31,11 @@ describe('lengths', () => {
     expect(ruled(0.9, 'in')).toBe('1/16 in');
     expect(ruled(9.3)).toBe('9.3 mm');
     expect(ruled(-38.1, 'in')).toBe('-1 1/2 in');
+  });
+
+  it('says much tape in meters or feet', () => {
+    expect([reeled(999), reeled(2913)]).toEqual(['999 mm', '2.9 m']);
+    expect([reeled(38.1, 'in'), reeled(2913, 'in')]).toEqual(['1 1/2 in', '9.6 ft']);
   });
 });
 

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useRef } from 'react';
 import type { Step } from '../../core/bench/steps';
 import type { Unit } from '../../core/measure/fraction';
-import { ruled } from '../../core/measure/fraction';
+import { reeled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';
 
 /** What the steps are headed by; taking and laying go together. */
@@ -31,7 +31,7 @@ export function StepList({ steps, done, at, onGo, onTick, say, facts }: StepList
     here.current?.scrollIntoView({ block: 'nearest' });
   }, [at]);
   const heads: Readonly<Record<Group, string>> = {
-    'white-out': `White-out · ${ruled(facts.tape, facts.unit)} of tape`,
+    'white-out': `White-out · ${reeled(facts.tape, facts.unit)} of tape`,
     cut: `Knife · ${facts.cuts} to cut`,
     lay: 'Order of work',
     write: 'Ink, last',

@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
 import { tapeLength } from '../../core/bench/white-out';
-import { ruled } from '../../core/measure/fraction';
+import { reeled } from '../../core/measure/fraction';
 import type { Finding } from '../../core/review/finding';
 import { withoutPlace } from '../../core/review/review';
 import { stepOf, useReview } from './review-context';
@@ -30,7 +30,7 @@ export function Rail() {
   const tape = tapeLength(view.whiteOut);
   // totals of what is to be done there, where nothing is amiss
   const totals = new Map<StepName, string>([
-    ...(tape > 0 ? [['Base', `tape ${ruled(tape, unit)}`] as const] : []),
+    ...(tape > 0 ? [['Base', `tape ${reeled(tape, unit)}`] as const] : []),
     ...ordinary.flatMap((f) => (f.rule === 'P3' ? [['Bench', `${textsOf(ordinary)} written first`] as const] : [])),
   ]);
   return (
