@@ -56,6 +56,9 @@ export interface Lab {
 export const differenceOfLab = (one: Lab, other: Lab): number =>
   ciede2000({ mode: 'lab65', ...one }, { mode: 'lab65', ...other });
 
+/** The nearest color that a screen can show. */
+export const hexOfLab = ({ l, a, b }: Lab): Hex => formatHex({ mode: 'lab65', l, a, b });
+
 /** Colors nearer than this look like one (CIEDE2000). From memory. */
 export const ONE_COLOR = 12;
 

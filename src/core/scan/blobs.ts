@@ -1,0 +1,98 @@
+import type { Marks } from './marks';
+import type { Part } from './reach';
+import { distances, partsOf } from './reach';
+
+/** What lies on the backing: 1 where a sticker is; stickers that touch are one part. */
+export interface Blobs {
+  readonly width: number;
+  readonly height: number;
+  readonly labels: Int32Array;
+  readonly parts: readonly Part[];
+}
+
+/** Gaps in a cut line up to twice this are closed, mm. */
+const CLOSED = 0.25;
+/** What is thinner is a line on the backing, not a sticker, mm. */
+const THIN = 0.7;
+/** What stands alone on the backing and is smaller is dust, mm. */
+const SPECK = 1.4;
+/** What is smaller is the punched hole of a sheet, mm of its longer and its shorter side. */
+export const SMALLEST = [3.5, 2.5] as const;
+
+/** What differs from the backing by less is backing, CIELAB. @param grain of the backing */
+export const leastUnlike = (grain: number): number => Math.max(2.6, grain * 2.2);
+
+/**
+ * Tells stickers from the backing: backing is what is reached from the sheet's rim without stepping over anything that
+ * looks different or over a fine line. So a white sticker on white backing is found by the line that the knife left.
+ * @param grain of the backing
+ * @param scale pixels a millimeter
+ */
+export function blobsOf({ width, height, unlike, line }: Marks, grain: number, scale: number): Blobs {
+  const n = width * height;
+  const differs = leastUnlike(grain);
+  const cut = Math.max(1.5, grain * 1.6);
+  const wall = new Uint8Array(n);
+  for (let i = 0; i < n; i++) wall[i] = (unlike[i] as number) > differs || (line[i] as number) > cut ? 1 : 0;
+  const rim = Math.round(0.7 * scale);
+  clearRim(wall, width, height, rim);
+  clearSpecks(wall, width, height, SPECK * scale);
+  const outside = reached(wall, width, height, CLOSED * scale);
+  const inside = new Uint8Array(n);
+  for (let i = 0; i < n; i++) inside[i] = outside[i] ? 0 : 1;
+  const solid = opened(inside, width, height, (THIN * scale) / 2);
+  const { labels, parts } = partsOf(solid, width, height);
+  const big = parts.filter((p) => {
+    const [w, h] = [(p.x1 - p.x0 + 1) / scale, (p.y1 - p.y0 + 1) / scale];
+    return Math.max(w, h) >= SMALLEST[0] && Math.min(w, h) >= SMALLEST[1];
+  });
+  return { width, height, labels, parts: big };
+}
+
+/** The sheet's own edge casts a line: nothing is read from it. */
+function clearRim(set: Uint8Array, width: number, height: number, rim: number): void {
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      if (x < rim || y < rim || x >= width - rim || y >= height - rim) set[y * width + x] = 0;
+}
+
+/** Dust bars no way. */
+function clearSpecks(set: Uint8Array, width: number, height: number, size: number): void {
+  const { labels, parts } = partsOf(set, width, height);
+  const specks = new Uint8Array(parts.length + 1);
+  for (const p of parts) if (p.x1 - p.x0 < size && p.y1 - p.y0 < size) specks[p.label] = 1;
+  for (let i = 0; i < set.length; i++) if (specks[labels[i] as number]) set[i] = 0;
+}
+
+/** What is reached from the rim by a disc of the given radius (px) that touches no wall. */
+function reached(wall: Uint8Array, width: number, height: number, radius: number): Uint8Array {
+  const room = distances(wall, width, height, 64);
+  const open = new Uint8Array(wall.length);
+  for (let i = 0; i < wall.length; i++) open[i] = (room[i] as number) > radius ? 1 : 0;
+  const { labels } = partsOf(open, width, height);
+  const first = labels[0] || labels.find((l) => l > 0) || 0;
+  const fromRim = new Set<number>([first]);
+  for (let x = 0; x < width; x++)
+    for (const i of [x, (height - 1) * width + x]) if (labels[i]) fromRim.add(labels[i] as number);
+  for (let y = 0; y < height; y++)
+    for (const i of [y * width, y * width + width - 1]) if (labels[i]) fromRim.add(labels[i] as number);
+  const core = new Uint8Array(wall.length);
+  for (let i = 0; i < core.length; i++) core[i] = labels[i] && fromRim.has(labels[i] as number) ? 1 : 0;
+  const near = distances(core, width, height, 64);
+  const out = new Uint8Array(wall.length);
+  for (let i = 0; i < out.length; i++) out[i] = (near[i] as number) <= radius + 0.5 && !wall[i] ? 1 : 0;
+  return out;
+}
+
+/** What is left of a set after all that is thinner than a disc of the radius (px) is taken away. */
+function opened(set: Uint8Array, width: number, height: number, radius: number): Uint8Array {
+  const outside = new Uint8Array(set.length);
+  for (let i = 0; i < set.length; i++) outside[i] = set[i] ? 0 : 1;
+  const depth = distances(outside, width, height, 255);
+  const core = new Uint8Array(set.length);
+  for (let i = 0; i < set.length; i++) core[i] = (depth[i] as number) > radius ? 1 : 0;
+  const near = distances(core, width, height, 255);
+  const out = new Uint8Array(set.length);
+  for (let i = 0; i < set.length; i++) out[i] = (near[i] as number) <= radius ? 1 : 0;
+  return out;
+}

@@ -1,0 +1,53 @@
+/** A point in a picture (px) or on a sheet (mm), y downwards. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Four corners in the order top left, top right, bottom right, bottom left. */
+export type Quad = readonly [Point, Point, Point, Point];
+
+/** A projective map of the plane: nine numbers by rows, the last one 1. */
+export type Homography = readonly [number, number, number, number, number, number, number, number, number];
+
+/**
+ * The projective map that takes four points to four others: eight linear equations, solved by elimination.
+ * Source: Hartley and Zisserman, Multiple View Geometry (2nd ed. 2003), 4.1, inhomogeneous solution; from memory.
+ * @throws RangeError when three of the points lie on one line
+ */
+export function homography(from: Quad, to: Quad): Homography {
+  const rows: number[][] = [];
+  for (let i = 0; i < 4; i++) {
+    const { x, y } = from[i] as Point;
+    const { x: u, y: v } = to[i] as Point;
+    rows.push([x, y, 1, 0, 0, 0, -u * x, -u * y, u], [0, 0, 0, x, y, 1, -v * x, -v * y, v]);
+  }
+  const [a, b, c, d, e, f, g, h] = solved(rows) as [number, number, number, number, number, number, number, number];
+  return [a, b, c, d, e, f, g, h, 1];
+}
+
+/** Where a point goes. */
+export function mapped([a, b, c, d, e, f, g, h, i]: Homography, { x, y }: Point): Point {
+  const w = g * x + h * y + i;
+  return { x: (a * x + b * y + c) / w, y: (d * x + e * y + f) / w };
+}
+
+/** Gauss-Jordan elimination with row pivots; `rows` are equations with their right side last. */
+function solved(rows: number[][]): number[] {
+  const n = rows.length;
+  for (let col = 0; col < n; col++) {
+    let best = col;
+    for (let r = col + 1; r < n; r++)
+      if (Math.abs((rows[r] as number[])[col] as number) > Math.abs((rows[best] as number[])[col] as number)) best = r;
+    const pivot = rows[best] as number[];
+    if (Math.abs(pivot[col] as number) < 1e-9) throw new RangeError('three corners on one line');
+    [rows[col], rows[best]] = [pivot, rows[col] as number[]];
+    for (let r = 0; r < n; r++) {
+      const row = rows[r] as number[];
+      if (r === col || !row[col]) continue;
+      const share = (row[col] as number) / (pivot[col] as number);
+      for (let k = col; k <= n; k++) row[k] = (row[k] as number) - share * (pivot[k] as number);
+    }
+  }
+  return rows.map((row, i) => (row[n] as number) / (row[i] as number));
+}

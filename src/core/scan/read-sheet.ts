@@ -1,0 +1,252 @@
+import { hexOfLab } from '../color/color';
+import type { Backing } from './backing';
+import { backingOf } from './backing';
+import type { Blobs } from './blobs';
+import { blobsOf, leastUnlike } from './blobs';
+import { colorsOf } from './colors-of';
+import type { Edges } from './edges';
+import { edgesOf } from './edges';
+import { foilOf } from './foil-of';
+import type { Doubt, FoundPiece, ReadSheet } from './found';
+import { kindOf } from './kind-of';
+import type { LabPlanes } from './lab-planes';
+import { labPlanes } from './lab-planes';
+import type { Marks } from './marks';
+import { marksOf } from './marks';
+import { rowsOf } from './rows-of';
+import type { Look } from './same-design';
+import { GRID, designsOf } from './same-design';
+import { shapeOf } from './shape-of';
+import type { Share } from './split';
+import { splitAll } from './split';
+import type { FlatSheet } from './straighten';
+
+export const SCAN_STEPS = ['light', 'lines', 'outlines', 'parting', 'measuring'] as const;
+export type ScanStep = (typeof SCAN_STEPS)[number];
+
+interface Seen {
+  readonly planes: LabPlanes;
+  readonly backing: Backing;
+  readonly marks: Marks;
+  readonly blobs: Blobs;
+  readonly scale: number;
+}
+
+/**
+ * Reads all stickers from a sheet seen straight from above: where each is, how large, its outline, colors, rows, and
+ * which are copies of one design. The order is that of reading: by rows from the top left.
+ * @param onStep called before each step
+ */
+export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = () => {}): ReadSheet {
+  const { scale } = flat;
+  onStep('light');
+  const planes = labPlanes(flat);
+  const backing = backingOf(planes, scale);
+  onStep('lines');
+  const marks = marksOf(planes, backing);
+  onStep('outlines');
+  const blobs = blobsOf(marks, backing.grain, scale);
+  onStep('parting');
+  const shares = splitAll(blobs, marks, planes, backing.grain, scale);
+  onStep('measuring');
+  const seen: Seen = { planes, backing, marks, blobs, scale };
+  const measured = inReadingOrder(shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) })));
+  const designs = designsOf(measured.map((m) => lookOf(m.edges, seen)));
+  const [l, a, b] = backing.best;
+  return {
+    width: flat.width / scale,
+    height: flat.height / scale,
+    backing: hexOfLab({ l, a, b }),
+    pieces: alikeWithinDesigns(
+      measured.map(({ share, edges }, i) => pieceOf(share, edges, designs[i] as number, seen)),
+    ),
+  };
+}
+
+type Measured = { readonly share: Share; readonly edges: Edges };
+
+/** Rows from the top, within a row from the left; a row ends where the next piece lies wholly below it. */
+function inReadingOrder(all: readonly Measured[]): Measured[] {
+  const rest = [...all].sort((p, q) => p.edges.top - q.edges.top);
+  const ordered: Measured[] = [];
+  while (rest.length) {
+    const top = rest[0] as Measured;
+    const middle = (top.edges.top + top.edges.bottom) / 2;
+    const row = rest.filter((m) => m.edges.top < middle);
+    for (const m of row) rest.splice(rest.indexOf(m), 1);
+    ordered.push(...row.sort((p, q) => p.edges.left - q.edges.left));
+  }
+  return ordered;
+}
+
+function pieceOf(share: Share, edges: Edges, design: number, seen: Seen): FoundPiece {
+  const { scale, blobs } = seen;
+  const tenth = (px: number): number => Math.round((px / scale) * 20) / 20;
+  const w = tenth(edges.right - edges.left);
+  const h = tenth(edges.bottom - edges.top);
+  const shape = shapeOf(outlineOf(share, edges, blobs, scale));
+  const rows = Math.min(w, h) > 14 ? rowsOfPiece(edges, seen) : 0;
+  const { kind, sure } = kindOf(w, h, shape, rows);
+  const samples = samplesOf(share, edges, seen);
+  const { color, accent } = colorsOf(samples);
+  const doubts: Doubt[] = [];
+  if (isFaint(share, seen)) doubts.push('faint');
+  if (!sure) doubts.push('kind');
+  return {
+    x: tenth(edges.left),
+    y: tenth(edges.top),
+    w,
+    h,
+    shape,
+    color,
+    accent,
+    foil: foilOf(lineOver(edges, seen)),
+    rows,
+    kind,
+    design,
+    doubts,
+  };
+}
+
+/** Copies have one size, color and kind: that of the one in the middle. */
+function alikeWithinDesigns(pieces: readonly FoundPiece[]): FoundPiece[] {
+  const middle = (numbers: readonly number[]): number =>
+    [...numbers].sort((p, q) => p - q)[numbers.length >> 1] as number;
+  return pieces.map((piece) => {
+    const copies = pieces.filter((p) => p.design === piece.design);
+    if (copies.length < 3) return { ...piece, ...lead(copies) };
+    return { ...piece, ...lead(copies), w: middle(copies.map((c) => c.w)), h: middle(copies.map((c) => c.h)) };
+  });
+}
+
+/** What most copies are said to be. */
+function lead(
+  copies: readonly FoundPiece[],
+): Pick<FoundPiece, 'shape' | 'rows' | 'kind' | 'foil' | 'color' | 'accent'> {
+  const votes = (p: FoundPiece): number => copies.filter((c) => c.shape === p.shape && c.rows === p.rows).length;
+  const { shape, rows, kind, foil, color, accent } = copies.reduce((best, p) => (votes(p) > votes(best) ? p : best));
+  return { shape, rows, kind, foil, color, accent };
+}
+
+function outlineOf({ label, x0, x1 }: Share, edges: Edges, { labels, width }: Blobs, scale: number) {
+  const [top, bottom] = [Math.round(edges.top), Math.round(edges.bottom)];
+  const rows: ([number, number] | null)[] = [];
+  let filled = 0;
+  for (let y = top; y < bottom; y++) {
+    let [first, last] = [-1, -1];
+    for (let x = x0; x <= x1; x++)
+      if (labels[y * width + x] === label) {
+        if (first < 0) first = x;
+        last = x;
+        filled++;
+      }
+    rows.push(first < 0 ? null : [Math.max(0, first - edges.left) / scale, (last + 1 - edges.left) / scale]);
+  }
+  const [w, h] = [edges.right - edges.left, edges.bottom - edges.top];
+  return { width: w / scale, height: h / scale, rows, filled: Math.min(1, filled / (w * h)) };
+}
+
+/** As much lighter as the backing is in the best light: what a shadow took is given back. */
+function relit({ planes: { l, a, b, width }, backing }: Seen, x: number, y: number): readonly [number, number, number] {
+  const gain = (backing.best[0] + 16) / (backing.l(x, y) + 16);
+  const i = y * width + x;
+  return [((l[i] as number) + 16) * gain - 16, (a[i] as number) * gain, (b[i] as number) * gain];
+}
+
+const MOST_SAMPLES = 6000;
+
+function samplesOf({ label }: Share, edges: Edges, seen: Seen): Float32Array {
+  const { labels, width } = seen.blobs;
+  const [w, h] = [edges.right - edges.left, edges.bottom - edges.top];
+  const step = Math.max(1, Math.floor(Math.sqrt((w * h) / MOST_SAMPLES)));
+  const out: number[] = [];
+  const rim = 3;
+  for (let y = Math.round(edges.top) + rim; y < edges.bottom - rim; y += step)
+    for (let x = Math.round(edges.left) + rim; x < edges.right - rim; x += step) {
+      const inside = (dx: number, dy: number) => labels[(y + dy) * width + x + dx] === label;
+      if (inside(0, 0) && inside(rim, 0) && inside(-rim, 0) && inside(0, rim) && inside(0, -rim))
+        out.push(...relit(seen, x, y));
+    }
+  return Float32Array.from(out);
+}
+
+function lookOf(edges: Edges, seen: Seen): Look {
+  const { scale } = seen;
+  const [w, h] = [edges.right - edges.left, edges.bottom - edges.top];
+  const fields = new Float32Array(GRID * GRID * 3);
+  const counts = new Float32Array(GRID * GRID);
+  const rim = 2;
+  for (let y = Math.ceil(edges.top) + rim; y < edges.bottom - rim; y += 2)
+    for (let x = Math.ceil(edges.left) + rim; x < edges.right - rim; x += 2) {
+      const u = Math.min(GRID - 1, Math.floor(((x - edges.left) / w) * GRID));
+      const v = Math.min(GRID - 1, Math.floor(((y - edges.top) / h) * GRID));
+      const k = v * GRID + u;
+      const lab = relit(seen, x, y);
+      counts[k] = (counts[k] as number) + 1;
+      for (let c = 0; c < 3; c++) fields[3 * k + c] = (fields[3 * k + c] as number) + (lab[c] as number);
+    }
+  for (let k = 0; k < counts.length; k++)
+    for (let c = 0; c < 3; c++) fields[3 * k + c] = (fields[3 * k + c] as number) / Math.max(1, counts[k] as number);
+  return { w: w / scale, h: h / scale, fields };
+}
+
+function rowsOfPiece(edges: Edges, { planes: { l, width }, scale }: Seen): number {
+  const [x0, x1, y0, y1] = [edges.left, edges.right, edges.top, edges.bottom].map(Math.round) as [
+    number,
+    number,
+    number,
+    number,
+  ];
+  const rim = 4;
+  const down = new Float32Array(y1 - y0);
+  for (let y = y0 + rim; y < y1 - rim; y++)
+    for (let x = x0 + rim; x < x1 - rim; x++)
+      down[y - y0] =
+        (down[y - y0] as number) + Math.abs((l[(y + 1) * width + x] as number) - (l[(y - 1) * width + x] as number));
+  const across = new Float32Array(x1 - x0);
+  for (let x = x0 + rim; x < x1 - rim; x++)
+    for (let y = y0 + rim; y < y1 - rim; y++)
+      across[x - x0] =
+        (across[x - x0] as number) + Math.abs((l[y * width + x + 1] as number) - (l[y * width + x - 1] as number));
+  return rowsOf(down, across, scale);
+}
+
+/** CIELAB along the longer way through the piece, averaged over a tenth of its width. */
+function lineOver(edges: Edges, seen: Seen): Float32Array {
+  const [w, h] = [edges.right - edges.left, edges.bottom - edges.top];
+  const wide = w >= h;
+  const steps = Math.max(8, Math.min(48, Math.floor(Math.max(w, h) / seen.scale)));
+  const out = new Float32Array(steps * 3);
+  const reach = Math.max(1, Math.floor(seen.scale / 3));
+  for (let k = 0; k < steps; k++) {
+    const share = (k + 0.5) / steps;
+    const cx = Math.round(wide ? edges.left + w * share : edges.left + w / 2);
+    const cy = Math.round(wide ? edges.top + h / 2 : edges.top + h * share);
+    let n = 0;
+    for (let y = cy - reach; y <= cy + reach; y++)
+      for (let x = cx - reach; x <= cx + reach; x++) {
+        const lab = relit(seen, x, y);
+        n++;
+        for (let c = 0; c < 3; c++) out[3 * k + c] = (out[3 * k + c] as number) + (lab[c] as number);
+      }
+    for (let c = 0; c < 3; c++) out[3 * k + c] = (out[3 * k + c] as number) / n;
+  }
+  return out;
+}
+
+/** Only the knife's line shows it: inside it looks as the backing does. */
+function isFaint(
+  { label, x0, y0, x1, y1 }: Share,
+  { blobs: { labels, width }, marks: { unlike }, backing }: Seen,
+): boolean {
+  const differs = leastUnlike(backing.grain);
+  let [alike, count] = [0, 0];
+  for (let y = y0; y <= y1; y += 2)
+    for (let x = x0; x <= x1; x += 2) {
+      const i = y * width + x;
+      if (labels[i] !== label) continue;
+      count++;
+      if ((unlike[i] as number) < differs) alike++;
+    }
+  return alike > count * 0.5;
+}
