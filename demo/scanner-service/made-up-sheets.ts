@@ -17,7 +17,8 @@ const INKS: readonly Hex[] = [
 const PALES: readonly Hex[] = ['#f3d9c8', '#d8e6df', '#f0e3b8', '#dfd6ea', '#cfe0ea', '#f2cfd3'];
 
 /** How a face is printed, by what it is made of. */
-const FACES: Readonly<Record<string, (w: number, h: number, random: Random, id: string) => string>> = {
+type Face = (w: number, h: number, random: Random, id: string) => string;
+const FACES: Readonly<Record<string, Face>> = {
   plain: (w, h, random) => ground(w, h, pick(random, INKS)),
   pale: (w, h, random) => ground(w, h, pick(random, PALES)),
   dots: (w, h, random) => {
@@ -95,9 +96,7 @@ const OUTLINED = (d: Design): string => outline(d.shape, d.w, d.h);
 
 function printed(d: Design, x: number, y: number, id: string): Printed {
   const random = randomFrom(d.seed);
-  const face = d.rows
-    ? listFace(d.w, d.h, d.rows, random)
-    : (FACES[d.look] as (typeof FACES)[string])(d.w, d.h, random, id);
+  const face = d.rows ? listFace(d.w, d.h, d.rows, random) : (FACES[d.look] as Face)(d.w, d.h, random, id);
   return {
     design: d.name,
     kind: d.kind,
@@ -112,6 +111,9 @@ function printed(d: Design, x: number, y: number, id: string): Printed {
     ...(d.look === 'foil' ? { foil: true as const } : {}),
   };
 }
+
+/** A face as it would be on a sticker of 20 x 10 mm: to tell whether two are the same. */
+const faceOf = (look: string, seed: number): string => (FACES[look] as Face)(20, 10, randomFrom(seed), '');
 
 /** A sort of sheet: what lies on it, how near, and on what backing. */
 interface Sort {
@@ -151,23 +153,33 @@ export function madeUpSheet(sortName: string, seed: number): PrintedSheet {
   const random = randomFrom(hashOf(`${sortName} ${seed}`));
   const wide = sort.kinds.includes('bottom-washi');
   const [width, height] = wide ? [178, 216] : pick(random, [[127, 178], [140, 216], [114, 171]] as const); // prettier-ignore
+  // a kit's stickers of one kind are cut with one die
+  const sizes = new Map(sort.kinds.map((kind) => [kind, between(random, 0.85, 1.15)]));
+  const faces = new Map<string, string>();
   const designs = Array.from({ length: sort.designs }, (_, i): Design => {
     const kind = pick(random, sort.kinds);
     const { usual, shape } = traits(kind);
     const list = kind === 'checklist';
     const round = kind === 'circle' || kind === 'date-dot' || kind === 'square';
-    const scale = between(random, 0.85, 1.15);
+    const scale = sizes.get(kind) ?? 1;
     const w = tenth(usual[0] * scale);
+    const look = pick(random, sort.looks);
+    const rows = list ? Math.floor(between(random, 4, 9)) : 0;
+    const name = `${kind} ${i}`;
+    const seed = Math.floor(random() * 1e9);
+    // two that look the same are one design
+    const same = `${kind} ${rows || faceOf(look, seed)}`;
+    if (!faces.has(same)) faces.set(same, name);
     return {
-      name: `${kind} ${i}`,
+      name: list ? name : (faces.get(same) as string),
       kind,
       shape,
-      rows: list ? Math.floor(between(random, 4, 9)) : 0,
+      rows,
       w,
-      h: round ? w : tenth(usual[1] * (list ? between(random, 0.8, 1.1) : scale)),
+      h: round ? w : tenth(usual[1] * (list ? 0.8 + rows / 30 : scale)),
       copies: Math.floor(between(random, sort.copies[0], sort.copies[1] + 1)),
-      look: pick(random, sort.looks),
-      seed: Math.floor(random() * 1e9),
+      look,
+      seed,
     };
   });
   const margin = 5;

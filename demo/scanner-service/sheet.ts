@@ -33,12 +33,16 @@ export interface PrintedSheet {
 
 export const KISS_CUT = { color: '#6f6a60', opacity: 0.32, width: 0.12 } as const;
 
+/** The paper's white core shows on both sides of the shadow in the cut: so it is seen on pale and on dark print. */
+const cut = ({ outline }: Printed, color: Hex, opacity: number, width: number): string =>
+  `<path d="${outline}" fill="none" stroke="${color}" stroke-opacity="${opacity}" stroke-width="${width}"/>`;
+
 /** The sheet as SVG, true to scale; without its backing for the truth about colors. */
 export function sheetSvg({ width, height, backing, stickers, kissCut }: PrintedSheet): string {
   const drawn = stickers
     .map(
       (s) =>
-        `<g transform="translate(${s.x} ${s.y})">${s.face}<path d="${s.outline}" fill="none" stroke="${kissCut.color}" stroke-opacity="${kissCut.opacity}" stroke-width="${kissCut.width}"/></g>`,
+        `<g transform="translate(${s.x} ${s.y})">${s.face}${cut(s, '#ffffff', kissCut.opacity, kissCut.width * 2.2)}${cut(s, kissCut.color, kissCut.opacity, kissCut.width)}</g>`,
     )
     .join('');
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}"><rect width="${width}" height="${height}" fill="${backing}"/>${drawn}</svg>`;

@@ -11,9 +11,11 @@ export interface Blobs {
 }
 
 /** Gaps in a cut line up to twice this are closed, mm. */
-const CLOSED = 0.25;
+const CLOSED = 0.2;
 /** What is thinner is a line on the backing, not a sticker, mm. */
 const THIN = 0.7;
+/** A tip is given back so far, mm. */
+const TIP = 1;
 /** What stands alone on the backing and is smaller is dust, mm. */
 const SPECK = 1.4;
 /** What is smaller is the punched hole of a sheet, mm of its longer and its shorter side. */
@@ -41,12 +43,51 @@ export function blobsOf({ width, height, unlike, line }: Marks, grain: number, s
   const inside = new Uint8Array(n);
   for (let i = 0; i < n; i++) inside[i] = outside[i] ? 0 : 1;
   const solid = opened(inside, width, height, (THIN * scale) / 2);
-  const { labels, parts } = partsOf(solid, width, height);
+  const { labels, parts: cores } = partsOf(solid, width, height);
+  // into what looks different only: a narrow gap that was closed is no tip
+  const printed = inside.map((on, i) => (on && (unlike[i] as number) > differs ? 1 : 0));
+  const parts = grown(labels, cores, printed, width, height, Math.round(TIP * scale));
   const big = parts.filter((p) => {
     const [w, h] = [(p.x1 - p.x0 + 1) / scale, (p.y1 - p.y0 + 1) / scale];
     return Math.max(w, h) >= SMALLEST[0] && Math.min(w, h) >= SMALLEST[1];
   });
   return { width, height, labels, parts: big };
+}
+
+/** Gives each part back the tips that were too thin, step by step from its rim. */
+function grown(
+  labels: Int32Array,
+  parts: readonly Part[],
+  inside: Uint8Array,
+  width: number,
+  height: number,
+  steps: number,
+): Part[] {
+  const out = parts.map((p) => ({ ...p }));
+  let front: number[] = [];
+  for (let y = 1; y < height - 1; y++)
+    for (let x = 1; x < width - 1; x++) {
+      const i = y * width + x;
+      if (labels[i] && [i - 1, i + 1, i - width, i + width].some((j) => inside[j] && !labels[j])) front.push(i);
+    }
+  for (let step = 0; step < steps && front.length; step++) {
+    const next: number[] = [];
+    for (const i of front)
+      for (const j of [i - 1, i + 1, i - width, i + width]) {
+        if (j < 0 || j >= labels.length || !inside[j] || labels[j]) continue;
+        labels[j] = labels[i] as number;
+        next.push(j);
+        const p = out[(labels[j] as number) - 1] as { -readonly [K in keyof Part]: Part[K] };
+        const [x, y] = [j % width, (j / width) | 0];
+        p.count++;
+        if (x < p.x0) p.x0 = x;
+        if (x > p.x1) p.x1 = x;
+        if (y < p.y0) p.y0 = y;
+        if (y > p.y1) p.y1 = y;
+      }
+    front = next;
+  }
+  return out;
 }
 
 /** The sheet's own edge casts a line: nothing is read from it. */

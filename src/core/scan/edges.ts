@@ -1,7 +1,7 @@
 import type { Backing } from './backing';
 import type { Blobs } from './blobs';
 import type { LabPlanes } from './lab-planes';
-import type { Share } from './split';
+import type { Share } from './share';
 
 /** A rectangle in px, edges between pixels. */
 export interface Edges {
@@ -15,8 +15,8 @@ export interface Edges {
 const AROUND = 8;
 /** An outline that is so near to the rectangle's side takes part, px. */
 const TOUCHES = 2;
-/** Lightness alone tells the edge where it differs so much: color smears in photographs. */
-const CLEAR = 14;
+/** Color counts less than light: it smears in photographs. */
+const COLOR = 0.5;
 /** The sticker ends in the middle of the knife's line: where that alone is seen, its outer half is added, px. */
 const HALF_LINE = 0.6;
 
@@ -47,8 +47,7 @@ function shift(
   const edge = side === 'left' ? x0 : side === 'right' ? x1 : side === 'top' ? y0 : y1;
   const [from, to] = upright ? [y0, y1] : [x0, x1];
   const at = (along: number, across: number): number => (upright ? along * width + across : across * width + along);
-  const whole = new Float64Array(2 * AROUND + 1);
-  const light = new Float64Array(2 * AROUND + 1);
+  const profile = new Float64Array(2 * AROUND + 1);
   const middle = (from + to) >> 1;
   const [cx, cy] = upright ? [edge, middle] : [middle, edge];
   const [bl, ba, bb] = [backing.l(cx, cy), backing.a(cx, cy), backing.b(cx, cy)];
@@ -64,23 +63,21 @@ function shift(
     for (let d = -AROUND; d <= AROUND; d++) {
       const i = at(along, edge + d * inward);
       const dl = (l[i] as number) - bl;
-      light[d + AROUND] = (light[d + AROUND] as number) + dl;
-      whole[d + AROUND] = (whole[d + AROUND] as number) + Math.hypot(dl, (a[i] as number) - ba, (b[i] as number) - bb);
+      const color = Math.hypot((a[i] as number) - ba, (b[i] as number) - bb) * COLOR;
+      profile[d + AROUND] = (profile[d + AROUND] as number) + Math.hypot(dl, color);
     }
   }
   if (count === 0) return 0;
-  const inside = Math.abs(light[2 * AROUND] as number) / count;
-  const profile = inside > CLEAR ? light.map(Math.abs) : whole;
   return crossing(profile, count);
 }
 
 function crossing(profile: Float64Array, count: number): number {
   const ground = Math.min(...profile.subarray(0, 4));
   let peak = 0;
-  for (let d = AROUND - 3; d < profile.length; d++) peak = Math.max(peak, (profile[d] as number) - ground);
+  for (let d = AROUND - 3; d <= AROUND + 3; d++) peak = Math.max(peak, (profile[d] as number) - ground);
   if (peak / count < 1) return 0;
   // a line with nothing behind it: only its outer flank is an edge
-  const beyond = (profile[profile.length - 1] as number) - ground;
+  const beyond = Math.max(...profile.subarray(AROUND + 4)) - ground;
   const half = peak / 2;
   for (let d = 1; d < profile.length; d++) {
     const now = (profile[d] as number) - ground;

@@ -17,6 +17,8 @@ export interface Marks {
 
 /** Half the length over which a line is averaged, px; what is shorter is dust or grain. */
 const REACH = 5;
+/** Color counts less than light, squared: it smears in photographs. */
+const COLOR = 0.5;
 /** How far a line's sides are from its middle, px. */
 const ASIDE = 3;
 
@@ -66,7 +68,7 @@ function unlikeness({ width, height, l, a, b }: LabPlanes, backing: Backing): Fl
         sb += (b[j - 1] as number) + (b[j] as number) + (b[j + 1] as number);
       }
       const [dl, da, db] = [sl / 9 - bl, sa / 9 - ba, sb / 9 - bb];
-      out[i] = Math.sqrt(dl * dl + da * da + db * db);
+      out[i] = Math.sqrt(dl * dl + COLOR * (da * da + db * db));
     }
   }
   return out;

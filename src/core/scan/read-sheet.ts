@@ -17,7 +17,7 @@ import { rowsOf } from './rows-of';
 import type { Look } from './same-design';
 import { GRID, designsOf } from './same-design';
 import { shapeOf } from './shape-of';
-import type { Share } from './split';
+import type { Share } from './share';
 import { splitAll } from './split';
 import type { FlatSheet } from './straighten';
 
@@ -85,7 +85,8 @@ function pieceOf(share: Share, edges: Edges, design: number, seen: Seen): FoundP
   const w = tenth(edges.right - edges.left);
   const h = tenth(edges.bottom - edges.top);
   const shape = shapeOf(outlineOf(share, edges, blobs, scale));
-  const rows = Math.min(w, h) > 14 ? rowsOfPiece(edges, seen) : 0;
+  const straight = shape === 'rect' || shape === 'rounded';
+  const rows = straight && Math.min(w, h) > 14 ? rowsOfPiece(edges, seen) : 0;
   const { kind, sure } = kindOf(w, h, shape, rows);
   const samples = samplesOf(share, edges, seen);
   const { color, accent } = colorsOf(samples);
@@ -110,11 +111,14 @@ function pieceOf(share: Share, edges: Edges, design: number, seen: Seen): FoundP
 
 /** Copies have one size, color and kind: that of the one in the middle. */
 function alikeWithinDesigns(pieces: readonly FoundPiece[]): FoundPiece[] {
-  const middle = (numbers: readonly number[]): number =>
-    [...numbers].sort((p, q) => p - q)[numbers.length >> 1] as number;
+  const middle = (numbers: readonly number[]): number => {
+    const sorted = [...numbers].sort((p, q) => p - q);
+    const half = sorted.length >> 1;
+    const upper = sorted[half] as number;
+    return sorted.length % 2 ? upper : Math.round(((sorted[half - 1] as number) + upper) * 10) / 20;
+  };
   return pieces.map((piece) => {
     const copies = pieces.filter((p) => p.design === piece.design);
-    if (copies.length < 3) return { ...piece, ...lead(copies) };
     return { ...piece, ...lead(copies), w: middle(copies.map((c) => c.w)), h: middle(copies.map((c) => c.h)) };
   });
 }
@@ -211,15 +215,15 @@ function rowsOfPiece(edges: Edges, { planes: { l, width }, scale }: Seen): numbe
   return rowsOf(down, across, scale);
 }
 
-/** CIELAB along the longer way through the piece, averaged over a tenth of its width. */
+/** CIELAB along the longer way through the piece, every half millimeter. */
 function lineOver(edges: Edges, seen: Seen): Float32Array {
   const [w, h] = [edges.right - edges.left, edges.bottom - edges.top];
   const wide = w >= h;
-  const steps = Math.max(8, Math.min(48, Math.floor(Math.max(w, h) / seen.scale)));
+  const steps = Math.max(8, Math.min(160, Math.floor((2 * Math.max(w, h)) / seen.scale) - 4));
   const out = new Float32Array(steps * 3);
-  const reach = Math.max(1, Math.floor(seen.scale / 3));
+  const reach = Math.max(1, Math.floor(seen.scale / 4));
   for (let k = 0; k < steps; k++) {
-    const share = (k + 0.5) / steps;
+    const share = (k + 2.5) / (steps + 4); // not over its rim
     const cx = Math.round(wide ? edges.left + w * share : edges.left + w / 2);
     const cy = Math.round(wide ? edges.top + h / 2 : edges.top + h * share);
     let n = 0;

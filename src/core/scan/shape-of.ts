@@ -16,8 +16,7 @@ export function shapeOf({ width, height, rows, filled }: Outline): Shape {
     rows[Math.min(rows.length - 1, Math.max(0, Math.round(share * (rows.length - 1))))] ?? [0, 0];
   const gapRight = (share: number): number => width - at(share)[1];
   const gapLeft = (share: number): number => at(share)[0];
-  const round = Math.abs(width / height - 1) < 0.08;
-  if (round && filled > 0.74 && filled < 0.83) return 'circle';
+  if (Math.abs(width / height - 1) < 0.1 && isRound(width, at)) return 'circle';
   if (filled < 0.8 && gapLeft(0.06) > width * 0.25 && gapRight(0.06) > width * 0.25 && gapLeft(0.65) < width * 0.06)
     return 'teardrop';
   if (filled < 0.82 && gapLeft(0.94) > width * 0.25 && gapRight(0.94) > width * 0.25 && gapLeft(0.3) < width * 0.12)
@@ -27,19 +26,32 @@ export function shapeOf({ width, height, rows, filled }: Outline): Shape {
   if (gapRight(0.04) > step * 0.6 && gapRight(0.96) > step * 0.6 && gapRight(0.5) < step * 0.35 && gapLeft(0.04) < 0.6)
     return 'pointed';
   if (waves(rows.map((r) => r?.[0] ?? 0)) && waves(rows.map((r) => width - (r?.[1] ?? width)))) return 'scalloped';
-  if (filled > 0.975 && gapLeft(0.01) < 1.1 && gapRight(0.01) < 1.1) return 'rect';
-  if (filled > 0.9) return gapLeft(0.02) > 0.5 || gapRight(0.02) > 0.5 ? 'rounded' : 'rect';
-  return 'free';
+  if (filled < 0.9) return 'free';
+  const corner = Math.min(0.12, 0.5 / height);
+  const cut = [gapLeft(corner), gapRight(corner), gapLeft(1 - corner), gapRight(1 - corner)].filter(
+    (gap) => gap > 0.42,
+  );
+  return cut.length >= 3 ? 'rounded' : 'rect';
 }
 
-/** True when an edge goes in and out several times by half a millimeter or more. */
+/** True when its rows are as long as a circle's, within an eleventh of its width. */
+function isRound(width: number, at: (share: number) => readonly [number, number]): boolean {
+  return [0.08, 0.2, 0.35, 0.65, 0.8, 0.92].every((share) => {
+    const [left, right] = at(share);
+    const chord = 2 * Math.sqrt(share * (1 - share)) * width;
+    const slack = Math.max(0.6, width / 11);
+    return Math.abs(right - left - chord) < slack && Math.abs(left - (width - chord) / 2) < slack;
+  });
+}
+
+/** True when an edge goes in and out several times by a quarter of a millimeter or more: of its bows only the shallow half is seen. */
 function waves(gaps: readonly number[]): boolean {
   const inner = gaps.slice(Math.floor(gaps.length * 0.08), Math.ceil(gaps.length * 0.92));
   const [low, high] = [Math.min(...inner), Math.max(...inner)];
-  if (high - low < 0.45 || high - low > 2) return false;
+  if (high - low < 0.22 || high - low > 2) return false;
   const middle = (low + high) / 2;
   let turns = 0;
   for (let i = 1; i < inner.length; i++)
     if ((inner[i] as number) > middle !== (inner[i - 1] as number) > middle) turns++;
-  return turns >= 2;
+  return turns >= 3;
 }
