@@ -15,6 +15,7 @@ const FLOORS = [
   ['remedy'],
   ['compare'],
   ['format'],
+  ['scan'],
 ];
 
 const TEST = '\\.test\\.tsx?$';

@@ -1,5 +1,5 @@
 // `npm run demo`: installs, builds, lays the demo scenario and serves it on 127.0.0.1, with its simulated household
-// calendar. `-- --fresh` starts over.
+// calendar and scanner. `-- --fresh` starts over.
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -13,14 +13,19 @@ installPackages();
 buildApplication();
 const household = await freePort(4390);
 seed({ HOBNAIL_DATA: DATA, HOBNAIL_FEED: `http://127.0.0.1:${household}/household.ics` });
-const service = spawn(
-  process.execPath,
-  ['--import', 'tsx', join('demo', 'household-service', 'serve.ts'), String(household)],
-  { cwd: ROOT, stdio: ['pipe', 'ignore', 'ignore'] },
+const scanner = await freePort(4490);
+const standIns = [
+  ['household-service', household],
+  ['scanner-service', scanner],
+].map(([name, port]) =>
+  spawn(process.execPath, ['--import', 'tsx', join('demo', name, 'serve.ts'), String(port)], {
+    cwd: ROOT,
+    stdio: ['pipe', 'ignore', 'ignore'],
+  }),
 );
 await serve({
-  env: { HOBNAIL_DATA: DATA, HOBNAIL_DEMO: '1' },
+  env: { HOBNAIL_DATA: DATA, HOBNAIL_DEMO: '1', HOBNAIL_SCANNER: `http://127.0.0.1:${scanner}` },
   says: (address) =>
-    `\nHobnail is open at ${address}  (Ctrl C closes it; what you change is kept)\nThe simulated household calendar is at http://127.0.0.1:${household}/\n`,
-  ended: () => service.kill(),
+    `\nHobnail is open at ${address}  (Ctrl C closes it; what you change is kept)\nThe simulated household calendar is at http://127.0.0.1:${household}/\nThe simulated scanner is at http://127.0.0.1:${scanner}/\n`,
+  ended: () => standIns.forEach((service) => service.kill()),
 });

@@ -62,9 +62,6 @@ await page
 await shoot('spread');
 await page.keyboard.press('Escape');
 await page.getByRole('tab', { name: /Findings/ }).click();
-await page.getByRole('button', { name: 'Right', exact: true }).click();
-await shoot('spread-right-page');
-await page.getByRole('button', { name: 'Both', exact: true }).click();
 await page.getByTestId('findings').getByRole('button', { name: /C2/ }).first().click();
 await page.getByTestId('remedy').first().waitFor();
 await shoot('findings');
@@ -98,6 +95,22 @@ await page.getByRole('region', { name: 'Feb 15 – 21' }).getByRole('combobox', 
 await page.getByRole('option', { name: 'Night Almanac' }).click();
 await page.getByRole('group', { name: 'date covers' }).waitFor();
 await shoot('kits-weeks');
+const sheets = [
+  ['shapes', 3],
+  ['mixed', 5],
+].map(([sort, seed]) => {
+  const file = join(tmpdir(), `hobnail-${sort}.jpg`);
+  run(process.execPath, ['--import', 'tsx', join('demo', 'scanner-service', 'take.ts'), sort, String(seed), file]);
+  return file;
+});
+await page.goto(`${URL}/scan`);
+await page.getByTestId('sheet-files').setInputFiles(sheets);
+await page
+  .getByRole('button', { name: /^Sheet 2/ })
+  .filter({ hasText: 'stickers' })
+  .waitFor();
+await page.getByTestId('design').nth(1).click();
+await shoot('scan');
 const pdf = join(tmpdir(), 'hobnail-print.pdf');
 writeFileSync(pdf, await (await page.request.get(`${URL}/spreads/2/print`)).body());
 if (process.argv.includes('--print'))

@@ -2,6 +2,7 @@ import { outline } from '../../src/core/art/outlines';
 import type { Hex } from '../../src/core/color/color';
 import type { Kind, Shape } from '../../src/core/kit/kinds';
 import { traits } from '../../src/core/kit/kinds';
+import { own } from '../../src/core/measure/own';
 import { hashOf, randomFrom } from '../../src/core/measure/random';
 import type { Printed, PrintedSheet } from './sheet';
 import { KISS_CUT } from './sheet';
@@ -64,6 +65,12 @@ const FACES: Readonly<Record<string, Face>> = {
   },
 };
 
+const faceNamed = (look: string): Face => {
+  const face = own(FACES, look);
+  if (!face) throw new RangeError(`no such face: ${look}`);
+  return face;
+};
+
 const ground = (w: number, h: number, color: Hex): string => `<rect width="${w}" height="${h}" fill="${color}"/>`;
 
 /** A list with a box to tick in each row. */
@@ -96,7 +103,7 @@ const OUTLINED = (d: Design): string => outline(d.shape, d.w, d.h);
 
 function printed(d: Design, x: number, y: number, id: string): Printed {
   const random = randomFrom(d.seed);
-  const face = d.rows ? listFace(d.w, d.h, d.rows, random) : (FACES[d.look] as Face)(d.w, d.h, random, id);
+  const face = d.rows ? listFace(d.w, d.h, d.rows, random) : faceNamed(d.look)(d.w, d.h, random, id);
   return {
     design: d.name,
     kind: d.kind,
@@ -113,7 +120,7 @@ function printed(d: Design, x: number, y: number, id: string): Printed {
 }
 
 /** A face as it would be on a sticker of 20 x 10 mm: to tell whether two are the same. */
-const faceOf = (look: string, seed: number): string => (FACES[look] as Face)(20, 10, randomFrom(seed), '');
+const faceOf = (look: string, seed: number): string => faceNamed(look)(20, 10, randomFrom(seed), '');
 
 /** A sort of sheet: what lies on it, how near, and on what backing. */
 interface Sort {

@@ -30,7 +30,7 @@ type Effect =
 
 export const agendaHistory = (db: Database): Promise<AgendaHistory> => stepsOf<AgendaDeed>(db, AGENDA);
 
-/** Makes one edit of calendars and marks, in one transaction with its entry in the history. @returns its number there */
+/** Makes one edit of calendars and marks, in one transaction with its entry in the log. @returns its number there */
 export function editAgenda(
   db: Database,
   deed: AgendaDeed,

@@ -1,4 +1,4 @@
-import type { Selectable } from 'kysely';
+import type { Insertable, Selectable } from 'kysely';
 import { sql } from 'kysely';
 import type { Kit, Piece } from '../core/kit/kit';
 import type { Database } from './database';
@@ -43,8 +43,8 @@ export async function allKits(db: Database): Promise<Kit[]> {
 }
 
 /** A row as the core knows pieces. What it says of kind, shape and the like was checked when it came in. */
-export const pieceOfRow = ({ kit_id, position: _, ...rest }: Selectable<PieceTable>): Piece =>
-  ({ ...rest, kit: kit_id }) as Piece;
+export const pieceOfRow = ({ kit_id, position: _, picture, ...rest }: Selectable<PieceTable>): Piece =>
+  ({ ...rest, kit: kit_id, ...(picture ? { picture } : {}) }) as Piece;
 
 export async function findKit(db: Database, id: string): Promise<Kit | null> {
   const row = await db.selectFrom('kit').select('id').where('id', '=', id).executeTakeFirst();
@@ -62,7 +62,12 @@ export function addKit(db: Database, kit: Kit, role: KitTable['role']): Promise<
     const there = await trx.selectFrom('kit').select('id').where('id', '=', kit.name).executeTakeFirst();
     if (there) return false;
     await trx.insertInto('kit').values({ id: kit.name, role }).execute();
-    const rows = kit.pieces.map(({ kit: kit_id, ...rest }, position): PieceTable => ({ ...rest, kit_id, position }));
+    const rows = kit.pieces.map(({ kit: kit_id, ...rest }, position): Insertable<PieceTable> => ({
+      picture: '',
+      ...rest,
+      kit_id,
+      position,
+    }));
     for (let i = 0; i < rows.length; i += 500)
       await trx
         .insertInto('piece')

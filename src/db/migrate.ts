@@ -10,6 +10,7 @@ import * as likes from './migrations/0007-likes';
 import * as ground from './migrations/0008-ground';
 import * as writings from './migrations/0009-writings';
 import * as parts from './migrations/0010-parts';
+import * as pictures from './migrations/0011-pictures';
 import { StoreTrouble } from './trouble';
 
 /** In order. One line a migration. */
@@ -24,6 +25,7 @@ export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] =
   ['0008-ground', ground],
   ['0009-writings', writings],
   ['0010-parts', parts],
+  ['0011-pictures', pictures],
 ];
 
 /**

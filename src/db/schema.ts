@@ -74,6 +74,8 @@ export interface PieceTable {
   foil: string;
   rows: number;
   faces: string;
+  /** hash of its picture; empty where it has none */
+  picture: Generated<string>;
 }
 
 /** A calendar as it was read, so that it can be given back unchanged; from a file, made here, or from a feed. */

@@ -8,7 +8,7 @@ import { iconNamed } from './icon-named';
 import { broken, fittingSize, lettering } from './lettering';
 import { motifOf } from './motifs/registry';
 import { outline } from './outlines';
-import { box, colorPen, num, put, rimPen } from './svg';
+import { box, colorPen, esc, num, put, rimPen } from './svg';
 import type { Tones } from './tones';
 import { legible, tonesOf } from './tones';
 
@@ -37,8 +37,11 @@ export function shownCut(piece: Piece, cut: Rect | null): Rect {
 /**
  * A sticker's printed face as SVG, in mm, its top-left corner at 0, 0: drawn only from what its kit says of it.
  * @param id unique on the page; it names the clip
+ * @param pictureAt the address of a picture, for pieces that were scanned
  */
-export function drawPiece(piece: Piece, id: string): string {
+export function drawPiece(piece: Piece, id: string, pictureAt: PictureAt = ofThisHouse): string {
+  if (piece.picture)
+    return `<image href="${esc(pictureAt(piece.picture))}" width="${num(piece.width)}" height="${num(piece.height)}" preserveAspectRatio="none"/>`;
   const w = Math.min(piece.width, DRAWN_ROLL);
   const h = piece.height;
   let clips = 0;
@@ -56,6 +59,10 @@ export function drawPiece(piece: Piece, id: string): string {
   };
   return (PAINTERS[piece.kind] ?? base)(canvas);
 }
+
+/** Where a picture is found by its hash. */
+export type PictureAt = (hash: string) => string;
+const ofThisHouse: PictureAt = (hash) => `/pictures/${hash}`;
 
 type Painter = (c: Canvas) => string;
 

@@ -5,10 +5,12 @@ import { openPlaces } from '../spread/open-places';
 import { writtenText } from '../week/demand';
 import type { WhiteOut } from '../bench/white-out';
 import { BLACK, WHITE } from '../spread/ink';
+import type { PictureAt } from '../art/draw-piece';
 import { drawPiece } from '../art/draw-piece';
 import { laidSticker } from './laid-sticker';
 import { esc, num } from '../art/svg';
 import type { Book, Mark } from '../book/book';
+import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import { writtenOn } from './written';
 
@@ -22,12 +24,14 @@ export const PAPER_COLOR = '#fffdf9';
 /**
  * The pages side by side, to scale: one user unit is one mm, and so is the drawing when printed at 100 %.
  * @param fonts embedded where given
+ * @param pictureAt the address of a scanned sticker's picture; each is drawn once and pointed to
  */
 export function spreadSvg(
   context: Context,
   placements: readonly Placement[],
   whiteOut: readonly WhiteOut[],
   fonts: EmbeddedFonts = {},
+  pictureAt?: PictureAt,
 ): string {
   const { pages } = context.book;
   const width = pages.reduce((sum, p) => sum + p.width, 0);
@@ -47,8 +51,20 @@ export function spreadSvg(
     x += page.width;
     return group;
   });
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}mm" height="${num(height)}mm" viewBox="0 0 ${num(width)} ${num(height)}"><title>${esc(`${context.book.name}, ${context.week.week}`)}</title>${faces ? `<style>${faces}</style>` : ''}${drawn.join('')}</svg>\n`;
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}mm" height="${num(height)}mm" viewBox="0 0 ${num(width)} ${num(height)}"><title>${esc(`${context.book.name}, ${context.week.week}`)}</title>${faces ? `<style>${faces}</style>` : ''}${picturesSvg(context, placements, pictureAt)}${drawn.join('')}</svg>\n`;
 }
+
+/** The pictures of scanned stickers that lie on the spread, each once. */
+function picturesSvg(context: Context, placements: readonly Placement[], pictureAt?: PictureAt): string {
+  const pieces = pieceIndex(context);
+  const shown = new Set(placements.map((p) => pieces.get(pieceKey(p))).filter((p) => p?.picture));
+  const drawn = [...shown].map(
+    (p) => `<g id="${esc(pictureId(p as Piece))}">${drawPiece(p as Piece, '', pictureAt)}</g>`,
+  );
+  return drawn.length ? `<defs>${drawn.join('')}</defs>` : '';
+}
+
+const pictureId = (piece: Piece): string => `picture-${piece.picture}-${num(piece.width)}-${num(piece.height)}`;
 
 /** What is printed on one page. */
 export const marksSvg = (book: Book, page: number): string =>
@@ -105,7 +121,7 @@ function placementsSvg(context: Context, placements: readonly Placement[]): stri
         return `<g id="${p.id}" transform="translate(${num(p.x)} ${num(p.y)})">${handSvg(context, p, placements)}</g>`;
       if (!piece) return '';
       const laid = laidSticker(piece, p);
-      const face = `<svg width="${num(p.w)}" height="${num(p.h)}" viewBox="${laid.viewBox}" overflow="${laid.overflow}">${drawPiece(piece, p.id)}</svg>`;
+      const face = `<svg width="${num(p.w)}" height="${num(p.h)}" viewBox="${laid.viewBox}" overflow="${laid.overflow}">${piece.picture ? `<use href="#${esc(pictureId(piece))}"/>` : drawPiece(piece, p.id)}</svg>`;
       return `<g id="${p.id}" transform="${laid.transform}">${face}${handSvg(context, p, placements)}</g>`;
     })
     .join('');

@@ -23,6 +23,8 @@ export interface Piece {
   /** rows of a checklist or tracker; 0 where it has none */
   readonly rows: number;
   readonly faces: Faces;
+  /** names its picture, where it was scanned: a hash of the picture's bytes */
+  readonly picture?: string;
 }
 
 /** A kit or a stash: pieces under one name. */

@@ -1,5 +1,5 @@
 import type { Kind } from './kinds';
-import { traits } from './kinds';
+import { shortOf, traits } from './kinds';
 import type { Kit, Piece } from './kit';
 
 /** Pieces are of their kind's usual size (kinds.ts). */
@@ -53,11 +53,7 @@ export function typicalKit(name: string, size: keyof typeof TYPICAL): Kit {
       // each number of the month is a design of its own
       const numbers = kind === 'date-dot' ? Array.from({ length: count }, (_, i) => String(i + 1)) : [words];
       return numbers.map((text): Piece => {
-        const short = kind
-          .split('-')
-          .map((w) => w.slice(0, kind.includes('-') ? 1 : 2))
-          .join('')
-          .toUpperCase();
+        const short = shortOf(kind);
         const nth = (seen.get(short) ?? 0) + 1;
         seen.set(short, nth);
         const { shape, writable, opacity } = traits(kind);

@@ -10,7 +10,10 @@ export function ruled(mm: number, unit: Unit = 'mm'): string {
   return unit === 'mm' ? `${Math.round(tidy(mm) * 10) / 10} mm` : `${sixteenths(toInches(mm))} in`;
 }
 
-/** A length of tape or washi in all: from a meter on in meters, from a yard on in feet, to the tenth. @param mm millimeters */
+/**
+ * Much tape or washi: from a meter on in meters, from a yard on in feet, to the tenth.
+ * @param mm length in millimeters
+ */
 export function reeled(mm: number, unit: Unit = 'mm'): string {
   const [size, name] = unit === 'mm' ? ([1000, 'm'] as const) : ([12 * MM_PER_INCH, 'ft'] as const);
   return mm < (unit === 'mm' ? size : 3 * size) ? ruled(mm, unit) : `${Math.round((mm / size) * 10) / 10} ${name}`;

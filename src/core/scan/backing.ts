@@ -24,7 +24,7 @@ const ROUNDS = 4;
 /** A cell that differs by more is no backing, CIELAB. */
 const NEAR = 7;
 const EVEN = 4;
-/** What is learned from later must be so near to what was learned from the margin: white stickers are nearly backing. */
+/** What is learned from later must be so near to what the margin taught: white stickers are nearly backing. */
 const LIKE = 1.8;
 
 /**

@@ -77,7 +77,7 @@ function grown(
         if (j < 0 || j >= labels.length || !inside[j] || labels[j]) continue;
         labels[j] = labels[i] as number;
         next.push(j);
-        const p = out[(labels[j] as number) - 1] as { -readonly [K in keyof Part]: Part[K] };
+        const p = out[labels[j] - 1] as { -readonly [K in keyof Part]: Part[K] };
         const [x, y] = [j % width, (j / width) | 0];
         p.count++;
         if (x < p.x0) p.x0 = x;
@@ -113,10 +113,9 @@ function reached(wall: Uint8Array, width: number, height: number, radius: number
   const { labels } = partsOf(open, width, height);
   const first = labels[0] || labels.find((l) => l > 0) || 0;
   const fromRim = new Set<number>([first]);
-  for (let x = 0; x < width; x++)
-    for (const i of [x, (height - 1) * width + x]) if (labels[i]) fromRim.add(labels[i] as number);
+  for (let x = 0; x < width; x++) for (const i of [x, (height - 1) * width + x]) if (labels[i]) fromRim.add(labels[i]);
   for (let y = 0; y < height; y++)
-    for (const i of [y * width, y * width + width - 1]) if (labels[i]) fromRim.add(labels[i] as number);
+    for (const i of [y * width, y * width + width - 1]) if (labels[i]) fromRim.add(labels[i]);
   const core = new Uint8Array(wall.length);
   for (let i = 0; i < core.length; i++) core[i] = labels[i] && fromRim.has(labels[i] as number) ? 1 : 0;
   const near = distances(core, width, height, 64);

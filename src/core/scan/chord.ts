@@ -74,7 +74,7 @@ export function bestCut(share: Share, sight: Sight, upright: boolean): Chord | n
   return best && { ...best, at: middleOf(share, sight, upright, best.at) };
 }
 
-/** What is seen along a chord, pixel by pixel where both of its sides are of the part; null when too much is missing. */
+/** What is seen along a chord, pixel by pixel where both its sides are of the part; null when too much is missing. */
 function seenAlong(
   { label, x0, y0, x1, y1 }: Share,
   { blobs: { labels, width }, marks, planes, grain, least }: Sight,

@@ -17,7 +17,9 @@ export function colorsOf(samples: Float32Array): { color: Hex; accent: Hex; shar
   const bins = new Map<number, { count: number; l: number; a: number; b: number }>();
   const n = samples.length / 3;
   for (let i = 0; i < samples.length; i += 3) {
-    const [l, a, b] = [samples[i], samples[i + 1], samples[i + 2]] as unknown as [number, number, number];
+    const l = samples[i] as number;
+    const a = samples[i + 1] as number;
+    const b = samples[i + 2] as number;
     const key = (Math.floor(l / BIN) * 64 + Math.floor((a + 128) / BIN)) * 64 + Math.floor((b + 128) / BIN);
     const bin = bins.get(key);
     if (bin) {
@@ -47,11 +49,9 @@ function settled(samples: Float32Array, from: Lab): { lab: Lab; count: number } 
     let [l, a, b] = [0, 0, 0];
     count = 0;
     for (let i = 0; i < samples.length; i += 3) {
-      const [dl, da, db] = [
-        (samples[i] as number) - lab.l,
-        (samples[i + 1] as number) - lab.a,
-        (samples[i + 2] as number) - lab.b,
-      ];
+      const dl = (samples[i] as number) - lab.l;
+      const da = (samples[i + 1] as number) - lab.a;
+      const db = (samples[i + 2] as number) - lab.b;
       if (dl * dl + da * da + db * db > NEAR * NEAR) continue;
       count++;
       l += dl;

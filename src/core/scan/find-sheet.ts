@@ -181,8 +181,8 @@ const PROBES = 60;
 /** Each side laid through the strongest steps of light near it, by least squares; its worst steps are left out. */
 function refined(picture: Raster, corners: Quad, reach: number): Quad {
   const light = (x: number, y: number): number => {
-    const px = Math.min(picture.width - 1, Math.max(0, Math.round(x)));
-    const py = Math.min(picture.height - 1, Math.max(0, Math.round(y)));
+    const px = Math.min(picture.width - 1, Math.max(0, Math.floor(x)));
+    const py = Math.min(picture.height - 1, Math.max(0, Math.floor(y)));
     const i = (py * picture.width + px) * 4;
     return (picture.data[i] as number) + (picture.data[i + 1] as number) * 2 + (picture.data[i + 2] as number);
   };
@@ -194,14 +194,17 @@ function refined(picture: Raster, corners: Quad, reach: number): Quad {
     for (let k = 3; k < PROBES - 3; k++) {
       const share = k / PROBES;
       const [cx, cy] = [from.x + share * (to.x - from.x), from.y + share * (to.y - from.y)];
-      let best = { off: 0, step: 0 };
+      const found: { off: number; step: number }[] = [];
       for (let off = -reach; off <= reach; off++) {
         let step = 0;
         for (let d = 1; d <= 3; d++)
           step += light(cx + nx * (off + d), cy + ny * (off + d)) - light(cx + nx * (off - d), cy + ny * (off - d));
-        if (Math.abs(step) > best.step) best = { off, step: Math.abs(step) };
+        found.push({ off, step: Math.abs(step) });
       }
-      if (best.step > 60) steps.push({ along: share * length, off: best.off });
+      const most = Math.max(...found.map((s) => s.step));
+      // a sharp edge is seen as well from a pixel before and after it: it lies in their middle
+      const top = found.filter((s) => s.step >= 0.97 * most);
+      if (most > 60) steps.push({ along: share * length, off: top.reduce((sum, s) => sum + s.off, 0) / top.length });
     }
     const { tilt, off } = fitted(steps);
     const at = (along: number): Point => ({

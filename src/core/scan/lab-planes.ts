@@ -27,7 +27,7 @@ const root = (t: number): number => {
   return (ROOT[i] as number) + ((ROOT[i + 1] as number) - (ROOT[i] as number)) * (at - i);
 };
 
-/** A whole picture brought into CIELAB; by tables, since a sheet has millions of pixels. Within 0.1 of the exact value. */
+/** A whole picture in CIELAB; by tables, since a sheet has millions of pixels. Within 0.1 of the exact value. */
 export function labPlanes({ width, height, data }: Raster): LabPlanes {
   const n = width * height;
   const l = new Float32Array(n);

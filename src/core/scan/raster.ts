@@ -17,7 +17,9 @@ export function shrunk({ width, height, data }: Raster, by: number): Raster {
   const count = by * by;
   for (let y = 0; y < h; y++)
     for (let x = 0; x < w; x++) {
-      let [r, g, b] = [0, 0, 0];
+      let r = 0;
+      let g = 0;
+      let b = 0;
       for (let v = 0; v < by; v++) {
         let i = ((y * by + v) * width + x * by) * 4;
         for (let u = 0; u < by; u++, i += 4) {

@@ -1,35 +1,30 @@
 /**
  * How far each pixel is from the nearest one that is set, px: two passes with weights 1 and 1.4 (chamfer distance).
- * Source: Borgefors (1986), from memory.
+ * The outermost pixels are not
+ * measured: they stay at `most`. Source: Borgefors (1986), from memory.
  */
 export function distances(set: Uint8Array, width: number, height: number, most = 255): Float32Array {
   const far = new Float32Array(set.length);
   for (let i = 0; i < set.length; i++) far[i] = set[i] ? 0 : most;
-  const D = 1.414;
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const i = y * width + x;
-      let d = far[i] as number;
-      if (x > 0) d = Math.min(d, (far[i - 1] as number) + 1);
-      if (y > 0) {
-        d = Math.min(d, (far[i - width] as number) + 1);
-        if (x > 0) d = Math.min(d, (far[i - width - 1] as number) + D);
-        if (x < width - 1) d = Math.min(d, (far[i - width + 1] as number) + D);
+  const aslant = 1.414;
+  const down = [-1, 1, -width, 1, -width - 1, aslant, -width + 1, aslant];
+  const up = down.map((n, k) => (k % 2 ? n : -n));
+  // a frame of one pixel is left out of the passes, so that no neighbor needs to be asked for
+  for (const [from, to, way, steps] of [
+    [1, height - 1, 1, down],
+    [height - 2, 0, -1, up],
+  ] as const)
+    for (let y = from; y !== to; y += way)
+      for (let k = 1; k < width - 1; k++) {
+        const i = y * width + (way > 0 ? k : width - 1 - k);
+        let d = far[i] as number;
+        if (d === 0) continue;
+        for (let n = 0; n < 8; n += 2) {
+          const by = (far[i + (steps[n] as number)] as number) + (steps[n + 1] as number);
+          if (by < d) d = by;
+        }
+        far[i] = d;
       }
-      far[i] = d;
-    }
-  for (let y = height - 1; y >= 0; y--)
-    for (let x = width - 1; x >= 0; x--) {
-      const i = y * width + x;
-      let d = far[i] as number;
-      if (x < width - 1) d = Math.min(d, (far[i + 1] as number) + 1);
-      if (y < height - 1) {
-        d = Math.min(d, (far[i + width] as number) + 1);
-        if (x > 0) d = Math.min(d, (far[i + width - 1] as number) + D);
-        if (x < width - 1) d = Math.min(d, (far[i + width + 1] as number) + D);
-      }
-      far[i] = d;
-    }
   return far;
 }
 

@@ -44,7 +44,7 @@ function isRound(width: number, at: (share: number) => readonly [number, number]
   });
 }
 
-/** True when an edge goes in and out several times by a quarter of a millimeter or more: of its bows only the shallow half is seen. */
+/** True when an edge goes in and out several times, by a quarter of a millimeter or more: bows are seen shallow. */
 function waves(gaps: readonly number[]): boolean {
   const inner = gaps.slice(Math.floor(gaps.length * 0.08), Math.ceil(gaps.length * 0.92));
   const [low, high] = [Math.min(...inner), Math.max(...inner)];

@@ -35,11 +35,23 @@ const BOOKS: readonly Key[] = [
   ['Esc', 'let go'],
 ];
 
+const SCAN: readonly Key[] = [
+  ['1 to 9', 'full box, half box, quarter box, header, checklist, label, flag, icon, deco'],
+  ['N, P', 'choose the next sticker, the one before'],
+  ['Shift click', 'choose one more'],
+  ['R', 'it is right as it is'],
+  ['S', 'all chosen are of one design'],
+  ['J', 'join the chosen to one'],
+  ['Delete', 'remove the chosen'],
+  ['Esc', 'let go'],
+];
+
 /** The keys of each screen, by the beginning of its address; the longest that fits holds. */
 const SCREENS: readonly (readonly [address: RegExp, keys: readonly Key[]])[] = [
   [/^\/spreads\/[^/]+\/bench/, BENCH],
   [/^\/spreads\//, SPREAD],
   [/^\/books/, BOOKS],
+  [/^\/scan/, SCAN],
 ];
 
 /** What the keyboard does on a screen, its own keys first. */

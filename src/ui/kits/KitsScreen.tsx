@@ -10,6 +10,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconSearch } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { spokenName } from '../../core/kit/kit';
@@ -68,6 +69,9 @@ export function KitsScreen({ page }: { page: KitsPage }) {
           onStep={step}
           busy={busy}
         />
+        <Button color="inherit" component={Link} href="/scan">
+          Scan a kit
+        </Button>
         <Button color="inherit" onClick={() => setTaking(true)}>
           Add a kit
         </Button>

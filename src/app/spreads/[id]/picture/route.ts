@@ -3,6 +3,7 @@ import { whiteOutOf } from '../../../../core/bench/white-out';
 import { spreadSvg } from '../../../../core/format/spread-svg';
 import { answering } from '../../../../server/answering';
 import { embeddedFonts } from '../../../../server/fonts';
+import { pictureData } from '../../../../server/pictures';
 import { loadSpread } from '../../../../server/spread-data';
 
 /** The spread as a picture, for small views of it. */
@@ -10,7 +11,13 @@ export const GET = answering(async (_: Request, { params }: { params: Promise<{ 
   const spread = await loadSpread(Number((await params).id));
   if (!spread) return null;
   const context = contextFrom(spread.context);
-  const svg = spreadSvg(context, spread.placements, whiteOutOf(context, spread.placements), embeddedFonts());
+  const svg = spreadSvg(
+    context,
+    spread.placements,
+    whiteOutOf(context, spread.placements),
+    embeddedFonts(),
+    pictureData,
+  );
   return new Response(svg, {
     headers: { 'content-type': 'image/svg+xml', 'cache-control': 'private, max-age=31536000, immutable' },
   });

@@ -1,0 +1,65 @@
+import { FLATBED, PHONE, scanned } from '../demo/scanner-service/device';
+import { madeUpSheet } from '../demo/scanner-service/made-up-sheets';
+import { expect } from '@playwright/test';
+import { test } from './hobnail';
+
+const sheet = madeUpSheet('boxes', 3);
+const file = async (name: string, knobs = FLATBED) => {
+  const { bytes, type } = await scanned(sheet, knobs);
+  return { name, mimeType: type, buffer: bytes };
+};
+
+test('a sheet is scanned, looked over and stored with its own pictures', async ({ page, hobnail, complaints }) => {
+  await page.goto(`${hobnail.url}/kits`);
+  await page.getByRole('link', { name: 'Scan a kit' }).click();
+  await page.getByTestId('sheet-files').setInputFiles(await file('sheet.jpg'));
+  const outlines = page.getByTestId('outline');
+  await expect(outlines).toHaveCount(sheet.stickers.length, { timeout: 60_000 });
+
+  await page.getByTestId('design').first().click();
+  await page.keyboard.press('6');
+  await expect(page.getByTestId('design').filter({ hasText: 'label' }).first()).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('design').filter({ hasText: 'label' })).toHaveCount(0);
+  await page.getByTestId('design').last().click();
+  await page.getByLabel('Words on it').fill('tide');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('design').filter({ hasText: '“tide”' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Add this kit' }).click();
+  await page.getByLabel('Name of the kit').fill('Shore leave');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await page.waitForURL(/\/kits\?kit=/, { timeout: 60_000 });
+  await expect(page.getByRole('heading', { name: /Shore Leave/ })).toBeVisible();
+  await expect(page.getByTestId('on-table')).toHaveCount(sheet.stickers.length);
+  const shown = page.locator('image[href^="/pictures/"]');
+  await expect(shown).toHaveCount(new Set(sheet.stickers.map((s) => s.design)).size);
+  const address = await shown.first().getAttribute('href');
+  const picture = await page.request.get(`${hobnail.url}${address}`);
+  expect([picture.status(), picture.headers()['content-type']]).toEqual([200, 'image/webp']);
+  expect(complaints).toEqual([]);
+});
+
+test('a photo without a size asks for it; what is no sheet gets a sentence', async ({ page, hobnail, complaints }) => {
+  await page.goto(`${hobnail.url}/scan`);
+  const { buffer, ...photo } = await file('photo.png', { ...PHONE, jpeg: 0, dpi: 72 * 2 });
+  // a phone names no true resolution: the density chunk says 72
+  const told = Buffer.from(buffer);
+  const at = told.indexOf('pHYs');
+  if (at > 0) told.write('pHYx', at);
+  await page.getByTestId('sheet-files').setInputFiles([
+    { ...photo, buffer: told },
+    { name: 'list.pdf', mimeType: 'image/png', buffer: Buffer.from('%PDF-1.7 and so on') },
+    { name: 'half.jpg', mimeType: 'image/jpeg', buffer: (await file('half.jpg')).buffer.subarray(0, 9000) },
+  ]);
+  await expect(page.getByText('How large is the sheet?')).toBeVisible({ timeout: 60_000 });
+  await page.getByLabel('Width, mm').fill(String(sheet.width));
+  await page.getByLabel('Height, mm').fill(String(sheet.height));
+  await page.getByRole('button', { name: 'Read this sheet' }).click();
+  await expect(page.getByTestId('outline')).toHaveCount(sheet.stickers.length, { timeout: 60_000 });
+  await page.getByRole('button', { name: /^Sheet 2/ }).click();
+  await expect(page.getByText(/list\.pdf, picture: found a PDF, expected a picture of a sheet/)).toBeVisible();
+  await page.getByRole('button', { name: /^Sheet 3/ }).click();
+  await expect(page.getByText(/half\.jpg, picture: found a file that breaks off/)).toBeVisible();
+  expect(complaints).toEqual([]);
+});

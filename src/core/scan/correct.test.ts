@@ -1,0 +1,69 @@
+import type { FoundPiece } from './found';
+import { add, confirm, eachItsOwn, grid, inLineWith, join, remove, reshape, sameAs, stickerOf, tell } from './correct';
+import { kitOfScan } from './kit-of-scan';
+import { readKit, writeKit } from '../format/kit-csv';
+
+const piece = (over: Partial<FoundPiece>): FoundPiece => ({
+  x: 5, y: 5, w: 20, h: 10, shape: 'rect', color: '#c2543d', accent: '#c2543d', foil: 'none', rows: 0, kind: 'label', design: 0, doubts: ['kind'], ...over,
+}); // prettier-ignore
+const all = [
+  stickerOf(piece({}), 1),
+  stickerOf(piece({ x: 30 }), 2),
+  stickerOf(piece({ x: 5, y: 30, design: 1, w: 40, h: 20 }), 3),
+];
+
+it('what is said of one is said of all copies, and settles them', () => {
+  const told = tell(all, [1], { kind: 'checklist', words: 'list' });
+  expect(told.map((s) => [s.kind, s.words, s.rows, s.writable, s.doubts.length])).toEqual([
+    ['checklist', 'list', 6, 'yes', 0],
+    ['checklist', 'list', 6, 'yes', 0],
+    ['label', '', 0, 'yes', 1],
+  ]);
+  expect(confirm(all, [3]).map((s) => s.doubts.length)).toEqual([1, 1, 0]);
+});
+
+it('several become one design, or each its own', () => {
+  const same = sameAs(all, [3, 1]);
+  expect(same.map((s) => s.design)).toEqual([1, 0, 1]);
+  expect(new Set(eachItsOwn(same, [1, 2, 3]).map((s) => s.design)).size).toBe(3);
+});
+
+it('several are joined to one round them all, one is split to a grid of copies', () => {
+  const one = join(all, [1, 2]);
+  expect(one.map((s) => [s.x, s.y, s.w, s.h])).toEqual([
+    [5, 5, 45, 10],
+    [5, 30, 40, 20],
+  ]);
+  const parts = grid(all, 3, 2, 2);
+  expect(parts.slice(2).map((s) => [s.x, s.y, s.w, s.h])).toEqual([
+    [5, 30, 20, 10],
+    [25, 30, 20, 10],
+    [5, 40, 20, 10],
+    [25, 40, 20, 10],
+  ]);
+  expect(new Set(parts.slice(2).map((s) => s.design)).size).toBe(1);
+  expect(new Set(parts.map((s) => s.id)).size).toBe(parts.length);
+  expect(() => grid(all, 3, 0, 2)).toThrow(RangeError);
+});
+
+it('edges are moved, stickers removed and drawn anew', () => {
+  expect(reshape(all, 2, { x: 30, y: 5, w: 22, h: 10 })[1]).toMatchObject({ w: 22, doubts: [] });
+  expect(remove(all, [1, 3]).map((s) => s.id)).toEqual([2]);
+  expect(add(all, { x: 1, y: 2, w: 3, h: 4 })[3]).toMatchObject({ id: 4, design: 2, w: 3, kind: 'label' });
+});
+
+it('a row and a column are those that the middle goes through', () => {
+  expect(inLineWith(all, 1, 'row')).toEqual([1, 2]);
+  expect(inLineWith(all, 1, 'column')).toEqual([1, 3]);
+});
+
+it('sheets make a kit that its own file reads back', () => {
+  const { kit, scanned } = kitOfScan('shore leave', [{ stickers: all }, { stickers: [stickerOf(piece({}), 1)] }]);
+  expect(kit.pieces.map((p) => [p.code, p.count, p.sheet, p.width])).toEqual([
+    ['LA-1', 2, 1, 20],
+    ['LA-2', 1, 1, 40],
+    ['LA-3', 1, 2, 20],
+  ]);
+  expect(scanned.map((s) => s.sheet)).toEqual([0, 0, 1]);
+  expect(readKit(writeKit(kit), 'shore leave.kit.csv', 'shore leave')).toEqual(kit);
+});

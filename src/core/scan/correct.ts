@@ -1,0 +1,134 @@
+import type { Kind, Writable } from '../kit/kinds';
+import { traits } from '../kit/kinds';
+import type { Rect } from '../measure/rect';
+import { bounds } from '../measure/rect';
+import type { FoundPiece } from './found';
+
+/** A found piece as its owner corrects it. */
+export interface Sticker extends FoundPiece {
+  readonly id: number;
+  readonly words: string;
+  /** what its icon means */
+  readonly icon: string;
+  readonly writable: Writable;
+}
+
+/** What can be said of several stickers at once. */
+export type Facts = Partial<
+  Pick<Sticker, 'kind' | 'words' | 'icon' | 'writable' | 'rows' | 'color' | 'accent' | 'shape'>
+>;
+
+export const stickerOf = (piece: FoundPiece, id: number): Sticker => ({
+  ...piece,
+  id,
+  words: '',
+  icon: '',
+  writable: traits(piece.kind).writable,
+});
+
+const nextId = (all: readonly Sticker[]): number => Math.max(0, ...all.map((s) => s.id)) + 1;
+const nextDesign = (all: readonly Sticker[]): number => Math.max(-1, ...all.map((s) => s.design)) + 1;
+
+/** Says something of some stickers, and of all copies of them; what was doubtful about them is settled. */
+export function tell(all: readonly Sticker[], ids: readonly number[], facts: Facts): Sticker[] {
+  const designs = designsOf(all, ids);
+  return all.map((s) => (designs.has(s.design) ? { ...s, ...facts, ...usualFor(s, facts.kind), doubts: [] } : s));
+}
+
+/** A new kind brings its usual rows and writing; what is said beside it goes first. */
+const usualFor = (s: Sticker, kind: Kind | undefined): Partial<Sticker> =>
+  kind && kind !== s.kind
+    ? { writable: traits(kind).writable, ...(kind === 'checklist' && !s.rows ? { rows: 6 } : {}) }
+    : {};
+
+/** Settles that stickers are right as they are. */
+export const confirm = (all: readonly Sticker[], ids: readonly number[]): Sticker[] =>
+  all.map((s) => (ids.includes(s.id) ? { ...s, doubts: [] } : s));
+
+export const remove = (all: readonly Sticker[], ids: readonly number[]): Sticker[] =>
+  all.filter((s) => !ids.includes(s.id));
+
+/** Moves a sticker's edges. @param rect mm */
+export const reshape = (all: readonly Sticker[], id: number, rect: Rect): Sticker[] =>
+  all.map((s) => (s.id === id ? { ...s, ...rect, doubts: [] } : s));
+
+/** Makes copies of one design of all that are chosen; they are told what the first one is. */
+export function sameAs(all: readonly Sticker[], ids: readonly number[]): Sticker[] {
+  const first = all.find((s) => s.id === ids[0]);
+  if (!first) return [...all];
+  const { design, kind, shape, words, icon, writable, rows, color, accent, foil } = first;
+  return all.map((s) =>
+    ids.includes(s.id)
+      ? { ...s, design, kind, shape, words, icon, writable, rows, color, accent, foil, doubts: [] }
+      : s,
+  );
+}
+
+/** Makes a design of its own of each that is chosen. */
+export function eachItsOwn(all: readonly Sticker[], ids: readonly number[]): Sticker[] {
+  let design = nextDesign(all);
+  return all.map((s) => (ids.includes(s.id) ? { ...s, design: design++ } : s));
+}
+
+/** Makes one sticker of all that are chosen. */
+export function join(all: readonly Sticker[], ids: readonly number[]): Sticker[] {
+  const chosen = all.filter((s) => ids.includes(s.id));
+  const [first] = chosen;
+  if (!first || chosen.length < 2) return [...all];
+  const one: Sticker = { ...first, ...bounds(chosen), design: nextDesign(all), doubts: [] };
+  return all.flatMap((s) => (s.id === first.id ? [one] : ids.includes(s.id) ? [] : [s]));
+}
+
+/** Parts a block into equal stickers, which are taken for copies. @throws RangeError for less than one row or column */
+export function grid(all: readonly Sticker[], id: number, columns: number, rows: number): Sticker[] {
+  if (columns < 1 || rows < 1 || !Number.isInteger(columns * rows))
+    throw new RangeError(`a grid of ${columns} × ${rows}`);
+  const block = all.find((s) => s.id === id);
+  if (!block) return [...all];
+  const [w, h] = [block.w / columns, block.h / rows];
+  const design = nextDesign(all);
+  let next = nextId(all);
+  const parts = Array.from({ length: columns * rows }, (_, i): Sticker => ({
+    ...block,
+    id: i === 0 ? id : next++,
+    x: block.x + (i % columns) * w,
+    y: block.y + Math.floor(i / columns) * h,
+    w,
+    h,
+    design,
+    doubts: [],
+  }));
+  return all.flatMap((s) => (s.id === id ? parts : [s]));
+}
+
+/** Adds a sticker that was not found, drawn by hand. */
+export const add = (all: readonly Sticker[], rect: Rect): Sticker[] => [
+  ...all,
+  {
+    ...stickerOf(
+      {
+        ...rect,
+        shape: 'rect',
+        color: '#d9d4c7',
+        accent: '#9a9484',
+        foil: 'none',
+        rows: 0,
+        kind: 'label',
+        design: nextDesign(all),
+        doubts: [],
+      },
+      nextId(all),
+    ),
+  },
+];
+
+/** The stickers of one row, or of one column, with a sticker: those that its middle line goes through. */
+export function inLineWith(all: readonly Sticker[], id: number, way: 'row' | 'column'): number[] {
+  const one = all.find((s) => s.id === id);
+  if (!one) return [];
+  const [x, y] = [one.x + one.w / 2, one.y + one.h / 2];
+  return all.filter((s) => (way === 'row' ? s.y <= y && s.y + s.h >= y : s.x <= x && s.x + s.w >= x)).map((s) => s.id);
+}
+
+const designsOf = (all: readonly Sticker[], ids: readonly number[]): ReadonlySet<number> =>
+  new Set(all.filter((s) => ids.includes(s.id)).map((s) => s.design));

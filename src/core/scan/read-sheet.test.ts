@@ -1,0 +1,129 @@
+import type { Drawn } from '../../../tests/pictures';
+import { blankPicture, frame, paint } from '../../../tests/pictures';
+import { difference } from '../color/color';
+import { findSheet } from './find-sheet';
+import { readSheet } from './read-sheet';
+import { straightened } from './straighten';
+
+const SCALE = 10;
+const BACKING = '#f4f1ea';
+const LINE = '#c9c4b8';
+
+/** A sheet of 70 x 60 mm drawn by a test: what lies where is told in mm. */
+function sheetOf(
+  draw: (put: (x: number, y: number, w: number, h: number, color: string, line?: string) => void) => void,
+) {
+  const picture = blankPicture(700, 600, BACKING);
+  draw((x, y, w, h, color, line = LINE) => {
+    const px = { x: x * SCALE, y: y * SCALE, w: w * SCALE, h: h * SCALE };
+    paint(picture, px, color);
+    frame(picture, px, line, 1);
+  });
+  return { ...picture, scale: SCALE };
+}
+
+describe('a sheet that is read', () => {
+  it('has each sticker where it is, with size, color and copies', () => {
+    const { pieces, width, height, backing } = readSheet(
+      sheetOf((put) => {
+        put(6, 6, 20, 12, '#c2543d');
+        put(30, 6, 20, 12, '#c2543d');
+        put(6, 24, 30, 9, '#2f6f73');
+      }),
+    );
+    expect([width, height]).toEqual([70, 60]);
+    expect(difference(backing, BACKING)).toBeLessThan(1);
+    expect(pieces.map((p) => [p.x, p.y, p.w, p.h, p.design])).toEqual([
+      [expect.closeTo(6, 0), expect.closeTo(6, 0), expect.closeTo(20, 0), expect.closeTo(12, 0), 0],
+      [expect.closeTo(30, 0), expect.closeTo(6, 0), expect.closeTo(20, 0), expect.closeTo(12, 0), 0],
+      [expect.closeTo(6, 0), expect.closeTo(24, 0), expect.closeTo(30, 0), expect.closeTo(9, 0), 1],
+    ]);
+    for (const p of pieces) {
+      expect(Math.abs(p.w - (p.design ? 30 : 20))).toBeLessThan(0.4);
+      expect(difference(p.color, p.design ? '#2f6f73' : '#c2543d')).toBeLessThan(3);
+      expect(p.shape).toBe('rect');
+    }
+  });
+
+  it('has a sticker of the backing’s own color by its cut line alone, and says so', () => {
+    const { pieces } = readSheet(sheetOf((put) => put(8, 8, 38, 12, BACKING)));
+    expect(pieces).toHaveLength(1);
+    expect(pieces[0]).toMatchObject({ doubts: expect.arrayContaining(['faint']) });
+    expect(Math.abs(pieces[0]!.w - 38)).toBeLessThan(0.4);
+  });
+
+  it('parts what touches by the cut line, and not by a printed line that stops short', () => {
+    const { pieces } = readSheet(
+      sheetOf((put) => {
+        put(6, 6, 20, 14, '#d8e6df');
+        put(26, 6, 20, 14, '#d8e6df');
+        put(6, 30, 40, 14, '#f3d9c8');
+        put(25, 32, 0.2, 10, LINE);
+      }),
+    );
+    expect(pieces.map((p) => [Math.round(p.x), Math.round(p.w)])).toEqual([
+      [6, 20],
+      [26, 20],
+      [6, 40],
+    ]);
+  });
+
+  it('counts the rows of a list, and none of a plain box', () => {
+    const { pieces } = readSheet(
+      sheetOf((put) => {
+        put(5, 5, 30, 36, '#f3d9c8');
+        for (let i = 0; i < 6; i++) {
+          put(6.5, 7 + i * 6, 2.4, 2.4, '#ffffff', '#3d4f7c');
+          put(11, 10.5 + i * 6, 22, 0.2, '#3d4f7c', '#3d4f7c');
+        }
+        put(38, 5, 25, 36, '#f3d9c8');
+      }),
+    );
+    expect(pieces.map((p) => [p.rows, p.kind === 'checklist'])).toEqual([
+      [6, true],
+      [0, false],
+    ]);
+  });
+
+  it('finds nothing on a bare backing, nor dust', () => {
+    const bare = sheetOf((put) => put(20, 20, 0.3, 0.3, '#444444', '#444444'));
+    expect(readSheet(bare).pieces).toEqual([]);
+  });
+
+  it('tells each step before it is taken', () => {
+    const steps: string[] = [];
+    readSheet(
+      sheetOf(() => {}),
+      (step) => steps.push(step),
+    );
+    expect(steps).toEqual(['light', 'lines', 'outlines', 'parting', 'measuring']);
+  });
+});
+
+describe('a sheet in a picture', () => {
+  const table = (): Drawn => {
+    const picture = blankPicture(400, 500, '#4a3a2c');
+    paint(picture, { x: 60, y: 80, w: 280, h: 340 }, '#f4f1ea');
+    return picture;
+  };
+
+  it('is found by its corners, and seen straight from above', () => {
+    const { corners, sure } = findSheet(table());
+    expect(sure).toBe(true);
+    const wanted = [
+      [60, 80],
+      [340, 80],
+      [340, 420],
+      [60, 420],
+    ] as const;
+    corners.forEach((c, i) => expect(Math.hypot(c.x - wanted[i]![0], c.y - wanted[i]![1])).toBeLessThan(1.5));
+    const flat = straightened(table(), corners, 70, 85, 4);
+    expect([flat.width, flat.height, flat.scale]).toEqual([280, 340, 4]);
+    expect([...flat.data.slice((170 * 280 + 140) * 4, (170 * 280 + 140) * 4 + 3)]).toEqual([0xf4, 0xf1, 0xea]);
+  });
+
+  it('is the whole picture where none can be told from it', () => {
+    const { corners, sure } = findSheet(blankPicture(300, 200, '#f4f1ea'));
+    expect([sure, corners[2]]).toEqual([false, { x: 300, y: 200 }]);
+  });
+});

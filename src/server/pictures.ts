@@ -1,0 +1,59 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import sharp from 'sharp';
+import { BadInput } from '../core/format/fault';
+
+/** A sticker's picture is no larger, px a side and bytes. */
+const LONGEST = 4000;
+export const MOST_BYTES = 3_000_000;
+const TYPES: ReadonlySet<string> = new Set(['png', 'jpeg', 'webp']);
+const QUALITY = 86;
+const HASH = /^[0-9a-f]{64}$/;
+
+/** Pictures lie in a folder beside the database. */
+const folder = (): string =>
+  join(dirname(process.env.HOBNAIL_DATA ?? join(process.cwd(), '.data', 'hobnail.sqlite')), 'pictures');
+
+const fileOf = (hash: string): string => join(folder(), `${hash}.webp`);
+
+/**
+ * Makes a picture one of the house: decoded and written anew, so that nothing is kept of where and with what it was
+ * taken. It is on the disk, under the hash of its bytes, when this returns.
+ * @throws BadInput for what is no picture, or too large
+ */
+export async function keepPicture(bytes: Uint8Array, name: string): Promise<string> {
+  const fail = (found: string): never => {
+    throw new BadInput([
+      { file: name, where: 'picture', found, expected: `a picture of at most ${LONGEST} pixels a side and 3 MB` },
+    ]);
+  };
+  if (bytes.byteLength > MOST_BYTES) fail(`${Math.round(bytes.byteLength / 1e6)} MB`);
+  const picture = sharp(bytes, { limitInputPixels: LONGEST * LONGEST, failOn: 'error' });
+  const { format, width = 0, height = 0 } = await picture.metadata().catch(() => fail('no picture'));
+  // a drawing (SVG) is read here, too, and may point to other files
+  if (!TYPES.has(format)) fail('no picture');
+  if (width > LONGEST || height > LONGEST) fail(`${width} × ${height} pixels`);
+  const kept = await picture
+    .webp({ quality: QUALITY, alphaQuality: 100 })
+    .toBuffer()
+    .catch(() => fail('a picture that breaks off'));
+  const hash = createHash('sha256').update(kept).digest('hex');
+  if (!existsSync(fileOf(hash))) {
+    mkdirSync(folder(), { recursive: true });
+    const unfinished = `${fileOf(hash)}.${process.pid}.part`;
+    writeFileSync(unfinished, kept, { flush: true });
+    renameSync(unfinished, fileOf(hash));
+  }
+  return hash;
+}
+
+/** A picture's bytes (WebP); null: there is none of that name. */
+export const readPicture = (hash: string): Uint8Array<ArrayBuffer> | null =>
+  HASH.test(hash) && existsSync(fileOf(hash)) ? new Uint8Array(readFileSync(fileOf(hash))) : null;
+
+/** A picture as an address that holds it, for files that must show it wherever they go. */
+export function pictureData(hash: string): string {
+  const bytes = readPicture(hash);
+  return bytes ? `data:image/webp;base64,${Buffer.from(bytes).toString('base64')}` : '';
+}

@@ -1,0 +1,205 @@
+import { createStore } from 'zustand/vanilla';
+import type { Sticker } from '../../core/scan/correct';
+import { stickerOf } from '../../core/scan/correct';
+import type { Quad } from '../../core/scan/homography';
+import type { ScanStep } from '../../core/scan/read-sheet';
+import type { Opened } from '../../workers/scan-service';
+import type { Scanner } from './scanner';
+
+/** A sheet on its way from a picture to stickers. Lengths in mm, corners in px of the picture. */
+export interface ScanSheet {
+  readonly id: number;
+  readonly file: File;
+  readonly state: 'waiting' | 'opening' | 'asking' | 'reading' | 'read' | 'failed';
+  readonly step: ScanStep | null;
+  readonly said: string;
+  readonly opened: Opened | null;
+  readonly corners: Quad | null;
+  readonly width: number;
+  readonly height: number;
+  /** the sheet seen from above, as an address of this page */
+  readonly picture: string | null;
+  readonly stickers: readonly Sticker[];
+  readonly past: readonly (readonly Sticker[])[];
+  readonly future: readonly (readonly Sticker[])[];
+}
+
+export interface ScanState {
+  readonly sheets: readonly ScanSheet[];
+  readonly current: number | null;
+  readonly selected: readonly number[];
+  readonly add: (files: readonly File[]) => void;
+  readonly show: (id: number) => void;
+  readonly select: (ids: readonly number[]) => void;
+  readonly setSheet: (id: number, change: Partial<Pick<ScanSheet, 'corners' | 'width' | 'height' | 'state'>>) => void;
+  /** reads the sheet, with its corners and size as they are now */
+  readonly read: (id: number) => void;
+  /** one correction, which can be undone */
+  readonly correct: (change: (stickers: readonly Sticker[]) => readonly Sticker[]) => void;
+  readonly step: (way: 'undo' | 'redo') => void;
+  readonly rescale: (factor: number) => void;
+  readonly drop: (id: number) => void;
+  readonly cancel: () => void;
+  /** Pictures of some stickers of a sheet. */
+  readonly pictures: (id: number, stickers: readonly Sticker[]) => Promise<readonly Blob[]>;
+}
+
+const MM_PER_INCH = 25.4;
+/** A sheet whose size nobody knows yet, mm: the usual one. From memory. */
+const USUAL = [127, 178] as const;
+const MOST_STEPS = 100;
+
+const words = (error: unknown): string =>
+  error instanceof Error && error.message ? error.message : 'This picture could not be read.';
+
+export const createScan = (start: () => Scanner) =>
+  createStore<ScanState>()((set, get) => {
+    let scanner: Scanner | null = null;
+    let next = 1;
+    let queue: Promise<void> = Promise.resolve();
+    /** what was begun before a cancel answers to nobody */
+    let round = 0;
+    const worker = (): Scanner => (scanner ??= start());
+    const put = (id: number, change: Partial<ScanSheet>): void =>
+      set({ sheets: get().sheets.map((s) => (s.id === id ? { ...s, ...change } : s)) });
+    const sheetOf = (id: number | null): ScanSheet | undefined => get().sheets.find((s) => s.id === id);
+    const inTurn = (id: number, work: () => Promise<void>): void => {
+      const mine = round;
+      queue = queue.then(async () => {
+        if (mine !== round || !sheetOf(id)) return;
+        await work().catch((e: unknown) => {
+          if (mine === round) put(id, { state: 'failed', said: words(e), step: null });
+        });
+      });
+    };
+    const open = async (id: number): Promise<void> => {
+      const sheet = sheetOf(id);
+      if (!sheet) return;
+      put(id, { state: 'opening', said: '' });
+      const opened = await worker().open(sheet.file);
+      const [a, b, c, d] = opened.corners;
+      const across = (Math.hypot(b.x - a.x, b.y - a.y) + Math.hypot(c.x - d.x, c.y - d.y)) / 2;
+      const down = (Math.hypot(d.x - a.x, d.y - a.y) + Math.hypot(c.x - b.x, c.y - b.y)) / 2;
+      const mm = (px: number): number => Math.round((px / (opened.dpi as number)) * MM_PER_INCH * 10) / 10;
+      const known = opened.dpi !== null;
+      const [width, height] = known ? [mm(across), mm(down)] : across > down ? [USUAL[1], USUAL[0]] : USUAL;
+      put(id, { opened, corners: opened.corners, width, height, state: known ? 'waiting' : 'asking' });
+      if (known) await read(id);
+    };
+    const read = async (id: number): Promise<void> => {
+      const sheet = sheetOf(id);
+      if (!sheet?.corners) return;
+      put(id, { state: 'reading', said: '' });
+      const { sheet: found, picture } = await worker().read(id, sheet.corners, sheet.width, sheet.height, (step) =>
+        put(id, { step }),
+      );
+      if (!found.pieces.length)
+        return put(id, { state: 'failed', step: null, said: 'No stickers were found in this picture.' });
+      if (sheet.picture) URL.revokeObjectURL(sheet.picture);
+      put(id, {
+        state: 'read',
+        step: null,
+        picture: URL.createObjectURL(picture),
+        stickers: found.pieces.map((p, i) => stickerOf(p, i + 1)),
+        past: [],
+        future: [],
+      });
+      if (get().current === null) set({ current: id, selected: [] });
+    };
+    return {
+      sheets: [],
+      current: null,
+      selected: [],
+      add: (files) => {
+        const added = files.map((file): ScanSheet => ({
+          id: next++,
+          file,
+          state: 'waiting',
+          step: null,
+          said: '',
+          opened: null,
+          corners: null,
+          width: 0,
+          height: 0,
+          picture: null,
+          stickers: [],
+          past: [],
+          future: [],
+        }));
+        set({ sheets: [...get().sheets, ...added], current: get().current ?? added[0]?.id ?? null });
+        for (const { id } of added) inTurn(id, () => open(id));
+      },
+      show: (id) => set({ current: id, selected: [] }),
+      select: (selected) => set({ selected }),
+      setSheet: put,
+      read: (id) =>
+        inTurn(id, async () => {
+          const sheet = sheetOf(id);
+          if (!sheet) return;
+          // the worker holds the picture that was opened last, which may be another one
+          await worker().open(sheet.file);
+          await read(id);
+        }),
+      correct: (change) => {
+        const sheet = sheetOf(get().current);
+        if (!sheet) return;
+        const stickers = change(sheet.stickers);
+        put(sheet.id, { stickers, past: [...sheet.past, sheet.stickers].slice(-MOST_STEPS), future: [] });
+        set({ selected: get().selected.filter((id) => stickers.some((s) => s.id === id)) });
+      },
+      step: (way) => {
+        const sheet = sheetOf(get().current);
+        if (!sheet) return;
+        const [from, to] = way === 'undo' ? (['past', 'future'] as const) : (['future', 'past'] as const);
+        const stickers = sheet[from].at(-1);
+        if (!stickers) return;
+        put(sheet.id, { stickers, [from]: sheet[from].slice(0, -1), [to]: [...sheet[to], sheet.stickers] });
+        set({ selected: [] });
+      },
+      rescale: (factor) => {
+        const sheet = sheetOf(get().current);
+        if (!sheet || !Number.isFinite(factor) || factor <= 0) return;
+        const larger = ({ x, y, w, h, ...rest }: Sticker): Sticker => ({
+          ...rest,
+          x: x * factor,
+          y: y * factor,
+          w: w * factor,
+          h: h * factor,
+        });
+        void worker().rescale(sheet.id, factor);
+        put(sheet.id, {
+          width: sheet.width * factor,
+          height: sheet.height * factor,
+          stickers: sheet.stickers.map(larger),
+          past: [],
+          future: [],
+        });
+      },
+      drop: (id) => {
+        const gone = sheetOf(id);
+        if (gone?.picture) URL.revokeObjectURL(gone.picture);
+        void scanner?.drop(id);
+        const sheets = get().sheets.filter((s) => s.id !== id);
+        set({ sheets, current: get().current === id ? (sheets[0]?.id ?? null) : get().current, selected: [] });
+      },
+      pictures: async (id, stickers) => {
+        const pieces = stickers.map(({ x, y, w, h, shape }) => ({ x, y, w, h, shape }));
+        const cut = await worker().cut(id, pieces);
+        if (cut) return cut;
+        // a worker that was ended took its sheets along: this one is read again
+        const sheet = sheetOf(id);
+        if (!sheet?.corners) return [];
+        await worker().open(sheet.file);
+        await worker().read(id, sheet.corners, sheet.width, sheet.height, () => {});
+        return (await worker().cut(id, pieces)) ?? [];
+      },
+      cancel: () => {
+        round++;
+        // a worker cannot be interrupted: it is ended, and with it the sheets that it holds
+        scanner?.end();
+        scanner = null;
+        for (const sheet of get().sheets)
+          if (sheet.state !== 'read') put(sheet.id, { state: 'failed', step: null, said: 'Reading was cancelled.' });
+      },
+    };
+  });

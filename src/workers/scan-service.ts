@@ -1,0 +1,90 @@
+import type { Hex } from '../core/color/color';
+import type { Quad } from '../core/scan/homography';
+import { cutOut } from '../core/scan/cut-out';
+import { findSheet } from '../core/scan/find-sheet';
+import type { ReadSheet } from '../core/scan/found';
+import { pictureFile } from '../core/scan/picture-file';
+import type { Raster } from '../core/scan/raster';
+import type { ScanStep } from '../core/scan/read-sheet';
+import { readSheet } from '../core/scan/read-sheet';
+import type { FlatSheet } from '../core/scan/straighten';
+import { straightened } from '../core/scan/straighten';
+import type { Rect } from '../core/measure/rect';
+import type { Shape } from '../core/kit/kinds';
+
+/** A picture that was opened: what is known of it before it is read. */
+export interface Opened {
+  readonly width: number;
+  readonly height: number;
+  readonly dpi: number | null;
+  readonly corners: Quad;
+  /** false: no sheet was told from what is behind it */
+  readonly sure: boolean;
+}
+
+/** How pictures are decoded and encoded: the browser does it; a test plays it. */
+export interface Codec {
+  readonly decode: (file: Blob) => Promise<Raster>;
+  readonly encode: (picture: Raster, lossless: boolean) => Promise<Blob>;
+}
+
+/** Pixels a millimeter at which a sheet is read: a little under 300 dpi. */
+const SCALE = 10;
+/** The same for the pictures that are kept, at most: they are printed at that. */
+const KEPT_SCALE = 11.8;
+
+/** What the scanning worker does. It holds the picture that was opened last, and each sheet that was read. */
+export interface ScanService {
+  /** @throws BadInput in words */
+  open(file: Blob, name: string): Promise<Opened>;
+  /**
+   * Reads the picture that was opened last.
+   * @param id under which the sheet is held
+   * @param width,height of the sheet, mm
+   * @returns what was found, and the sheet seen from above
+   */
+  read(
+    id: number,
+    corners: Quad,
+    width: number,
+    height: number,
+    onStep: (step: ScanStep) => void,
+  ): Promise<{ sheet: ReadSheet; picture: Blob }>;
+  /** Says that a sheet is really so many times as large. */
+  rescale(id: number, factor: number): void;
+  /** Pictures of some stickers of a sheet; mm. null: that sheet is not held */
+  cut(id: number, pieces: readonly (Rect & { readonly shape: Shape })[]): Promise<Blob[] | null>;
+  drop(id: number): void;
+}
+
+export function scanService({ decode, encode }: Codec): ScanService {
+  let picture: Raster | null = null;
+  const sheets = new Map<number, { readonly flat: FlatSheet; readonly backing: Hex }>();
+  return {
+    open: async (file, name) => {
+      const { dpi } = pictureFile(new Uint8Array(await file.arrayBuffer()), name);
+      picture = await decode(file);
+      const { corners, sure } = findSheet(picture);
+      return { width: picture.width, height: picture.height, dpi, corners, sure };
+    },
+    read: async (id, corners, width, height, onStep) => {
+      if (!picture) throw new Error('no picture is open');
+      const span = Math.hypot(corners[1].x - corners[0].x, corners[1].y - corners[0].y) / width;
+      const seen = straightened(picture, corners, width, height, Math.min(SCALE, span));
+      const sheet = readSheet(seen, onStep);
+      const flat = span > KEPT_SCALE ? straightened(picture, corners, width, height, KEPT_SCALE) : seen;
+      sheets.set(id, { flat, backing: sheet.backing });
+      return { sheet, picture: await encode(seen, false) };
+    },
+    rescale: (id, factor) => {
+      const sheet = sheets.get(id);
+      if (sheet) sheets.set(id, { ...sheet, flat: { ...sheet.flat, scale: sheet.flat.scale / factor } });
+    },
+    cut: async (id, pieces) => {
+      const sheet = sheets.get(id);
+      if (!sheet) return null;
+      return Promise.all(pieces.map((p) => encode(cutOut(sheet.flat, p, p.shape, sheet.backing), true)));
+    },
+    drop: (id) => void sheets.delete(id),
+  };
+}
