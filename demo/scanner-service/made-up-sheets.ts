@@ -135,6 +135,12 @@ interface Sort {
   readonly line?: number;
 }
 
+/** Sizes that sheets come in, mm. From memory. */
+const PAPERS = [
+  [127, 178],
+  [140, 216],
+  [114, 171],
+] as const;
 const PRINTS = ['plain', 'pale', 'dots', 'stripes', 'framed', 'fade', 'leaves'];
 
 export const SORTS: Readonly<Record<string, Sort>> = {
@@ -159,7 +165,7 @@ export function madeUpSheet(sortName: string, seed: number): PrintedSheet {
   if (!sort) throw new RangeError(`no such sort of sheet: ${sortName}`);
   const random = randomFrom(hashOf(`${sortName} ${seed}`));
   const wide = sort.kinds.includes('bottom-washi');
-  const [width, height] = wide ? [178, 216] : pick(random, [[127, 178], [140, 216], [114, 171]] as const); // prettier-ignore
+  const [width, height] = wide ? [178, 216] : pick(random, PAPERS);
   // a kit's stickers of one kind are cut with one die
   const sizes = new Map(sort.kinds.map((kind) => [kind, between(random, 0.85, 1.15)]));
   const faces = new Map<string, string>();

@@ -14,8 +14,8 @@ import { findSheet } from '../../src/core/scan/find-sheet';
 import { readSheet } from '../../src/core/scan/read-sheet';
 import { straightened } from '../../src/core/scan/straighten';
 
-/** Seeds 11 and 12 were never looked at while the reader was made; it was made on 1 and 3 to 7. */
-const SEEDS = [11, 12];
+/** Never looked at while the reader was made; it was made on 1, 3 to 7, 11 and 12. */
+const SEEDS = [21, 22];
 const SCALE = 10;
 const TRUTH_DPI = 150;
 

@@ -11,7 +11,7 @@ export const GRID = 10;
 /** Copies differ by less, mm. */
 const SIZE = 0.7;
 /** Fields of copies differ by less on the average, and in the worst twentieth, CIELAB. */
-const FIELDS = 3.5;
+const FIELDS = 2;
 const WORST = 7;
 /** A picture of strong contrasts that lies a hair aside differs by so much of them. */
 const ASIDE = 0.3;

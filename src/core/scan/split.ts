@@ -7,8 +7,8 @@ import type { Marks } from './marks';
 import type { Part } from './reach';
 import type { Share } from './share';
 
-/** No sticker is narrower, mm. */
-const NARROWEST = 4.2;
+/** No sticker that touches another is narrower, mm: printed bands along an edge are. From memory. */
+const NARROWEST = 5.3;
 /** Rows and columns with fewer pixels are what a cut left of the neighbor, px. */
 const SLIVER = 4;
 /** A sticker fills so much of its rectangle; a flag's notch or a heart's shoulders are the emptiest. */
