@@ -3,7 +3,7 @@ import { seriousFaults } from './axe';
 import { arrangeWeek, openWeek, test } from './hobnail';
 
 test('axe finds nothing on any screen', async ({ page, hobnail }) => {
-  for (const path of ['/', '/agenda?week=2027-W06', '/kits', '/books', '/settings']) {
+  for (const path of ['/', '/agenda?week=2027-W06', '/kits', '/books', '/scan', '/settings']) {
     await page.goto(`${hobnail.url}${path}`);
     await page.getByRole('heading').first().waitFor();
     expect.soft(await seriousFaults(page), path).toEqual([]);
@@ -32,6 +32,7 @@ test('axe finds nothing on the spread, its dialogs and the bench', async ({ page
   for (const name of [/^Other ways/, /^Manner/, /^Begin anew/, /^The week as a list/, /^The keys/]) {
     await page.getByRole('button', { name }).click();
     await page.getByRole('dialog').waitFor();
+    if (name.test('Other ways')) await page.getByRole('region', { name: 'Way 3' }).waitFor();
     expect.soft(await seriousFaults(page), String(name)).toEqual([]);
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toHaveCount(0);

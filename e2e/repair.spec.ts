@@ -108,7 +108,7 @@ test('three ways are compared, and a day is taken from another', async ({ page, 
   await openWeek(page, hobnail, /^In 3 weeks/, { kit: 'Rockpool' });
   await page.getByRole('button', { name: 'Other ways' }).click();
   await expect(page.getByRole('region', { name: /^Way \d$/ })).toHaveCount(3);
-  await page.getByRole('button', { name: 'Wednesday from way 2' }).click();
+  await page.getByRole('button', { name: 'Wed, way 2' }).click();
   await page.getByRole('button', { name: 'Lay it out so, day by day' }).click();
   await page.getByTestId('piece').nth(20).waitFor();
   await saved(page);

@@ -91,7 +91,7 @@ function notBehind(planes: LabPlanes): Uint8Array {
 function largest(on: Uint8Array, width: number, height: number): { count: number; rim: Point[] } {
   const label = new Int32Array(on.length);
   const queue = new Int32Array(on.length);
-  let best = { label: 0, count: 0 };
+  let best = { part: 0, count: 0 };
   for (let start = 0, next = 1; start < on.length; start++) {
     if (!on[start] || label[start]) continue;
     let end = 0;
@@ -106,14 +106,14 @@ function largest(on: Uint8Array, width: number, height: number): { count: number
           queue[end++] = j;
         }
     }
-    if (end > best.count) best = { label: next, count: end };
+    if (end > best.count) best = { part: next, count: end };
     next++;
   }
   const rim: Point[] = [];
   for (let y = 0; y < height; y++) {
     let [first, last] = [-1, -1];
     for (let x = 0; x < width; x++)
-      if (label[y * width + x] === best.label && best.label) {
+      if (best.part && label[y * width + x] === best.part) {
         if (first < 0) first = x;
         last = x;
       }

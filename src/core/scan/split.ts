@@ -65,11 +65,12 @@ function split(share: Share, sight: Sight): Share[] {
 
 /** The share's rectangle without empty rim; null when nothing is in it. */
 function tightened(share: Share, { labels, width }: Blobs): Share | null {
+  const { label } = share;
   const rows = new Int32Array(share.y1 - share.y0 + 1);
   const columns = new Int32Array(share.x1 - share.x0 + 1);
   for (let y = share.y0; y <= share.y1; y++)
     for (let x = share.x0; x <= share.x1; x++)
-      if (labels[y * width + x] === share.label) {
+      if (labels[y * width + x] === label) {
         rows[y - share.y0] = (rows[y - share.y0] as number) + 1;
         columns[x - share.x0] = (columns[x - share.x0] as number) + 1;
       }

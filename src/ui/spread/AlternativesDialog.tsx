@@ -18,7 +18,7 @@ import { isWriting, pieceIndex } from '../../core/spread/placement';
 import { num } from '../../core/art/svg';
 import { handSvg, marksSvg } from '../../core/format/spread-svg';
 import { pieceKey } from '../../core/kit/kit';
-import { longDay, shortDay } from '../../core/week/day-names';
+import { shortDay } from '../../core/week/day-names';
 import { LaidFaces } from '../sticker/Face';
 import { GLASS } from '../theme';
 import { useSpread } from './store';
@@ -90,7 +90,7 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
                     <ButtonBase
                       key={iso}
                       aria-pressed={from[day] === n}
-                      aria-label={`${longDay(iso)} from way ${n + 1}`}
+                      aria-label={`${shortDay(iso)}, way ${n + 1}`}
                       onClick={() => setFrom(from.map((f, d) => (d === day ? n : f)))}
                       sx={{
                         flex: 1,
