@@ -63,20 +63,22 @@ export const createScan = (start: () => Scanner) =>
     const put = (id: number, change: Partial<ScanSheet>): void =>
       set({ sheets: get().sheets.map((s) => (s.id === id ? { ...s, ...change } : s)) });
     const sheetOf = (id: number | null): ScanSheet | undefined => get().sheets.find((s) => s.id === id);
-    const inTurn = (id: number, work: () => Promise<void>): void => {
+    const inTurn = (id: number, work: (goesOn: () => boolean) => Promise<void>): void => {
       const mine = round;
+      const goesOn = (): boolean => mine === round;
       queue = queue.then(async () => {
-        if (mine !== round || !sheetOf(id)) return;
-        await work().catch((e: unknown) => {
-          if (mine === round) put(id, { state: 'failed', said: words(e), step: null });
+        if (!goesOn() || !sheetOf(id)) return;
+        await work(goesOn).catch((e: unknown) => {
+          if (goesOn()) put(id, { state: 'failed', said: words(e), step: null });
         });
       });
     };
-    const open = async (id: number): Promise<void> => {
+    const open = async (id: number, goesOn: () => boolean): Promise<void> => {
       const sheet = sheetOf(id);
       if (!sheet) return;
       put(id, { state: 'opening', said: '' });
       const opened = await worker().open(sheet.file);
+      if (!goesOn()) return;
       const [a, b, c, d] = opened.corners;
       const across = (Math.hypot(b.x - a.x, b.y - a.y) + Math.hypot(c.x - d.x, c.y - d.y)) / 2;
       const down = (Math.hypot(d.x - a.x, d.y - a.y) + Math.hypot(c.x - b.x, c.y - b.y)) / 2;
@@ -84,15 +86,16 @@ export const createScan = (start: () => Scanner) =>
       const known = opened.dpi !== null;
       const [width, height] = known ? [mm(across), mm(down)] : across > down ? [USUAL[1], USUAL[0]] : USUAL;
       put(id, { opened, corners: opened.corners, width, height, state: known ? 'waiting' : 'asking' });
-      if (known) await read(id);
+      if (known) await read(id, goesOn);
     };
-    const read = async (id: number): Promise<void> => {
+    const read = async (id: number, goesOn: () => boolean): Promise<void> => {
       const sheet = sheetOf(id);
       if (!sheet?.corners) return;
       put(id, { state: 'reading', said: '' });
       const { sheet: found, picture } = await worker().read(id, sheet.corners, sheet.width, sheet.height, (step) =>
         put(id, { step }),
       );
+      if (!goesOn()) return;
       if (!found.pieces.length)
         return put(id, { state: 'failed', step: null, said: 'No stickers were found in this picture.' });
       if (sheet.picture) URL.revokeObjectURL(sheet.picture);
@@ -127,18 +130,18 @@ export const createScan = (start: () => Scanner) =>
           future: [],
         }));
         set({ sheets: [...get().sheets, ...added], current: get().current ?? added[0]?.id ?? null });
-        for (const { id } of added) inTurn(id, () => open(id));
+        for (const { id } of added) inTurn(id, (goesOn) => open(id, goesOn));
       },
       show: (id) => set({ current: id, selected: [] }),
       select: (selected) => set({ selected }),
       setSheet: put,
       read: (id) =>
-        inTurn(id, async () => {
+        inTurn(id, async (goesOn) => {
           const sheet = sheetOf(id);
           if (!sheet) return;
           // the worker holds the picture that was opened last, which may be another one
           await worker().open(sheet.file);
-          await read(id);
+          await read(id, goesOn);
         }),
       correct: (change) => {
         const sheet = sheetOf(get().current);
@@ -195,6 +198,7 @@ export const createScan = (start: () => Scanner) =>
       },
       cancel: () => {
         round++;
+        queue = Promise.resolve(); // what an ended worker was asked is never answered
         // a worker cannot be interrupted: it is ended, and with it the sheets that it holds
         scanner?.end();
         scanner = null;
