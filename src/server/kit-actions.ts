@@ -9,10 +9,11 @@ import { searchOf } from '../core/kit/search';
 import { stockOfKit } from '../core/kit/stock';
 import type { Database } from '../db/database';
 import { editKits, stepKits } from '../db/kit-edits';
-import { addKit, allKits, factsOf, findKit } from '../db/kits';
+import { allKits, factsOf, findKit } from '../db/kits';
 import { favoriteOf } from '../db/manners';
 import { listOrders, listSupplies } from '../db/plans';
 import { stockEvents, usesOf } from '../db/stock';
+import { addNewKit } from './add-new-kit';
 import { NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import { FindDto } from './dto/find.dto';
@@ -39,8 +40,7 @@ export async function addCheckedKit(input: unknown): Promise<Outcome<{ name: str
   return inOneStroke(async (db) => {
     const { name, role, csv } = check(KitTextDto, input, 'kit');
     const kit = readKit(csv, `${name}.kit.csv`, name);
-    if (!(await addKit(db, kit, role)))
-      throw new BadInput([{ file: 'kit', where: 'name', found: quoted(name), expected: 'a name that no kit has yet' }]);
+    await addNewKit(db, kit, role);
     return { name, designs: kit.pieces.length };
   });
 }

@@ -3,17 +3,17 @@ import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from '
 import { dirname, join } from 'node:path';
 import sharp from 'sharp';
 import { BadInput } from '../core/format/fault';
+import { dataFile } from './store';
 
 /** A sticker's picture is no larger, px a side and bytes. */
 const LONGEST = 4000;
-export const MOST_BYTES = 3_000_000;
+const MOST_BYTES = 3_000_000;
 const TYPES: ReadonlySet<string> = new Set(['png', 'jpeg', 'webp']);
 const QUALITY = 86;
 const HASH = /^[0-9a-f]{64}$/;
 
 /** Pictures lie in a folder beside the database. */
-const folder = (): string =>
-  join(dirname(process.env.HOBNAIL_DATA ?? join(process.cwd(), '.data', 'hobnail.sqlite')), 'pictures');
+const folder = (): string => join(dirname(dataFile()), 'pictures');
 
 const fileOf = (hash: string): string => join(folder(), `${hash}.webp`);
 

@@ -12,6 +12,9 @@ interface Opened {
   readonly inode: number | null;
 }
 
+/** The database's file; pictures lie in a folder beside it. */
+export const dataFile = (): string => process.env.HOBNAIL_DATA ?? join(process.cwd(), '.data', 'hobnail.sqlite');
+
 const held = globalThis as unknown as { hobnailStore?: Promise<Opened> };
 
 /**
@@ -20,7 +23,7 @@ const held = globalThis as unknown as { hobnailStore?: Promise<Opened> };
  * @throws StoreTrouble
  */
 export async function store(): Promise<Database> {
-  const file = process.env.HOBNAIL_DATA ?? join(process.cwd(), '.data', 'hobnail.sqlite');
+  const file = dataFile();
   const opening = (held.hobnailStore ??= openStore(file));
   try {
     const opened = await opening;

@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache';
 import { readKit } from '../../core/format/kit-csv';
-import { BadInput, quoted } from '../../core/format/fault';
-import { addKit } from '../../db/kits';
+import { BadInput } from '../../core/format/fault';
+import { addNewKit } from '../../server/add-new-kit';
 import { page } from '../../server/answering';
 import { check } from '../../server/dto/check';
 import { KitTextDto } from '../../server/dto/kits.dto';
@@ -36,10 +36,7 @@ export async function POST(request: Request): Promise<Response> {
         const picture = pictures.get(p.code);
         return picture === undefined ? p : { ...p, picture };
       });
-      if (!(await addKit(await store(), { ...kit, pieces }, role)))
-        throw new BadInput([
-          { file: 'kit', where: 'name', found: quoted(name), expected: 'a name that no kit has yet' },
-        ]);
+      await addNewKit(await store(), { ...kit, pieces }, role);
       revalidatePath('/', 'layout');
       return { name, designs: pieces.length, pictures: pictures.size };
     }),

@@ -1,11 +1,10 @@
+import { solved } from './equations';
 import type { LabPlanes } from './lab-planes';
 
 /** The bare backing of a sheet: its color at every place, as the light falls on it. */
 export interface Backing {
   /** CIELAB at a pixel */
-  readonly l: (x: number, y: number) => number;
-  readonly a: (x: number, y: number) => number;
-  readonly b: (x: number, y: number) => number;
+  readonly at: Surface;
   /** how far its pixels stray from that, CIELAB (median) */
   readonly grain: number;
   /** its color in the best light on the sheet */
@@ -55,9 +54,7 @@ export function backingOf(planes: LabPlanes, scale: number): Backing {
   const grains = chosen.map((c) => c.uneven).sort((p, q) => p - q);
   const lights = chosen.map((c) => surface(c.x, c.y)).sort((p, q) => q[0] - p[0]);
   return {
-    l: (x, y) => surface(x, y)[0],
-    a: (x, y) => surface(x, y)[1],
-    b: (x, y) => surface(x, y)[2],
+    at: surface,
     grain: grains[grains.length >> 1] ?? 1,
     best: lights[Math.floor(lights.length * 0.02)] ?? [95, 0, 2],
   };
@@ -103,7 +100,7 @@ function nearest(cells: readonly Cell[]): Cell[] {
   return best.cells;
 }
 
-type Surface = (x: number, y: number) => readonly [number, number, number];
+type Surface = (x: number, y: number) => readonly [l: number, a: number, b: number];
 
 function fitted(cells: readonly Cell[], { width, height }: LabPlanes): Surface {
   const wide = spread(cells, width, height);
@@ -136,14 +133,5 @@ function leastSquares(points: readonly (readonly [readonly number[], number])[])
       row[n] = (row[n] as number) + (terms[i] as number) * value;
     }
   for (let i = 0; i < n; i++) (rows[i] as number[])[i] = ((rows[i] as number[])[i] as number) + 1e-6;
-  for (let col = 0; col < n; col++) {
-    const pivot = rows[col] as number[];
-    for (let r = 0; r < n; r++) {
-      if (r === col) continue;
-      const row = rows[r] as number[];
-      const share = (row[col] as number) / (pivot[col] as number);
-      for (let k = col; k <= n; k++) row[k] = (row[k] as number) - share * (pivot[k] as number);
-    }
-  }
-  return rows.map((row, i) => (row[n] as number) / (row[i] as number));
+  return solved(rows);
 }

@@ -19,7 +19,13 @@ const TIP = 1;
 /** What stands alone on the backing and is smaller is dust, mm. */
 const SPECK = 1.4;
 /** What is smaller is the punched hole of a sheet, mm of its longer and its shorter side. */
-export const SMALLEST = [3.5, 2.5] as const;
+const SMALLEST = [3.5, 2.5] as const;
+
+/** @param scale pixels a millimeter */
+export function isLargeEnough({ x0, y0, x1, y1 }: Omit<Part, 'label' | 'count'>, scale: number): boolean {
+  const [w, h] = [(x1 - x0 + 1) / scale, (y1 - y0 + 1) / scale];
+  return Math.max(w, h) >= SMALLEST[0] && Math.min(w, h) >= SMALLEST[1];
+}
 
 /** What differs from the backing by less is backing, CIELAB. @param grain of the backing */
 export const leastUnlike = (grain: number): number => Math.max(2.6, grain * 2.2);
@@ -47,11 +53,7 @@ export function blobsOf({ width, height, unlike, line }: Marks, grain: number, s
   // into what looks different only: a narrow gap that was closed is no tip
   const printed = inside.map((on, i) => (on && (unlike[i] as number) > differs ? 1 : 0));
   const parts = grown(labels, cores, printed, width, height, Math.round(TIP * scale));
-  const big = parts.filter((p) => {
-    const [w, h] = [(p.x1 - p.x0 + 1) / scale, (p.y1 - p.y0 + 1) / scale];
-    return Math.max(w, h) >= SMALLEST[0] && Math.min(w, h) >= SMALLEST[1];
-  });
-  return { width, height, labels, parts: big };
+  return { width, height, labels, parts: parts.filter((p) => isLargeEnough(p, scale)) };
 }
 
 /** Gives each part back the tips that were too thin, step by step from its rim. */
@@ -111,13 +113,9 @@ function reached(wall: Uint8Array, width: number, height: number, radius: number
   const open = new Uint8Array(wall.length);
   for (let i = 0; i < wall.length; i++) open[i] = (room[i] as number) > radius ? 1 : 0;
   const { labels } = partsOf(open, width, height);
-  const first = labels[0] || labels.find((l) => l > 0) || 0;
-  const fromRim = new Set<number>([first]);
-  for (let x = 0; x < width; x++) for (const i of [x, (height - 1) * width + x]) if (labels[i]) fromRim.add(labels[i]);
-  for (let y = 0; y < height; y++)
-    for (const i of [y * width, y * width + width - 1]) if (labels[i]) fromRim.add(labels[i]);
+  // the outermost pixels are open all round, so that all that is reached from them is one part
   const core = new Uint8Array(wall.length);
-  for (let i = 0; i < core.length; i++) core[i] = labels[i] && fromRim.has(labels[i] as number) ? 1 : 0;
+  for (let i = 0; i < core.length; i++) core[i] = labels[i] === labels[0] ? 1 : 0;
   const near = distances(core, width, height, 64);
   const out = new Uint8Array(wall.length);
   for (let i = 0; i < out.length; i++) out[i] = (near[i] as number) <= radius + 0.5 && !wall[i] ? 1 : 0;

@@ -104,22 +104,20 @@ export function grid(all: readonly Sticker[], id: number, columns: number, rows:
 /** Adds a sticker that was not found, drawn by hand. */
 export const add = (all: readonly Sticker[], rect: Rect): Sticker[] => [
   ...all,
-  {
-    ...stickerOf(
-      {
-        ...rect,
-        shape: 'rect',
-        color: '#d9d4c7',
-        accent: '#9a9484',
-        foil: 'none',
-        rows: 0,
-        kind: 'label',
-        design: nextDesign(all),
-        doubts: [],
-      },
-      nextId(all),
-    ),
-  },
+  stickerOf(
+    {
+      ...rect,
+      shape: 'rect',
+      color: '#d9d4c7',
+      accent: '#9a9484',
+      foil: 'none',
+      rows: 0,
+      kind: 'label',
+      design: nextDesign(all),
+      doubts: [],
+    },
+    nextId(all),
+  ),
 ];
 
 /** The stickers of one row, or of one column, with a sticker: those that its middle line goes through. */

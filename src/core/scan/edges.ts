@@ -50,7 +50,7 @@ function shift(
   const profile = new Float64Array(2 * AROUND + 1);
   const middle = (from + to) >> 1;
   const [cx, cy] = upright ? [edge, middle] : [middle, edge];
-  const [bl, ba, bb] = [backing.l(cx, cy), backing.a(cx, cy), backing.b(cx, cy)];
+  const [bl, ba, bb] = backing.at(cx, cy);
   let count = 0;
   for (let along = from; along <= to; along++) {
     let touches = false;

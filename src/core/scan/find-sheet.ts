@@ -4,6 +4,8 @@ import type { LabPlanes } from './lab-planes';
 import { labPlanes } from './lab-planes';
 import type { Raster } from './raster';
 import { shrunk } from './raster';
+import type { Part } from './reach';
+import { partsOf } from './reach';
 
 /** Where the sheet lies in a picture. */
 export interface FoundSheet {
@@ -89,37 +91,21 @@ function notBehind(planes: LabPlanes): Uint8Array {
 }
 
 function largest(on: Uint8Array, width: number, height: number): { count: number; rim: Point[] } {
-  const label = new Int32Array(on.length);
-  const queue = new Int32Array(on.length);
-  let best = { part: 0, count: 0 };
-  for (let start = 0, next = 1; start < on.length; start++) {
-    if (!on[start] || label[start]) continue;
-    let end = 0;
-    queue[end++] = start;
-    label[start] = next;
-    for (let at = 0; at < end; at++) {
-      const i = queue[at] as number;
-      const x = i % width;
-      for (const j of [x > 0 ? i - 1 : -1, x < width - 1 ? i + 1 : -1, i - width, i + width])
-        if (j >= 0 && j < on.length && on[j] && !label[j]) {
-          label[j] = next;
-          queue[end++] = j;
-        }
-    }
-    if (end > best.count) best = { part: next, count: end };
-    next++;
-  }
+  const { labels, parts } = partsOf(on, width, height);
+  const best = parts.reduce<Part | null>((most, part) => (part.count > (most?.count ?? 0) ? part : most), null);
+  if (!best) return { count: 0, rim: [] };
+  const { label, count } = best;
   const rim: Point[] = [];
   for (let y = 0; y < height; y++) {
     let [first, last] = [-1, -1];
     for (let x = 0; x < width; x++)
-      if (best.part && label[y * width + x] === best.part) {
+      if (labels[y * width + x] === label) {
         if (first < 0) first = x;
         last = x;
       }
     if (first >= 0) rim.push({ x: first, y }, { x: last, y });
   }
-  return { count: best.count, rim };
+  return { count, rim };
 }
 
 /** A hull brought down to four corners: again and again the side goes whose neighbors, made longer, add least. */

@@ -3,8 +3,7 @@ import type { Kind, Shape } from '../kit/kinds';
 import type { Rect } from '../measure/rect';
 
 /** Why a piece should be looked at first. */
-export const DOUBTS = ['faint', 'odd size', 'parted by a color', 'kind'] as const;
-export type Doubt = (typeof DOUBTS)[number];
+export type Doubt = 'faint' | 'kind';
 
 /** A sticker found on a sheet, in mm from the sheet's top left corner. */
 export interface FoundPiece extends Rect {

@@ -1,3 +1,5 @@
+import { solved } from './equations';
+
 /** A point in a picture (px) or on a sheet (mm), y downwards. */
 export interface Point {
   readonly x: number;
@@ -30,24 +32,4 @@ export function homography(from: Quad, to: Quad): Homography {
 export function mapped([a, b, c, d, e, f, g, h, i]: Homography, { x, y }: Point): Point {
   const w = g * x + h * y + i;
   return { x: (a * x + b * y + c) / w, y: (d * x + e * y + f) / w };
-}
-
-/** Gauss-Jordan elimination with row pivots; `rows` are equations with their right side last. */
-function solved(rows: number[][]): number[] {
-  const n = rows.length;
-  for (let col = 0; col < n; col++) {
-    let best = col;
-    for (let r = col + 1; r < n; r++)
-      if (Math.abs((rows[r] as number[])[col] as number) > Math.abs((rows[best] as number[])[col] as number)) best = r;
-    const pivot = rows[best] as number[];
-    if (Math.abs(pivot[col] as number) < 1e-9) throw new RangeError('three corners on one line');
-    [rows[col], rows[best]] = [pivot, rows[col] as number[]];
-    for (let r = 0; r < n; r++) {
-      const row = rows[r] as number[];
-      if (r === col || !row[col]) continue;
-      const share = (row[col] as number) / (pivot[col] as number);
-      for (let k = col; k <= n; k++) row[k] = (row[k] as number) - share * (pivot[k] as number);
-    }
-  }
-  return rows.map((row, i) => (row[n] as number) / (row[i] as number));
 }

@@ -43,11 +43,7 @@ function unlikeness({ width, height, l, a, b }: LabPlanes, backing: Backing): Fl
   for (let y = 1; y < height - 1; y++) {
     let [bl, ba, bb] = [0, 0, 0];
     for (let x = 1; x < width - 1; x++) {
-      if ((x - 1) % step === 0) {
-        bl = backing.l(x + step / 2, y);
-        ba = backing.a(x + step / 2, y);
-        bb = backing.b(x + step / 2, y);
-      }
+      if ((x - 1) % step === 0) [bl, ba, bb] = backing.at(x + step / 2, y);
       const i = y * width + x;
       let sl = 0;
       let sa = 0;

@@ -1,7 +1,6 @@
 /**
  * How far each pixel is from the nearest one that is set, px: two passes with weights 1 and 1.4 (chamfer distance).
- * The outermost pixels are not
- * measured: they stay at `most`. Source: Borgefors (1986), from memory.
+ * The outermost pixels are not measured: they stay at `most`. Source: Borgefors (1986), from memory.
  */
 export function distances(set: Uint8Array, width: number, height: number, most = 255): Float32Array {
   const far = new Float32Array(set.length);

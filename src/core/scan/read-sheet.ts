@@ -152,7 +152,7 @@ function outlineOf({ label, x0, x1 }: Share, edges: Edges, { labels, width }: Bl
 
 /** As much lighter as the backing is in the best light: what a shadow took is given back. */
 function relit({ planes: { l, a, b, width }, backing }: Seen, x: number, y: number): readonly [number, number, number] {
-  const gain = (backing.best[0] + 16) / (backing.l(x, y) + 16);
+  const gain = (backing.best[0] + 16) / (backing.at(x, y)[0] + 16);
   const i = y * width + x;
   return [((l[i] as number) + 16) * gain - 16, (a[i] as number) * gain, (b[i] as number) * gain];
 }

@@ -1,5 +1,5 @@
 import type { Blobs } from './blobs';
-import { SMALLEST } from './blobs';
+import { isLargeEnough } from './blobs';
 import type { Sight } from './chord';
 import { bestCut } from './chord';
 import type { LabPlanes } from './lab-planes';
@@ -24,12 +24,12 @@ export function splitAll(blobs: Blobs, marks: Marks, planes: LabPlanes, grain: n
   return blobs.parts.flatMap((part) => split(whole(part), sight)).filter((share) => isSticker(share, blobs, scale));
 }
 
-function isSticker({ label, x0, y0, x1, y1 }: Share, { labels, width }: Blobs, scale: number): boolean {
-  const [w, h] = [x1 - x0 + 1, y1 - y0 + 1];
-  if (Math.max(w, h) < SMALLEST[0] * scale || Math.min(w, h) < SMALLEST[1] * scale) return false;
+function isSticker(share: Share, { labels, width }: Blobs, scale: number): boolean {
+  if (!isLargeEnough(share, scale)) return false;
+  const { label, x0, y0, x1, y1 } = share;
   let filled = 0;
   for (let y = y0; y <= y1; y++) for (let x = x0; x <= x1; x++) if (labels[y * width + x] === label) filled++;
-  return filled > FILLED * w * h;
+  return filled > FILLED * (x1 - x0 + 1) * (y1 - y0 + 1);
 }
 
 const whole = ({ label, x0, y0, x1, y1 }: Part): Share => ({

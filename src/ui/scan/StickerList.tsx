@@ -12,8 +12,6 @@ import type { ScanSheet } from './store';
 
 const DOUBT: Readonly<Record<Doubt, string>> = {
   faint: 'only its cut line shows',
-  'odd size': 'an odd size',
-  'parted by a color': 'perhaps one with its neighbor',
   kind: 'what is it?',
 };
 
