@@ -150,7 +150,7 @@ test('a rota and turns are made and changed; one day of a series moves; the cale
 
   await page.getByRole('tab', { name: /Calendars/ }).click();
   const written = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Write household out' }).click();
+  await page.getByRole('link', { name: 'Export household' }).click();
   const file = readFileSync(await (await written).path(), 'utf8');
   const titles = demandsOfWeek([readCalendar(file, 'household.ics')], '2027-W06')
     .demands.filter((d) => d.day === 4)

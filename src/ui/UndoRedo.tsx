@@ -1,9 +1,9 @@
 'use client';
 
 import IconButton from '@mui/material/IconButton';
-import Tooltip from '@mui/material/Tooltip';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { Hint } from './Hint';
 
 export interface UndoRedoProps {
   /** what undo would take back, in words; null: nothing */
@@ -28,12 +28,12 @@ export function UndoRedo({ undo, redo, onStep, busy = false }: UndoRedoProps) {
   useHotkeys(WAYS[0].keys, (e) => step('undo', e), [undo, busy, onStep]);
   useHotkeys(WAYS[1].keys, (e) => step('redo', e), [redo, busy, onStep]);
   return WAYS.map(({ way, name, nothing, Icon }) => (
-    <Tooltip key={way} title={said[way] === null ? nothing : `${name}: ${said[way]}`}>
+    <Hint key={way} title={said[way] === null ? nothing : `${name}: ${said[way]}`}>
       <span>
         <IconButton color="inherit" aria-label={name} disabled={said[way] === null || busy} onClick={() => step(way)}>
           <Icon size={20} />
         </IconButton>
       </span>
-    </Tooltip>
+    </Hint>
   ));
 }

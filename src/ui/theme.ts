@@ -60,10 +60,6 @@ export const theme = createTheme({
     MuiToggleButton: { styleOverrides: { root: { color: GLASS.ink, textTransform: 'none', paddingBlock: 1 } } },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { border: `1px solid ${GLASS.edge}` } } },
     MuiDialog: { styleOverrides: { paper: { borderRadius: 18 } } },
-    MuiTooltip: {
-      defaultProps: { enterDelay: 400 },
-      styleOverrides: { tooltip: { background: GLASS.bottle, fontSize: 12, fontWeight: 500 } },
-    },
     MuiCssBaseline: {
       styleOverrides: {
         body: { overscrollBehavior: 'none' },

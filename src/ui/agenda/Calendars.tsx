@@ -10,7 +10,6 @@ import DialogTitle from '@mui/material/DialogTitle';
 import IconButton from '@mui/material/IconButton';
 import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { IconDownload, IconTrash } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
@@ -24,6 +23,7 @@ import { GLASS } from '../theme';
 import { askFeeds } from './ask-feeds';
 import { spokenChanges } from './spoken-changes';
 import type { Run } from '../use-run';
+import { Hint } from '../Hint';
 
 const day = (iso: string | null): string =>
   iso
@@ -61,17 +61,17 @@ export function Calendars({ calendars, run, busy }: { calendars: readonly Calend
             <Typography variant="body2" sx={{ fontWeight: 600, flex: 1, overflowWrap: 'anywhere' }}>
               {c.name}
             </Typography>
-            <Tooltip title="Export as a file (.ics)">
+            <Hint title="Export as a file (.ics)">
               <IconButton
                 size="small"
-                aria-label={`Write ${c.name} out`}
+                aria-label={`Export ${c.name}`}
                 component="a"
                 href={`/calendars/${encodeURIComponent(c.name)}`}
               >
                 <IconDownload size={16} />
               </IconButton>
-            </Tooltip>
-            <Tooltip title="Remove it (can be undone)">
+            </Hint>
+            <Hint title="Remove it (can be undone)">
               <span>
                 <IconButton
                   size="small"
@@ -82,7 +82,7 @@ export function Calendars({ calendars, run, busy }: { calendars: readonly Calend
                   <IconTrash size={16} />
                 </IconButton>
               </span>
-            </Tooltip>
+            </Hint>
           </Box>
           <Typography variant="caption" color="text.secondary" component="p" suppressHydrationWarning>
             {counted(c.items, 'item')}

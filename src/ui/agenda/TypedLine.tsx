@@ -3,7 +3,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -16,6 +15,7 @@ import type { Doubt } from '../../core/week/typed/understand';
 import { understand } from '../../core/week/typed/understand';
 import { weekOf } from '../../core/week/week';
 import { GLASS } from '../theme';
+import { Hint } from '../Hint';
 
 const DOUBTS: Readonly<Record<Doubt['is'], string>> = {
   'before noon': 'Before noon instead',
@@ -153,11 +153,11 @@ function Marked({ text, spans }: { text: string; spans: readonly Span[] }) {
     >
       {parts.map(({ words, as }, i) =>
         as ? (
-          <Tooltip key={i} title={USES[as]}>
+          <Hint key={i} title={USES[as]}>
             <Box component="span" sx={{ borderBottom: `2px solid ${GLASS.cobalt}`, color: GLASS.cobalt }}>
               {words}
             </Box>
-          </Tooltip>
+          </Hint>
         ) : (
           <Box component="span" key={i} sx={{ fontWeight: 600 }}>
             {words}

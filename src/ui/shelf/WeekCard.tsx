@@ -3,13 +3,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { spokenName } from '../../core/kit/kit';
 import type { ShelfDay, ShelfWeek } from '../../server/shelf';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
+import { Hint } from '../Hint';
 
 const WHEN = (away: number): string =>
   away === 0
@@ -130,7 +130,7 @@ function DayGauge({ day }: { day: ShelfDay }) {
   const name = DAY_NAMES[new Date(`${day.name}T12:00:00Z`).getUTCDay()] as string;
   const over = day.full > 1;
   return (
-    <Tooltip
+    <Hint
       title={`${name} ${day.number}: ${day.items} ${day.items === 1 ? 'item' : 'items'}, ${Math.round(day.full * 100)} % of the column`}
     >
       <Box sx={{ textAlign: 'center' }}>
@@ -145,7 +145,7 @@ function DayGauge({ day }: { day: ShelfDay }) {
           label={`${name}: ${Math.round(day.full * 100)} % full`}
         />
       </Box>
-    </Tooltip>
+    </Hint>
   );
 }
 

@@ -5,7 +5,6 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import {
   IconKeyboard,
@@ -30,6 +29,7 @@ import { STEP } from './board/use-camera';
 import { useWhole } from './board/use-whole';
 import type { Zoom } from './store';
 import { useSpread } from './store';
+import { Hint } from '../Hint';
 
 const AlternativesDialog = later(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog));
 const BeginAnewDialog = later(() => import('./BeginAnewDialog').then((m) => m.BeginAnewDialog));
@@ -161,7 +161,7 @@ function Nearness({ room }: { room: RefObject<HTMLElement | null> }) {
 
 function Small(props: { title: string; onClick: () => void; disabled?: boolean; children: React.ReactNode }) {
   return (
-    <Tooltip title={props.title}>
+    <Hint title={props.title}>
       <span>
         <IconButton
           size="small"
@@ -173,6 +173,6 @@ function Small(props: { title: string; onClick: () => void; disabled?: boolean; 
           {props.children}
         </IconButton>
       </span>
-    </Tooltip>
+    </Hint>
   );
 }

@@ -4,7 +4,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import CircularProgress from '@mui/material/CircularProgress';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { Remedy } from '../../core/remedy/remedy';
@@ -17,6 +16,7 @@ import { GLASS } from '../theme';
 import { stepOf, useReview, useVoice } from './review-context';
 import { useSpread } from './store';
 import { stopped } from './store/messages';
+import { Hint } from '../Hint';
 
 const COLORS: Readonly<Record<Severity, string>> = { stop: GLASS.cranberry, fix: GLASS.amber, look: GLASS.cobalt };
 const SAID: Readonly<Record<Severity, string>> = { stop: 'would not work', fix: 'would show', look: 'good to know' };
@@ -70,9 +70,9 @@ export function Findings() {
                   sx={{ width: 8, height: 8, borderRadius: '50%', background: COLORS[f.severity] }}
                 />
                 {SAID[f.severity]} ·{' '}
-                <Tooltip title={`${f.rule}: ${RULES.find((r) => r.code === f.rule)?.title ?? ''}`} describeChild>
+                <Hint title={`${f.rule}: ${RULES.find((r) => r.code === f.rule)?.title ?? ''}`}>
                   <span>{f.rule}</span>
-                </Tooltip>
+                </Hint>
               </Typography>
               <Typography variant="body2" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>
                 {said.message}

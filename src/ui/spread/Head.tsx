@@ -1,7 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { sayDeed } from '../../core/edit/say-deed';
@@ -13,6 +12,7 @@ import { UndoRedo } from '../UndoRedo';
 import { SAID } from '../patient-queue';
 import { useVoice } from './review-context';
 import { useSpread } from './store';
+import { Hint } from '../Hint';
 
 /** The week, whether it is saved, what can be taken back, and the two acts of the main job. */
 export function Head({ score }: { score: Score | null }) {
@@ -36,11 +36,11 @@ export function Head({ score }: { score: Score | null }) {
             {busy ?? SAID[saving]}
           </Typography>
           {score !== null && (
-            <Tooltip title={sayScore(score)}>
+            <Hint title={sayScore(score)}>
               <Typography variant="caption" sx={{ opacity: 0.9, display: { xs: 'none', sm: 'inline' } }}>
                 score {Math.round(score.total)}
               </Typography>
-            </Tooltip>
+            </Hint>
           )}
         </>
       }

@@ -3,10 +3,12 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import LinearProgress from '@mui/material/LinearProgress';
 import { spokenName } from '../../core/kit/kit';
 import { longDay } from '../../core/week/day-names';
+import { later } from '../later';
 import { useSpread } from './store';
+
+const LinearProgress = later(() => import('@mui/material/LinearProgress').then((m) => m.default));
 
 /** What is said of what was done, is being done, or was refused, over the book. */
 export function Notices() {

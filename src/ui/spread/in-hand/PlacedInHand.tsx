@@ -3,7 +3,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import {
   IconLock,
@@ -36,6 +35,7 @@ import { Scissors } from './Scissors';
 import { Swaps } from './Swaps';
 import { Wishes } from './Wishes';
 import { Writing } from './Writing';
+import { Hint } from '../../Hint';
 
 /** What lies in the book: a sticker, or what is written straight onto the paper, which has none. */
 export function PlacedInHand({ placement: p, piece }: { placement: Placement; piece: Piece | null }) {
@@ -105,13 +105,13 @@ function Acts({ placement: p, sticker }: { placement: Placement; sticker: boolea
   const over = useMemo(() => layer(context, placements, p.id, 'over'), [context, placements, p.id]);
   const under = useMemo(() => layer(context, placements, p.id, 'under'), [context, placements, p.id]);
   const act = (name: string, change: Change | null, icon: ReactNode) => (
-    <Tooltip title={name}>
+    <Hint title={name}>
       <span>
         <IconButton size="small" aria-label={name} disabled={!change} onClick={() => edit(change)}>
           {icon}
         </IconButton>
       </span>
-    </Tooltip>
+    </Hint>
   );
   return (
     <Box
