@@ -9,6 +9,7 @@ import * as books from '../src/server/book-actions';
 import * as counting from '../src/server/counting-actions';
 import { findItems } from '../src/server/find-items';
 import * as kits from '../src/server/kit-actions';
+import * as corrections from '../src/server/kit-corrections';
 import * as manners from '../src/server/manner-actions';
 import type { Outcome } from '../src/server/outcome';
 import * as repairs from '../src/server/repair-actions';
@@ -74,6 +75,23 @@ const DOORS: readonly (readonly [Door, object])[] = [
   ],
   [kits.setFavorite, { kit: 'rockpool', code: 'FB-1', liked: true }],
   [kits.changeStock, { what: 'spoiled', kit: 'rockpool', code: 'FB-1', copy: null, reason: 'torn' }],
+  [corrections.readLines, { kit: 'rockpool' }],
+  [
+    corrections.correctKit,
+    {
+      kit: 'night-almanac',
+      csv: 'code,kind,count,width_mm,height_mm\nQ,quarter-box,3,38.1,12\n',
+      pictures: [{ code: 'Q', picture: '0'.repeat(64) }],
+      seen: null,
+    },
+  ],
+  [corrections.recountKit, { kit: 'rockpool', counted: [{ code: 'FB-1', whole: 3 }] }],
+  [corrections.splitKit, { kit: 'rockpool', into: 'drawer', shares: [{ code: 'FB-2', count: 1 }] }],
+  [corrections.noteLeftOver, { kit: 'rockpool', code: 'WA-1', copy: 1, left: 20 }],
+  [corrections.addWashi, { kit: 'stash', width: 15, length: 5000, color: '#aabbcc' }],
+  [corrections.addAnotherCopy, { kit: 'stash' }],
+  [corrections.useAgain, { kit: 'rockpool', code: 'FB-1', copy: 1 }],
+  [corrections.removeKit, { kit: 'fog' }],
   [kits.undoKits, { way: 'undo' }],
   [kits.choosePlanned, { week: '2027-W07', kit: 'rockpool' }],
   [kits.saveOrder, { id: null, order, seen: null }],

@@ -34,6 +34,9 @@ export const ROUND = {
 export const MANNER = { school: 'airy', options: { gap: 3 }, ways: { boxes: 2 } };
 
 export const FACTS = {
+  title: 'Low tide',
+  place: 'blue folder',
+  retired: false,
   season: null,
   moods: 'sea',
   useBy: null,

@@ -1,28 +1,38 @@
 import type { KitDeed } from '../core/kit/deed';
 import { pieceKey } from '../core/kit/kit';
+import type { Selectable } from 'kysely';
+import type { Correction } from '../core/kit/correction';
 import type { Database } from './database';
 import { together } from './database';
 import type { Design } from './clashes';
 import { withoutClash } from './clashes';
 import type { Steps } from './log';
+import type { PieceTable } from './schema';
+import { mustBeNoWeeks, mustNotBeHeld } from './held';
+import { pieceOfRow } from './kits';
 import { nextStep, noteStep, record, stepsOf } from './log';
 
 /** The tables that the Kits screen changes, and what names a row of each. */
 const KEYS = {
-  stock_event: 'seq',
-  kit: 'id',
-  kit_week: 'week',
-  order_item: 'id',
-  supply: 'name',
-  favorite: 'id',
+  stock_event: ['seq'],
+  kit: ['id'],
+  piece: ['kit_id', 'code'],
+  kit_week: ['week'],
+  order_item: ['id'],
+  supply: ['name'],
+  favorite: ['id'],
+  learned_like: ['kit_id', 'code'],
+  spread_stash: ['spread_id', 'kit_id'],
 } as const;
 type Table = keyof typeof KEYS;
 type Row = Readonly<Record<string, string | number | null>>;
+/** of a table that has one column as its key, its value; of others the values in the order of KEYS */
+type Key = string | number | readonly (string | number)[];
 
 /** What an edit did to one row; null: it was not there. */
 interface Effect {
   readonly table: Table;
-  readonly key: string | number;
+  readonly key: Key;
   readonly before: Row | null;
   readonly after: Row | null;
 }
@@ -30,7 +40,7 @@ interface Effect {
 /** A row as it shall be; null takes it away. Without a key it is a new one. */
 export interface KitStep {
   readonly table: Table;
-  readonly key: string | number | null;
+  readonly key: Key | null;
   readonly row: Row | null;
 }
 
@@ -42,11 +52,12 @@ export const kitHistory = (db: Database): Promise<KitHistory> => stepsOf<KitDeed
 
 /**
  * Makes one edit of kits, stock, plans, orders or supplies, in one transaction with its entry in the history.
- * @throws StockClash
+ * @throws StockClash, Held
  */
 export function editKits(db: Database, deed: KitDeed, steps: readonly KitStep[]): Promise<void> {
   return together(db, async (trx) => {
     const effects: Effect[] = [];
+    await mustBeFree(trx, steps);
     await withoutClash(trx, await designsOfSteps(trx, steps), async () => {
       for (const step of steps) effects.push(await take(trx, step));
     });
@@ -54,7 +65,7 @@ export function editKits(db: Database, deed: KitDeed, steps: readonly KitStep[])
   });
 }
 
-/** Takes the last edit back, or makes it again. @throws StockClash @returns false when there is none */
+/** Takes the last edit back, or makes it again. @throws StockClash, Held @returns false when there is none */
 export function stepKits(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
   return together(db, async (trx) => {
     const edit = await nextStep(trx, KITS, way);
@@ -65,6 +76,7 @@ export function stepKits(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
       key,
       row: way === 'undo' ? before : after,
     }));
+    await mustBeFree(trx, steps);
     await withoutClash(trx, await designsOfSteps(trx, steps), async () => {
       for (const { table, key, row } of steps) await put(trx, table, key, row);
     });
@@ -73,12 +85,33 @@ export function stepKits(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
   });
 }
 
-/** The designs whose stock some steps change. */
+/** Holds the lines and kits that some steps change or take out against the weeks that have them. @throws Held */
+async function mustBeFree(trx: Database, steps: readonly KitStep[]): Promise<void> {
+  const corrections = new Map<string, { changed: Correction['changed']; removed: Correction['removed'] }>();
+  for (const { table, key, row } of steps) {
+    if (table === 'kit' && key !== null && row === null) await mustBeNoWeeks(trx, String(parts(key)[0]));
+    if (table !== 'piece' || key === null) continue;
+    const was = (await rowOf(trx, table, key)) as Selectable<PieceTable> | null;
+    if (!was) continue;
+    const { changed, removed } = corrections.get(was.kit_id) ?? { changed: [], removed: [] };
+    const [before, piece] = [pieceOfRow(was), row && pieceOfRow({ ...was, ...row } as Selectable<PieceTable>)];
+    corrections.set(
+      was.kit_id,
+      piece
+        ? { removed, changed: [...changed, { before, piece, position: was.position }] }
+        : { changed, removed: [...removed, before] },
+    );
+  }
+  for (const [kit, correction] of corrections) await mustNotBeHeld(trx, kit, { ...correction, added: [] });
+}
+
+/** The designs whose stock some steps change; a new line has no stock yet. */
 async function designsOfSteps(trx: Database, steps: readonly KitStep[]): Promise<Design[]> {
   const designs = new Map<string, Design>();
   for (const { table, key, row } of steps) {
-    if (table !== 'stock_event') continue;
-    for (const r of [row, key === null ? null : await rowOf(trx, table, key)]) {
+    if (table !== 'stock_event' && table !== 'piece') continue;
+    const before = key === null ? null : await rowOf(trx, table, key);
+    for (const r of [table === 'piece' ? null : row, before]) {
       if (!r) continue;
       const design = { kit: String(r.kit_id), code: String(r.code) };
       designs.set(pieceKey(design), design);
@@ -93,40 +126,35 @@ async function take(db: Database, { table, key, row }: KitStep): Promise<Effect>
   return { table, key: made, before, after: row === null ? null : await rowOf(db, table, made) };
 }
 
-async function rowOf(db: Database, table: Table, key: string | number): Promise<Row | null> {
-  return (
-    ((await db
-      .selectFrom(table)
-      .selectAll()
-      .where(KEYS[table] as never, '=', key as never)
-      .executeTakeFirst()) as Row | undefined) ?? null
-  );
+const parts = (key: Key): readonly (string | number)[] => (typeof key === 'object' ? key : [key]);
+
+const named = (table: Table, key: Key): Row =>
+  Object.fromEntries(KEYS[table].map((column, i) => [column, parts(key)[i] as string | number]));
+
+async function rowOf(db: Database, table: Table, key: Key): Promise<Row | null> {
+  const rows = db.selectFrom(table).selectAll();
+  return ((await rows.where((e) => e.and(named(table, key) as never)).executeTakeFirst()) as Row | undefined) ?? null;
 }
 
 /** @returns the row's key */
-async function put(db: Database, table: Table, key: string | number | null, row: Row | null): Promise<string | number> {
-  const column = KEYS[table];
-  if (row === null) {
+async function put(db: Database, table: Table, key: Key | null, row: Row | null): Promise<Key> {
+  if (key !== null && row === null) {
     await db
       .deleteFrom(table)
-      .where(column as never, '=', key as never)
+      .where((e) => e.and(named(table, key) as never))
       .execute();
-    return key as string | number;
+    return key;
   }
-  const values = (key === null ? row : { ...row, [column]: key }) as never;
-  if (key !== null && (await rowOf(db, table, key)))
+  const values = (key === null ? row : { ...row, ...named(table, key) }) as never;
+  if (key !== null && (await rowOf(db, table, key))) {
     await db
       .updateTable(table)
       .set(values)
-      .where(column as never, '=', key as never)
+      .where((e) => e.and(named(table, key) as never))
       .execute();
-  else {
-    const made = (await db
-      .insertInto(table)
-      .values(values)
-      .returning(column as never)
-      .executeTakeFirstOrThrow()) as Row;
-    return made[column] as string | number;
+    return key;
   }
-  return key;
+  const made = (await db.insertInto(table).values(values).returningAll().executeTakeFirstOrThrow()) as Row;
+  const [first, ...others] = KEYS[table].map((column) => made[column] as string | number);
+  return others.length ? [first as string | number, ...others] : (first as string | number);
 }

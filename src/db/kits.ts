@@ -1,5 +1,4 @@
 import type { Insertable, Selectable } from 'kysely';
-import { sql } from 'kysely';
 import type { Kit, Piece } from '../core/kit/kit';
 import type { Database } from './database';
 import { together } from './database';
@@ -25,35 +24,41 @@ export async function factsOf(db: Database, kits: readonly string[]): Promise<Ki
   return rows.map((r) => ({ ...r, facts: { ...NO_FACTS, ...(asObject(r.facts) as Partial<KitFacts>) } }));
 }
 
-const read = new WeakMap<Database, { stamp: string; kits: Promise<Kit[]> }>();
+const read = new WeakMap<Database, { time: number; kits: Promise<Kit[]> }>();
 
-/** All kits and stashes, read once until a piece is added: a search goes through all of them at every letter. */
+/** All kits and stashes, read once until one of them changes: a search goes through all of them at every letter. */
 export async function allKits(db: Database): Promise<Kit[]> {
-  const { pieces, last } = await db
-    .selectFrom('piece')
-    .select((e) => [e.fn.countAll<number>().as('pieces'), sql<number>`max(rowid)`.as('last')])
-    .executeTakeFirstOrThrow();
-  const stamp = `${pieces} ${last}`;
+  const { time } = await db.selectFrom('kit_clock').select('time').executeTakeFirstOrThrow();
   let known = read.get(db);
-  if (known?.stamp !== stamp) {
-    known = { stamp, kits: listKits(db).then((rows) => Promise.all(rows.map((r) => kitOf(db, r.id)))) };
+  if (known?.time !== time) {
+    known = { time, kits: readAll(db) };
     read.set(db, known);
   }
   return known.kits;
+}
+
+async function readAll(db: Database): Promise<Kit[]> {
+  const rows = await db.selectFrom('kit').selectAll().orderBy('id').execute();
+  return Promise.all(rows.map((r) => kitOf(db, r)));
 }
 
 /** A row as the core knows pieces. What it says of kind, shape and the like was checked when it came in. */
 export const pieceOfRow = ({ kit_id, position: _, picture, ...rest }: Selectable<PieceTable>): Piece =>
   ({ ...rest, kit: kit_id, ...(picture ? { picture } : {}) }) as Piece;
 
+/** A piece as a row. */
+export const pieceRow = ({ kit, picture = '', ...rest }: Piece, position: number) =>
+  ({ ...rest, kit_id: kit, position, picture }) satisfies Insertable<PieceTable>;
+
 export async function findKit(db: Database, id: string): Promise<Kit | null> {
-  const row = await db.selectFrom('kit').select('id').where('id', '=', id).executeTakeFirst();
-  return row ? kitOf(db, id) : null;
+  const row = await db.selectFrom('kit').selectAll().where('id', '=', id).executeTakeFirst();
+  return row ? kitOf(db, row) : null;
 }
 
-async function kitOf(db: Database, id: string): Promise<Kit> {
+async function kitOf(db: Database, { id, facts }: Selectable<KitTable>): Promise<Kit> {
   const rows = await db.selectFrom('piece').selectAll().where('kit_id', '=', id).orderBy('position').execute();
-  return { name: id, pieces: rows.map(pieceOfRow) };
+  const { title } = asObject(facts) as Partial<KitFacts>;
+  return { name: id, ...(title ? { title } : {}), pieces: rows.map(pieceOfRow) };
 }
 
 /** Stores a kit with all its pieces, or nothing. @returns false when one of that name is there already */
@@ -62,12 +67,7 @@ export function addKit(db: Database, kit: Kit, role: KitTable['role']): Promise<
     const there = await trx.selectFrom('kit').select('id').where('id', '=', kit.name).executeTakeFirst();
     if (there) return false;
     await trx.insertInto('kit').values({ id: kit.name, role }).execute();
-    const rows = kit.pieces.map(({ kit: kit_id, ...rest }, position): Insertable<PieceTable> => ({
-      picture: '',
-      ...rest,
-      kit_id,
-      position,
-    }));
+    const rows = kit.pieces.map(pieceRow);
     for (let i = 0; i < rows.length; i += 500)
       await trx
         .insertInto('piece')

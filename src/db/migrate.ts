@@ -11,6 +11,7 @@ import * as ground from './migrations/0008-ground';
 import * as writings from './migrations/0009-writings';
 import * as parts from './migrations/0010-parts';
 import * as pictures from './migrations/0011-pictures';
+import * as corrections from './migrations/0012-corrections';
 import { StoreTrouble } from './trouble';
 
 /** In order. One line a migration. */
@@ -26,6 +27,7 @@ export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] =
   ['0009-writings', writings],
   ['0010-parts', parts],
   ['0011-pictures', pictures],
+  ['0012-corrections', corrections],
 ];
 
 /**

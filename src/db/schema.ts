@@ -17,7 +17,7 @@ export interface KitTable {
 /** A change of the stock that no spread made. */
 export interface StockEventTable {
   seq: Generated<number>;
-  what: 'spoiled' | 'used' | 'found';
+  what: 'spoiled' | 'used' | 'found' | 'kept';
   kit_id: string;
   code: string;
   copy: number;
@@ -240,6 +240,12 @@ export interface TickTable {
   step: string;
 }
 
+/** One row: goes on with every change of a kit or a piece. Kept by triggers. */
+export interface KitClockTable {
+  id: number;
+  time: number;
+}
+
 export interface Tables {
   book: BookTable;
   book_scan: BookScanTable;
@@ -263,5 +269,6 @@ export interface Tables {
   spread_stash: SpreadStashTable;
   copy_state: CopyStateTable;
   kit_stock: KitStockTable;
+  kit_clock: KitClockTable;
   tick: TickTable;
 }

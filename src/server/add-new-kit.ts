@@ -1,12 +1,15 @@
 import { BadInput, quoted } from '../core/format/fault';
 import type { Kit } from '../core/kit/kit';
 import type { Database } from '../db/database';
-import { addKit } from '../db/kits';
+import { editKits } from '../db/kit-edits';
+import { stepsToAddKit } from '../db/kit-lines';
+import { findKit } from '../db/kits';
 
-/** Stores a kit that came in. @throws BadInput when one of its name is there already */
-export async function addNewKit(db: Database, kit: Kit, role: Parameters<typeof addKit>[2]): Promise<void> {
-  if (!(await addKit(db, kit, role)))
+/** Stores a kit that came in; it can be undone. @throws BadInput when one of its name is there already */
+export async function addNewKit(db: Database, kit: Kit, role: 'kit' | 'stash'): Promise<void> {
+  if (await findKit(db, kit.name))
     throw new BadInput([
       { file: 'kit', where: 'name', found: quoted(kit.name), expected: 'a name that no kit has yet' },
     ]);
+  await editKits(db, { do: 'add kit', kit: kit.name }, stepsToAddKit(kit, role));
 }

@@ -5,6 +5,7 @@ import { findKit, listKits } from '../db/kits';
 import { favoritesOf } from '../db/manners';
 import { listOrders, listSupplies, plannedKits } from '../db/plans';
 import { stockEvents } from '../db/stock';
+import { NO_FACTS } from '../core/kit/suggest';
 import {
   addCheckedKit,
   changeStock,
@@ -28,7 +29,7 @@ beforeEach(async () => {
 afterEach(() => db.destroy());
 
 const CSV = 'code,kind,count,width_mm,height_mm\nQ,quarter-box,3,38.1,12\n';
-const FACTS = { season: null, moods: 'fog', useBy: null, price: 4, shop: '', notes: '', keptFor: null };
+const FACTS = { ...NO_FACTS, season: null, moods: 'fog', useBy: null, price: 4, shop: '', notes: '', keptFor: null };
 const ORDER = { what: 'headers', count: 2, shop: 'the print loft', days: 3, neededBy: '2027-02-15', state: 'to order' };
 
 describe('a kit', () => {

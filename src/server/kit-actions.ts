@@ -7,9 +7,8 @@ import type { Piece } from '../core/kit/kit';
 import type { OrderLine } from '../core/kit/order';
 import { searchOf } from '../core/kit/search';
 import { stockOfKit } from '../core/kit/stock';
-import type { Database } from '../db/database';
 import { editKits, stepKits } from '../db/kit-edits';
-import { allKits, factsOf, findKit } from '../db/kits';
+import { allKits, factsOf } from '../db/kits';
 import { favoriteOf } from '../db/manners';
 import { listOrders, listSupplies } from '../db/plans';
 import { stockEvents, usesOf } from '../db/stock';
@@ -29,6 +28,7 @@ import {
   StockStepDto,
   SupplyChangeDto,
 } from './dto/kits.dto';
+import { knownKit } from './known-kit';
 import { mustBeAsSeen } from './meanwhile';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
@@ -48,7 +48,7 @@ export async function addCheckedKit(input: unknown): Promise<Outcome<{ name: str
 export async function saveFacts(input: unknown): Promise<Outcome<null>> {
   return inOneStroke(async (db) => {
     const { kit, facts, seen } = check(KitFactsDto, input, 'kit');
-    await known(db, kit);
+    await knownKit(db, kit);
     const [row] = await factsOf(db, [kit]);
     mustBeAsSeen(seen, row?.facts ?? null, () => 'Its card says something else by now');
     await editKits(db, { do: 'change card', kit }, [{ table: 'kit', key: kit, row: { facts: JSON.stringify(facts) } }]);
@@ -60,7 +60,7 @@ export async function saveFacts(input: unknown): Promise<Outcome<null>> {
 export async function setFavorite(input: unknown): Promise<Outcome<null>> {
   return inOneStroke(async (db) => {
     const { kit: name, code, liked } = check(FavoriteDto, input, 'favorite');
-    const kit = await known(db, name);
+    const kit = await knownKit(db, name);
     const piece = kit.pieces.find((p) => p.code === code);
     if (!piece)
       throw new BadInput([{ file: 'favorite', where: 'code', found: quoted(code), expected: `a piece of ${name}` }]);
@@ -77,7 +77,7 @@ export async function setFavorite(input: unknown): Promise<Outcome<null>> {
 export async function changeStock(input: unknown): Promise<Outcome<null>> {
   return inOneStroke(async (db) => {
     const { what, kit: name, code, copy, reason } = check(StockChangeDto, input, 'stock');
-    const kit = await known(db, name);
+    const kit = await knownKit(db, name);
     const lines = stockOfKit(kit, await usesOf(db, name), await stockEvents(db, name));
     const line = lines.find((l) => l.piece.code === code);
     if (!line)
@@ -117,7 +117,7 @@ export async function undoKits(input: unknown): Promise<Outcome<null>> {
 export async function choosePlanned(input: unknown): Promise<Outcome<null>> {
   return inOneStroke(async (db) => {
     const { week, kit } = check(PlanKitDto, input, 'week');
-    if (kit !== null) await known(db, kit);
+    if (kit !== null) await knownKit(db, kit);
     await editKits(db, { do: 'plan kit', kit, week }, [
       { table: 'kit_week', key: week, row: kit === null ? null : { kit_id: kit } },
     ]);
@@ -199,9 +199,3 @@ const orderRow = ({ neededBy, what, count, shop, days, state }: OrderLine) => ({
   needed_by: neededBy,
   state,
 });
-
-async function known(db: Database, name: string) {
-  const kit = await findKit(db, name);
-  if (!kit) throw new BadInput([{ file: 'kit', where: 'name', found: quoted(name), expected: 'one of your kits' }]);
-  return kit;
-}

@@ -84,10 +84,11 @@ export async function loadKits(name: string | undefined): Promise<KitsPage> {
     const { kit: _kit, ...counted } = sums.find((s) => s.kit === r.id) as KitSums;
     return { name: r.id, role: r.role, facts: r.facts, swatches: palette(kits.get(r.id) as Kit, 6), ...counted };
   });
-  const chosenRow = rows.find((r) => r.id === name) ?? rows.find((r) => r.role === 'kit') ?? rows[0];
+  const chosenRow =
+    rows.find((r) => r.id === name) ?? rows.find((r) => r.role === 'kit' && !r.facts.retired) ?? rows[0];
   const plain = chosenRow && (await findKit(db, chosenRow.id));
   const candidates = lines
-    .filter((l) => l.role === 'kit')
+    .filter((l) => l.role === 'kit' && !l.facts.retired)
     .map((l): Candidate => ({
       kit: kits.get(l.name) as Kit,
       facts: l.facts,

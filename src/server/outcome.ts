@@ -2,8 +2,10 @@ import { spokenName } from '../core/kit/kit';
 import { BadInput, faultLine } from '../core/format/fault';
 import { TakenSticker } from '../db/available';
 import { StockClash } from '../db/clashes';
+import { Held } from '../db/held';
 import { StaleEdit } from '../db/spread-edits';
 import { WrittenMeanwhile } from './meanwhile';
+import { sayHeld } from './say-held';
 import { saidOfError } from './say-trouble';
 
 /** What a server action answers: what was wanted, or messages a person can act on. Nothing is kept when it failed. */
@@ -46,6 +48,11 @@ export function failure(error: unknown): readonly string[] {
       `${design.code} from “${spokenName(design.kit)}”, copy ${copy}, lies on a spread, or is gone, by now: it would be in two places. Nothing was changed; take it off there first.`,
     ];
   }
+  if (error instanceof Held) return error.objections.map(sayHeld);
+  if ((error as { code?: unknown } | null)?.code === 'SQLITE_CONSTRAINT_FOREIGNKEY')
+    return [
+      'A kit or sticker that this needs is not there any more, or something still needs it. Nothing was changed.',
+    ];
   const trouble = saidOfError(error);
   if (trouble) return [`${trouble.what} Nothing was changed. ${trouble.way}`];
   console.error(error);

@@ -7,13 +7,15 @@ import type { Repair } from '../core/repair/let-in';
 import { replaceAll, replaceSpoiled } from '../core/repair/replace';
 import type { StockEvent } from '../core/kit/stock';
 import { stockOfKit } from '../core/kit/stock';
-import type { Placement } from '../core/spread/placement';
+import { keepForLater } from '../core/edit/remove';
+import type { Context, Placement } from '../core/spread/placement';
 import { findKit } from '../db/kits';
 import { together } from '../db/database';
 import { makeEdit } from '../db/spread-edits';
 import { stockEvents, usesOf } from '../db/stock';
 import type { Database } from '../db/database';
 import { check } from './dto/check';
+import type { Mishap } from './dto/spread.dto';
 import { MishapDto } from './dto/spread.dto';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
@@ -30,7 +32,7 @@ export interface Mended {
 
 /**
  * A sticker was spoiled, or none of its design is left: another takes its place with the fewest moves, what is locked
- * stays, and the stock knows of it.
+ * stays, and the stock knows of it. One that is kept for later goes off, and no week takes it till it is used again.
  */
 export async function mend(input: unknown): Promise<Outcome<Mended>> {
   return outcome(async () => {
@@ -41,21 +43,25 @@ export async function mend(input: unknown): Promise<Outcome<Mended>> {
     if (!before || !gone)
       throw new BadInput([{ file: 'sticker', where: 'placement', found: id, expected: 'a piece of this spread' }]);
     const context = contextFrom(before.context);
-    const repair =
-      what === 'spoiled'
-        ? replaceSpoiled(context, before.placements, id)
-        : replaceAll(context, before.placements, gone.kit, gone.code);
+    const repair = repairs[what](context, before.placements, gone);
     if (!repair)
       throw new BadInput([
         {
           file: 'sticker',
           where: gone.code,
-          found: 'no other sticker that fits there',
-          expected: 'that it is taken off; its items then wait for a place',
+          ...(what === 'kept'
+            ? { found: 'that it is locked, or carries others', expected: 'to be unlocked, and freed of them, first' }
+            : {
+                found: 'no other sticker that fits there',
+                expected: 'that it is taken off; its items then wait for a place',
+              }),
         },
       ]);
     await together(db, async (trx) => {
-      const lost = what === 'spoiled' ? [spoiled(gone)] : await allWhole(trx, gone, before.context.week.week, repair);
+      const lost =
+        what === 'out'
+          ? await allWhole(trx, gone, before.context.week.week, repair)
+          : [thatPart(gone, what, LOST[what])];
       await makeEdit(trx, spreadId, repair.change, lost);
     });
     revalidatePath('/', 'layout');
@@ -65,14 +71,26 @@ export async function mend(input: unknown): Promise<Outcome<Mended>> {
   });
 }
 
-/** The part of a sticker that lies there, spoiled; what else is left of it stays. */
-const spoiled = ({ kit, code, copy, cut }: Placement): StockEvent => ({
-  what: 'spoiled',
+type Mend = (context: Context, placements: readonly Placement[], gone: Placement) => Repair | null;
+const repairs: { readonly [M in Mishap]: Mend } = {
+  spoiled: (context, placements, { id }) => replaceSpoiled(context, placements, id),
+  out: (context, placements, { kit, code }) => replaceAll(context, placements, kit, code),
+  kept: (context, placements, { id, day }) => {
+    const change = keepForLater(context, placements, id);
+    return change && { change, moved: 0, day };
+  },
+};
+
+const LOST = { spoiled: 'spoiled while sticking', kept: 'kept for later' } as const;
+
+/** The part of a sticker that lies there; what else is left of it stays. */
+const thatPart = ({ kit, code, copy, cut }: Placement, what: StockEvent['what'], reason: string): StockEvent => ({
+  what,
   kit,
   code,
   copy,
   cut,
-  reason: 'spoiled while sticking',
+  reason,
 });
 
 /** All copies of a design that are whole when a repair has taken up what it does, used: none of them was found. */

@@ -66,7 +66,7 @@ export async function loadShelf(): Promise<Shelf> {
   const db = await store();
   const now = weekOf(today());
   const [books, kitRows] = await Promise.all([listBooks(db), listKits(db)]);
-  const bought = new Set(kitRows.filter((k) => k.role === 'kit').map((k) => k.id));
+  const bought = new Set(kitRows.filter((k) => k.role === 'kit' && !k.facts.retired).map((k) => k.id));
   const kits = (await allKits(db)).filter((k) => bought.has(k.name));
   const aways = Array.from({ length: WEEKS_BEFORE + WEEKS_AHEAD }, (_, i) => i - WEEKS_BEFORE);
   const usual = await usualBook(db);

@@ -21,7 +21,7 @@ const MOST_STASHES = 8;
 export async function usualStash(db: Database, week: string, kit: string): Promise<string[]> {
   const first = daysOfWeek(week)[0] as string;
   const rows = (await listKits(db)).filter(
-    (k) => k.id !== kit && (k.facts.keptFor === null || k.facts.keptFor === week),
+    (k) => k.id !== kit && !k.facts.retired && (k.facts.keptFor === null || k.facts.keptFor === week),
   );
   const soon = (id: string): number => Number(isSoon(rows.find((k) => k.id === id)?.facts.useBy ?? null, first));
   const stashes = rows.filter((k) => k.role === 'stash').map((k) => k.id);
@@ -104,9 +104,16 @@ export async function choicesFor(db: Database, spreadId: number, own: string): P
     .map((k) => {
       const sum = sumOf.get(k.id) ?? { total: 0, touched: 0, spoiled: 0 };
       const left = sum.total - sum.touched - sum.spoiled;
-      return { kit: k.id, role: k.role, left, begun: sum.touched > 0, chosen: chosen.includes(k.id) };
+      return {
+        kit: k.id,
+        role: k.role,
+        left,
+        begun: sum.touched > 0,
+        retired: k.facts.retired,
+        chosen: chosen.includes(k.id),
+      };
     })
-    .filter((c) => c.chosen || c.role === 'stash' || (c.begun && c.left > 0))
+    .filter((c) => c.chosen || (!c.retired && (c.role === 'stash' || (c.begun && c.left > 0))))
     .sort((a, b) => Number(b.chosen) - Number(a.chosen) || b.left - a.left)
     .map(({ kit, role, left, chosen: now }) => ({ kit, role, left, chosen: now }));
 }

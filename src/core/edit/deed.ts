@@ -69,6 +69,7 @@ export const ONE_THING = [
   'lay after',
   'lay first',
   'keep as a memory',
+  'keep for later',
 ] as const;
 export type OneThing = (typeof ONE_THING)[number];
 

@@ -21,6 +21,7 @@ const ONE: Readonly<Record<OneThing, (thing: string) => string>> = {
   'lay after': (thing) => `Lay ${thing} on afterwards`,
   'lay first': (thing) => `Lay ${thing} first`,
   'keep as a memory': (thing) => `Keep ${thing} as a memory`,
+  'keep for later': (thing) => `Keep ${thing} for later`,
 };
 
 const ARRANGED = {

@@ -5,6 +5,21 @@ import type { StockEvent } from './stock';
 /** What an edit of kits, stock, plans, orders or supplies does, as data. */
 export type KitDeed =
   | { readonly do: 'change card'; readonly kit: string }
+  | {
+      readonly do: 'correct kit';
+      readonly kit: string;
+      /** lines that came, changed, went */
+      readonly added: number;
+      readonly changed: number;
+      readonly removed: number;
+    }
+  | { readonly do: 'add kit' | 'remove kit'; readonly kit: string }
+  | { readonly do: 'another copy'; readonly kit: string; readonly as: string }
+  | { readonly do: 'split off'; readonly kit: string; readonly into: string; readonly stickers: number }
+  | { readonly do: 'recount'; readonly kit: string; readonly stickers: number }
+  | { readonly do: 'add washi'; readonly code: string; readonly mm: number }
+  | { readonly do: 'left over'; readonly code: string; readonly mm: number }
+  | { readonly do: 'use again'; readonly code: string }
   | { readonly do: 'like best' | 'like no more'; readonly code: string }
   | { readonly do: 'stock'; readonly what: StockEvent['what']; readonly code: string; readonly reason: string }
   | { readonly do: 'plan kit'; readonly kit: string | null; readonly week: WeekName }
@@ -26,6 +41,30 @@ export function sayKitDeed(deed: KitDeed): string {
   switch (deed.do) {
     case 'change card':
       return `Change the card of ${spokenName(deed.kit)}`;
+    case 'correct kit': {
+      const said = [
+        [deed.added, 'added'],
+        [deed.changed, 'changed'],
+        [deed.removed, 'removed'],
+      ].flatMap(([n, what]) => (n ? [`${n} ${what}`] : []));
+      return `Correct ${spokenName(deed.kit)}: ${said.join(', ')}`;
+    }
+    case 'add kit':
+      return `Add ${spokenName(deed.kit)}`;
+    case 'remove kit':
+      return `Remove ${spokenName(deed.kit)}`;
+    case 'another copy':
+      return `Add another copy of ${spokenName(deed.kit)}`;
+    case 'split off':
+      return `Move ${deed.stickers} from ${spokenName(deed.kit)} to ${spokenName(deed.into)}`;
+    case 'recount':
+      return `Count ${spokenName(deed.kit)} anew`;
+    case 'add washi':
+      return `Add ${deed.code}, ${Math.round(deed.mm)} mm of washi`;
+    case 'left over':
+      return `${deed.code}: ${Math.round(deed.mm)} mm left`;
+    case 'use again':
+      return `Use ${deed.code} again`;
     case 'like best':
       return `Like ${deed.code} best`;
     case 'like no more':

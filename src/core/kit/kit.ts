@@ -30,6 +30,8 @@ export interface Piece {
 /** A kit or a stash: pieces under one name. */
 export interface Kit {
   readonly name: string;
+  /** what its owner calls it, where that is another name */
+  readonly title?: string;
   readonly pieces: readonly Piece[];
 }
 
@@ -39,6 +41,9 @@ export const pieceKey = (p: { readonly kit: string; readonly code: string }): st
 /** A kit's name as people say it: `night-almanac` is “Night Almanac”. */
 export const spokenName = (name: string): string =>
   name.replace(/[-_]+/g, ' ').replace(/(^|\s)\p{Ll}/gu, (c) => c.toUpperCase());
+
+/** A kit as its owner calls it. */
+export const calledName = (kit: Pick<Kit, 'name' | 'title'>): string => kit.title || spokenName(kit.name);
 
 /** A roll is washi too long for any sheet: it is shown and counted by length. */
 export const isRoll = (piece: Piece): boolean => piece.kind === 'washi' && piece.width > 320;

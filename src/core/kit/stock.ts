@@ -13,11 +13,11 @@ export interface Use {
   readonly where: string;
 }
 
-export const STOCK_CHANGES = ['spoiled', 'used', 'found'] as const;
+export const STOCK_CHANGES = ['spoiled', 'used', 'found', 'kept'] as const;
 
 /**
- * A change of the stock that no spread made, with its reason: a copy spoiled, used elsewhere, or one more found on
- * the sheet.
+ * A change of the stock that no spread made, with its reason: a copy spoiled, used elsewhere, kept for later (whole,
+ * and not to be taken), or one more found on the sheet.
  */
 export interface StockEvent {
   readonly what: (typeof STOCK_CHANGES)[number];
@@ -30,9 +30,9 @@ export interface StockEvent {
   readonly cut: Rect | null;
 }
 
-export type CopyState = 'whole' | 'used' | 'cut' | 'spoiled';
+export type CopyState = 'whole' | 'used' | 'cut' | 'spoiled' | 'kept';
 
-/** One physical sticker: `cut` when something worth keeping is left of it, `used` when nothing is. */
+/** One physical sticker: `cut` when something worth keeping is left of it, `used` when nothing is; `kept` is whole. */
 export interface CopyStock {
   readonly copy: number;
   readonly state: CopyState;
@@ -84,17 +84,18 @@ function grouped<T extends { readonly code: string; readonly copy: number }>(lis
 function copyStock(piece: Piece, copy: number, uses: readonly Use[], events: readonly StockEvent[]): CopyStock {
   const where = [...new Set([...uses.map((u) => u.where), ...events.map((e) => e.reason)])];
   if (events.some((e) => e.what === 'spoiled' && e.cut === null)) return { copy, state: 'spoiled', where, left: [] };
+  const isKept = !uses.length && events.some((e) => e.what === 'kept');
   if (!uses.length && !events.length) return { copy, state: 'whole', where, left: [] };
   const left = offcutsOf(
     piece,
     [...uses, ...events].map((u) => u.cut ?? wholeOf(piece)),
   ).filter(worthKeeping);
-  return { copy, state: left.length ? 'cut' : 'used', where, left };
+  return { copy, state: isKept ? 'kept' : left.length ? 'cut' : 'used', where, left };
 }
 
 /** How many copies are in each state. */
 export function sumsOf(stock: readonly PieceStock[]): Readonly<Record<CopyState, number>> {
-  const sums = { whole: 0, used: 0, cut: 0, spoiled: 0 };
+  const sums = { whole: 0, used: 0, cut: 0, spoiled: 0, kept: 0 };
   for (const { copies } of stock) for (const c of copies) sums[c.state]++;
   return sums;
 }

@@ -9,6 +9,12 @@ export type Season = (typeof SEASONS)[number];
 
 /** What its owner knows of a kit beside its pieces. */
 export interface KitFacts {
+  /** what its owner calls it; empty: its name, as it is spoken */
+  readonly title: string;
+  /** where it lies: a drawer, a folder */
+  readonly place: string;
+  /** it is offered for no week any more; what lies on spreads stays */
+  readonly retired: boolean;
   readonly season: Season | null;
   /** mood and occasion, in words */
   readonly moods: string;
@@ -21,6 +27,9 @@ export interface KitFacts {
 }
 
 export const NO_FACTS: KitFacts = {
+  title: '',
+  place: '',
+  retired: false,
   season: null,
   moods: '',
   useBy: null,
@@ -68,7 +77,7 @@ export function suggestKits(week: WeekDemands, candidates: readonly Candidate[])
     .join(' ')
     .toLowerCase();
   return candidates
-    .filter((c) => c.facts.keptFor === null || c.facts.keptFor === week.week)
+    .filter((c) => !c.facts.retired && (c.facts.keptFor === null || c.facts.keptFor === week.week))
     .flatMap(({ kit, facts, left }): Suggestion[] => {
       if (left < FEW / 2) return [];
       if (facts.useBy !== null && facts.useBy < first) return [];

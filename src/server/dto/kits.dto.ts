@@ -1,10 +1,24 @@
 import 'reflect-metadata';
-import { IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
-import { HasPart, IsCount, IsDay, IsSeen, IsWeek } from './fields';
+import {
+  ArrayUnique,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+} from 'class-validator';
+import { HasPart, HasParts, IsCount, IsDay, IsSeen, IsWeek } from './fields';
 import type { OrderLine } from '../../core/kit/order';
 import { ORDER_STATES } from '../../core/kit/order';
 import type { StockEvent } from '../../core/kit/stock';
 import { STOCK_CHANGES } from '../../core/kit/stock';
+import type { Counted } from '../../core/kit/recount';
+import type { Share } from '../../core/kit/split-off';
 import type { KitFacts, Season } from '../../core/kit/suggest';
 import { SEASONS } from '../../core/kit/suggest';
 import type { Supply } from '../../db/plans';
@@ -17,6 +31,9 @@ export class KitTextDto {
 }
 
 export class FactsDto implements KitFacts {
+  @IsString() @MaxLength(80) title!: string;
+  @IsString() @MaxLength(80) place!: string;
+  @IsIn([true, false]) retired!: boolean;
   @IsOptional() @IsIn(SEASONS) season: Season | null = null;
   @IsString() @MaxLength(300) moods!: string;
   @IsOptional() @IsDay() useBy: string | null = null;
@@ -30,6 +47,63 @@ export class KitFactsDto {
   @IsString() @MinLength(1) @MaxLength(200) kit!: string;
   @HasPart(() => FactsDto) facts!: FactsDto;
   @IsSeen() seen: string | null = null;
+}
+
+const MOST_LINES = 20_000;
+const byCode = (line: { readonly code: string }): string => line.code;
+
+export class KitNameDto {
+  @IsString() @MinLength(1) @MaxLength(200) kit!: string;
+}
+
+/** The picture that a line shows, by the hash of its bytes. */
+export class PictureOfDto {
+  @IsString() @MinLength(1) @MaxLength(200) code!: string;
+  @Matches(/^[0-9a-f]{64}$/, { message: 'the hash of a picture' }) picture!: string;
+}
+
+export class CorrectKitDto extends KitNameDto {
+  /** all its lines as they shall be, as CSV (formats.md) */
+  @IsString() @MaxLength(5_000_000) csv!: string;
+  @HasParts(() => PictureOfDto, 0, MOST_LINES) pictures!: PictureOfDto[];
+  @IsSeen() seen: string | null = null;
+}
+
+class CountedDto implements Counted {
+  @IsString() @MinLength(1) @MaxLength(200) code!: string;
+  @IsInt() @Min(0) @Max(10_000) whole!: number;
+}
+
+export class RecountDto extends KitNameDto {
+  @HasParts(() => CountedDto, 1, MOST_LINES) @ArrayUnique(byCode) counted!: CountedDto[];
+}
+
+class ShareDto implements Share {
+  @IsString() @MinLength(1) @MaxLength(200) code!: string;
+  @IsInt() @Min(1) @Max(10_000) count!: number;
+}
+
+export class SplitKitDto extends KitNameDto {
+  /** name of the stash that takes them; a new one where there is none */
+  @IsString() @MinLength(1) @MaxLength(80) into!: string;
+  @HasParts(() => ShareDto, 1, MOST_LINES) @ArrayUnique(byCode) shares!: ShareDto[];
+}
+
+export class CopyDto extends KitNameDto {
+  @IsString() @MinLength(1) @MaxLength(200) code!: string;
+  @IsCount() copy!: number;
+}
+
+export class LeftOverDto extends CopyDto {
+  /** mm */
+  @IsNumber() @Min(0) @Max(100_000) left!: number;
+}
+
+/** A roll, or what is left of one. Lengths in mm. */
+export class AddWashiDto extends KitNameDto {
+  @IsNumber() @Min(1) @Max(200) width!: number;
+  @IsNumber() @Min(5) @Max(100_000) length!: number;
+  @Matches(/^#[0-9a-f]{6}$/, { message: 'a color such as #aabbcc' }) color!: `#${string}`;
 }
 
 export class StockChangeDto implements Omit<StockEvent, 'copy' | 'cut'> {

@@ -55,10 +55,13 @@ const sayFaultyWays = (found?: ValidationArguments): string =>
     .map((key) => `ways.${key}`)
     .join(', ')}: ways of the registry, each with one of its values`;
 
-/** What befell a sticker that lies on a spread. */
+export const MISHAPS = ['spoiled', 'out', 'kept'] as const;
+export type Mishap = (typeof MISHAPS)[number];
+
+/** What befell a sticker that lies on a spread: spoiled, none of its design left, kept for a later week. */
 export class MishapDto extends SpreadIdDto {
   @Matches(/^[\w-]{1,40}$/) placement!: string;
-  @IsIn(['spoiled', 'out']) what!: 'spoiled' | 'out';
+  @IsIn(MISHAPS) what!: Mishap;
 }
 
 export class WaveDto extends SpreadIdDto {

@@ -53,6 +53,7 @@ const COLUMNS: GridColDef<Line>[] = [
   { field: 'cut', headerName: 'Cut', type: 'number', width: 65 },
   { field: 'used', headerName: 'Used', type: 'number', width: 65 },
   { field: 'spoiled', headerName: 'Spoiled', type: 'number', width: 80 },
+  { field: 'kept', headerName: 'Kept', type: 'number', width: 65 },
   { field: 'left', headerName: 'Offcuts kept', width: 140 },
 ];
 
@@ -71,6 +72,7 @@ export default function NumbersGrid({ stock }: { stock: readonly PieceStock[] })
       cut: count('cut'),
       used: count('used'),
       spoiled: count('spoiled'),
+      kept: count('kept'),
       left: left
         .map((l) =>
           l.rows

@@ -19,11 +19,13 @@ const REASONS: Readonly<Record<StockEvent['what'], string>> = {
   spoiled: 'torn while peeling',
   used: 'on a card',
   found: 'one more on the sheet',
+  kept: 'for another week',
 };
 const ACTIONS: readonly { readonly what: StockEvent['what']; readonly label: string }[] = [
   { what: 'spoiled', label: 'One was spoiled' },
   { what: 'used', label: 'One was used elsewhere' },
   { what: 'found', label: 'There is one more' },
+  { what: 'kept', label: 'Keep one for later' },
 ];
 
 /** A sticker's design, what became of each copy, and what may have happened to one. */
@@ -158,7 +160,7 @@ export function PieceCard({
 
 /** `3 whole, 1 cut, 2 used of 6` */
 function sums(copies: readonly CopyStock[]): string {
-  const said = (['whole', 'cut', 'used', 'spoiled'] as const)
+  const said = (['whole', 'cut', 'kept', 'used', 'spoiled'] as const)
     .map((s) => [copies.filter((c) => c.state === s).length, s] as const)
     .filter(([n]) => n > 0);
   return `${said.map(([n, s]) => `${n} ${s}`).join(', ')} of ${copies.length}`;

@@ -17,7 +17,7 @@ import type { ReactNode } from 'react';
 import { measuredFrom, pageName } from '../../../core/bench/measure-from';
 import { lockPiece, turnPiece } from '../../../core/edit/alter';
 import type { Change } from '../../../core/edit/change';
-import { removePiece } from '../../../core/edit/remove';
+import { keepForLater, removePiece } from '../../../core/edit/remove';
 import { layer, turnAround } from '../../../core/edit/reshape';
 import { keepAsMemory } from '../../../core/edit/serve';
 import { copyTo } from '../../../core/edit/together';
@@ -85,6 +85,9 @@ export function PlacedInHand({ placement: p, piece }: { placement: Placement; pi
       <Room placement={p} />
       {piece && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+          <Button size="small" disabled={!keepForLater(context, placements, p.id)} onClick={() => mishap(p.id, 'kept')}>
+            Keep for later
+          </Button>
           <Button size="small" onClick={() => mishap(p.id, 'spoiled')}>
             It was spoiled
           </Button>

@@ -35,6 +35,8 @@ export function sayLetIn({ change: { deed }, moved }: Repair, voice: Speaker): s
 }
 
 export function sayMended({ change, moved }: Repair, voice: Speaker): string {
+  if (change.deed.do === 'keep for later')
+    return `${sayDeed(change.deed, voice)}: no week takes it till you use it again. Its kit has it among the kept.`;
   const others = change.after.filter((p) => p.layer === 0).length;
   const room = moved ? `, ${moved} of them to make room` : '';
   return `${sayDeed(change.deed, voice)}: ${others} ${others === 1 ? 'piece is' : 'pieces are'} new or moved${room}.`;

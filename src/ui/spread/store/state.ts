@@ -12,6 +12,7 @@ import type { Context, Placement } from '../../../core/spread/placement';
 import type { History } from '../../../db/spread-edits';
 import type { Standing } from '../../patient-queue';
 import type { SpreadData } from '../../../server/spread-data';
+import type { Mishap } from '../../../server/dto/spread.dto';
 import type { Camera } from '../board/camera';
 
 export type StepName = 'Week' | 'Kit' | 'Base' | 'Sidebar' | 'Boxes' | 'Days' | 'Finish' | 'Bench';
@@ -93,8 +94,8 @@ export interface Editing {
   readonly travel: (way: 'undo' | 'redo') => void;
   /** waves a finding through, or takes that back */
   readonly wave: (key: string, wanted: boolean) => void;
-  /** a sticker was spoiled, or none is left: another takes its place */
-  readonly mishap: (id: string, what: 'spoiled' | 'out') => void;
+  /** a sticker was spoiled, or none is left: another takes its place; one that is kept for later leaves it open */
+  readonly mishap: (id: string, what: Mishap) => void;
 }
 
 /** Settings of the spread. */
