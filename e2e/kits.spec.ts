@@ -51,7 +51,7 @@ test('a kit is taken in from a usual list, corrected in the table, and found aga
   await page.getByRole('button', { name: 'Add a kit' }).click();
   await page.getByRole('button', { name: 'A mini kit' }).click();
   await page.getByLabel('Name', { exact: true }).fill('harbor fog');
-  const cell = page.getByRole('row', { name: /FB-1/ }).getByRole('gridcell').nth(3);
+  const cell = page.getByRole('row', { name: /FB-1/ }).getByRole('gridcell').nth(4);
   const type = async (text: string) => {
     await cell.dblclick();
     await page.keyboard.press('Control+a');
@@ -130,4 +130,100 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
     /\d+ % of the kit used, \d\.\d\d of its price/,
   );
   expect(complaints).toEqual([]);
+});
+
+test('a kit that is stored is corrected: lines, counts, washi, a stash split off, its name, and all of it undone', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  await page.goto(`${hobnail.url}/kits?kit=rockpool`);
+  const thisKit = async (act: string) => {
+    await page.getByRole('button', { name: 'This kit' }).click();
+    await page.getByRole('menuitem', { name: act }).click();
+  };
+  const own = page.getByRole('link', { name: /287 of 287|of \d+ whole/ }).filter({ hasText: 'Rockpool' });
+  const undo = page.getByRole('button', { name: 'Undo', exact: true });
+
+  await thisKit('Correct its list');
+  const table = page.getByRole('dialog', { name: 'Correct Rockpool' });
+  await table.getByRole('row', { name: /CL-3/ }).getByRole('gridcell', { name: '2', exact: true }).first().dblclick();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('5');
+  await page.keyboard.press('Enter');
+  await table.getByRole('button', { name: 'Copy the line' }).click();
+  await expect(table.getByText('1 added')).toBeVisible();
+  await table.getByRole('button', { name: 'Undo' }).click();
+  await expect(table.getByText('1 changed')).toBeVisible();
+  await table.getByRole('row', { name: /CL-4/ }).getByRole('gridcell', { name: 'CL-4' }).click();
+  await page.evaluate(() => {
+    const clipboard = new DataTransfer();
+    clipboard.setData('text/plain', 'CL-4\tchecklist\t9');
+    document.activeElement!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: clipboard, bubbles: true }));
+  });
+  await expect(table.getByText('2 changed')).toBeVisible();
+  await table.getByRole('button', { name: 'Save the list' }).click();
+  await expect(table).toBeHidden();
+  await expect(own).toContainText('297 of 297 whole');
+
+  await page.getByRole('tab', { name: 'Numbers' }).click();
+  await page.getByRole('row', { name: /CL-4/ }).getByRole('gridcell', { name: '9', exact: true }).dblclick();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('4');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Keep the count' }).click();
+  await expect(own).toContainText('292 of 297 whole');
+
+  await thisKit('Add washi by its length');
+  await page.getByLabel('Long').fill('32');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('15 mm × 32 cm added')).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
+
+  await thisKit('Split off to a stash');
+  await page.getByLabel('Stash', { exact: true }).fill('sea drawer');
+  await page.getByLabel('CL-3, to the stash').fill('3');
+  await page.getByRole('button', { name: 'Move them' }).click();
+  await expect(page.getByRole('link', { name: /Sea Drawer/ })).toContainText('3 of 3 whole');
+
+  await page.getByRole('tab', { name: 'Its card' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Low tide');
+  await page.getByLabel('Where it lies').fill('blue folder');
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByRole('link', { name: /Low tide/ })).toContainText('blue folder');
+  await thisKit('Retire it');
+  await expect(page.getByText('Retired', { exact: true })).toBeVisible();
+  for (let i = 0; i < 6; i++) {
+    await undo.click();
+    await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  }
+  await expect(own).toContainText('287 of 287 whole');
+  await expect(page.getByRole('link', { name: /Sea Drawer/ })).toHaveCount(0);
+  expect(complaints).toEqual([]);
+});
+
+test('what a week has of a kit is held; a sticker is kept for later', async ({ page, hobnail }) => {
+  await openWeek(page, hobnail, /^This week/);
+  const box = page.locator('[data-role="box"]').first();
+  await box.click();
+  await page.getByRole('button', { name: 'Keep for later' }).click();
+  await expect(page.getByText(/no week takes it till you use it again/)).toBeVisible();
+  await page.goto(`${hobnail.url}/kits?kit=night-almanac`);
+  await page.getByRole('button', { name: 'This kit' }).click();
+  await page.getByRole('menuitem', { name: 'Remove it' }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await expect(page.getByText(/Night Almanac stays/)).toBeVisible();
+});
+
+test('stickers that go with a kit are found over all the others, by their colors', async ({ page, hobnail }) => {
+  await page.goto(`${hobnail.url}/kits?kit=night-almanac`);
+  await page.getByLabel('Goes with').click();
+  await pickOption(page, 'Rockpool');
+  await expect(page.getByText('What goes with Rockpool, the nearest in color first')).toBeVisible();
+  await expect(page.getByTestId('found').first()).toContainText('Stash');
+  await page.getByTestId('found').filter({ hasText: 'QU-2' }).click();
+  await expect(page).toHaveURL(/kit=stash&piece=QU-2/);
+  await expect(page.getByRole('heading', { name: /quote box QU-2/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(page.getByRole('heading', { name: 'quote box QU-2' })).toBeVisible();
 });

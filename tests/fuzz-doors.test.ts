@@ -90,7 +90,7 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [corrections.noteLeftOver, { kit: 'rockpool', code: 'WA-1', copy: 1, left: 20 }],
   [corrections.addWashi, { kit: 'stash', width: 15, length: 5000, color: '#aabbcc' }],
   [corrections.addAnotherCopy, { kit: 'stash' }],
-  [corrections.useAgain, { kit: 'rockpool', code: 'FB-1', copy: 1 }],
+  [corrections.takeUpAgain, { kit: 'rockpool', code: 'FB-1', copy: 1 }],
   [corrections.removeKit, { kit: 'fog' }],
   [kits.undoKits, { way: 'undo' }],
   [kits.choosePlanned, { week: '2027-W07', kit: 'rockpool' }],

@@ -11,7 +11,9 @@ import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
+import { kitTitles } from '../server/kit-titles';
 import { Keys } from '../ui/keys/Keys';
+import { KitNames } from '../ui/kit-names';
 import { theme } from '../ui/theme';
 
 export const metadata: Metadata = {
@@ -21,13 +23,14 @@ export const metadata: Metadata = {
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   await connection(); // every page has a nonce of its own for its scripts
+  const titles = await kitTitles();
   return (
     <html lang="en">
       <body>
         <AppRouterCacheProvider>
           <ThemeProvider theme={theme}>
             <CssBaseline />
-            {children}
+            <KitNames titles={titles}>{children}</KitNames>
             <Keys />
           </ThemeProvider>
         </AppRouterCacheProvider>

@@ -94,7 +94,7 @@ async function mustBeFree(trx: Database, steps: readonly KitStep[]): Promise<voi
     const was = (await rowOf(trx, table, key)) as Selectable<PieceTable> | null;
     if (!was) continue;
     const { changed, removed } = corrections.get(was.kit_id) ?? { changed: [], removed: [] };
-    const [before, piece] = [pieceOfRow(was), row && pieceOfRow({ ...was, ...row } as Selectable<PieceTable>)];
+    const [before, piece] = [pieceOfRow(was), row && pieceOfRow({ ...was, ...row })];
     corrections.set(
       was.kit_id,
       piece

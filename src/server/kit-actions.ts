@@ -5,17 +5,17 @@ import { readKit } from '../core/format/kit-csv';
 import { readOrders } from '../core/format/orders-csv';
 import type { Piece } from '../core/kit/kit';
 import type { OrderLine } from '../core/kit/order';
+import { thatGoWith } from '../core/kit/goes-with';
 import { searchOf } from '../core/kit/search';
 import { stockOfKit } from '../core/kit/stock';
 import { editKits, stepKits } from '../db/kit-edits';
-import { allKits, factsOf } from '../db/kits';
+import { allKits, factsOf, listKits } from '../db/kits';
 import { favoriteOf } from '../db/manners';
 import { listOrders, listSupplies } from '../db/plans';
 import { stockEvents, usesOf } from '../db/stock';
 import { addNewKit } from './add-new-kit';
 import { NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
-import { FindDto } from './dto/find.dto';
 import {
   FavoriteDto,
   KitFactsDto,
@@ -24,6 +24,7 @@ import {
   OrdersTextDto,
   PlanKitDto,
   PutOrderDto,
+  SearchPiecesDto,
   StockChangeDto,
   StockStepDto,
   SupplyChangeDto,
@@ -181,13 +182,29 @@ export async function removeSupply(input: unknown): Promise<Outcome<null>> {
 
 const MOST_FOUND = 120;
 
-/** Pieces of all kits and the whole stash that a search asks for. */
-export async function searchPieces(input: unknown): Promise<Outcome<{ pieces: Piece[]; more: number }>> {
+/** What was found, and where the kits lie that it is of. */
+export interface FoundPieces {
+  readonly pieces: readonly Piece[];
+  readonly places: readonly (readonly [kit: string, place: string])[];
+  readonly more: number;
+}
+
+/** Pieces of all kits that are not retired, and of the whole stash, that a search asks for. */
+export async function searchPieces(input: unknown): Promise<Outcome<FoundPieces>> {
   return outcome(async () => {
     const db = await store();
-    const test = searchOf(check(FindDto, input, 'search').words);
-    const found = (await allKits(db)).flatMap((k) => k.pieces.filter(test));
-    return { pieces: found.slice(0, MOST_FOUND), more: Math.max(0, found.length - MOST_FOUND) };
+    const { words, goesWith } = check(SearchPiecesDto, input, 'search');
+    const test = searchOf(words);
+    const rows = new Map((await listKits(db)).map((k) => [k.id, k.facts] as const));
+    const all = (await allKits(db)).flatMap((k) => k.pieces.filter(test));
+    const found = goesWith === null ? all : thatGoWith(await knownKit(db, goesWith), all);
+    const living = found.filter((p) => !rows.get(p.kit)?.retired);
+    const pieces = living.slice(0, MOST_FOUND);
+    const places = [...new Set(pieces.map((p) => p.kit))].flatMap((kit) => {
+      const place = rows.get(kit)?.place;
+      return place ? [[kit, place] as const] : [];
+    });
+    return { pieces, places, more: Math.max(0, living.length - MOST_FOUND) };
   });
 }
 

@@ -20,7 +20,7 @@ import {
   recountKit,
   removeKit,
   splitKit,
-  useAgain,
+  takeUpAgain,
 } from './kit-corrections';
 import { mend } from './repair-actions';
 import { loadShelf } from './shelf';
@@ -192,9 +192,9 @@ describe('the stock', () => {
     expect(sumsOf([await line()]).kept).toBe(1);
     expect(spread.context.usedElsewhere).toContainEqual({ kit: box.kit, code: box.code, copy: box.copy, cut: box.cut });
     const of = { kit: box.kit, code: box.code, copy: box.copy };
-    done(await useAgain(of));
+    done(await takeUpAgain(of));
     expect((await line()).copies[box.copy - 1]!.state).toBe('whole');
-    expect(refusal(await useAgain(of))).toContain('a copy kept for later');
+    expect(refusal(await takeUpAgain(of))).toContain('a copy kept for later');
     await undo();
     expect((await line()).copies[box.copy - 1]!.state).toBe('kept');
   });

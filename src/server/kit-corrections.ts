@@ -201,7 +201,7 @@ export async function noteLeftOver(input: unknown): Promise<Outcome<null>> {
 }
 
 /** Lets a sticker that was kept for later be used again. */
-export async function useAgain(input: unknown): Promise<Outcome<null>> {
+export async function takeUpAgain(input: unknown): Promise<Outcome<null>> {
   return inOneStroke(async (db) => {
     const { kit, code, copy } = check(CopyDto, input, 'sticker');
     const kept = await db

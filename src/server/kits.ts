@@ -56,6 +56,8 @@ export interface KitWeek {
 
 export interface KitsPage {
   readonly today: string;
+  /** code of the sticker that is looked at first */
+  readonly piece: string | null;
   readonly kits: readonly KitLine[];
   readonly chosen: {
     readonly kit: Kit;
@@ -74,8 +76,11 @@ export interface KitsPage {
 const WEEKS = 8;
 const MOST_SUGGESTED = 3;
 
-/** @param name the kit to lie on the table; the first one when it is none */
-export async function loadKits(name: string | undefined): Promise<KitsPage> {
+/**
+ * @param name the kit to lie on the table; the first one when it is none
+ * @param piece code of the sticker that is looked at
+ */
+export async function loadKits(name: string | undefined, piece?: string): Promise<KitsPage> {
   const db = await store();
   const [rows, sums, events, bookId] = await Promise.all([listKits(db), kitSums(db), stockEvents(db), usualBook(db)]);
   const book = bookId ? await findBook(db, bookId) : null;
@@ -96,6 +101,7 @@ export async function loadKits(name: string | undefined): Promise<KitsPage> {
     }));
   return {
     today: today(),
+    piece: piece ?? null,
     kits: lines,
     chosen:
       chosenRow && plain

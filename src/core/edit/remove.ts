@@ -4,7 +4,7 @@ import { thingOf } from './thing';
 import { stackOf } from './stack';
 
 /**
- * Takes a piece off to be kept for a later week. Null when it is locked, or something lies on it: that would go with it.
+ * Takes a piece off to be kept for a later week. Null when it is locked, or something lies on it, which would go along.
  */
 export function keepForLater(context: Context, placements: readonly Placement[], id: string): Change | null {
   const taken = removePiece(context, placements, id);

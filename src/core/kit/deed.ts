@@ -36,29 +36,29 @@ export type KitDeed =
   /** of an older log: how it was said when it was made */
   | { readonly do: 'as said'; readonly text: string };
 
-/** An edit of the kits in words, for undo and redo. */
-export function sayKitDeed(deed: KitDeed): string {
+/** An edit of the kits in words, for undo and redo. @param called how a kit is called */
+export function sayKitDeed(deed: KitDeed, called: (kit: string) => string = spokenName): string {
   switch (deed.do) {
     case 'change card':
-      return `Change the card of ${spokenName(deed.kit)}`;
+      return `Change the card of ${called(deed.kit)}`;
     case 'correct kit': {
       const said = [
         [deed.added, 'added'],
         [deed.changed, 'changed'],
         [deed.removed, 'removed'],
       ].flatMap(([n, what]) => (n ? [`${n} ${what}`] : []));
-      return `Correct ${spokenName(deed.kit)}: ${said.join(', ')}`;
+      return `Correct ${called(deed.kit)}: ${said.join(', ')}`;
     }
     case 'add kit':
-      return `Add ${spokenName(deed.kit)}`;
+      return `Add ${called(deed.kit)}`;
     case 'remove kit':
-      return `Remove ${spokenName(deed.kit)}`;
+      return `Remove ${called(deed.kit)}`;
     case 'another copy':
-      return `Add another copy of ${spokenName(deed.kit)}`;
+      return `Add another copy of ${called(deed.kit)}`;
     case 'split off':
-      return `Move ${deed.stickers} from ${spokenName(deed.kit)} to ${spokenName(deed.into)}`;
+      return `Move ${deed.stickers} from ${called(deed.kit)} to ${called(deed.into)}`;
     case 'recount':
-      return `Count ${spokenName(deed.kit)} anew`;
+      return `Count ${called(deed.kit)} anew`;
     case 'add washi':
       return `Add ${deed.code}, ${Math.round(deed.mm)} mm of washi`;
     case 'left over':
@@ -72,7 +72,7 @@ export function sayKitDeed(deed: KitDeed): string {
     case 'stock':
       return `${deed.code} ${deed.what}: ${deed.reason}`;
     case 'plan kit':
-      return `Plan ${deed.kit === null ? 'no kit' : spokenName(deed.kit)} for ${deed.week}`;
+      return `Plan ${deed.kit === null ? 'no kit' : called(deed.kit)} for ${deed.week}`;
     case 'order':
       return `Order ${deed.what}`;
     case 'read orders':

@@ -1,14 +1,13 @@
 import type { Section } from '../manner/section';
 import type { Finding, Rule, Said, View } from './finding';
 import type { Voice } from '../spread/voice';
-import { counted, dayName, mm } from '../spread/voice';
+import { counted, dayName, kitName, mm } from '../spread/voice';
 import { isWriting } from '../spread/placement';
 import { dateHeader, regionsOf, runsOfDays, weekendDays } from '../book/columns';
 import { piecesOf } from '../spread/choose';
 import type { Need } from '../arrange/counting/needs';
 import { SECTION_KINDS, frameNeeds } from '../arrange/counting/needs';
 import type { Kind } from '../kit/kinds';
-import { spokenName } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { SECTIONS } from '../manner/section';
 import { dayOfMonth } from '../week/day-names';
@@ -200,7 +199,7 @@ function say({ about }: Found, voice: Voice): Said {
         : `${about.inStash} in the stash`;
       const are = (about.rolls || about.inStash) === 1 ? 'is' : 'are';
       return {
-        message: `The week wants ${about.needed} ${about.needed === 1 ? label : plural}; the kit “${spokenName(about.kit)}” has ${about.inKit}, and there ${are} ${help}.`,
+        message: `The week wants ${about.needed} ${about.needed === 1 ? label : plural}; the kit “${kitName(voice, about.kit)}” has ${about.inKit}, and there ${are} ${help}.`,
         remedy: 'The stash fills in; look whether it matches.',
       };
     }

@@ -5,11 +5,10 @@ import type { Makeshift } from '../arrange/counting/makeshift-ways';
 import type { Kind } from '../kit/kinds';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
-import { counted, dayName, sentence } from '../spread/voice';
+import { counted, dayName, kitName, sentence } from '../spread/voice';
 import { frameNeeds } from '../arrange/counting/needs';
 import { makeshiftIn } from '../arrange/counting/makeshift-ways';
 import { traits } from '../kit/kinds';
-import { spokenName } from '../kit/kit';
 import { countOf } from './count-of';
 
 /** K2: what is lacking and not in the stash either is made, or ordered in time. */
@@ -59,7 +58,7 @@ interface Case extends About {
 function say({ about }: Found, voice: Voice): Said {
   const { label, plural } = traits(about.kind);
   return {
-    message: `${counted(about.lacking, label, plural)} ${about.lacking === 1 ? 'is' : 'are'} lacking: the week wants ${about.needed}, the kit “${spokenName(about.kit)}” has ${about.inKit}, the stash ${about.inStash}.`,
+    message: `${counted(about.lacking, label, plural)} ${about.lacking === 1 ? 'is' : 'are'} lacking: the week wants ${about.needed}, the kit “${kitName(voice, about.kit)}” has ${about.inKit}, the stash ${about.inStash}.`,
     remedy: about.makeshift
       ? `${sentence(sayMakeshift(about.makeshift))}.`
       : `Order in time for ${dayName(voice, 0)}, or do without this week.`,

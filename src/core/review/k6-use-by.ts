@@ -4,9 +4,8 @@ import type { Kind } from '../kit/kinds';
 import type { IsoDay } from '../week/week';
 import type { Finding, Rule, Said, View } from './finding';
 import type { Voice } from '../spread/voice';
-import { counted, pieceName, sentence } from '../spread/voice';
+import { counted, kitName, pieceName, sentence } from '../spread/voice';
 import { piecesOf, strangeness, FOREIGN } from '../spread/choose';
-import { spokenName } from '../kit/kit';
 import { KIND_NAMES, traits } from '../kit/kinds';
 import { isSoon } from '../kit/suggest';
 import { longDate } from '../week/day-names';
@@ -74,7 +73,7 @@ type Case = { readonly kit: string; readonly by: IsoDay } & (
 );
 
 function say({ about, placements: [id] }: Found, voice: Voice): Said {
-  const kit = `“${spokenName(about.kit)}”`;
+  const kit = `“${kitName(voice, about.kit)}”`;
   return about.is === 'past'
     ? {
         message: `${sentence(pieceName(voice, id))} is from ${kit}, which was to be used by ${longDate(about.by)}.`,

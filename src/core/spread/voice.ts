@@ -1,5 +1,5 @@
 import type { Piece } from '../kit/kit';
-import { pieceKey } from '../kit/kit';
+import { calledName, pieceKey } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import type { Unit } from '../measure/fraction';
 import { ruled } from '../measure/fraction';
@@ -45,6 +45,10 @@ export function pieceName(voice: Voice, id: string | undefined): string {
   if (p.day !== null) return `${dayName(voice, p.day)}’s ${label}`;
   return p.role === 'sidebar' ? `the ${label} in the sidebar` : `the ${label}`;
 }
+
+/** A kit of the spread as its owner calls it. */
+export const kitName = ({ context: { kit, stash } }: Pick<Voice, 'context'>, name: string): string =>
+  calledName([kit, ...stash].find((k) => k.name === name) ?? { name });
 
 /** An item's title, by its demand's key. */
 export const titleOf = (voice: Pick<Voice, 'context'>, key: string | undefined): string =>

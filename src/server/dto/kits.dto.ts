@@ -49,6 +49,12 @@ export class KitFactsDto {
   @IsSeen() seen: string | null = null;
 }
 
+/** Words, and the kit that what is found shall go with. */
+export class SearchPiecesDto {
+  @IsString() @MaxLength(200) words!: string;
+  @IsOptional() @IsString() @MaxLength(200) goesWith: string | null = null;
+}
+
 const MOST_LINES = 20_000;
 const byCode = (line: { readonly code: string }): string => line.code;
 

@@ -16,7 +16,7 @@ import type { WhiteOut } from '../../core/bench/white-out';
 import { whiteOutPlaces } from '../../core/bench/white-out-places';
 import { handSvg, marksSvg, whiteOutSvg } from '../../core/format/spread-svg';
 import type { Kit, Piece } from '../../core/kit/kit';
-import { isRoll, pieceKey, spokenName } from '../../core/kit/kit';
+import { isRoll, pieceKey } from '../../core/kit/kit';
 import { sheetsOf } from '../../core/kit/sheet-layout';
 import { ruled } from '../../core/measure/fraction';
 import { bounds, right } from '../../core/measure/rect';
@@ -24,6 +24,7 @@ import type { CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
 import { symbolId } from '../sticker/symbol-id';
 import { GLASS } from '../theme';
+import { useKitName } from '../kit-names';
 
 /** What a step is about, pictured: the sticker on its sheet, and its place on the page as the page is by then. */
 export function StepPicture({ context, bench, step }: { context: Context; bench: Bench; step: Step }) {
@@ -199,6 +200,7 @@ function PageSoFar({ context, bench, page, laid, targets, white, written }: Page
 
 /** The sheet the sticker lies on, with the sticker marked. */
 function OnSheet({ context, target }: { context: Context; target: Placement }) {
+  const called = useKitName();
   const kit = [context.kit, ...context.stash].find((k) => k.name === target.kit) as Kit;
   const piece = pieceIndex(context).get(pieceKey(target));
   if (!piece) return null;
@@ -225,7 +227,7 @@ function OnSheet({ context, target }: { context: Context; target: Placement }) {
         {piece.words ? ` “${piece.words}”` : ''}
       </Typography>
       <Typography color="text.secondary">
-        {spokenName(kit.name)}, {sheet ? `sheet ${piece.sheet}` : 'on its roll'} · {piece.width} × {piece.height} mm
+        {called(kit.name)}, {sheet ? `sheet ${piece.sheet}` : 'on its roll'} · {piece.width} × {piece.height} mm
       </Typography>
       {sheet && (
         <Box sx={{ mt: 1.5, '& svg': { maxHeight: 340 } }}>

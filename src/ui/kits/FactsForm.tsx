@@ -8,6 +8,7 @@ import TextField from '@mui/material/TextField';
 import { FactsDto } from '../../server/dto/kits.dto';
 import { DayField } from '../fields/DayField';
 import { useCheckedForm } from '../fields/use-checked-form';
+import { spokenName } from '../../core/kit/kit';
 import { imageOf } from '../../core/format/image-of';
 import type { KitFacts } from '../../core/kit/suggest';
 import { SEASONS } from '../../core/kit/suggest';
@@ -39,6 +40,20 @@ export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts
       }}
       sx={{ maxWidth: 640, display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2, pt: 1 }}
     >
+      <TextField
+        label="Name"
+        placeholder={spokenName(kit)}
+        value={facts.title}
+        onChange={(e) => set({ title: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 80 }, inputLabel: { shrink: true } }}
+      />
+      <TextField
+        label="Where it lies"
+        placeholder="blue folder"
+        value={facts.place}
+        onChange={(e) => set({ place: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+      />
       <TextField
         select
         label="Season"

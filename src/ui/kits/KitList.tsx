@@ -4,25 +4,32 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { spokenName } from '../../core/kit/kit';
 import type { KitLine } from '../../server/kits';
 import { Dots } from '../Dots';
 import { Swatches } from '../shelf/WeekCard';
+import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
 
 const STUDS = 10;
 
+const GROUPS: readonly { readonly name: string; readonly holds: (k: KitLine) => boolean }[] = [
+  { name: 'Kits', holds: (k) => k.role === 'kit' && !k.facts.retired },
+  { name: 'Stash', holds: (k) => k.role === 'stash' && !k.facts.retired },
+  { name: 'Retired', holds: (k) => k.facts.retired },
+];
+
 /** Every kit and stash with its colors, and how much of it is still whole. */
 export function KitList({ kits, chosen }: { kits: readonly KitLine[]; chosen: string | null }) {
+  const called = useKitName();
   return (
     <Box component="nav" aria-label="Kits" sx={{ display: 'flex', flexDirection: 'column', gap: 0.5 }}>
-      {(['kit', 'stash'] as const).map((role) => {
-        const own = kits.filter((k) => k.role === role);
+      {GROUPS.map(({ name, holds }) => {
+        const own = kits.filter(holds);
         return (
           own.length > 0 && (
-            <Box key={role}>
+            <Box key={name}>
               <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.5 }}>
-                {role === 'kit' ? 'Kits' : 'Stash'}
+                {name}
               </Typography>
               {own.map((k) => {
                 const whole = k.total - k.touched - k.spoiled;
@@ -43,7 +50,7 @@ export function KitList({ kits, chosen }: { kits: readonly KitLine[]; chosen: st
                       '&:hover': { background: GLASS.bottleSoft },
                     }}
                   >
-                    <Typography sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{spokenName(k.name)}</Typography>
+                    <Typography sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{called(k.name)}</Typography>
                     <Box sx={{ my: 0.5 }}>
                       <Swatches colors={k.swatches} />
                     </Box>
@@ -53,6 +60,16 @@ export function KitList({ kits, chosen }: { kits: readonly KitLine[]; chosen: st
                         {whole} of {k.total} whole
                       </Typography>
                     </Box>
+                    {k.facts.place && (
+                      <Typography
+                        variant="caption"
+                        color="text.secondary"
+                        component="p"
+                        sx={{ overflowWrap: 'anywhere' }}
+                      >
+                        {k.facts.place}
+                      </Typography>
+                    )}
                   </ButtonBase>
                 );
               })}

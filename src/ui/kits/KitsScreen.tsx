@@ -4,6 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import InputAdornment from '@mui/material/InputAdornment';
+import MenuItem from '@mui/material/MenuItem';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
@@ -13,13 +14,14 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { spokenName } from '../../core/kit/kit';
 import { undoKits } from '../../server/kit-actions';
 import type { KitsPage } from '../../server/kits';
 import { TopBar } from '../TopBar';
 import { UndoRedo } from '../UndoRedo';
 import { Waiting } from '../Waiting';
 import { sayKitDeed } from '../../core/kit/deed';
+import { useKitName } from '../kit-names';
+import { PieceDefs } from '../sticker/PieceDefs';
 import { GLASS } from '../theme';
 import { useRun } from '../use-run';
 import { FactsForm } from './FactsForm';
@@ -29,6 +31,7 @@ import { SearchResults } from './SearchResults';
 import { Supplies } from './Supplies';
 import { Table } from './Table';
 import { TakeKitDialog } from './TakeKitDialog';
+import { ThisKit } from './ThisKit';
 import { WeeksAhead } from './WeeksAhead';
 
 const NumbersGrid = dynamic(() => import('./NumbersGrid'), { loading: () => <Waiting /> });
@@ -37,9 +40,11 @@ const TABS = ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list'
 /** Every kit as its sheets lie on the table; what the coming weeks lack, and what to order. */
 export function KitsScreen({ page }: { page: KitsPage }) {
   const router = useRouter();
+  const called = useKitName();
   const { run, busy, messages, clear, question } = useRun();
   const [tab, setTab] = useState(0);
   const [search, setSearch] = useState('');
+  const [goesWith, setGoesWith] = useState('');
   const [taking, setTaking] = useState(false);
   const { chosen, history } = page;
   const step = (way: 'undo' | 'redo') => void run(undoKits({ way }));
@@ -55,7 +60,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
         title={
           <>
             <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-              Kits{chosen ? ` · ${spokenName(chosen.kit.name)}` : ''}
+              Kits{chosen ? ` · ${called(chosen.kit.name)}` : ''}
             </Typography>
             <Typography variant="caption" aria-live="polite" sx={{ opacity: 0.85 }}>
               {busy ? 'saving…' : 'saved'}
@@ -64,8 +69,8 @@ export function KitsScreen({ page }: { page: KitsPage }) {
         }
       >
         <UndoRedo
-          undo={history.undo && sayKitDeed(history.undo)}
-          redo={history.redo && sayKitDeed(history.redo)}
+          undo={history.undo && sayKitDeed(history.undo, called)}
+          redo={history.redo && sayKitDeed(history.redo, called)}
           onStep={step}
           busy={busy}
         />
@@ -118,6 +123,22 @@ export function KitsScreen({ page }: { page: KitsPage }) {
               },
             }}
           />
+          <TextField
+            select
+            fullWidth
+            size="small"
+            label="Goes with"
+            value={goesWith}
+            onChange={(e) => setGoesWith(e.target.value)}
+            sx={{ mt: 1, mb: 0.5 }}
+          >
+            <MenuItem value="">any kit</MenuItem>
+            {page.kits.map((k) => (
+              <MenuItem key={k.name} value={k.name}>
+                {called(k.name)}
+              </MenuItem>
+            ))}
+          </TextField>
           <KitList kits={page.kits} chosen={chosen?.kit.name ?? null} />
         </Box>
         <Box
@@ -133,10 +154,19 @@ export function KitsScreen({ page }: { page: KitsPage }) {
             minHeight: 0,
           }}
         >
-          {words ? (
-            <SearchResults key={words} words={words} />
+          {words || goesWith ? (
+            <SearchResults
+              key={`${words} ${goesWith}`}
+              words={words}
+              goesWith={goesWith || null}
+              onClear={() => {
+                setSearch('');
+                setGoesWith('');
+              }}
+            />
           ) : (
             <>
+              {chosen && tab < 3 && <PieceDefs pieces={chosen.kit.pieces} />}
               <Box sx={{ display: 'flex', alignItems: 'center' }}>
                 <Tabs
                   value={tab}
@@ -146,13 +176,28 @@ export function KitsScreen({ page }: { page: KitsPage }) {
                   sx={{ flex: 1, minHeight: 40, '& .MuiTab-root': { minHeight: 40, textTransform: 'none' } }}
                 >
                   {TABS.map((t, i) => (
-                    <Tab key={t} label={i === 4 && toOrder ? `${t}, ${toOrder}` : i === 5 && low ? `${t} !` : t} />
+                    <Tab
+                      key={t}
+                      label={i === 4 && toOrder ? `${t}, ${toOrder}` : i === 5 && low ? `${t}, ${low} low` : t}
+                    />
                   ))}
                 </Tabs>
                 {chosen && tab < 3 && (
-                  <Button component="a" href={`/kits/${encodeURIComponent(chosen.kit.name)}`} size="small">
-                    Export (.csv)
-                  </Button>
+                  <>
+                    <Button component="a" href={`/kits/${encodeURIComponent(chosen.kit.name)}`} size="small">
+                      Export (.csv)
+                    </Button>
+                    <ThisKit
+                      name={chosen.kit.name}
+                      facts={chosen.facts}
+                      stock={chosen.stock}
+                      stashes={page.kits.filter((k) => k.role === 'stash').map((k) => k.name)}
+                      run={run}
+                      busy={busy}
+                      messages={messages}
+                      clear={clear}
+                    />
+                  </>
                 )}
               </Box>
               <Box
@@ -170,10 +215,12 @@ export function KitsScreen({ page }: { page: KitsPage }) {
                 {tab === 0 &&
                   (chosen ? (
                     <Table
-                      key={chosen.kit.name}
+                      key={`${chosen.kit.name} ${page.piece ?? ''}`}
                       kit={chosen.kit}
                       stock={chosen.stock}
                       favorites={chosen.favorites}
+                      first={page.piece}
+                      messages={messages}
                       unit={page.unit}
                       run={run}
                       busy={busy}
@@ -181,7 +228,18 @@ export function KitsScreen({ page }: { page: KitsPage }) {
                   ) : (
                     none
                   ))}
-                {tab === 1 && (chosen ? <NumbersGrid stock={chosen.stock} /> : none)}
+                {tab === 1 &&
+                  (chosen ? (
+                    <NumbersGrid
+                      key={chosen.kit.name}
+                      kit={chosen.kit.name}
+                      stock={chosen.stock}
+                      run={run}
+                      busy={busy}
+                    />
+                  ) : (
+                    none
+                  ))}
                 {tab === 2 &&
                   (chosen ? (
                     <FactsForm

@@ -1,8 +1,14 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import type { GridColDef } from '@mui/x-data-grid';
 import { DataGrid } from '@mui/x-data-grid';
+import { useState } from 'react';
+import { counted } from '../../core/spread/voice';
+import { recountKit } from '../../server/kit-corrections';
+import type { Run } from '../use-run';
 import type { Piece } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import type { CopyState, PieceStock } from '../../core/kit/stock';
@@ -49,7 +55,7 @@ const COLUMNS: GridColDef<Line>[] = [
     valueGetter: (_, l) => [l.piece.words, l.piece.icon, l.piece.motif].filter(Boolean).join(', '),
   },
   { field: 'area', headerName: 'Size, mm', width: 110, renderCell: ({ row }) => row.size },
-  { field: 'whole', headerName: 'Whole', type: 'number', width: 75 },
+  { field: 'whole', headerName: 'Whole', type: 'number', width: 75, editable: true },
   { field: 'cut', headerName: 'Cut', type: 'number', width: 65 },
   { field: 'used', headerName: 'Used', type: 'number', width: 65 },
   { field: 'spoiled', headerName: 'Spoiled', type: 'number', width: 80 },
@@ -58,7 +64,22 @@ const COLUMNS: GridColDef<Line>[] = [
 ];
 
 /** Every design of a kit in numbers. */
-export default function NumbersGrid({ stock }: { stock: readonly PieceStock[] }) {
+export default function NumbersGrid({
+  kit,
+  stock,
+  run,
+  busy,
+}: {
+  kit: string;
+  stock: readonly PieceStock[];
+  run: Run;
+  busy: boolean;
+}) {
+  const [told, setTold] = useState<ReadonlyMap<string, number>>(new Map());
+  const keep = async () => {
+    const lines = [...told].map(([code, whole]) => ({ code, whole }));
+    if (await run(recountKit({ kit, counted: lines }))) setTold(new Map());
+  };
   const rows = stock.map(({ piece, copies }): Line => {
     const count = (state: CopyState): number => copies.filter((c) => c.state === state).length;
     const left = copies.flatMap((c) => c.left);
@@ -68,7 +89,7 @@ export default function NumbersGrid({ stock }: { stock: readonly PieceStock[] })
       size: `${piece.width} × ${piece.height}`,
       area: piece.width * piece.height,
       piece,
-      whole: count('whole'),
+      whole: told.get(piece.code) ?? count('whole'),
       cut: count('cut'),
       used: count('used'),
       spoiled: count('spoiled'),
@@ -85,8 +106,30 @@ export default function NumbersGrid({ stock }: { stock: readonly PieceStock[] })
     };
   });
   return (
-    <Box sx={{ flex: 1, minHeight: 320 }}>
+    <Box sx={{ flex: 1, minHeight: 320, display: 'flex', flexDirection: 'column', gap: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 36 }} aria-live="polite">
+        <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
+          {told.size
+            ? `${counted(told.size, 'design')} counted anew. Fewer are noted as used, more as found.`
+            : 'Counted what lies before you? Double-click a number under Whole.'}
+        </Typography>
+        {told.size > 0 && (
+          <>
+            <Button size="small" onClick={() => setTold(new Map())}>
+              Cancel
+            </Button>
+            <Button size="small" variant="contained" color="secondary" disabled={busy} onClick={() => void keep()}>
+              Keep the count
+            </Button>
+          </>
+        )}
+      </Box>
       <DataGrid
+        processRowUpdate={(line: Line) => {
+          const whole = Math.min(10_000, Math.max(0, Math.round(Number(line.whole) || 0)));
+          setTold(new Map([...told, [line.id, whole]]));
+          return { ...line, whole };
+        }}
         rows={rows}
         columns={COLUMNS}
         density="compact"

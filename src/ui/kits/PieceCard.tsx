@@ -7,13 +7,17 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import type { Piece } from '../../core/kit/kit';
 import { isRoll } from '../../core/kit/kit';
 import { isStrip, traits } from '../../core/kit/kinds';
 import type { CopyStock, PieceStock, StockEvent } from '../../core/kit/stock';
 import { ruled } from '../../core/measure/fraction';
+import { counted } from '../../core/spread/voice';
 import { changeStock, setFavorite } from '../../server/kit-actions';
+import { noteLeftOver, takeUpAgain } from '../../server/kit-corrections';
 import { symbolId } from '../sticker/symbol-id';
 import type { Run } from '../use-run';
+import { CorrectKitDialog } from './CorrectKitDialog';
 
 const REASONS: Readonly<Record<StockEvent['what'], string>> = {
   spoiled: 'torn while peeling',
@@ -35,15 +39,18 @@ export function PieceCard({
   unit,
   run,
   busy,
+  messages,
 }: {
   line: PieceStock;
   liked: boolean;
   unit: 'mm' | 'in';
   run: Run;
   busy: boolean;
+  messages: readonly string[];
 }) {
   const [what, setWhat] = useState<StockEvent['what'] | null>(null);
   const [reason, setReason] = useState('');
+  const [correcting, setCorrecting] = useState(false);
   const whole = copies.filter((c) => c.state === 'whole').length;
   const facts = [
     piece.words && `says “${piece.words}”`,
@@ -106,12 +113,22 @@ export function PieceCard({
         .filter((c) => c.state !== 'whole')
         .slice(0, 12)
         .map((c) => (
-          <Typography
-            key={c.copy}
-            variant="caption"
-            color="text.secondary"
-          >{`copy ${c.copy}: ${c.state}, ${c.where.join(', ')}${c.left.length ? `; left: ${c.left.map((l) => (l.rows ? `${l.rows} ${l.rows === 1 ? 'row' : 'rows'}` : isStrip(piece.kind) ? `${Math.round(l.w)} mm` : `${Math.round(l.w)} × ${Math.round(l.h)} mm`)).join(', ')}` : ''}`}</Typography>
+          <Box key={c.copy} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+            <Typography variant="caption" color="text.secondary" sx={{ flex: 1, overflowWrap: 'anywhere' }}>
+              {sayCopy(piece, c)}
+            </Typography>
+            {c.state === 'kept' && (
+              <Button
+                size="small"
+                disabled={busy}
+                onClick={() => void run(takeUpAgain({ kit: piece.kit, code: piece.code, copy: c.copy }))}
+              >
+                Use again
+              </Button>
+            )}
+          </Box>
         ))}
+      {isStrip(piece.kind) && <LeftOver piece={piece} copies={copies} run={run} busy={busy} />}
       {what === null ? (
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 0.75, alignItems: 'flex-start' }}>
           {ACTIONS.map((a) => (
@@ -128,6 +145,9 @@ export function PieceCard({
               {a.label}
             </Button>
           ))}
+          <Button size="small" onClick={() => setCorrecting(true)}>
+            Correct its line…
+          </Button>
         </Box>
       ) : (
         <Box
@@ -154,6 +174,71 @@ export function PieceCard({
           </Box>
         </Box>
       )}
+      {correcting && (
+        <CorrectKitDialog
+          name={piece.kit}
+          code={piece.code}
+          run={run}
+          busy={busy}
+          messages={messages}
+          onClose={() => setCorrecting(false)}
+        />
+      )}
+    </Box>
+  );
+}
+
+/** `copy 2: cut, 2027-W06; left: 120 mm` */
+function sayCopy({ kind }: Piece, { copy, state, where, left }: CopyStock): string {
+  const parts = left.map((l) =>
+    l.rows
+      ? counted(l.rows, 'row')
+      : isStrip(kind)
+        ? `${Math.round(l.w)} mm`
+        : `${Math.round(l.w)} × ${Math.round(l.h)} mm`,
+  );
+  return `copy ${copy}: ${state}, ${where.join(', ')}${parts.length ? `; left: ${parts.join(', ')}` : ''}`;
+}
+
+/** How much of a strip or roll is left, as it was measured. */
+function LeftOver({
+  piece,
+  copies,
+  run,
+  busy,
+}: {
+  piece: Piece;
+  copies: readonly CopyStock[];
+  run: Run;
+  busy: boolean;
+}) {
+  const begun = copies.find((c) => c.state === 'cut') ?? copies.find((c) => c.state === 'whole');
+  const [left, setLeft] = useState('');
+  if (!begun) return null;
+  const mm = Number(left.replace(',', '.'));
+  const note = async () => {
+    if (await run(noteLeftOver({ kit: piece.kit, code: piece.code, copy: begun.copy, left: mm }))) setLeft('');
+  };
+  return (
+    <Box
+      component="form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void note();
+      }}
+      sx={{ display: 'flex', gap: 1, alignItems: 'center' }}
+    >
+      <TextField
+        size="small"
+        label={copies.length > 1 ? `Left of copy ${begun.copy}, mm` : 'Left of it, mm'}
+        value={left}
+        onChange={(e) => setLeft(e.target.value)}
+        sx={{ width: 130 }}
+        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      />
+      <Button type="submit" size="small" disabled={busy || !left.trim() || !(mm >= 0)}>
+        Note it
+      </Button>
     </Box>
   );
 }

@@ -10,7 +10,6 @@ import { sheetsOf } from '../../core/kit/sheet-layout';
 import type { Sheet } from '../../core/kit/sheet-layout';
 import type { CopyStock, PieceStock } from '../../core/kit/stock';
 import { Swatches } from '../shelf/WeekCard';
-import { PieceDefs } from '../sticker/PieceDefs';
 import type { CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
 import { symbolId } from '../sticker/symbol-id';
@@ -26,24 +25,28 @@ export function Table({
   kit,
   stock,
   favorites,
+  first = null,
   unit,
   run,
   busy,
+  messages,
 }: {
   kit: Kit;
   stock: readonly PieceStock[];
   favorites: readonly string[];
+  /** code of the sticker that is looked at first */
+  first?: string | null;
   unit: 'mm' | 'in';
   run: Run;
   busy: boolean;
+  messages: readonly string[];
 }) {
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(first);
   const sheets = useMemo(() => sheetsOf(kit), [kit]);
   const byCode = useMemo(() => new Map(stock.map((s) => [s.piece.code, s])), [stock]);
   const card = chosen ? byCode.get(chosen) : undefined;
   return (
     <Box sx={{ display: 'flex', gap: 2.5, flex: 1, minHeight: 0, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
-      <PieceDefs pieces={kit.pieces} />
       <Box sx={{ flex: 1, minWidth: 0, overflow: 'auto' }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, mb: 1.5 }}>
           <Swatches colors={palette(kit, 10)} />
@@ -80,6 +83,7 @@ export function Table({
             unit={unit}
             run={run}
             busy={busy}
+            messages={messages}
           />
         ) : (
           <Counts stock={stock} />

@@ -1,6 +1,5 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -16,29 +15,19 @@ import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { counted } from '../../core/spread/voice';
 import { decodeText } from '../../core/format/decode';
-import { BadInput, faultLine } from '../../core/format/fault';
 import { readKit, writeKit } from '../../core/format/kit-csv';
 import type { Kit } from '../../core/kit/kit';
 import { typicalKit } from '../../core/kit/typical';
 import { addCheckedKit } from '../../server/kit-actions';
 import { Waiting } from '../Waiting';
+import { Faults } from './Faults';
+import { faultsOf } from './faults-of';
 
-const CheckGrid = dynamic(() => import('./CheckGrid'), { loading: () => <Waiting /> });
+const LineTable = dynamic(() => import('./LineTable'), { loading: () => <Waiting /> });
 
 /** @throws BadInput */
 export const kitOfFile = (bytes: Uint8Array, file: string): Kit =>
   readKit(decodeText(bytes, file), file, file.replace(/\.csv$/i, '').replace(/\.kit$/i, ''));
-
-const MOST_SHOWN = 8;
-/** What a reader finds wrong with a kit, as sentences; none when all is well. */
-export function faultsOf(read: () => unknown): string[] {
-  try {
-    read();
-    return [];
-  } catch (error) {
-    return error instanceof BadInput ? error.faults.map(faultLine) : [String(error)];
-  }
-}
 
 /**
  * A kit comes in from a CSV file or from a usual list of contents, is checked and corrected in a table, and only then
@@ -97,10 +86,10 @@ export function TakeKitDialog({
               </RadioGroup>
               <Typography color="text.secondary">
                 {counted(stickers, 'sticker')} of {counted(kit.pieces.length, 'design')}. Double-click a cell to correct
-                it; nothing is stored yet.
+                it, or paste from a spreadsheet; nothing is stored yet.
               </Typography>
             </Box>
-            <CheckGrid pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
+            <LineTable kit={kit.name} pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
           </>
         ) : (
           <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 3 }}>
@@ -137,14 +126,7 @@ export function TakeKitDialog({
             </Box>
           </Box>
         )}
-        {[...faults, ...wrong].slice(0, MOST_SHOWN).map((m) => (
-          <Alert key={m} severity="error">
-            {m}
-          </Alert>
-        ))}
-        {faults.length + wrong.length > MOST_SHOWN && (
-          <Typography color="error">… and {faults.length + wrong.length - MOST_SHOWN} more.</Typography>
-        )}
+        <Faults faults={[...faults, ...wrong]} />
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
         {kit && (

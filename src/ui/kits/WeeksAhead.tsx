@@ -12,16 +12,17 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Enough } from '../../core/arrange/counting/enough';
-import { spokenName } from '../../core/kit/kit';
 import { choosePlanned, saveOrder } from '../../server/kit-actions';
 import type { KitWeek, KitsPage } from '../../server/kits';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
+import { useKitName } from '../kit-names';
 
 const USUAL_DAYS = 7;
 
 /** Which kit for which week, and whether it is enough; suggestions where none is chosen. */
 export function WeeksAhead({ page, run, busy }: { page: KitsPage; run: Run; busy: boolean }) {
+  const called = useKitName();
   if (!page.weeks.length)
     return <Typography color="text.secondary">Take a book in first; then weeks can be planned.</Typography>;
   const kits = page.kits.filter((k) => k.role === 'kit');
@@ -29,8 +30,7 @@ export function WeeksAhead({ page, run, busy }: { page: KitsPage; run: Run; busy
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pb: 2 }}>
       {page.pairs.map((p) => (
         <Typography key={p.one + p.other} variant="body2" sx={{ color: GLASS.cobalt }}>
-          {spokenName(p.one)} and {spokenName(p.other)} are both begun and go together: between them they may make a
-          week.
+          {called(p.one)} and {called(p.other)} are both begun and go together: between them they may make a week.
         </Typography>
       ))}
       {page.weeks.map((w) => (
@@ -54,6 +54,7 @@ function AllKinds({ enough }: { enough: readonly Enough[] }) {
 }
 
 function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly string[]; run: Run; busy: boolean }) {
+  const called = useKitName();
   const lacking = w.enough.filter((e) => e.there < e.needed);
   const [open, setOpen] = useState(false);
   const plan = (kit: string | null) => run(choosePlanned({ week: w.week, kit }));
@@ -70,7 +71,7 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
         </Box>
         {w.spreadId !== null ? (
           <Button component={Link} href={`/spreads/${w.spreadId}`} variant="outlined" size="small">
-            {spokenName(w.kit ?? '')}, begun
+            {called(w.kit ?? '')}, begun
           </Button>
         ) : (
           <TextField
@@ -85,14 +86,14 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
             <MenuItem value="">none yet</MenuItem>
             {kits.map((k) => (
               <MenuItem key={k} value={k}>
-                {spokenName(k)}
+                {called(k)}
               </MenuItem>
             ))}
           </TextField>
         )}
         {w.suggestions.map((s) => (
           <Button key={s.kit} size="small" variant="outlined" disabled={busy} onClick={() => plan(s.kit)}>
-            {spokenName(s.kit)}: {s.why}
+            {called(s.kit)}: {s.why}
           </Button>
         ))}
         {w.share > 0 && (
@@ -129,6 +130,7 @@ interface LackingProps {
 }
 
 function Lacking({ enough: e, days, run, busy }: LackingProps) {
+  const called = useKitName();
   const [ordered, setOrdered] = useState(false);
   // what the pen would carry is what a sheet more would save; all that lacks where nothing carries it
   const count = e.carried?.onPaper.reduce((a, b) => a + b, 0) || e.needed - e.there;
@@ -183,7 +185,7 @@ function Lacking({ enough: e, days, run, busy }: LackingProps) {
               mr: 0.75,
             }}
           />
-          {spokenName(s.piece.kit)} {s.piece.code}, {s.piece.count}: {s.sentence}
+          {called(s.piece.kit)} {s.piece.code}, {s.piece.count}: {s.sentence}
         </Typography>
       ))}
       {e.makeshift && (

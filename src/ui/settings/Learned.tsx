@@ -3,15 +3,16 @@ import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
-import { spokenName } from '../../core/kit/kit';
 import type { Like } from '../../db/likes';
 import { forgetTaste, heedLike } from '../../server/settings-actions';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
+import { useKitName } from '../kit-names';
 
 /** What was learned from swaps and removals, each with a switch. */
 export function Learned({ likes, run, busy }: { likes: readonly Like[]; run: Run; busy: boolean }) {
+  const called = useKitName();
   return (
     <Paper
       component="section"
@@ -51,7 +52,7 @@ export function Learned({ likes, run, busy }: { likes: readonly Like[]; run: Run
             >
               <Box sx={{ flex: 1, minWidth: 0 }}>
                 <Typography variant="body2" noWrap>
-                  {code}, {spokenName(kit)}
+                  {code}, {called(kit)}
                 </Typography>
                 <Typography
                   variant="caption"
@@ -77,7 +78,7 @@ export function Learned({ likes, run, busy }: { likes: readonly Like[]; run: Run
                 onChange={(e) => {
                   void run(heedLike({ kit, code, off: !e.target.checked }));
                 }}
-                slotProps={{ input: { 'aria-label': `Heed it for ${code}, ${spokenName(kit)}` } }}
+                slotProps={{ input: { 'aria-label': `Heed it for ${code}, ${called(kit)}` } }}
               />
             </Box>
           );

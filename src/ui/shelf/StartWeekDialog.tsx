@@ -22,6 +22,7 @@ import type { Outcome } from '../../server/outcome';
 import type { Shelf, ShelfWeek } from '../../server/shelf';
 import { GLASS } from '../theme';
 import { Swatches } from './WeekCard';
+import { useKitName } from '../kit-names';
 
 const LAST = 'hobnail.manner';
 /** The manner of the week begun last in this browser. */
@@ -30,6 +31,7 @@ const remember = (manner: string): void => window.localStorage.setItem(LAST, man
 
 /** Opens a week: which book, which kit, in which manner. */
 export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; shelf: Shelf; onClose: () => void }) {
+  const called = useKitName();
   const router = useRouter();
   const free =
     shelf.kits.find((k) => k.id === week.planned) ??
@@ -70,7 +72,7 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
             return (
               <MenuItem key={k.id} value={k.id}>
                 <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
-                  <Swatches colors={k.swatches} /> {spokenName(k.id)}
+                  <Swatches colors={k.swatches} /> {called(k.id)}
                   <Typography variant="caption" color="text.secondary">
                     {counted(k.pieces, 'sticker')}
                     {used ? `, begun for ${used.title}` : ''}

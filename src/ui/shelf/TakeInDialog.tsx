@@ -16,7 +16,8 @@ import type { AskedOf, TakenIn } from '../../server/take-in';
 import type { SameNameWay } from '../../server/taking-in/format';
 import { SameNameCard } from './SameNameCard';
 import { sentFile } from './files-sent';
-import { TakeKitDialog, faultsOf, kitOfFile } from '../kits/TakeKitDialog';
+import { TakeKitDialog, kitOfFile } from '../kits/TakeKitDialog';
+import { faultsOf } from '../kits/faults-of';
 
 /** Takes in kits, calendars and books from files, and says what became of each. */
 export function TakeInDialog({ onClose }: { onClose: () => void }) {

@@ -5,11 +5,11 @@ import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { spokenName } from '../../core/kit/kit';
 import type { ShelfDay, ShelfWeek } from '../../server/shelf';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
 import { Hint } from '../Hint';
+import { useKitName } from '../kit-names';
 
 const WHEN = (away: number): string =>
   away === 0
@@ -27,6 +27,7 @@ const STUDS = 5;
 
 /** One week on the shelf. */
 export function WeekCard({ week, next, onStart }: { week: ShelfWeek; next: boolean; onStart: (() => void) | null }) {
+  const called = useKitName();
   const open = week.spreadId !== null;
   return (
     <Paper
@@ -61,7 +62,7 @@ export function WeekCard({ week, next, onStart }: { week: ShelfWeek; next: boole
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 'auto', minHeight: 34 }}>
         <Swatches colors={week.swatches} />
         <Typography variant="caption" color="text.secondary" noWrap sx={{ flex: 1 }}>
-          {week.kit ? spokenName(week.kit) : ''}
+          {week.kit ? called(week.kit) : ''}
         </Typography>
         {open ? (
           <Button

@@ -30,6 +30,7 @@ import { useWhole } from './board/use-whole';
 import type { Zoom } from './store';
 import { useSpread } from './store';
 import { Hint } from '../Hint';
+import { useKitName } from '../kit-names';
 
 const AlternativesDialog = later(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog));
 const BeginAnewDialog = later(() => import('./BeginAnewDialog').then((m) => m.BeginAnewDialog));
@@ -40,6 +41,7 @@ type Open = 'others' | 'manner' | 'anew' | 'reading' | null;
 
 /** Over the book: what it is laid out from and how, and how near it is looked at. */
 export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
+  const called = useKitName();
   const id = useSpread((s) => s.data.id);
   const context = useSpread((s) => s.context);
   const busy = useSpread((s) => s.busy);
@@ -78,7 +80,7 @@ export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
         sx={{ flex: '1 1 60px', minWidth: 0, display: { xs: 'none', lg: 'block' } }}
         noWrap
       >
-        {context.book.name} · {spokenName(context.kit.name)}
+        {context.book.name} · {called(context.kit.name)}
       </Typography>
       <Button size="small" onClick={() => setOpen('others')} disabled={!!busy}>
         Other ways

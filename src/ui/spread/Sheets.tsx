@@ -14,7 +14,7 @@ import type { KeyboardEvent } from 'react';
 import { memo, useMemo, useState } from 'react';
 import { Draft } from '../../core/spread/draft';
 import type { Kit, Piece } from '../../core/kit/kit';
-import { isRoll, spokenName } from '../../core/kit/kit';
+import { isRoll } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import type { Ledger } from '../../core/kit/ledger';
 import { wholeOf } from '../../core/kit/ledger';
@@ -29,6 +29,7 @@ import { useSpread } from './store';
 import type { Acts, CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
 import { symbolId } from '../sticker/symbol-id';
+import { useKitName } from '../kit-names';
 
 const StashDialog = later(() => import('./StashDialog').then((m) => m.StashDialog));
 
@@ -36,6 +37,7 @@ const STEPS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, A
 
 /** The kit's sheets as they lie on the table, true to scale beside each other; a used sticker leaves its gap. */
 export function Sheets() {
+  const called = useKitName();
   const context = useSpread((s) => s.context);
   const placements = useSpread((s) => s.placements);
   const picked = useSpread((s) => s.picked);
@@ -87,7 +89,7 @@ export function Sheets() {
           >
             {[context.kit, ...context.stash].map((k, i) => (
               <option key={k.name} value={k.name}>
-                {spokenName(k.name)}
+                {called(k.name)}
                 {i ? ' (stash)' : ''}
               </option>
             ))}

@@ -13,16 +13,17 @@ import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import { spokenName } from '../../core/kit/kit';
 import { stashChoices } from '../../server/actions';
 import type { StashChoice } from '../../server/stash';
 import { useSpread } from './store';
+import { useKitName } from '../kit-names';
 
 /** A search helps where there are more than can be looked over at once. */
 const MANY = 9;
 
 /** Chooses which stashes and begun kits lie ready beside the week's own kit. */
 export function StashDialog({ onClose }: { onClose: () => void }) {
+  const called = useKitName();
   const id = useSpread((s) => s.data.id);
   const setStash = useSpread((s) => s.setStash);
   const [choices, setChoices] = useState<readonly StashChoice[] | null>(null);
@@ -48,7 +49,7 @@ export function StashDialog({ onClose }: { onClose: () => void }) {
     if (!next.delete(kit)) next.add(kit);
     setChosen(next);
   };
-  const shown = choices?.filter((c) => spokenName(c.kit).toLowerCase().includes(search.trim().toLowerCase())) ?? [];
+  const shown = choices?.filter((c) => called(c.kit).toLowerCase().includes(search.trim().toLowerCase())) ?? [];
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs">
       <DialogTitle>What lies ready beside the kit</DialogTitle>
@@ -82,7 +83,7 @@ export function StashDialog({ onClose }: { onClose: () => void }) {
               control={<Checkbox size="small" checked={chosen.has(c.kit)} onChange={() => toggle(c.kit)} />}
               label={
                 <>
-                  {spokenName(c.kit)}{' '}
+                  {called(c.kit)}{' '}
                   <Typography component="span" variant="caption" color="text.secondary">
                     {c.role === 'stash' ? 'stash' : 'begun kit'}, {c.left} whole
                   </Typography>

@@ -1,0 +1,280 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { GridColDef, GridRenderCellParams, GridRenderEditCellParams, GridRowId } from '@mui/x-data-grid';
+import { DataGrid, useGridApiContext } from '@mui/x-data-grid';
+import type { ClipboardEvent, FocusEvent } from 'react';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { faultsOf } from './faults-of';
+import type { At, LineField } from '../../core/format/paste-lines';
+import { LINE_FIELDS, blankLine, copyDown, copyLines, pasteLines } from '../../core/format/paste-lines';
+import { FINISHES, KIND_NAMES, SHAPES, WRITABLE } from '../../core/kit/kinds';
+import type { Piece } from '../../core/kit/kit';
+import { GLASS } from '../theme';
+
+type Row = Piece & { readonly id: number };
+
+const dot = (color: string) => (
+  <Box
+    component="span"
+    sx={{
+      display: 'inline-block',
+      width: 12,
+      height: 12,
+      borderRadius: '50%',
+      background: color,
+      mr: 0.75,
+      border: '1px solid #0002',
+    }}
+  />
+);
+
+const colorColumn = (field: 'color' | 'accent', headerName: string): GridColDef<Row> => ({
+  field,
+  headerName,
+  width: 110,
+  editable: true,
+  renderCell: ({ value }: GridRenderCellParams<Row, string>) => (
+    <>
+      {dot(value ?? '')}
+      {value}
+    </>
+  ),
+  renderEditCell: (params) => <ColorCell {...params} />,
+});
+
+const number = (field: LineField, headerName: string, width: number): GridColDef<Row> => ({
+  field,
+  headerName,
+  width,
+  editable: true,
+  type: 'number',
+});
+const choice = (
+  field: LineField,
+  headerName: string,
+  width: number,
+  valueOptions: readonly string[],
+): GridColDef<Row> => ({
+  field,
+  headerName,
+  width,
+  editable: true,
+  type: 'singleSelect',
+  valueOptions: [...valueOptions],
+});
+
+const COLUMNS: GridColDef<Row>[] = [
+  {
+    field: 'picture',
+    headerName: '',
+    width: 44,
+    sortable: false,
+    renderCell: ({ row }) =>
+      row.picture ? (
+        <Box
+          component="img"
+          src={`/pictures/${row.picture}`}
+          alt=""
+          sx={{ maxWidth: 36, maxHeight: 28, verticalAlign: 'middle' }}
+        />
+      ) : null,
+  },
+  { field: 'code', headerName: 'Code', width: 90, editable: true },
+  choice('kind', 'Kind', 130, KIND_NAMES),
+  number('count', 'Copies', 75),
+  number('width', 'Width, mm', 90),
+  number('height', 'Height, mm', 95),
+  number('sheet', 'Sheet', 65),
+  choice('shape', 'Outline', 100, SHAPES),
+  colorColumn('color', 'Color'),
+  colorColumn('accent', 'Second color'),
+  { field: 'words', headerName: 'Says', width: 110, editable: true },
+  { field: 'icon', headerName: 'Means', width: 90, editable: true },
+  { field: 'motif', headerName: 'Motif', width: 90, editable: true },
+  number('rows', 'Rows', 65),
+  choice('writable', 'Writable', 90, WRITABLE),
+  choice('finish', 'Finish', 130, FINISHES),
+  { field: 'foil', headerName: 'Foil', width: 80, editable: true },
+];
+
+const isField = (field: string | undefined): field is LineField => LINE_FIELDS.some((f) => f === field);
+
+/** The lines of a kit, to be corrected like a spreadsheet; nothing is stored by it. */
+export default function LineTable({
+  kit,
+  pieces,
+  onChange,
+  height = 380,
+  begin = 0,
+}: {
+  kit: string;
+  pieces: readonly Piece[];
+  onChange: (pieces: readonly Piece[]) => void;
+  height?: number | string;
+  /** the line to begin with, from 0 */
+  begin?: number;
+}) {
+  const [past, setPast] = useState<readonly (readonly Piece[])[]>([]);
+  const [future, setFuture] = useState<readonly (readonly Piece[])[]>([]);
+  const [chosen, setChosen] = useState<ReadonlySet<GridRowId>>(new Set());
+  const [at, setAt] = useState<At>({ row: begin, field: 'code' });
+  const [faults, setFaults] = useState<readonly string[]>([]);
+  const rows = pieces.map((p, id): Row => ({ ...p, id }));
+  const picked = new Set([...chosen].map(Number).filter((i) => i < pieces.length));
+  const aimed = picked.size ? picked : new Set(pieces.length > at.row ? [at.row] : []);
+  const change = (next: readonly Piece[]) => {
+    setPast([...past.slice(-99), pieces]);
+    setFuture([]);
+    setFaults([]);
+    onChange(next);
+  };
+  /** a line is chosen by where it stands */
+  const rearranged = (next: readonly Piece[]) => {
+    change(next);
+    setChosen(new Set());
+  };
+  const step = (
+    from: typeof past,
+    take: (rest: typeof past) => void,
+    give: (back: typeof past) => void,
+    to: typeof past,
+  ) => {
+    const next = from.at(-1);
+    if (!next) return;
+    take(from.slice(0, -1));
+    give([...to, pieces]);
+    setChosen(new Set());
+    onChange(next);
+  };
+  const undo = () => step(past, setPast, setFuture, future);
+  const redo = () => step(future, setFuture, setPast, past);
+  const down = () => {
+    const below = picked.size ? picked : new Set([at.row + 1]);
+    change(copyDown(pieces, picked.size ? { ...at, row: Math.min(...picked) } : at, below));
+  };
+  const paste = (e: ClipboardEvent<HTMLElement>) => {
+    if ((e.target as HTMLElement).closest('input, textarea')) return;
+    e.preventDefault();
+    const text = e.clipboardData.getData('text/plain');
+    if (text.trim()) setFaults(faultsOf(() => change(pasteLines(kit, pieces, text, at))));
+  };
+  const inCells = { preventDefault: true, enableOnFormTags: false } as const;
+  const keys = useHotkeys<HTMLDivElement>(
+    ['mod+z', 'mod+y', 'mod+shift+z', 'mod+d'],
+    (e) => {
+      e.stopPropagation();
+      if (e.key.toLowerCase() === 'd') down();
+      else if (e.key.toLowerCase() === 'y' || e.shiftKey) redo();
+      else undo();
+    },
+    inCells,
+    [pieces, past, future, at, chosen],
+  );
+  return (
+    <Box
+      ref={keys}
+      tabIndex={-1}
+      onPaste={paste}
+      sx={{ outline: 'none', minHeight: 0, display: 'flex', flexDirection: 'column' }}
+    >
+      <Box
+        role="toolbar"
+        aria-label="Lines"
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, pb: 1, alignItems: 'center' }}
+      >
+        <Button size="small" variant="outlined" onClick={() => rearranged([...pieces, blankLine(kit, pieces)])}>
+          Add a line
+        </Button>
+        <Button size="small" disabled={!aimed.size} onClick={() => rearranged(copyLines(pieces, aimed))}>
+          Copy {aimed.size > 1 ? `${aimed.size} lines` : 'the line'}
+        </Button>
+        <Button size="small" disabled={!pieces.length} onClick={down} title="Ctrl+D">
+          Copy down
+        </Button>
+        <Button
+          size="small"
+          color="error"
+          disabled={!aimed.size}
+          onClick={() => rearranged(pieces.filter((_, i) => !aimed.has(i)))}
+        >
+          Remove {aimed.size > 1 ? `${aimed.size} lines` : 'the line'}
+        </Button>
+        <Box sx={{ flex: 1 }} />
+        <Button size="small" disabled={!past.length} onClick={undo}>
+          Undo
+        </Button>
+        <Button size="small" disabled={!future.length} onClick={redo}>
+          Redo
+        </Button>
+      </Box>
+      {faults.map((f) => (
+        <Alert key={f} severity="error" onClose={() => setFaults([])}>
+          {f}
+        </Alert>
+      ))}
+      <Box sx={{ height }}>
+        <DataGrid
+          rows={rows}
+          columns={COLUMNS}
+          columnVisibilityModel={{ picture: pieces.some((p) => p.picture) }}
+          density="compact"
+          editMode="cell"
+          checkboxSelection
+          disableRowSelectionOnClick
+          rowSelectionModel={{ type: 'include', ids: new Set(chosen) }}
+          onRowSelectionModelChange={({ type, ids }) =>
+            setChosen(type === 'include' ? ids : new Set(rows.map((r) => r.id).filter((id) => !ids.has(id))))
+          }
+          aria-label="Check the pieces"
+          initialState={{
+            pagination: { paginationModel: { pageSize: 100, page: Math.floor(begin / 100) } },
+          }}
+          slotProps={{
+            cell: {
+              onFocus: (e: FocusEvent<HTMLElement>) => {
+                const { field } = e.currentTarget.dataset;
+                const row = Number(e.currentTarget.parentElement?.dataset.id);
+                if (isField(field) && Number.isInteger(row)) setAt({ row, field });
+              },
+            },
+          }}
+          getRowClassName={({ id }) => (id === at.row ? 'at' : '')}
+          sx={{ '& .at': { background: GLASS.bottleSoft } }}
+          processRowUpdate={(row: Row) => {
+            const { id, ...piece } = row;
+            change(pieces.map((p, i) => (i === id ? piece : p)));
+            return row;
+          }}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+/** A color by its swatch, or as it is typed. */
+function ColorCell({ id, field, value }: GridRenderEditCellParams<Row, string>) {
+  const api = useGridApiContext();
+  const set = (color: string) => void api.current.setEditCellValue({ id, field, value: color });
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, px: 0.5 }}>
+      <input
+        type="color"
+        aria-label="Color"
+        value={/^#[0-9a-f]{6}$/.test(value ?? '') ? value : '#d9d4c7'}
+        onChange={(e) => set(e.target.value)}
+        style={{ width: 24, height: 24, padding: 0, border: 'none', background: 'none' }}
+      />
+      <input
+        autoFocus
+        aria-label="Color as a code"
+        value={value ?? ''}
+        onChange={(e) => set(e.target.value)}
+        style={{ width: 66, border: 'none', font: 'inherit', background: 'none' }}
+      />
+    </Box>
+  );
+}
