@@ -133,11 +133,20 @@ function surenessOf(seen: Uint8Array, scale: number): number {
 }
 
 /** Print repeats: beside the knife's way there is less to see than on it. */
-function standsAlone(share: Share, sight: Sight, upright: boolean, near: number): boolean {
+const standsAlone = (share: Share, sight: Sight, upright: boolean, near: number): boolean =>
+  contrastOf(share, sight, upright, near).by > ALONE;
+
+/** How much of a chord shows, 0-1, at its strongest nearby, and by how much more than beside it. */
+export function contrastOf(
+  share: Share,
+  sight: Sight,
+  upright: boolean,
+  near: number,
+): { at: number; on: number; by: number } {
   const at = middleOf(share, sight, upright, near);
   const on = shownAt(share, sight, upright, at);
   const beside = BESIDE.map((d) => shownAt(share, sight, upright, at + d));
-  return on - beside.reduce((sum, s) => sum + s, 0) / beside.length > ALONE;
+  return { at, on, by: on - beside.reduce((sum, s) => sum + s, 0) / beside.length };
 }
 
 /** How much of a chord shows, lines only where they are, without straying. */
@@ -162,7 +171,8 @@ function shownAt(
   return count ? shown / count : 0;
 }
 
-function apart({ l, a, b }: LabPlanes, p: number, q: number): number {
+/** How far two pixels are apart in color, CIELAB, by the sum of differences. */
+export function apart({ l, a, b }: LabPlanes, p: number, q: number): number {
   return (
     Math.abs((l[p] as number) - (l[q] as number)) +
     Math.abs((a[p] as number) - (a[q] as number)) +

@@ -1,16 +1,21 @@
+import { bentCut } from './bends';
 import type { Blobs } from './blobs';
 import { isLargeEnough } from './blobs';
 import type { Sight } from './chord';
 import { bestCut } from './chord';
 import type { LabPlanes } from './lab-planes';
 import type { Marks } from './marks';
+import { diesOf, healed, layDies, partedEvenly } from './dies';
 import type { Part } from './reach';
+import { partsOf } from './reach';
 import type { Share } from './share';
 
 /** No sticker that touches another is narrower, mm: printed bands along an edge are. From memory. */
 const NARROWEST = 5.3;
 /** Rows and columns with fewer pixels are what a cut left of the neighbor, px. */
 const SLIVER = 4;
+/** Beside a cut lies what it left of the longer neighbor, px: it makes no share wider. */
+const RAGGED = 12;
 /** A sticker fills so much of its rectangle; a flag's notch or a heart's shoulders are the emptiest. */
 const FILLED = 0.45;
 
@@ -21,7 +26,94 @@ const FILLED = 0.45;
 export function splitAll(blobs: Blobs, marks: Marks, planes: LabPlanes, grain: number, scale: number): Share[] {
   const least = Math.max(1.3, grain * 1.3);
   const sight: Sight = { blobs, marks, planes, grain, least, scale, narrow: NARROWEST * scale };
-  return blobs.parts.flatMap((part) => split(whole(part), sight)).filter((share) => isSticker(share, blobs, scale));
+  const first = blobs.parts.flatMap((part) => split(whole(part), sight));
+  const shares = byTheSheetsSizes(first, sight);
+  return shares.filter((share) => isSticker(share, blobs, scale));
+}
+
+/** So often the sizes that were found are looked for in what is left. */
+const ROUNDS = 3;
+
+/**
+ * What no straight cut parts is parted by the sizes that were found: a sheet's stickers are cut to a few of them. Only
+ * blocks of which something was cut, or whose rectangle is not full, are looked at: what lies alone is one sticker.
+ */
+function byTheSheetsSizes(first: readonly Share[], sight: Sight): Share[] {
+  const { labels } = sight.blobs;
+  let last = labels.reduce((most, label) => (label > most ? label : most), 0);
+  const fresh = (): number => ++last;
+  let shares = first.map((s) => relabeled(s, fresh(), sight.blobs));
+  for (let round = 0; round < ROUNDS; round++) {
+    for (const [a, b] of healed(shares, diesOf(shares, sight.scale), sight.scale)) {
+      const one = joined(a, relabeled(b, a.label, sight.blobs));
+      shares = shares.flatMap((s) => (s === a ? [one] : s === b ? [] : [s]));
+    }
+    const dies = diesOf(shares, sight.scale);
+    const before = shares.length;
+    shares = shares.flatMap((share) => {
+      if (!mayBeSeveral(share, sight.blobs)) return [share];
+      const even = partedEvenly(share, dies, sight);
+      if (even) return even.map((part) => relabeled(part, fresh(), sight.blobs));
+      const laid = layDies(share, dies, sight, labels, fresh);
+      return laid.length ? [...laid, ...restOf(share, sight, fresh)] : [share];
+    });
+    if (shares.length === before) break;
+  }
+  return shares;
+}
+
+const joined = (a: Share, b: Share): Share => ({
+  ...a,
+  x1: Math.max(a.x1, b.x1),
+  y1: Math.max(a.y1, b.y1),
+  cut: b.y0 > a.y1 ? { ...a.cut, bottom: b.cut.bottom } : { ...a.cut, right: b.cut.right },
+});
+
+const FULL = 0.9;
+
+function mayBeSeveral({ label, x0, y0, x1, y1, cut }: Share, { labels, width }: Blobs): boolean {
+  if (cut.left || cut.right || cut.top || cut.bottom) return true;
+  let filled = 0;
+  for (let y = y0; y <= y1; y++) for (let x = x0; x <= x1; x++) if (labels[y * width + x] === label) filled++;
+  return filled < FULL * (x1 - x0 + 1) * (y1 - y0 + 1);
+}
+
+/** Gives a share's pixels a label of their own. */
+function relabeled(share: Share, label: number, { labels, width }: Blobs): Share {
+  for (let y = share.y0; y <= share.y1; y++)
+    for (let x = share.x0; x <= share.x1; x++) if (labels[y * width + x] === share.label) labels[y * width + x] = label;
+  return { ...share, label };
+}
+
+/** What is left of a block, each part that hangs together parted anew. */
+function restOf(block: Share, sight: Sight, fresh: () => number): Share[] {
+  const { labels, width } = sight.blobs;
+  const [w, h] = [block.x1 - block.x0 + 1, block.y1 - block.y0 + 1];
+  const set = new Uint8Array(w * h);
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) set[y * w + x] = labels[(block.y0 + y) * width + block.x0 + x] === block.label ? 1 : 0;
+  const { labels: own, parts } = partsOf(set, w, h);
+  return parts.flatMap((part) => {
+    const label = fresh();
+    for (let y = part.y0; y <= part.y1; y++)
+      for (let x = part.x0; x <= part.x1; x++)
+        if (own[y * w + x] === part.label) labels[(block.y0 + y) * width + block.x0 + x] = label;
+    const { cut } = block;
+    const share: Share = {
+      label,
+      x0: block.x0 + part.x0,
+      y0: block.y0 + part.y0,
+      x1: block.x0 + part.x1,
+      y1: block.y0 + part.y1,
+      cut: {
+        left: part.x0 > 0 || cut.left,
+        top: part.y0 > 0 || cut.top,
+        right: part.x1 < w - 1 || cut.right,
+        bottom: part.y1 < h - 1 || cut.bottom,
+      },
+    };
+    return isLargeEnough(share, sight.scale) ? split(share, sight) : [];
+  });
 }
 
 function isSticker(share: Share, { labels, width }: Blobs, scale: number): boolean {
@@ -48,7 +140,7 @@ function split(share: Share, sight: Sight): Share[] {
   if (tight.x1 - tight.x0 < 2 * narrow && tight.y1 - tight.y0 < 2 * narrow) return [tight];
   const upright = bestCut(tight, sight, true);
   const level = bestCut(tight, sight, false);
-  const best = !upright || (level && level.sure > upright.sure) ? level : upright;
+  const best = (!upright || (level && level.sure > upright.sure) ? level : upright) ?? bentCut(tight, sight);
   if (!best) return [tight];
   const { cut } = tight;
   const halves: Share[] = best.upright
@@ -68,11 +160,20 @@ function tightened(share: Share, { labels, width }: Blobs): Share | null {
   const { label } = share;
   const rows = new Int32Array(share.y1 - share.y0 + 1);
   const columns = new Int32Array(share.x1 - share.x0 + 1);
+  const near = (cut: boolean, from: number, to: number): number => (cut && to - from > 4 * RAGGED ? RAGGED : 0);
+  const [left, right] = [
+    share.x0 + near(share.cut.left, share.x0, share.x1),
+    share.x1 - near(share.cut.right, share.x0, share.x1),
+  ];
+  const [top, bottom] = [
+    share.y0 + near(share.cut.top, share.y0, share.y1),
+    share.y1 - near(share.cut.bottom, share.y0, share.y1),
+  ];
   for (let y = share.y0; y <= share.y1; y++)
     for (let x = share.x0; x <= share.x1; x++)
       if (labels[y * width + x] === label) {
-        rows[y - share.y0] = (rows[y - share.y0] as number) + 1;
-        columns[x - share.x0] = (columns[x - share.x0] as number) + 1;
+        if (x >= left && x <= right) rows[y - share.y0] = (rows[y - share.y0] as number) + 1;
+        if (y >= top && y <= bottom) columns[x - share.x0] = (columns[x - share.x0] as number) + 1;
       }
   const full = (n: number): boolean => n >= SLIVER;
   if (!rows.some(full) || !columns.some(full)) return null;

@@ -1,0 +1,343 @@
+import type { Blobs } from './blobs';
+import type { Sight } from './chord';
+import { apart, contrastOf } from './chord';
+import type { Share } from './share';
+
+/** A size that stickers of a sheet are cut to, px, and how many were found of it. */
+export interface Die {
+  readonly w: number;
+  readonly h: number;
+  readonly count: number;
+}
+
+/** Sizes nearer than this are one, mm. */
+const ALIKE = 0.45;
+/** So much of a rectangle is filled where a sticker with rounded corners lies. */
+const FILLED = 0.93;
+/** So much of each edge must show, and of all four in the mean. */
+const EDGE = 0.55;
+const MEAN = 0.78;
+/** An edge inside the part shows by so much more than what is beside it. */
+const ALONE = 0.12;
+/** A size that was found once may be a slip: it is believed where its edges show by so much more. */
+const ALONE_ONCE = 0.35;
+/** Px that a corner may lie beside where it seems to: a neighbor's rim stands before it. */
+const JITTER = [0, 4, 8, 12];
+const BESIDE = [9, 17];
+/** Where much is printed beside it, by so much of that more. */
+const BUSY = 0.5;
+/** Px to both sides of an edge, and how far it may stray. */
+const ASIDE = 4;
+const STRAY = 2;
+/** Colors that differ by less are one, CIELAB. */
+const STEP = 7;
+/** Fewer pixels in a row are what a cut left of the neighbor. */
+const SLIVER = 4;
+
+/** The sizes of some shares, each once, the larger ones first. */
+export function diesOf(shares: readonly Share[], scale: number): Die[] {
+  const dies: { w: number; h: number; n: number }[] = [];
+  for (const s of shares) {
+    const [w, h] = [s.x1 - s.x0 + 1, s.y1 - s.y0 + 1];
+    const known = dies.find((d) => Math.abs(d.w / d.n - w) < ALIKE * scale && Math.abs(d.h / d.n - h) < ALIKE * scale);
+    if (known) {
+      known.w += w;
+      known.h += h;
+      known.n++;
+    } else dies.push({ w, h, n: 1 });
+  }
+  return dies
+    .map(({ w, h, n }) => ({ w: Math.round(w / n), h: Math.round(h / n), count: n }))
+    .sort((a, b) => b.w * b.h - a.w * a.h);
+}
+
+/** A rectangle in a part's corner, px, and how surely a sticker ends all round it. */
+interface Fit {
+  readonly x0: number;
+  readonly y0: number;
+  readonly x1: number;
+  readonly y1: number;
+  readonly sure: number;
+}
+
+/**
+ * Lays the sheet's own sizes into a block that no straight cut parts, from its corners inwards: where one of them fits
+ * and its edges show, a sticker is. What is laid gets a label of its own; the rest keeps the block's.
+ * @param labels is changed
+ * @returns the stickers found
+ */
+export function layDies(
+  share: Share,
+  dies: readonly Die[],
+  sight: Sight,
+  labels: Int32Array,
+  fresh: () => number,
+): Share[] {
+  const found: Share[] = [];
+  const area = (share.x1 - share.x0 + 1) * (share.y1 - share.y0 + 1);
+  const smaller = dies.filter((d) => d.w * d.h < area * 0.85);
+  const blobs: Blobs = { ...sight.blobs, labels };
+  for (;;) {
+    const best = bestFit(share, smaller, { ...sight, blobs });
+    if (!best) return found;
+    const label = fresh();
+    for (let y = best.y0; y <= best.y1; y++)
+      for (let x = best.x0; x <= best.x1; x++)
+        if (labels[y * blobs.width + x] === share.label) labels[y * blobs.width + x] = label;
+    const { x0, y0, x1, y1 } = best;
+    const meets = (dx: number, dy: number): boolean => {
+      const i =
+        Math.round((y0 + y1) / 2 + (dy * (y1 - y0 + 2 * ASIDE)) / 2) * blobs.width +
+        Math.round((x0 + x1) / 2 + (dx * (x1 - x0 + 2 * ASIDE)) / 2);
+      return labels[i] !== 0;
+    };
+    found.push({
+      label,
+      x0,
+      y0,
+      x1,
+      y1,
+      cut: { left: meets(-1, 0), right: meets(1, 0), top: meets(0, -1), bottom: meets(0, 1) },
+    });
+  }
+}
+
+function bestFit(share: Share, dies: readonly Die[], sight: Sight): Fit | null {
+  let best: Fit | null = null;
+  for (const corner of cornersOf(share, sight.blobs))
+    for (const die of dies)
+      for (const dx of JITTER)
+        for (const dy of JITTER) {
+          const x0 = corner.right ? corner.x - dx - die.w + 1 : corner.x + dx;
+          const y0 = corner.bottom ? corner.y - dy - die.h + 1 : corner.y + dy;
+          const fit = fitAt(share.label, x0, y0, die, sight);
+          if (fit && fit.sure > (best?.sure ?? 0)) best = fit;
+        }
+  return best;
+}
+
+interface Corner {
+  readonly x: number;
+  readonly y: number;
+  readonly right: boolean;
+  readonly bottom: boolean;
+}
+
+/** The outermost corners of what is left of a part: of its first and last row, and of its first and last column. */
+function cornersOf({ label, x0, y0, x1, y1 }: Share, { labels, width }: Blobs): Corner[] {
+  const row = (y: number): readonly [number, number] | null => {
+    let [first, last, count] = [-1, -1, 0];
+    for (let x = x0; x <= x1; x++)
+      if (labels[y * width + x] === label) {
+        if (first < 0) first = x;
+        last = x;
+        count++;
+      }
+    return count >= SLIVER ? [first, last] : null;
+  };
+  const column = (x: number): readonly [number, number] | null => {
+    let [first, last, count] = [-1, -1, 0];
+    for (let y = y0; y <= y1; y++)
+      if (labels[y * width + x] === label) {
+        if (first < 0) first = y;
+        last = y;
+        count++;
+      }
+    return count >= SLIVER ? [first, last] : null;
+  };
+  const corners: Corner[] = [];
+  const reach = 4; // past rounded corners and ragged rims
+  for (const bottom of [false, true]) {
+    for (let k = 0; k <= y1 - y0; k++) {
+      const y = bottom ? y1 - k : y0 + k;
+      if (!row(y)) continue;
+      const span = row(bottom ? y - reach : y + reach) ?? row(y);
+      if (span) corners.push({ x: span[0], y, right: false, bottom }, { x: span[1], y, right: true, bottom });
+      break;
+    }
+  }
+  for (const right of [false, true]) {
+    for (let k = 0; k <= x1 - x0; k++) {
+      const x = right ? x1 - k : x0 + k;
+      if (!column(x)) continue;
+      const span = column(right ? x - reach : x + reach) ?? column(x);
+      if (span) corners.push({ x, y: span[0], right, bottom: false }, { x, y: span[1], right, bottom: true });
+      break;
+    }
+  }
+  return corners;
+}
+
+function fitAt(label: number, x0: number, y0: number, { w, h, count }: Die, sight: Sight): Fit | null {
+  const { labels, width, height } = sight.blobs;
+  const [x1, y1] = [x0 + w - 1, y0 + h - 1];
+  if (x0 < ASIDE + 20 || y0 < ASIDE + 20 || x1 >= width - ASIDE - 20 || y1 >= height - ASIDE - 20) return null;
+  let [seen, filled] = [0, 0];
+  for (let y = y0 + 1; y < y1; y += 3)
+    for (let x = x0 + 1; x < x1; x += 3) {
+      seen++;
+      if (labels[y * width + x] === label) filled++;
+    }
+  if (filled < FILLED * seen) return null;
+  let sum = 0;
+  for (const [upright, at, from, to, out] of [
+    [true, x0, y0, y1, -1],
+    [true, x1, y0, y1, 1],
+    [false, y0, x0, x1, -1],
+    [false, y1, x0, x1, 1],
+  ] as const) {
+    const shown = edgeShows(label, upright, at, from, to, out, count > 1 ? ALONE : ALONE_ONCE, sight);
+    if (shown < EDGE) return null;
+    sum += shown;
+  }
+  return sum / 4 < MEAN ? null : { x0, y0, x1, y1, sure: sum / 4 + (w * h) / (10 * width * height) };
+}
+
+/** How much of an edge shows, 0-1: by what lies beyond it, by the knife's line, or where two colors meet. */
+function edgeShows(
+  label: number,
+  upright: boolean,
+  at: number,
+  from: number,
+  to: number,
+  out: 1 | -1,
+  alone: number,
+  { blobs: { labels, width }, marks, planes, least }: Sight,
+): number {
+  const across = upright ? 1 : width;
+  const lines = upright ? marks.upright : marks.level;
+  let [count, ended, shown, beside] = [0, 0, 0, 0];
+  for (let along = from + 2; along <= to - 2; along++) {
+    const i = upright ? along * width + at : at * width + along;
+    const within = i - ASIDE * out * across;
+    if (labels[within] !== label) continue;
+    count++;
+    const beyond = i + ASIDE * out * across;
+    if (labels[beyond] !== label) {
+      ended++;
+      continue;
+    }
+    let line = 0;
+    for (let k = -STRAY; k <= STRAY; k++) line = Math.max(line, lines[i + k * across] as number);
+    if (line > least || apart(planes, within, beyond) > STEP) shown++;
+    for (const d of BESIDE) {
+      const j = i - d * out * across;
+      let other = 0;
+      for (let k = -STRAY; k <= STRAY; k++) other = Math.max(other, lines[j + k * across] as number);
+      if (other > least || apart(planes, j - ASIDE * across, j + ASIDE * across) > STEP) beside += 1 / BESIDE.length;
+    }
+  }
+  if (!count) return 0;
+  const inner = count - ended;
+  if (inner > count * 0.1 && (shown - beside) / inner < Math.max(alone, (BUSY * beside) / inner)) return 0;
+  return (ended + shown) / count;
+}
+
+/** Halves of a row that are copies differ by less, lightness over fields of FIELD px. */
+const COPIES = 3;
+const FIELD = 4;
+/** mm */
+const EVEN = 0.5;
+
+/**
+ * Parts a row, or a column, of stickers of one size that look alike: where the sheet has that size, what two neighbors
+ * have in common tells that they are two. A picture that goes on over both is not the same twice.
+ */
+export function partedEvenly(share: Share, dies: readonly Die[], sight: Sight): Share[] | null {
+  const { blobs, planes, scale } = sight;
+  const [w, h] = [share.x1 - share.x0 + 1, share.y1 - share.y0 + 1];
+  const slack = EVEN * scale;
+  for (const die of dies) {
+    const across = Math.round(w / die.w);
+    const down = Math.round(h / die.h);
+    if (across * down < 2 || (across > 1 && down > 1)) continue;
+    if (Math.abs(w - across * die.w) > slack * across || Math.abs(h - down * die.h) > slack * down) continue;
+    const parts = Array.from({ length: across * down }, (_, i): Share => {
+      const [at, of] = [i, across * down];
+      const { cut } = share;
+      return across > 1
+        ? {
+            ...share,
+            x0: share.x0 + Math.round((w * at) / of),
+            x1: share.x0 + Math.round((w * (at + 1)) / of) - 1,
+            cut: { ...cut, left: at > 0 || cut.left, right: at < of - 1 || cut.right },
+          }
+        : {
+            ...share,
+            y0: share.y0 + Math.round((h * at) / of),
+            y1: share.y0 + Math.round((h * (at + 1)) / of) - 1,
+            cut: { ...cut, top: at > 0 || cut.top, bottom: at < of - 1 || cut.bottom },
+          };
+    });
+    const [first, ...others] = parts as [Share, ...Share[]];
+    if (!others.every((o) => areAlike(first, o, planes.l, blobs.width))) continue;
+    const half = across > 1 ? { x: Math.round(w / across / 2), y: 0 } : { x: 0, y: Math.round(h / down / 2) };
+    const aside = {
+      ...first,
+      x0: first.x0 + half.x,
+      x1: first.x1 + half.x,
+      y0: first.y0 + half.y,
+      y1: first.y1 + half.y,
+    };
+    const repeats = areAlike(first, aside, planes.l, blobs.width);
+    const shows = parts
+      .slice(0, -1)
+      .every((p) => contrastOf(share, sight, across > 1, across > 1 ? p.x1 : p.y1).by > (repeats ? PLAIN : PATTERNED));
+    if (shows) return parts;
+  }
+  return null;
+}
+
+/** By so much more a cut shows than what is beside it: where the print repeats itself anyway, and where it does not. */
+const PLAIN = 0.4;
+const PATTERNED = 0.08;
+
+/** Whether two shares of one size show the same, give or take a pixel or two. */
+function areAlike(one: Share, other: Share, l: Float32Array, width: number): boolean {
+  const rim = 6;
+  const w = Math.min(one.x1 - one.x0, other.x1 - other.x0) - 2 * rim;
+  const h = Math.min(one.y1 - one.y0, other.y1 - other.y0) - 2 * rim;
+  let best = Infinity;
+  for (let dx = -2; dx <= 2; dx++)
+    for (let dy = -2; dy <= 2; dy++) {
+      let [sum, fields] = [0, 0];
+      for (let v = 0; v + FIELD <= h; v += FIELD * 2)
+        for (let u = 0; u + FIELD <= w; u += FIELD * 2) {
+          let apartBy = 0;
+          for (let k = 0; k < FIELD; k++) {
+            const i = (one.y0 + rim + v + k) * width + one.x0 + rim + u + k;
+            const j = (other.y0 + rim + dy + v + k) * width + other.x0 + rim + dx + u + k;
+            apartBy += (l[i] as number) - (l[j] as number);
+          }
+          sum += Math.abs(apartBy) / FIELD;
+          fields++;
+        }
+      best = Math.min(best, sum / Math.max(1, fields));
+    }
+  return best < COPIES;
+}
+
+/**
+ * Joins neighbors that a cut through a longer row has parted by mistake: together they have a size that the sheet has
+ * more than once, and one of them has a size that nothing else has.
+ */
+export function healed(shares: readonly Share[], dies: readonly Die[], scale: number): [Share, Share][] {
+  const slack = ALIKE * scale;
+  const near = (a: number, b: number, by = slack): boolean => Math.abs(a - b) <= by;
+  const dieOf = (w: number, h: number): Die | undefined => dies.find((d) => near(d.w, w) && near(d.h, h));
+  const known = (s: Share): number => dieOf(s.x1 - s.x0 + 1, s.y1 - s.y0 + 1)?.count ?? 0;
+  const pairs: [Share, Share][] = [];
+  const taken = new Set<Share>();
+  for (const a of shares)
+    for (const b of shares) {
+      if (taken.has(a) || taken.has(b) || a === b) continue;
+      const beside = near(a.y0, b.y0) && near(a.y1, b.y1) && near(a.x1 + 1, b.x0, 6) && a.cut.right && b.cut.left;
+      const below = near(a.x0, b.x0) && near(a.x1, b.x1) && near(a.y1 + 1, b.y0, 6) && a.cut.bottom && b.cut.top;
+      if (!beside && !below) continue;
+      const die = beside ? dieOf(b.x1 - a.x0 + 1, a.y1 - a.y0 + 1) : dieOf(a.x1 - a.x0 + 1, b.y1 - a.y0 + 1);
+      if (!die || die.count < 2 || Math.min(known(a), known(b)) > 1) continue;
+      pairs.push([a, b]);
+      taken.add(a).add(b);
+    }
+  return pairs;
+}
