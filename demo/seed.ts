@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { BOOKS } from '../src/core/book/registry';
 import { arrange } from '../src/core/arrange/arrange';
@@ -10,6 +10,9 @@ import { demandsOfWeek } from '../src/core/week/demands';
 import { weekAfter, weekOf } from '../src/core/week/week';
 import { noteAsked, putCalendar } from '../src/db/calendars';
 import type { Database } from '../src/db/database';
+import type { Book } from '../src/core/book/book';
+import type { Kit, Piece } from '../src/core/kit/kit';
+import type { WeekDemands } from '../src/core/week/demand';
 import type { KitFacts } from '../src/core/kit/suggest';
 import { NO_FACTS } from '../src/core/kit/suggest';
 import { addKit } from '../src/db/kits';
@@ -32,13 +35,21 @@ const SUPPLIES = [
 const WEEKS_BACK = 10;
 
 /**
- * Lays the demo scenario around a day: two books, two kits and a stash, a calendar with ten weeks behind it, the feed
- * of the simulated household where its address is given, and this week laid out already.
+ * Lays the demo scenario around a day: two books, three kits and a stash, a calendar with ten weeks behind it, the feed
+ * of the simulated household where its address is given, last week and this one laid out already.
+ * @param keep stores the third kit's pictures; without it that is drawn as the others are
  */
-export async function seedDemo(db: Database, today: string, feed: string | null = null): Promise<void> {
+export async function seedDemo(
+  db: Database,
+  today: string,
+  feed: string | null = null,
+  keep: KeepPicture | null = null,
+): Promise<void> {
   const [rockpool, nightAlmanac, stash] = [kitFile('rockpool'), kitFile('night-almanac'), kitFile('stash')];
+  const album = await withPictures(kitFile('tideline-album'), keep);
   await addKit(db, rockpool, 'kit');
   await addKit(db, nightAlmanac, 'kit');
+  await addKit(db, album, 'kit');
   await addKit(db, stash, 'stash');
   await know(db, rockpool.name, { ...NO_FACTS, moods: 'sea, ferry, allotment', price: 18.5, shop: 'the print loft' });
   await know(db, nightAlmanac.name, {
@@ -48,6 +59,13 @@ export async function seedDemo(db: Database, today: string, feed: string | null 
     price: 9.8,
     shop: 'the print loft',
     notes: 'The mushroom box is a favorite.',
+  });
+  await know(db, album.name, {
+    ...NO_FACTS,
+    moods: 'photographs, harbor, frost',
+    price: 14.2,
+    shop: 'the print loft',
+    place: 'gray folder',
   });
   for (const { warnAt, ...supply } of SUPPLIES)
     await db
@@ -62,26 +80,36 @@ export async function seedDemo(db: Database, today: string, feed: string | null 
   const week = demandsOfWeek([calendar], weekOf(today));
   const book = BOOKS['three-box'];
   if (!book) return;
-  const data = {
-    book,
-    kit: nightAlmanac,
-    stash: [stash],
-    week,
-    manner: 'scattered',
-    options: {},
-    seed: 1,
-    usedElsewhere: [],
-  };
-  const id = await addSpread(db, {
-    week: week.week,
-    book_id: 'three-box',
-    kit_id: nightAlmanac.name,
-    manner: 'scattered',
-    seed: 1,
-    options: '{}',
-  });
-  await chooseStash(db, id, [stash.name]);
-  await makeEdit(db, id, { deed: { do: 'arrange', what: 'week' }, before: [], after: [...arrange(contextFrom(data))] });
+  await lay(db, book, nightAlmanac, [stash], week);
+  await lay(db, book, album, [], demandsOfWeek([calendar], weekAfter(weekOf(today), -1)));
+}
+
+async function lay(db: Database, book: Book, kit: Kit, stash: readonly Kit[], week: WeekDemands): Promise<void> {
+  const how = { manner: 'scattered', seed: 1 };
+  const context = contextFrom({ ...how, book, kit, stash: [...stash], week, options: {}, usedElsewhere: [] });
+  const place = { week: week.week, book_id: 'three-box', kit_id: kit.name };
+  const id = await addSpread(db, { ...how, ...place, options: '{}' });
+  await chooseStash(
+    db,
+    id,
+    stash.map((s) => s.name),
+  );
+  await makeEdit(db, id, { deed: { do: 'arrange', what: 'week' }, before: [], after: [...arrange(context)] });
+}
+
+/** Stores a picture, and says by which name it is found. */
+type KeepPicture = (bytes: Uint8Array, name: string) => Promise<string>;
+
+const ALBUM = join(__dirname, 'tideline-album', 'pictures');
+
+async function withPictures(kit: Kit, keep: KeepPicture | null): Promise<Kit> {
+  if (!keep) return kit;
+  const pieces: Piece[] = [];
+  for (const p of kit.pieces) {
+    const file = join(ALBUM, `${p.code}.webp`);
+    pieces.push(existsSync(file) ? { ...p, picture: await keep(readFileSync(file), p.code) } : p);
+  }
+  return { ...kit, pieces };
 }
 
 const know = (db: Database, kit: string, facts: KitFacts) =>

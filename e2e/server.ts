@@ -1,10 +1,10 @@
 import type { ChildProcess } from 'node:child_process';
 import { spawn, spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 
 export const TODAY = '2027-02-03';
 
@@ -41,6 +41,8 @@ export class Hobnail {
 
   constructor(seed: string) {
     copyFileSync(seed, this.data);
+    const pictures = join(dirname(seed), 'pictures');
+    if (existsSync(pictures)) cpSync(pictures, join(this.folder, 'pictures'), { recursive: true });
   }
 
   /** @param at the port; any that is free where none is given */

@@ -4,11 +4,17 @@ import { DateTime } from 'luxon';
 import { seedDemo } from '../demo/seed';
 import { openDatabase } from '../src/db/database';
 import { listKits } from '../src/db/kits';
+import { keepPicture } from '../src/server/pictures';
 
 async function main(): Promise<void> {
   const db = await openDatabase(process.env.HOBNAIL_DATA as string);
   if ((await listKits(db)).length === 0)
-    await seedDemo(db, process.env.HOBNAIL_TODAY ?? DateTime.local().toISODate(), process.env.HOBNAIL_FEED ?? null);
+    await seedDemo(
+      db,
+      process.env.HOBNAIL_TODAY ?? DateTime.local().toISODate(),
+      process.env.HOBNAIL_FEED ?? null,
+      keepPicture,
+    );
   await db.destroy();
 }
 
