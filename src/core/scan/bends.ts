@@ -6,6 +6,9 @@ import type { Share } from './share';
 const BEND = 2;
 /** Within so many px it steps: corners are round. */
 const WITHIN = 12;
+/** From so far to so far away from it the side is straight, give or take, px: a picture's outline is not. */
+const STRAIGHT = [20, 28, 36, 44];
+const STRAY = 3;
 /** So much of a cut from a bend must show, and by so much more than what is beside it. */
 const SHOWN = 0.6;
 const ALONE = 0.2;
@@ -26,6 +29,9 @@ export function bentCut(share: Share, sight: Sight): Chord | null {
   return best;
 }
 
+/** Whether a block's outline goes inwards somewhere at a right angle, as that of no single sticker does. */
+export const hasBends = (share: Share, sight: Sight): boolean => bendsOf(share, sight).length > 0;
+
 /** Where the first or last pixel of a row, or of a column, leaps: both ways on from each such corner. */
 function bendsOf({ label, x0, y0, x1, y1 }: Share, { blobs: { labels, width }, scale }: Sight) {
   const bends: { at: number; upright: boolean }[] = [];
@@ -39,6 +45,7 @@ function bendsOf({ label, x0, y0, x1, y1 }: Share, { blobs: { labels, width }, s
       }
     return first < 0 ? null : [first, last];
   };
+  const near = (a: number, b: number): boolean => Math.abs(a - b) <= STRAY;
   for (const upright of [false, true]) {
     const [from, to] = upright ? [x0, x1] : [y0, y1];
     for (let along = from + WITHIN; along <= to - WITHIN; along += 2) {
@@ -47,6 +54,11 @@ function bendsOf({ label, x0, y0, x1, y1 }: Share, { blobs: { labels, width }, s
       for (const side of [0, 1] as const) {
         const leap = after[side] - before[side];
         if (Math.abs(leap) < BEND * scale) continue;
+        const isStraight = STRAIGHT.every((d) => {
+          const [one, other] = [ends(upright, along - d), ends(upright, along + d)];
+          return one && other && near(one[side], before[side]) && near(other[side], after[side]);
+        });
+        if (!isStraight) continue;
         bends.push({ at: along, upright });
         // the corner lies on the nearer of both ends
         const inward = side === 0 ? Math.max(before[0], after[0]) : Math.min(before[1], after[1]);

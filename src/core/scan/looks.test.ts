@@ -4,7 +4,7 @@ import { cutOut } from './cut-out';
 import { foilOf } from './foil-of';
 import { kindOf } from './kind-of';
 import { rowsOf } from './rows-of';
-import { designsOf, GRID } from './same-design';
+import { CELLS, designsOf } from './same-design';
 import type { Look } from './same-design';
 import { shapeOf } from './shape-of';
 
@@ -81,9 +81,49 @@ describe('foil', () => {
   });
 });
 
-it('copies are alike in size and in looks', () => {
-  const look = (w: number, l: number): Look => ({ w, h: 10, fields: new Float32Array(GRID * GRID * 3).fill(l) });
-  expect(designsOf([look(20, 50), look(20.3, 51), look(22, 50), look(20, 80)])).toEqual([0, 0, 1, 2]);
+describe('copies', () => {
+  type Paint = (x: number, y: number) => number;
+  /** a sticker in cells of a quarter millimeter, as light as told */
+  const look = (w: number, h: number, light: Paint, cut = false): Look => {
+    const [columns, rows] = [w * CELLS, h * CELLS].map(Math.round) as [number, number];
+    const cells = new Float32Array(columns * rows * 3);
+    for (let y = 0; y < rows; y++)
+      for (let x = 0; x < columns; x++) cells[3 * (y * columns + x)] = light(x / CELLS, y / CELLS);
+    return { w, h, cut, columns, rows, cells };
+  };
+  const plain =
+    (l: number): Paint =>
+    () =>
+      l;
+  const dots =
+    (aside = 0): Paint =>
+    (x, y) =>
+      Math.hypot(((x + aside) % 5) - 2.5, (y % 5) - 2.5) < 1.2 ? 40 : 90;
+  const lined =
+    (at: number): Paint =>
+    (_, y) =>
+      Math.abs(y - at) < 0.3 ? 40 : 90;
+
+  it('are alike in size and in looks', () =>
+    expect(
+      designsOf([look(20, 10, plain(50)), look(20.3, 10, plain(51)), look(22, 10, plain(50)), look(20, 10, plain(80))]),
+    ).toEqual([0, 0, 1, 2]));
+
+  it('may lie a hair aside, and differ more where a cut laid an edge', () => {
+    expect(designsOf([look(30, 15, dots()), look(30, 15, dots(0.4)), look(30, 15, dots(2.5))])).toEqual([0, 0, 1]);
+    expect(designsOf([look(20, 10, plain(50)), look(21.2, 10, plain(50))])).toEqual([0, 1]);
+    expect(designsOf([look(20, 10, plain(50)), look(21.2, 10, plain(50), true)])).toEqual([0, 0]);
+  });
+
+  it('have the same fine lines, and no more than dust beside', () => {
+    expect(designsOf([look(30, 15, plain(90)), look(30, 15, lined(7))])).toEqual([0, 1]);
+    expect(designsOf([look(30, 15, lined(4)), look(30, 15, lined(11))])).toEqual([0, 1]);
+    const speck: Paint = (x, y) => (Math.hypot(x - 11, y - 6) < 0.4 ? 20 : 90);
+    expect(designsOf([look(30, 15, plain(90)), look(30, 15, speck)])).toEqual([0, 0]);
+  });
+
+  it('are found by way of one that is like both', () =>
+    expect(designsOf([50, 55, 52.5].map((l) => look(20, 10, plain(l))))).toEqual([0, 0, 0]));
 });
 
 it('a sticker is cut out of its sheet with nothing round it', () => {

@@ -52,6 +52,51 @@ describe('a sheet that is read', () => {
     expect(Math.abs(pieces[0]!.w - 38)).toBeLessThan(0.4);
   });
 
+  const places = (pieces: readonly Placed[]) =>
+    pieces.map((p) => [p.x, p.y, p.w, p.h].map(Math.round)).sort((a, b) => a[1]! - b[1]! || a[0]! - b[0]!);
+  type Placed = { readonly x: number; readonly y: number; readonly w: number; readonly h: number };
+
+  it('parts a staircase of touching stickers where pale meets dark and no cut goes from edge to edge', () => {
+    const put: [number, number, number, number, string][] = [
+      [6, 6, 18, 12, '#d8e6df'],
+      [24, 6, 18, 12, '#d8e6df'],
+      [42, 6, 20, 7, '#2f4a7c'],
+      [6, 18, 20, 7, '#2f4a7c'],
+      [26, 18, 30, 16, '#c2543d'],
+      [6, 34, 18, 12, '#7a5c99'],
+      [24, 34, 18, 12, '#7a5c99'],
+    ];
+    const { pieces } = readSheet(sheetOf((draw) => put.forEach((p) => draw(...p))));
+    expect(places(pieces)).toEqual(places(put.map(([x, y, w, h]) => ({ x, y, w, h }))));
+    expect(new Set(pieces.map((p) => p.design)).size).toBe(4);
+  });
+
+  it('parts a row of copies whose print hides the knife, and leaves alone what only has their size twice', () => {
+    const sheet = sheetOf((put) => {
+      put(6, 6, 20, 10, '#d8e6df');
+      put(6, 22, 20, 10, '#d8e6df', '#d8e6df');
+      put(26, 22, 20, 10, '#d8e6df', '#d8e6df');
+      put(46, 22, 12, 6, '#2f4a7c');
+      put(6, 40, 40, 10, '#d8e6df', '#d8e6df');
+      put(46, 40, 12, 6, '#2f4a7c');
+    });
+    // of the knife's line every other half millimeter shows
+    for (let y = 22; y < 32; y++) paint(sheet, { x: 259, y: y * SCALE, w: 2, h: 5 }, '#8a857a');
+    const blot = (x: number, y: number) =>
+      paint(sheet, { x: x * SCALE, y: y * SCALE, w: 3 * SCALE, h: 10 * SCALE }, '#3d4f7c');
+    // the same twice; a picture that goes on over twice the size
+    [8, 15, 28, 35].forEach((x) => blot(x, 22));
+    [9, 21, 30, 41].forEach((x) => blot(x, 40));
+    expect(places(readSheet(sheet).pieces)).toEqual([
+      [6, 6, 20, 10],
+      [6, 22, 20, 10],
+      [26, 22, 20, 10],
+      [46, 22, 12, 6],
+      [6, 40, 40, 10],
+      [46, 40, 12, 6],
+    ]);
+  });
+
   it('parts what touches by the cut line, and not by a printed line that stops short', () => {
     const { pieces } = readSheet(
       sheetOf((put) => {

@@ -15,7 +15,7 @@ import type { Marks } from './marks';
 import { marksOf } from './marks';
 import { rowsOf } from './rows-of';
 import type { Look } from './same-design';
-import { GRID, designsOf } from './same-design';
+import { CELLS, designsOf } from './same-design';
 import { shapeOf } from './shape-of';
 import type { Share } from './share';
 import { splitAll } from './split';
@@ -51,7 +51,7 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
   onStep('measuring');
   const seen: Seen = { planes, backing, marks, blobs, scale };
   const measured = inReadingOrder(shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) })));
-  const designs = designsOf(measured.map((m) => lookOf(m.edges, seen)));
+  const designs = designsOf(measured.map((m) => lookOf(m.share, m.edges, seen)));
   const [l, a, b] = backing.best;
   return {
     width: flat.width / scale,
@@ -174,24 +174,33 @@ function samplesOf({ label }: Share, edges: Edges, seen: Seen): Float32Array {
   return Float32Array.from(out);
 }
 
-function lookOf(edges: Edges, seen: Seen): Look {
+/** The sticker in cells: each the mean of a window of twice their width, so that it does not matter where they begin. */
+function lookOf({ cut }: Share, edges: Edges, seen: Seen): Look {
   const { scale } = seen;
   const [w, h] = [edges.right - edges.left, edges.bottom - edges.top];
-  const fields = new Float32Array(GRID * GRID * 3);
-  const counts = new Float32Array(GRID * GRID);
-  const rim = 2;
-  for (let y = Math.ceil(edges.top) + rim; y < edges.bottom - rim; y += 2)
-    for (let x = Math.ceil(edges.left) + rim; x < edges.right - rim; x += 2) {
-      const u = Math.min(GRID - 1, Math.floor(((x - edges.left) / w) * GRID));
-      const v = Math.min(GRID - 1, Math.floor(((y - edges.top) / h) * GRID));
-      const k = v * GRID + u;
+  const [columns, rows] = [w, h].map((px) => Math.max(1, Math.round((px / scale) * CELLS))) as [number, number];
+  const sums = new Float32Array((columns + 1) * (rows + 1) * 3);
+  const counts = new Float32Array((columns + 1) * (rows + 1));
+  for (let y = Math.ceil(edges.top); y < edges.bottom; y++)
+    for (let x = Math.ceil(edges.left); x < edges.right; x++) {
+      const u = Math.min(columns - 1, Math.floor(((x - edges.left) / w) * columns));
+      const v = Math.min(rows - 1, Math.floor(((y - edges.top) / h) * rows));
+      const k = v * (columns + 1) + u;
       const lab = relit(seen, x, y);
       counts[k] = (counts[k] as number) + 1;
-      for (let c = 0; c < 3; c++) fields[3 * k + c] = (fields[3 * k + c] as number) + (lab[c] as number);
+      for (let c = 0; c < 3; c++) sums[3 * k + c] = (sums[3 * k + c] as number) + (lab[c] as number);
     }
-  for (let k = 0; k < counts.length; k++)
-    for (let c = 0; c < 3; c++) fields[3 * k + c] = (fields[3 * k + c] as number) / Math.max(1, counts[k] as number);
-  return { w: w / scale, h: h / scale, fields };
+  const cells = new Float32Array(columns * rows * 3);
+  for (let v = 0; v < rows; v++)
+    for (let u = 0; u < columns; u++) {
+      const four = [0, 1, columns + 1, columns + 2].map((d) => v * (columns + 1) + u + d);
+      const n = four.reduce((sum, k) => sum + (counts[k] as number), 0);
+      for (let c = 0; c < 3; c++)
+        cells[3 * (v * columns + u) + c] =
+          four.reduce((sum, k) => sum + (sums[3 * k + c] as number), 0) / Math.max(1, n);
+    }
+  const isCut = cut.left || cut.right || cut.top || cut.bottom;
+  return { w: w / scale, h: h / scale, cut: isCut, columns, rows, cells };
 }
 
 function rowsOfPiece(edges: Edges, { planes: { l, width }, scale }: Seen): number {

@@ -3,53 +3,135 @@ export interface Look {
   /** mm */
   readonly w: number;
   readonly h: number;
-  /** CIELAB of GRID x GRID fields, three numbers each, from the top left */
-  readonly fields: Float32Array;
+  /** an edge of it was laid by a cut, and is less sure than one on bare backing */
+  readonly cut: boolean;
+  /** how many cells it has across and down, CELLS a millimeter; each is the mean of twice its width and height */
+  readonly columns: number;
+  readonly rows: number;
+  /** CIELAB of the cells, three numbers each, from the top left */
+  readonly cells: Float32Array;
 }
 
-export const GRID = 10;
-/** Copies differ by less, mm. */
-const SIZE = 0.7;
-/** Fields of copies differ by less on the average, and in the worst twentieth, CIELAB. */
-const FIELDS = 2;
-const WORST = 7;
-/** A picture of strong contrasts that lies a hair aside differs by so much of them. */
-const ASIDE = 0.3;
+/** Cells a millimeter. */
+export const CELLS = 4;
+/** Copies differ by less, mm; where an edge was laid by a cut they may by more. */
+const SIZE = 0.8;
+const SIZE_CUT = 1.5;
+/** Their colors differ by less in the mean, CIELAB: light is never quite even. */
+const OFFSET = 4;
+/** A cell is strange that lies farther outside of what the other has around its place, CIELAB. */
+const STRANGE = 3;
+/** Where there are edges around, by so much of their height more: fine lines fall into cells one way or another. */
+const STEEP = 0.2;
+/** So many cells may be strange, of all, and in any case: dust. Measured on pairs of made-up stickers (docs/scan.md). */
+const DIFFER = 0.03;
+const DUST = 24;
+/** Color counts less than light: it smears in photographs. */
+const COLOR = 0.5;
+/** How far one may lie aside, cells; and the rim that is not compared. */
+const ASIDE = 6;
+const RIM = 4;
 
-/** Gathers equal designs: for each look the number of its design, in the order in which they first come. */
+/**
+ * Gathers equal designs: for each look the number of its design, in the order in which they first come. A sticker is of
+ * a design when it is like one of its copies: two in different light may both be like a third.
+ */
 export function designsOf(looks: readonly Look[]): number[] {
-  const firsts: Look[] = [];
-  return looks.map((look) => {
-    const known = firsts.findIndex((f) => isSame(f, look));
-    if (known >= 0) return known;
-    firsts.push(look);
-    return firsts.length - 1;
+  const means = looks.map(meanOf);
+  const first = looks.map((_, i) => i); // of each look the first one of its design
+  looks.forEach((look, i) => {
+    for (let k = 0; k < i; k++) {
+      const [own, other] = [first[i] as number, first[k] as number];
+      if (own === other || !mayBeSame(looks[k] as Look, look, means[k] as Lab, means[i] as Lab)) continue;
+      if (!isSame(looks[k] as Look, look)) continue;
+      const [kept, gone] = own < other ? [own, other] : [other, own];
+      for (let n = 0; n <= i; n++) if (first[n] === gone) first[n] = kept;
+    }
   });
+  const numbers = [...new Set(first)];
+  return first.map((f) => numbers.indexOf(f));
 }
 
+type Lab = readonly [number, number, number];
+
+function mayBeSame(one: Look, other: Look, a: Lab, b: Lab): boolean {
+  const size = one.cut || other.cut ? SIZE_CUT : SIZE;
+  if (Math.abs(one.w - other.w) > size || Math.abs(one.h - other.h) > size) return false;
+  return Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) <= OFFSET;
+}
+
+/** Both ways: what is on one and not on the other tells them apart, whichever has it. */
 function isSame(one: Look, other: Look): boolean {
-  if (Math.abs(one.w - other.w) > SIZE || Math.abs(one.h - other.h) > SIZE) return false;
-  const apart = new Float32Array(GRID * GRID);
-  for (let i = 0; i < apart.length; i++)
-    apart[i] = Math.hypot(
-      (one.fields[3 * i] as number) - (other.fields[3 * i] as number),
-      (one.fields[3 * i + 1] as number) - (other.fields[3 * i + 1] as number),
-      (one.fields[3 * i + 2] as number) - (other.fields[3 * i + 2] as number),
-    );
-  apart.sort();
-  const mean = apart.reduce((s, d) => s + d, 0) / apart.length;
-  const slack = ASIDE * contrastOf(one.fields);
-  return mean < FIELDS + slack / 4 && (apart[Math.floor(apart.length * 0.95)] as number) < WORST + slack;
+  const { dx, dy } = bestShift(one, other);
+  return hasNoStrangers(one, other, dx, dy) && hasNoStrangers(other, one, -dx, -dy);
 }
 
-/** Standard deviation of the fields' lightness. */
-function contrastOf(fields: Float32Array): number {
-  let [sum, squares] = [0, 0];
-  const n = fields.length / 3;
-  for (let i = 0; i < n; i++) {
-    const l = fields[3 * i] as number;
-    sum += l;
-    squares += l * l;
-  }
-  return Math.sqrt(Math.max(0, squares / n - (sum / n) ** 2));
+/** Where the other lies best on the one, cells. */
+function bestShift(one: Look, other: Look): { dx: number; dy: number } {
+  let best = { dx: 0, dy: 0, apart: Infinity };
+  for (let dy = -ASIDE; dy <= ASIDE; dy++)
+    for (let dx = -ASIDE; dx <= ASIDE; dx++) {
+      let [sum, n] = [0, 0];
+      for (let y = RIM; y < one.rows - RIM; y += 4)
+        for (let x = RIM; x < one.columns - RIM; x += 4) {
+          if (!has(other, x + dx, y + dy)) continue;
+          sum += difference(one, x, y, other, x + dx, y + dy);
+          n++;
+        }
+      // where both do as well they lie as they are
+      const apart = (n ? sum / n : Infinity) + 0.02 * (Math.abs(dx) + Math.abs(dy));
+      if (apart < best.apart) best = { dx, dy, apart };
+    }
+  return best;
+}
+
+/**
+ * Whether no more cells of one than dust would account for are strange to the other: outside of the span of what that
+ * has in the cells around. So an edge that lies a hair aside is none, and a line that is missing is one.
+ */
+function hasNoStrangers(one: Look, other: Look, dx: number, dy: number): boolean {
+  let [count, strange] = [0, 0];
+  for (let y = RIM; y < one.rows - RIM; y++)
+    for (let x = RIM; x < one.columns - RIM; x++) {
+      if (!has(other, x + dx, y + dy)) continue;
+      count++;
+      let apart = 0;
+      for (let c = 0; c < 3; c++) {
+        const value = one.cells[3 * (y * one.columns + x) + c] as number;
+        apart += (c ? COLOR : 1) * outside(value, other, x + dx, y + dy, c) ** 2;
+      }
+      if (apart > STRANGE ** 2) strange++;
+    }
+  return strange <= Math.max(DUST, DIFFER * count);
+}
+
+/** How far a value lies outside of what the cells around a place have. */
+function outside(value: number, { cells, columns }: Look, x: number, y: number, c: number): number {
+  let [low, high] = [Infinity, -Infinity];
+  for (let v = y - 1; v <= y + 1; v++)
+    for (let u = x - 1; u <= x + 1; u++) {
+      const there = cells[3 * (v * columns + u) + c] as number;
+      if (there < low) low = there;
+      if (there > high) high = there;
+    }
+  return Math.max(0, Math.max(low - value, value - high) - STEEP * (high - low));
+}
+
+const has = ({ columns, rows }: Look, x: number, y: number): boolean =>
+  x >= 1 && y >= 1 && x <= columns - 2 && y <= rows - 2;
+
+function difference(one: Look, x: number, y: number, other: Look, u: number, v: number): number {
+  const i = 3 * (y * one.columns + x);
+  const j = 3 * (v * other.columns + u);
+  const dl = (one.cells[i] as number) - (other.cells[j] as number);
+  const da = (one.cells[i + 1] as number) - (other.cells[j + 1] as number);
+  const db = (one.cells[i + 2] as number) - (other.cells[j + 2] as number);
+  return Math.sqrt(dl * dl + da * da + db * db);
+}
+
+function meanOf({ cells }: Look): Lab {
+  const sum = [0, 0, 0];
+  for (let i = 0; i < cells.length; i++) sum[i % 3] = (sum[i % 3] as number) + (cells[i] as number);
+  const n = Math.max(1, cells.length / 3);
+  return [(sum[0] as number) / n, (sum[1] as number) / n, (sum[2] as number) / n];
 }

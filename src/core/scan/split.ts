@@ -1,4 +1,4 @@
-import { bentCut } from './bends';
+import { bentCut, hasBends } from './bends';
 import type { Blobs } from './blobs';
 import { isLargeEnough } from './blobs';
 import type { Sight } from './chord';
@@ -11,7 +11,7 @@ import { partsOf } from './reach';
 import type { Share } from './share';
 
 /** No sticker that touches another is narrower, mm: printed bands along an edge are. From memory. */
-const NARROWEST = 5.3;
+const NARROWEST = 5.8;
 /** Rows and columns with fewer pixels are what a cut left of the neighbor, px. */
 const SLIVER = 4;
 /** Beside a cut lies what it left of the longer neighbor, px: it makes no share wider. */
@@ -36,7 +36,7 @@ const ROUNDS = 3;
 
 /**
  * What no straight cut parts is parted by the sizes that were found: a sheet's stickers are cut to a few of them. Only
- * blocks of which something was cut, or whose rectangle is not full, are looked at: what lies alone is one sticker.
+ * blocks of which something was cut, or whose outline has bends, are looked at: what lies alone is one sticker.
  */
 function byTheSheetsSizes(first: readonly Share[], sight: Sight): Share[] {
   const { labels } = sight.blobs;
@@ -51,7 +51,7 @@ function byTheSheetsSizes(first: readonly Share[], sight: Sight): Share[] {
     const dies = diesOf(shares, sight.scale);
     const before = shares.length;
     shares = shares.flatMap((share) => {
-      if (!mayBeSeveral(share, sight.blobs)) return [share];
+      if (!mayBeSeveral(share, sight)) return [share];
       const even = partedEvenly(share, dies, sight);
       if (even) return even.map((part) => relabeled(part, fresh(), sight.blobs));
       const laid = layDies(share, dies, sight, labels, fresh);
@@ -69,14 +69,10 @@ const joined = (a: Share, b: Share): Share => ({
   cut: b.y0 > a.y1 ? { ...a.cut, bottom: b.cut.bottom } : { ...a.cut, right: b.cut.right },
 });
 
-const FULL = 0.9;
-
-function mayBeSeveral({ label, x0, y0, x1, y1, cut }: Share, { labels, width }: Blobs): boolean {
-  if (cut.left || cut.right || cut.top || cut.bottom) return true;
-  let filled = 0;
-  for (let y = y0; y <= y1; y++) for (let x = x0; x <= x1; x++) if (labels[y * width + x] === label) filled++;
-  return filled < FULL * (x1 - x0 + 1) * (y1 - y0 + 1);
-}
+const mayBeSeveral = (share: Share, sight: Sight): boolean => {
+  const { cut } = share;
+  return cut.left || cut.right || cut.top || cut.bottom || hasBends(share, sight);
+};
 
 /** Gives a share's pixels a label of their own. */
 function relabeled(share: Share, label: number, { labels, width }: Blobs): Share {
