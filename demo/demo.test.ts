@@ -81,9 +81,10 @@ describe('the third kit', () => {
   it('lies on last week with its pictures, where somebody keeps them', async () => {
     const db = await openDatabase(':memory:');
     const kept: string[] = [];
-    await seedDemo(db, '2027-02-03', null, (_, name) =>
-      Promise.resolve(kept.push(name).toString(16).padStart(64, '0')),
-    );
+    await seedDemo(db, '2027-02-03', null, (piece) => {
+      const picture = kept.push(piece.code).toString(16).padStart(64, '0');
+      return Promise.resolve({ ...piece, picture });
+    });
     const spread = (await findSpreadOfWeek(db, '2027-W04'))!;
     const pictures = new Map((await findKit(db, 'tideline-album'))!.pieces.map((p) => [p.code, p.picture]));
     const laid = await placementsOf(db, spread.id);

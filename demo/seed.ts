@@ -97,8 +97,8 @@ async function lay(db: Database, book: Book, kit: Kit, stash: readonly Kit[], we
   await makeEdit(db, id, { deed: { do: 'arrange', what: 'week' }, before: [], after: [...arrange(context)] });
 }
 
-/** Stores a picture, and says by which name it is found. */
-type KeepPicture = (bytes: Uint8Array, name: string) => Promise<string>;
+/** Stores a sticker's picture, and says what the sticker is then. */
+type KeepPicture = (piece: Piece, bytes: Uint8Array) => Promise<Piece>;
 
 const ALBUM = join(__dirname, 'tideline-album', 'pictures');
 
@@ -107,7 +107,7 @@ async function withPictures(kit: Kit, keep: KeepPicture | null): Promise<Kit> {
   const pieces: Piece[] = [];
   for (const p of kit.pieces) {
     const file = join(ALBUM, `${p.code}.webp`);
-    pieces.push(existsSync(file) ? { ...p, picture: await keep(readFileSync(file), p.code) } : p);
+    pieces.push(existsSync(file) ? await keep(p, readFileSync(file)) : p);
   }
   return { ...kit, pieces };
 }

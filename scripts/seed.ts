@@ -4,7 +4,11 @@ import { DateTime } from 'luxon';
 import { seedDemo } from '../demo/seed';
 import { openDatabase } from '../src/db/database';
 import { listKits } from '../src/db/kits';
-import { keepPicture } from '../src/server/pictures';
+import type { Piece } from '../src/core/kit/kit';
+import { keepPicture, shownBy } from '../src/server/pictures';
+
+const keep = async (piece: Piece, bytes: Uint8Array): Promise<Piece> =>
+  shownBy(piece, await keepPicture(bytes, piece.code));
 
 async function main(): Promise<void> {
   const db = await openDatabase(process.env.HOBNAIL_DATA as string);
@@ -13,7 +17,7 @@ async function main(): Promise<void> {
       db,
       process.env.HOBNAIL_TODAY ?? DateTime.local().toISODate(),
       process.env.HOBNAIL_FEED ?? null,
-      keepPicture,
+      keep,
     );
   await db.destroy();
 }

@@ -1,4 +1,4 @@
-// Paints the third demo kit into its list and its pictures, which ship with the demo: `tsx demo/tideline-album/paint.ts`.
+// Paints the third demo kit: its list and its pictures, which ship with the demo. `tsx demo/tideline-album/paint.ts`
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';

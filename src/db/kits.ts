@@ -2,7 +2,7 @@ import type { Insertable, Selectable } from 'kysely';
 import type { Kit, Piece } from '../core/kit/kit';
 import type { Database } from './database';
 import { together } from './database';
-import { asObject } from './json';
+import { asObject, asRect } from './json';
 import type { KitFacts } from '../core/kit/suggest';
 import { NO_FACTS } from '../core/kit/suggest';
 import type { KitTable, PieceTable } from './schema';
@@ -43,12 +43,23 @@ async function readAll(db: Database): Promise<Kit[]> {
 }
 
 /** A row as the core knows pieces. What it says of kind, shape and the like was checked when it came in. */
-export const pieceOfRow = ({ kit_id, position: _, picture, ...rest }: Selectable<PieceTable>): Piece =>
-  ({ ...rest, kit: kit_id, ...(picture ? { picture } : {}) }) as Piece;
+export const pieceOfRow = ({ kit_id, position: _, picture, clear, ...rest }: Selectable<PieceTable>): Piece =>
+  ({
+    ...rest,
+    kit: kit_id,
+    ...(picture ? { picture } : {}),
+    ...(clear ? { clear: asRect(clear) } : {}),
+  }) as Piece;
 
 /** A piece as a row. */
-export const pieceRow = ({ kit, picture = '', ...rest }: Piece, position: number) =>
-  ({ ...rest, kit_id: kit, position, picture }) satisfies Insertable<PieceTable>;
+export const pieceRow = ({ kit, picture = '', clear, ...rest }: Piece, position: number) =>
+  ({
+    ...rest,
+    kit_id: kit,
+    position,
+    picture,
+    clear: clear ? JSON.stringify(clear) : null,
+  }) satisfies Insertable<PieceTable>;
 
 export async function findKit(db: Database, id: string): Promise<Kit | null> {
   const row = await db.selectFrom('kit').selectAll().where('id', '=', id).executeTakeFirst();

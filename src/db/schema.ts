@@ -76,6 +76,8 @@ export interface PieceTable {
   faces: string;
   /** hash of its picture; empty where it has none */
   picture: Generated<string>;
+  /** the part of it that can be written on, as JSON; null where its picture does not tell */
+  clear: string | null;
 }
 
 /** A calendar as it was read, so that it can be given back unchanged; from a file, made here, or from a feed. */

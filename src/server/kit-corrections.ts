@@ -43,7 +43,7 @@ export async function correctKit(
     mustBeAsSeen(seen, before.pieces, () => 'Its list has other lines by now');
     const shown = new Map(pictures.map((p) => [p.code, p.picture]));
     const read = readKit(csv, `${name}.kit.csv`, name);
-    const after = { ...read, pieces: read.pieces.map((p) => withPicture(p, shown.get(p.code))) };
+    const after = { ...read, pieces: read.pieces.map((p) => withPicture(p, shown.get(p.code), before)) };
     const correction = correctionOf(before, after);
     const sums = {
       added: correction.added.length,
@@ -219,8 +219,13 @@ export async function takeUpAgain(input: unknown): Promise<Outcome<null>> {
 const stockOf = async (db: Database, kit: Kit) =>
   stockOfKit(kit, await usesOf(db, kit.name), await stockEvents(db, kit.name));
 
-const withPicture = ({ picture: _, ...piece }: Piece, picture: string | undefined): Piece =>
-  picture === undefined ? piece : { ...piece, picture };
+/** A line with a picture; where the kit has that already, what is known of it goes along. */
+function withPicture(line: Piece, picture: string | undefined, before: Kit): Piece {
+  if (picture === undefined) return line;
+  const { width, height } = line;
+  const known = before.pieces.find((p) => p.picture === picture && p.width === width && p.height === height);
+  return { ...line, picture, ...(known?.clear ? { clear: known.clear } : {}) };
+}
 
 function mustBeLines(kit: Kit, told: readonly { readonly code: string }[]): void {
   const codes = new Set(kit.pieces.map((p) => p.code));

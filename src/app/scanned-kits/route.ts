@@ -6,7 +6,7 @@ import { page } from '../../server/answering';
 import { check } from '../../server/dto/check';
 import { KitTextDto } from '../../server/dto/kits.dto';
 import { outcome } from '../../server/outcome';
-import { keepPicture } from '../../server/pictures';
+import { keepPicture, shownBy } from '../../server/pictures';
 import { store } from '../../server/store';
 
 export const dynamic = 'force-dynamic';
@@ -32,10 +32,12 @@ export async function POST(request: Request): Promise<Response> {
       const pictures = new Map<string, string>();
       for (const file of files)
         pictures.set(file.name, await keepPicture(new Uint8Array(await file.arrayBuffer()), file.name));
-      const pieces = kit.pieces.map((p) => {
-        const picture = pictures.get(p.code);
-        return picture === undefined ? p : { ...p, picture };
-      });
+      const pieces = await Promise.all(
+        kit.pieces.map(async (p) => {
+          const picture = pictures.get(p.code);
+          return picture === undefined ? p : shownBy(p, picture);
+        }),
+      );
       await addNewKit(await store(), { ...kit, pieces }, role);
       revalidatePath('/', 'layout');
       return { name, designs: pieces.length, pictures: pictures.size };

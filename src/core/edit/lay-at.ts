@@ -8,7 +8,7 @@ import { footprint, pieceIndex } from '../spread/placement';
 import { trimTo } from '../spread/trim';
 import { contains, inset } from '../measure/rect';
 import { fitText } from '../spread/fit-text';
-import { TIP, laidOn, writingRoom } from '../spread/writing';
+import { TIP, baseOf, laidOn, writingRoom } from '../spread/writing';
 import type { Change } from './change';
 import { snap } from './snap';
 import { thingOfPiece } from './thing';
@@ -67,10 +67,7 @@ export function layAt(
 function writtenBeside(context: Context, base: Placement, placements: readonly Placement[]): Placement[] {
   const piece = pieceIndex(context).get(pieceKey(base));
   if (!piece || base.text === null || base.locked || piece.kind === 'checklist') return [];
-  const room = writingRoom(
-    { kind: piece.kind, shape: piece.shape, w: base.w, h: base.h, turn: base.turn },
-    laidOn(base, placements),
-  );
+  const room = writingRoom(baseOf(piece, base), laidOn(base, placements));
   const fitted = fitText(base.text, room, context.options);
   return fitted && (fitted.size !== base.size || fitted.text !== base.text) ? [{ ...base, ...fitted }] : [];
 }

@@ -10,7 +10,7 @@ import { fitText } from '../spread/fit-text';
 import { inkFor } from '../spread/ink';
 import type { Context, Placement } from '../spread/placement';
 import { matchDemands, pieceIndex } from '../spread/placement';
-import { laidOn, writingRoom } from '../spread/writing';
+import { baseOf, laidOn, writingRoom } from '../spread/writing';
 import type { Change } from './change';
 import { thingOf } from './thing';
 
@@ -68,8 +68,7 @@ export const keepAsMemory = (context: Context, p: Placement, gone: readonly stri
 function fittedOn(context: Context, placements: readonly Placement[], p: Placement, demand: Demand): Fitted | null {
   const piece = pieceIndex(context).get(pieceKey(p));
   if (!piece) return null;
-  const base = { kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn };
-  return fitText(writtenText(demand), writingRoom(base, laidOn(p, placements)), context.options);
+  return fitText(writtenText(demand), writingRoom(baseOf(piece, p), laidOn(p, placements)), context.options);
 }
 
 const words = (text: string): string => text.trim().toLowerCase().replace(/\s+/g, ' ');

@@ -4,7 +4,7 @@ import { inkFor } from '../spread/ink';
 import type { Context, Placement } from '../spread/placement';
 import { footprint, isWriting, pieceIndex } from '../spread/placement';
 import { trimTo } from '../spread/trim';
-import { writingRoom } from '../spread/writing';
+import { baseOf, writingRoom } from '../spread/writing';
 import { dayColumn } from '../book/columns';
 import { difference } from '../color/color';
 import { traits } from '../kit/kinds';
@@ -152,7 +152,7 @@ function roomFor(context: Context, placements: readonly Placement[], p: Placemen
 
 function holdsText(context: Context, piece: Piece, p: Placement, w: number, h: number): boolean {
   if (!p.text || piece.kind === 'checklist' || piece.kind === 'date-cover') return true;
-  const room = writingRoom({ kind: piece.kind, shape: piece.shape, w, h, turn: p.turn });
+  const room = writingRoom(baseOf(piece, { w, h, turn: p.turn }));
   return textFits(p.text, room.w, room.h, handAt(context.options.hand, p.size));
 }
 

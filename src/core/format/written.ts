@@ -1,7 +1,7 @@
 import type { Context, Placement } from '../spread/placement';
 import { isWriting, pieceIndex } from '../spread/placement';
 import { linesOfRows } from '../spread/list-text';
-import { DOT, TICK_WIDTH, laidOn, paperRoom, writingRoom } from '../spread/writing';
+import { DOT, TICK_WIDTH, baseOf, laidOn, paperRoom, writingRoom } from '../spread/writing';
 import { textWidth } from '../art/lettering';
 import { pieceKey } from '../kit/kit';
 import type { Hand } from '../measure/hand';
@@ -66,7 +66,7 @@ export function writtenOn(
       lines: lines.map((text, row) => line(text, x, pitch * (row + 0.68), w, size)),
     };
   }
-  const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laidOn(p, around));
+  const room = writingRoom(baseOf(piece, p), laidOn(p, around));
   const lines = writeLines(p.text, room.w, hand).slice(0, Math.max(1, linesIn(hand, room.h)));
   const top = room.y + Math.max(0, (room.h - lines.length * hand.linePitch) / 2);
   return {

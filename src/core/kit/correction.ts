@@ -83,9 +83,11 @@ export function objectionsTo(correction: Correction, holds: ReadonlyMap<string, 
 
 /** Without regard to fields that are not there in one of them and empty in the other. */
 const differs = (a: Piece, b: Piece): boolean => {
-  const [one, other] = [new Map(Object.entries(a)), new Map(Object.entries(b))];
-  return [...new Set([...one.keys(), ...other.keys()])].some((f) => (one.get(f) ?? '') !== (other.get(f) ?? ''));
+  const [one, other] = [a, b].map((p) => new Map(Object.entries(p).map(([f, v]) => [f, JSON.stringify(v)])));
+  const fields = new Set([...(one?.keys() ?? []), ...(other?.keys() ?? [])]);
+  return [...fields].some((f) => (one?.get(f) ?? EMPTY) !== (other?.get(f) ?? EMPTY));
 };
+const EMPTY = JSON.stringify('');
 
 /** A code that no line has yet, after the manner of one that is there: `QB-4` goes on as `QB-9` behind `QB-8`. */
 export function freshCode(codes: readonly string[], like: string): string {

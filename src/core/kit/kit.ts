@@ -1,4 +1,5 @@
 import type { Hex } from '../color/color';
+import type { Rect } from '../measure/rect';
 import type { Faces, Finish, Kind, Shape, Writable } from './kinds';
 
 /** One design of sticker in a kit, with its number of copies. Sizes in mm as printed, upright (formats.md, Kit). */
@@ -25,6 +26,8 @@ export interface Piece {
   readonly faces: Faces;
   /** names its picture, where it was scanned: a hash of the picture's bytes */
   readonly picture?: string;
+  /** the part of it that can be written on, where its picture was looked at for that; in its own mm */
+  readonly clear?: Rect;
 }
 
 /** A kit or a stash: pieces under one name. */

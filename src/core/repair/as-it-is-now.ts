@@ -2,7 +2,7 @@ import { between } from '../edit/change';
 import { inkFor } from '../spread/ink';
 import type { Context, Placement } from '../spread/placement';
 import { matchDemands, pieceIndex } from '../spread/placement';
-import { laidOn, writingRoom } from '../spread/writing';
+import { baseOf, laidOn, writingRoom } from '../spread/writing';
 import { dayColumn } from '../book/columns';
 import { stackOf } from '../edit/stack';
 import { pieceKey } from '../kit/kit';
@@ -73,10 +73,7 @@ function writtenAnew(
   const circle = over.find((q) => q.text !== null);
   const timed = circle && demand.start !== null;
   const whole = writtenText(timed ? { ...demand, start: null } : demand);
-  const room = writingRoom(
-    { kind: piece.kind, shape: piece.shape, w: base.w, h: base.h, turn: base.turn },
-    laidOn(base, placements),
-  );
+  const room = writingRoom(baseOf(piece, base), laidOn(base, placements));
   const text = shortened(whole, room.w, room.h, context.options.hand) ?? whole;
   return placements.map((q) =>
     q.id === id

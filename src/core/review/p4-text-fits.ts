@@ -9,7 +9,7 @@ import { handAt, linesIn, textFits, writeLines } from '../measure/hand';
 import { linesOfRows } from '../spread/list-text';
 import type { Placement } from '../spread/placement';
 import { isWriting } from '../spread/placement';
-import { TICK_WIDTH, laidOn, paperRoom, writingRoom } from '../spread/writing';
+import { TICK_WIDTH, baseOf, laidOn, paperRoom, writingRoom } from '../spread/writing';
 import { isList, strippedRoom } from '../spread/is-list';
 
 /** P4: every text fits at the writer's own hand. */
@@ -63,7 +63,7 @@ function partsOf(p: Placement, text: string, piece: Piece | undefined, laid: rea
     );
   }
   if (piece.kind === 'checklist') return [{ text, ...strippedRoom(p) }];
-  const { w, h } = writingRoom({ kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn }, laid);
+  const { w, h } = writingRoom(baseOf(piece, p), laid);
   return [{ text, w, h }];
 }
 

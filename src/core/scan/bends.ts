@@ -14,8 +14,8 @@ const SHOWN = 0.6;
 const ALONE = 0.2;
 
 /**
- * The cut at a bend of a block's outline: where a corner goes inwards two stickers meet, and one of the two ways on from
- * it is where the knife went. The one that shows better is taken; null where neither does.
+ * The cut at a bend of a block's outline: where a corner goes inwards two stickers meet, and one of the two ways on
+ * from it is where the knife went. The one that shows better is taken; null where neither does.
  */
 export function bentCut(share: Share, sight: Sight): Chord | null {
   let best: Chord | null = null;

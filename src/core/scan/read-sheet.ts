@@ -174,7 +174,7 @@ function samplesOf({ label }: Share, edges: Edges, seen: Seen): Float32Array {
   return Float32Array.from(out);
 }
 
-/** The sticker in cells: each the mean of a window of twice their width, so that it does not matter where they begin. */
+/** The sticker in cells: each the mean of a window twice as wide, so that it does not matter where they begin. */
 function lookOf({ cut }: Share, edges: Edges, seen: Seen): Look {
   const { scale } = seen;
   const [w, h] = [edges.right - edges.left, edges.bottom - edges.top];

@@ -1,6 +1,8 @@
 import type { Kind, Shape } from '../kit/kinds';
+import type { Piece } from '../kit/kit';
 import type { Hand } from '../measure/hand';
 import { writeLines } from '../measure/hand';
+import { HAIR } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { area, bottom, contains, inset, right } from '../measure/rect';
 import type { Placement } from './placement';
@@ -35,16 +37,42 @@ export function laidOn(p: Placement, around: readonly Placement[]): Rect[] {
  * The part of a base that can be written on, in mm from its top-left corner: inside its margins and
  * shape, clear of what is printed or laid on it.
  * On a piece that is turned the writing stays level: the room is then about its center, as if it were not turned.
+ * @param base `clear`: what its picture leaves free, which goes before what is usual for its kind
  * @param laid overlays on the base, in the base's own mm
  */
 export function writingRoom(
-  base: { kind: Kind; shape: Shape; w: number; h: number; turn?: number },
+  base: { kind: Kind; shape: Shape; w: number; h: number; turn?: number; clear?: Rect | undefined },
   laid: readonly Rect[] = [],
 ): Rect {
   if (base.turn && base.turn % 90 !== 0) return diamondRoom(base);
-  let room = shapeRoom(base);
+  let room = base.clear ? insideOf(base.clear, base) : shapeRoom(base);
   for (const over of laid) room = besideOf(room, over);
   return room;
+}
+
+/** A design as it lies somewhere, to be written on. What its picture leaves free is known of the whole of it only. */
+export const baseOf = (
+  { kind, shape, width, height, clear }: Pick<Piece, 'kind' | 'shape' | 'width' | 'height' | 'clear'>,
+  { w, h, turn = 0 }: { readonly w: number; readonly h: number; readonly turn?: number },
+) => ({
+  kind,
+  shape,
+  w,
+  h,
+  turn,
+  clear: Math.abs(w - width) < HAIR && Math.abs(h - height) < HAIR ? clear : undefined,
+});
+
+/** Within a free part the margins are narrower: nothing printed ends there as a sticker does. */
+function insideOf(clear: Rect, { w, h }: { w: number; h: number }): Rect {
+  const left = Math.max(clear.x + MARGIN / 2, SIDE_MARGIN);
+  const top = Math.max(clear.y, MARGIN);
+  return {
+    x: left,
+    y: top,
+    w: Math.max(0, Math.min(right(clear) - MARGIN / 2, w - SIDE_MARGIN) - left),
+    h: Math.max(0, Math.min(bottom(clear), h - MARGIN) - top),
+  };
 }
 
 /** Level lines on a square turned to a diamond: a lying rectangle in its middle, whose corners touch its sides. */

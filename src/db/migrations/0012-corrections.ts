@@ -3,9 +3,11 @@ import { sql } from 'kysely';
 
 /**
  * Kits are corrected for life: sums of the stock and the pictures of spreads follow a line that changes, and a clock
- * goes on with every change of kits and pieces. A sticker can be kept for later.
+ * goes on with every change of kits and pieces. A sticker can be kept for later. Where its picture leaves room to
+ * write is known of it.
  */
 export async function up(db: Kysely<unknown>): Promise<void> {
+  await sql`alter table piece add column clear text`.execute(db);
   await kept(db);
   await sql`create table kit_clock (id integer primary key check (id = 1), time integer not null)`.execute(db);
   await sql`insert into kit_clock values (1, 1)`.execute(db);

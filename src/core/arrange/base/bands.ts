@@ -14,7 +14,7 @@ import { firstFree } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
 import { matchDemands } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
-import { paperHeight, writingRoom } from '../../spread/writing';
+import { baseOf, paperHeight, writingRoom } from '../../spread/writing';
 
 /**
  * What runs over several days is one band over them, a strip with its name on it, split where pages part (handbook
@@ -113,7 +113,7 @@ function nameLabel(
   )) {
     const cut = trimTo(piece, columnWidth);
     if (cut === undefined) continue;
-    const room = writingRoom({ kind: piece.kind, shape: piece.shape, w: cut?.w ?? piece.width, h: piece.height });
+    const room = writingRoom(baseOf(piece, { w: cut?.w ?? piece.width, h: piece.height }));
     if (textFits(text, room.w, room.h, context.options.hand)) return { piece, cut };
   }
   return null;

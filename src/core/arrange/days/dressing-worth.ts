@@ -3,7 +3,7 @@ import { handAt, textFits } from '../../measure/hand';
 import type { Rect } from '../../measure/rect';
 import { FOREIGN, piecesOf, strangeness } from '../../spread/choose';
 import type { Fitted } from '../../spread/fit-text';
-import { writingRoom } from '../../spread/writing';
+import { baseOf, writingRoom } from '../../spread/writing';
 import type { Demand } from '../../week/demand';
 import { oncePerGround } from '../ladder/once';
 import type { Ground } from '../ladder/rung';
@@ -24,8 +24,7 @@ export function dressingWorth(demand: Demand, form: Form, fitted: Fitted, ground
   if (PLAIN.includes(form.kind) || form.turn || form.w < 24 || form.designs[0]?.words !== '') return 0;
   const { icon, script } = picturesFor(demand, ground);
   const on = (rect: Rect, text: string | null = fitted.text): boolean => {
-    const shape = (form.designs[0] as Piece).shape;
-    const room = writingRoom({ kind: form.kind, shape, w: form.w, h: form.h }, [rect]);
+    const room = writingRoom({ ...baseOf(form.designs[0] as Piece, form), kind: form.kind, turn: 0 }, [rect]);
     return text === null || textFits(text, room.w, room.h, handAt(ground.context.options.hand, fitted.size));
   };
   const withIcon =

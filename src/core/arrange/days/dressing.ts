@@ -24,7 +24,7 @@ import type { Reserved } from './reserved';
 import { iconRank, scriptRank, showsOn } from './reserved';
 import type { Context } from '../../spread/placement';
 import { whim } from '../../spread/whim';
-import { TIP, writingRoom } from '../../spread/writing';
+import { TIP, baseOf, writingRoom } from '../../spread/writing';
 
 /**
  * Lays an item's base with icon and script, where the kit has them and the text still fits. False when nothing is
@@ -121,7 +121,7 @@ function adorn(
     const rest = words === undefined ? whole : besideScript(timed, words);
     const text = rest === writtenText(timed) ? whole : rest;
     const room = writingRoom(
-      { kind: base.kind, shape: base.shape, w: place.w, h: place.h },
+      baseOf(base, place),
       laid.map(({ rect }) => ({ ...rect, x: rect.x - place.x, y: rect.y - place.y })),
     );
     if (text === null || textFits(text, room.w, room.h, hand)) return { laid, text };
@@ -159,7 +159,7 @@ function layCircle(draft: Draft, context: Context, demand: Demand, place: Rect, 
   if (context.ways.times !== 'in circles' || demand.start === null) return [];
   const time = spokenTime(demand.start);
   const piece = byCost(piecesOf(context, 'circle'), (p) => {
-    const room = writingRoom({ kind: p.kind, shape: p.shape, w: p.width, h: p.height });
+    const room = writingRoom(baseOf(p, { w: p.width, h: p.height }));
     const over = Math.max(0, (p.height - place.h) / 2);
     if (place.y - over < at.column.y - HAIR || bottom(place) + over > bottom(at.column) + HAIR) return Infinity;
     return p.writable === 'no' ||

@@ -11,7 +11,7 @@ import type { Fitted } from '../../spread/fit-text';
 import { fitText } from '../../spread/fit-text';
 import type { Context } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
-import { writingRoom } from '../../spread/writing';
+import { baseOf, writingRoom } from '../../spread/writing';
 import { oncePerGround } from '../ladder/once';
 import type { Ground } from '../ladder/rung';
 
@@ -124,11 +124,8 @@ const turnOf = (piece: Piece, { ways }: Context): number => (ways.roundBases && 
 export const roomOn = (form: Form): Rect => {
   const one = form.designs[0] as Piece;
   return writingRoom({
+    ...baseOf(one, { w: form.turn ? one.width : form.w, h: form.turn ? one.height : form.h, turn: form.turn }),
     kind: form.kind,
-    shape: one.shape,
-    w: form.turn ? one.width : form.w,
-    h: form.turn ? one.height : form.h,
-    turn: form.turn,
   });
 };
 

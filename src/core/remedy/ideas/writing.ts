@@ -1,5 +1,5 @@
 import { inkFor } from '../../spread/ink';
-import { laidOn, writingRoom } from '../../spread/writing';
+import { baseOf, laidOn, writingRoom } from '../../spread/writing';
 import { shortened } from '../../measure/hand';
 import { dayOfMonth } from '../../week/day-names';
 import type { Idea } from '../remedy';
@@ -21,10 +21,7 @@ export const otherText: Idea = (c) =>
     const number = p.day === null ? '' : String(dayOfMonth(c.context.week.days[p.day] as string));
     if (piece.kind === 'date-cover')
       return altered({ do: 'write', text: number }, p, { text: number, ink: inkFor(piece) });
-    const room = writingRoom(
-      { kind: piece.kind, shape: piece.shape, w: p.w, h: p.h, turn: p.turn },
-      laidOn(p, c.placements),
-    );
+    const room = writingRoom(baseOf(piece, p), laidOn(p, c.placements));
     const shorter = p.text && !isList(piece, p) ? shortened(p.text, room.w, room.h, c.context.options.hand) : null;
     return shorter && shorter !== p.text ? altered({ do: 'write', text: shorter }, p, { text: shorter }) : [];
   });
