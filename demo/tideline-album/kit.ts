@@ -1,6 +1,7 @@
 import type { Hex } from '../../src/core/color/color';
-import type { Kind, Shape } from '../../src/core/kit/kinds';
-import { shortOf, traits } from '../../src/core/kit/kinds';
+import { blankPiece } from '../../src/core/kit/blank-piece';
+import type { Kind } from '../../src/core/kit/kinds';
+import { shortOf } from '../../src/core/kit/kinds';
 import type { Kit, Piece } from '../../src/core/kit/kit';
 import type { Metal } from './papers';
 import { foil, list, wash, washi } from './papers';
@@ -42,29 +43,18 @@ export function tidelineAlbum(): Painted[] {
     const short = shortOf(kind);
     const nth = (codes.get(short) ?? 0) + 1;
     codes.set(short, nth);
-    const { shape, writable, opacity } = traits(kind);
-    const piece: Piece = {
+    const piece = blankPiece(kind, {
       kit: NAME,
       code: `${short}-${nth}`,
-      kind,
       count,
       width: size[0],
       height: size[1],
       sheet,
-      shape: (paint ? 'rect' : shape) satisfies Shape,
+      ...(paint ? { shape: 'rect' as const } : {}),
       color,
       accent,
-      motif: '',
-      words: '',
-      icon: '',
-      writable,
-      opacity,
-      finish: 'matte-removable',
-      foil: 'none',
-      rows: 0,
-      faces: 'none',
       ...rest,
-    };
+    });
     return { piece, paint };
   };
   const photographs = Object.keys(PHOTOGRAPHS) as Photograph[];

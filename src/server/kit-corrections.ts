@@ -5,7 +5,8 @@ import { imageOf } from '../core/format/image-of';
 import { readKit } from '../core/format/kit-csv';
 import { correctionOf, freshCode, isNoChange } from '../core/kit/correction';
 import type { Kit, Piece } from '../core/kit/kit';
-import { shortOf, traits } from '../core/kit/kinds';
+import { blankPiece } from '../core/kit/blank-piece';
+import { shortOf } from '../core/kit/kinds';
 import { leftOver } from '../core/kit/left-over';
 import { recount } from '../core/kit/recount';
 import { splitOff } from '../core/kit/split-off';
@@ -150,28 +151,8 @@ export async function addWashi(input: unknown): Promise<Outcome<{ code: string }
     const kit = await knownKit(db, name);
     const codes = kit.pieces.map((p) => p.code);
     const code = freshCode(codes, kit.pieces.find((p) => p.kind === 'washi')?.code ?? shortOf('washi'));
-    const { shape, opacity, writable } = traits('washi');
-    const piece: Piece = {
-      kit: name,
-      code,
-      kind: 'washi',
-      count: 1,
-      width: length,
-      height: width,
-      sheet: Math.max(1, ...kit.pieces.map((p) => p.sheet)),
-      shape,
-      color,
-      accent: color,
-      motif: '',
-      words: '',
-      icon: '',
-      writable,
-      opacity,
-      finish: 'matte-removable',
-      foil: 'none',
-      rows: 0,
-      faces: 'none',
-    };
+    const sheet = Math.max(1, ...kit.pieces.map((p) => p.sheet));
+    const piece = blankPiece('washi', { kit: name, code, width: length, height: width, sheet, color, accent: color });
     await editKits(db, { do: 'add washi', code, mm: length }, [
       { table: 'piece', key: [name, code], row: pieceRow(piece, codes.length) },
     ]);

@@ -1,3 +1,4 @@
+import { PLAIN } from '../kit/blank-piece';
 import type { Kind } from '../kit/kinds';
 import type { Kit, Piece } from '../kit/kit';
 import { FACES, FINISHES, KIND_NAMES, SHAPES, WRITABLE, traits } from '../kit/kinds';
@@ -96,7 +97,7 @@ const usualRows = (kind: Kind): number => (kind === 'checklist' ? 6 : 0);
 function toPiece(row: Row, kit: string): Piece {
   const kind = row.oneOf('kind', KIND_NAMES, 'deco', true);
   const usual = traits(kind);
-  const color = row.color('color', '#d9d4c7');
+  const color = row.color('color', PLAIN.color);
   const rolls = kind === 'washi' || kind === 'bottom-washi';
   return {
     kit,

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { Piece } from '../kit/kit';
 import { freshCode } from '../kit/correction';
-import { traits } from '../kit/kinds';
+import { blankPiece } from '../kit/blank-piece';
 import { readKit } from './kit-csv';
 
 /** The columns of the table of lines that take cells, in their order. */
@@ -60,34 +60,11 @@ export function pasteLines(kit: string, pieces: readonly Piece[], text: string, 
 /** A line to be filled in, like the last one there. */
 export function blankLine(kit: string, pieces: readonly Piece[]): Piece {
   const last = pieces.at(-1);
-  const { shape, writable, opacity } = traits('label');
   const code = freshCode(
     pieces.map((p) => p.code),
     last?.code ?? 'LA-0',
   );
-  return last
-    ? { ...withoutPicture(last), code, words: '', icon: '' }
-    : {
-        kit,
-        code,
-        kind: 'label',
-        count: 1,
-        width: 38,
-        height: 12,
-        sheet: 1,
-        shape,
-        color: '#d9d4c7',
-        accent: '#9a9484',
-        motif: '',
-        words: '',
-        icon: '',
-        writable,
-        opacity,
-        finish: 'matte-removable',
-        foil: 'none',
-        rows: 0,
-        faces: 'none',
-      };
+  return last ? { ...withoutPicture(last), code, words: '', icon: '' } : blankPiece('label', { kit, code });
 }
 
 /** Lines once more, each below its own, under codes that go on. */
@@ -120,4 +97,4 @@ function withOwnCodes(pieces: readonly Piece[], more: readonly Piece[]): Piece[]
 const valueOf = (field: LineField, cell: string): string | number =>
   NUMBERS.has(field) ? (cell === '' ? NaN : Number(cell.replace(',', '.'))) : cell;
 
-const withoutPicture = ({ picture: _, ...piece }: Piece): Piece => piece;
+const withoutPicture = ({ picture: _, clear: __, ...piece }: Piece): Piece => piece;

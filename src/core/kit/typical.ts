@@ -1,5 +1,6 @@
+import { blankPiece } from './blank-piece';
 import type { Kind } from './kinds';
-import { shortOf, traits } from './kinds';
+import { shortOf } from './kinds';
 import type { Kit, Piece } from './kit';
 
 /** Pieces are of their kind's usual size (kinds.ts). */
@@ -49,35 +50,20 @@ export function typicalKit(name: string, size: keyof typeof TYPICAL): Kit {
   return {
     name,
     pieces: TYPICAL[size].flatMap(([kind, count, sheet, words = '']) => {
-      const [width, height] = traits(kind).usual;
       // each number of the month is a design of its own
       const numbers = kind === 'date-dot' ? Array.from({ length: count }, (_, i) => String(i + 1)) : [words];
       return numbers.map((text): Piece => {
         const short = shortOf(kind);
         const nth = (seen.get(short) ?? 0) + 1;
         seen.set(short, nth);
-        const { shape, writable, opacity } = traits(kind);
-        return {
+        return blankPiece(kind, {
           kit: name,
           code: `${short}-${nth}`,
-          kind,
           count: kind === 'date-dot' ? 1 : count,
-          width,
-          height,
           sheet,
-          shape,
-          color: '#d9d4c7',
-          accent: '#9a9484',
-          motif: '',
           words: text,
-          icon: '',
-          writable,
-          opacity,
-          finish: 'matte-removable',
-          foil: 'none',
           rows: kind === 'checklist' ? 6 : 0,
-          faces: 'none',
-        };
+        });
       });
     }),
   };

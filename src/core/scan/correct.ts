@@ -1,3 +1,4 @@
+import { PLAIN } from '../kit/blank-piece';
 import type { Kind, Writable } from '../kit/kinds';
 import { traits } from '../kit/kinds';
 import type { Rect } from '../measure/rect';
@@ -108,8 +109,7 @@ export const add = (all: readonly Sticker[], rect: Rect): Sticker[] => [
     {
       ...rect,
       shape: 'rect',
-      color: '#d9d4c7',
-      accent: '#9a9484',
+      ...PLAIN,
       foil: 'none',
       rows: 0,
       kind: 'label',

@@ -1,4 +1,5 @@
-import { shortOf, traits } from '../kit/kinds';
+import { blankPiece } from '../kit/blank-piece';
+import { shortOf } from '../kit/kinds';
 import type { Kit, Piece } from '../kit/kit';
 import type { Sticker } from './correct';
 
@@ -32,30 +33,12 @@ export function kitOfScan(
 }
 
 function pieceOf(kit: string, s: Sticker, count: number, sheet: number, codes: Map<string, number>): Piece {
-  const { opacity } = traits(s.kind);
   const short = shortOf(s.kind);
   const nth = (codes.get(short) ?? 0) + 1;
   codes.set(short, nth);
   const tenth = (mm: number): number => Math.round(mm * 10) / 10;
-  return {
-    kit,
-    code: `${short}-${nth}`,
-    kind: s.kind,
-    count,
-    width: tenth(s.w),
-    height: tenth(s.h),
-    sheet,
-    shape: s.shape,
-    color: s.color,
-    accent: s.accent,
-    motif: '',
-    words: s.words,
-    icon: s.icon,
-    writable: s.writable,
-    opacity,
-    finish: 'matte-removable',
-    foil: s.foil,
-    rows: s.rows,
-    faces: 'none',
-  };
+  const { shape, color, accent, words, icon, writable, foil, rows } = s;
+  const [width, height] = [tenth(s.w), tenth(s.h)];
+  const seen = { count, width, height, sheet, shape, color, accent, words, icon, writable, foil, rows };
+  return blankPiece(s.kind, { kit, code: `${short}-${nth}`, ...seen });
 }
