@@ -9,6 +9,7 @@ import { SORTS, madeUpSheet } from '../../demo/scanner-service/made-up-sheets';
 import type { PrintedSheet, Printed } from '../../demo/scanner-service/sheet';
 import { difference } from '../../src/core/color/color';
 import { readKit } from '../../src/core/format/kit-csv';
+import { actsOfAKit } from './scan-acts';
 import type { FoundPiece, ReadSheet } from '../../src/core/scan/found';
 import { findSheet } from '../../src/core/scan/find-sheet';
 import { readSheet } from '../../src/core/scan/read-sheet';
@@ -40,7 +41,7 @@ const empty = (): Tally => ({
   designs: 0, copiesRight: 0, rowsRight: 0, kindsRight: 0, doubted: 0, ms: [],
 }); // prettier-ignore
 
-async function readBack(sheet: PrintedSheet, knobs: Knobs): Promise<{ read: ReadSheet; ms: number }> {
+export async function readBack(sheet: PrintedSheet, knobs: Knobs): Promise<{ read: ReadSheet; ms: number }> {
   const shot = await scanned(sheet, knobs);
   const { data, info } = await sharp(shot.bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
   const picture = { width: info.width, height: info.height, data };
@@ -50,7 +51,7 @@ async function readBack(sheet: PrintedSheet, knobs: Knobs): Promise<{ read: Read
 }
 
 /** Each printed sticker's nearest piece that nobody else has, or null. */
-function matched(sheet: PrintedSheet, { pieces }: ReadSheet): (FoundPiece | null)[] {
+export function matched(sheet: PrintedSheet, { pieces }: ReadSheet): (FoundPiece | null)[] {
   const free = new Set(pieces);
   return sheet.stickers.map((s) => {
     const near = [...free].find(
@@ -165,11 +166,12 @@ async function main(): Promise<void> {
   ];
   writeFileSync(
     'docs/scan.md',
-    `# Scanning, measured\n\nWritten by \`npm run bench:scan\`. ${sheets.length * 2} simulated sheets (demo/scanner-service): each as a flatbed scan at 300 dpi and as a phone's photo in perspective; made-up kits of seeds ${SEEDS.join(' and ')}, never looked at while the reader was made, and the demo kits' own sheets. Of 100, but for counts and milliseconds (Node, without decoding). Sizes: each side within 0.4 mm of a scan, 0.8 mm of a photo; of those found. Colors: the main one within 3 by CIEDE2000, where one color clearly leads. Copies, rows: designs counted exactly right.\n\n| ${head.join(' | ')} |\n|${head.map(() => '---').join('|')}|\n${[...tallies].map(([name, t]) => row(name, t)).join('\n')}\n${row('**all**', total)}\n`,
+    `# Scanning, measured\n\nWritten by \`npm run bench:scan\`. ${sheets.length * 2} simulated sheets (demo/scanner-service): each as a flatbed scan at 300 dpi and as a phone's photo in perspective; made-up kits of seeds ${SEEDS.join(' and ')}, never looked at while the reader was made, and the demo kits' own sheets. Of 100, but for counts and milliseconds (Node, without decoding). Sizes: each side within 0.4 mm of a scan, 0.8 mm of a photo; of those found. Colors: the main one within 3 by CIEDE2000, where one color clearly leads. Copies, rows: designs counted exactly right.\n\n| ${head.join(' | ')} |\n|${head.map(() => '---').join('|')}|\n${[...tallies].map(([name, t]) => row(name, t)).join('\n')}\n${row('**all**', total)}\n\n${await actsOfAKit(readBack, matched, FLATBED)}`,
   );
 }
 
-main().catch((error: unknown) => {
-  console.error(error);
-  process.exit(1);
-});
+if (process.argv[1]?.endsWith('scan.ts'))
+  main().catch((error: unknown) => {
+    console.error(error);
+    process.exit(1);
+  });
