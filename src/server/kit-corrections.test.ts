@@ -10,7 +10,8 @@ import type { Database } from '../db/database';
 import { allKits, findKit, listKits } from '../db/kits';
 import { favoritesOf } from '../db/manners';
 import { kitSums, stockEvents, usesOf } from '../db/stock';
-import { addCheckedKit, changeStock, saveFacts, setFavorite, undoKits } from './kit-actions';
+import { addCheckedKit, changeStock, saveFacts, searchPieces, setFavorite, undoKits } from './kit-actions';
+import { chooseStash } from '../db/spreads';
 import {
   addAnotherCopy,
   addWashi,
@@ -23,6 +24,8 @@ import {
   takeUpAgain,
 } from './kit-corrections';
 import { mend } from './repair-actions';
+import { kitTitles } from './kit-titles';
+import { choicesFor, usualStash } from './stash';
 import { loadShelf } from './shelf';
 
 let db: Database;
@@ -295,4 +298,40 @@ it('washi comes in by its length, with a code that goes on', async () => {
   expect(piece).toMatchObject({ code, kind: 'washi', width: 320, height: 15, count: 1, color: '#2f6f6a' });
   expect(done(await addWashi({ kit: 'stash', width: 15, length: 320, color: '#2f6f6a' })).code).not.toBe(code);
   expect(refusal(await addWashi({ kit: 'stash', width: 0, length: 320, color: 'teal' }))).toMatch(/width.*color/s);
+});
+
+describe('a retired kit', () => {
+  const retire = async (kit: string) => {
+    const { facts } = (await listKits(db)).find((k) => k.id === kit)!;
+    done(await saveFacts({ kit, facts: { ...facts, retired: true, title: 'Old drawer', place: 'attic' } }));
+  };
+
+  it('lies beside no week, and is found by no search; where it is chosen it stays', async () => {
+    const id = await beginWeek();
+    expect(await usualStash(db, '2027-W06', 'rockpool')).toContain('stash');
+    await chooseStash(db, id, ['stash']);
+    await retire('stash');
+    expect(await usualStash(db, '2027-W06', 'rockpool')).not.toContain('stash');
+    expect((await choicesFor(db, id, 'rockpool')).map((c) => [c.kit, c.chosen])).toContainEqual(['stash', true]);
+    await chooseStash(db, id, []);
+    expect((await choicesFor(db, id, 'rockpool')).map((c) => c.kit)).not.toContain('stash');
+    const found = done(await searchPieces({ words: 'date dot' }));
+    expect(found.pieces.some((p) => p.kit === 'stash')).toBe(false);
+  });
+
+  it('is called on all screens as its owner calls it', async () => {
+    expect(await kitTitles()).toEqual([]);
+    await retire('stash');
+    expect(await kitTitles()).toEqual([['stash', 'Old drawer']]);
+  });
+});
+
+it('what goes with a kit is found over the others, and where it lies', async () => {
+  const { facts } = (await listKits(db)).find((k) => k.id === 'stash')!;
+  done(await saveFacts({ kit: 'stash', facts: { ...facts, place: 'blue folder' } }));
+  const found = done(await searchPieces({ words: '', goesWith: 'rockpool' }));
+  expect(found.pieces.length).toBeGreaterThan(10);
+  expect(found.pieces.every((p) => p.kit !== 'rockpool')).toBe(true);
+  expect(found.places).toContainEqual(['stash', 'blue folder']);
+  expect(refusal(await searchPieces({ words: '', goesWith: 'none' }))).toContain('one of your kits');
 });
