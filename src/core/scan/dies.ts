@@ -81,9 +81,10 @@ export function layDies(
     const best = bestFit(share, smaller, { ...sight, blobs });
     if (!best) return found;
     const label = fresh();
+    const { label: old } = share;
     for (let y = best.y0; y <= best.y1; y++)
       for (let x = best.x0; x <= best.x1; x++)
-        if (labels[y * blobs.width + x] === share.label) labels[y * blobs.width + x] = label;
+        if (labels[y * blobs.width + x] === old) labels[y * blobs.width + x] = label;
     const { x0, y0, x1, y1 } = best;
     const meets = (dx: number, dy: number): boolean => {
       const i =

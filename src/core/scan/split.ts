@@ -76,24 +76,27 @@ const mayBeSeveral = (share: Share, sight: Sight): boolean => {
 
 /** Gives a share's pixels a label of their own. */
 function relabeled(share: Share, label: number, { labels, width }: Blobs): Share {
-  for (let y = share.y0; y <= share.y1; y++)
-    for (let x = share.x0; x <= share.x1; x++) if (labels[y * width + x] === share.label) labels[y * width + x] = label;
+  const { label: old, x0, y0, x1, y1 } = share;
+  for (let y = y0; y <= y1; y++)
+    for (let x = x0; x <= x1; x++) if (labels[y * width + x] === old) labels[y * width + x] = label;
   return { ...share, label };
 }
 
 /** What is left of a block, each part that hangs together parted anew. */
 function restOf(block: Share, sight: Sight, fresh: () => number): Share[] {
   const { labels, width } = sight.blobs;
+  const { label: old } = block;
   const [w, h] = [block.x1 - block.x0 + 1, block.y1 - block.y0 + 1];
   const set = new Uint8Array(w * h);
   for (let y = 0; y < h; y++)
-    for (let x = 0; x < w; x++) set[y * w + x] = labels[(block.y0 + y) * width + block.x0 + x] === block.label ? 1 : 0;
+    for (let x = 0; x < w; x++) set[y * w + x] = labels[(block.y0 + y) * width + block.x0 + x] === old ? 1 : 0;
   const { labels: own, parts } = partsOf(set, w, h);
   return parts.flatMap((part) => {
     const label = fresh();
+    const { label: its } = part;
     for (let y = part.y0; y <= part.y1; y++)
       for (let x = part.x0; x <= part.x1; x++)
-        if (own[y * w + x] === part.label) labels[(block.y0 + y) * width + block.x0 + x] = label;
+        if (own[y * w + x] === its) labels[(block.y0 + y) * width + block.x0 + x] = label;
     const { cut } = block;
     const share: Share = {
       label,
