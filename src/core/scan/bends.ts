@@ -1,6 +1,7 @@
 import type { Chord, Sight } from './chord';
 import { contrastOf } from './chord';
 import type { Share } from './share';
+import { spanAt } from './share';
 
 /** A side that steps by more has a bend there, mm. */
 const BEND = 2;
@@ -33,18 +34,10 @@ export function bentCut(share: Share, sight: Sight): Chord | null {
 export const hasBends = (share: Share, sight: Sight): boolean => bendsOf(share, sight).length > 0;
 
 /** Where the first or last pixel of a row, or of a column, leaps: both ways on from each such corner. */
-function bendsOf({ label, x0, y0, x1, y1 }: Share, { blobs: { labels, width }, scale }: Sight) {
+function bendsOf(share: Share, { blobs, scale }: Sight) {
+  const { x0, y0, x1, y1 } = share;
   const bends: { at: number; upright: boolean }[] = [];
-  const ends = (upright: boolean, along: number): readonly [number, number] | null => {
-    const [from, to] = upright ? [y0, y1] : [x0, x1];
-    let [first, last] = [-1, -1];
-    for (let k = from; k <= to; k++)
-      if (labels[upright ? k * width + along : along * width + k] === label) {
-        if (first < 0) first = k;
-        last = k;
-      }
-    return first < 0 ? null : [first, last];
-  };
+  const ends = (upright: boolean, at: number) => spanAt(share, blobs, upright, at)?.ends ?? null;
   const near = (a: number, b: number): boolean => Math.abs(a - b) <= STRAY;
   for (const upright of [false, true]) {
     const [from, to] = upright ? [x0, x1] : [y0, y1];

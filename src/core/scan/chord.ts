@@ -38,14 +38,14 @@ const LINED = 0.25;
 const STRONGEST = 34;
 const PRINTED = 0.3;
 /** Colors that differ by less are one, CIELAB. */
-const STEP = 7;
+export const STEP = 7;
 /** Parts that hang together by less were joined by a speck, mm. */
 const NECK = 2;
 /** Rounded corners leave a wedge of backing at a cut's ends, mm. */
 const WEDGE = 3;
 /** Px to both sides of a cut that are looked at, and how far the line may stray. */
-const ASIDE = 4;
-const STRAY = 2;
+export const ASIDE = 4;
+export const STRAY = 2;
 /** Beside it, px, so much less shows. */
 const BESIDE = [-18, -9, 9, 18];
 const ALONE = 0.3;

@@ -1,7 +1,8 @@
 import type { Blobs } from './blobs';
 import type { Sight } from './chord';
-import { apart, contrastOf } from './chord';
+import { ASIDE, STEP, STRAY, apart, contrastOf } from './chord';
 import type { Share } from './share';
+import { spanAt } from './share';
 
 /** A size that stickers of a sheet are cut to, px, and how many were found of it. */
 export interface Die {
@@ -26,11 +27,6 @@ const JITTER = [0, 4, 8, 12];
 const BESIDE = [9, 17];
 /** Where much is printed beside it, by so much of that more. */
 const BUSY = 0.5;
-/** Px to both sides of an edge, and how far it may stray. */
-const ASIDE = 4;
-const STRAY = 2;
-/** Colors that differ by less are one, CIELAB. */
-const STEP = 7;
 /** Fewer pixels in a row are what a cut left of the neighbor. */
 const SLIVER = 4;
 
@@ -63,32 +59,25 @@ interface Fit {
 /**
  * Lays the sheet's own sizes into a block that no straight cut parts, from its corners inwards: where one of them fits
  * and its edges show, a sticker is. What is laid gets a label of its own; the rest keeps the block's.
- * @param labels is changed
+ * @param sight its labels are changed
  * @returns the stickers found
  */
-export function layDies(
-  share: Share,
-  dies: readonly Die[],
-  sight: Sight,
-  labels: Int32Array,
-  fresh: () => number,
-): Share[] {
+export function layDies(share: Share, dies: readonly Die[], sight: Sight, fresh: () => number): Share[] {
   const found: Share[] = [];
   const area = (share.x1 - share.x0 + 1) * (share.y1 - share.y0 + 1);
   const smaller = dies.filter((d) => d.w * d.h < area * 0.85);
-  const blobs: Blobs = { ...sight.blobs, labels };
+  const { label: old } = share;
+  const { labels, width } = sight.blobs;
   for (;;) {
-    const best = bestFit(share, smaller, { ...sight, blobs });
+    const best = bestFit(share, smaller, sight);
     if (!best) return found;
     const label = fresh();
-    const { label: old } = share;
     for (let y = best.y0; y <= best.y1; y++)
-      for (let x = best.x0; x <= best.x1; x++)
-        if (labels[y * blobs.width + x] === old) labels[y * blobs.width + x] = label;
+      for (let x = best.x0; x <= best.x1; x++) if (labels[y * width + x] === old) labels[y * width + x] = label;
     const { x0, y0, x1, y1 } = best;
     const meets = (dx: number, dy: number): boolean => {
       const i =
-        Math.round((y0 + y1) / 2 + (dy * (y1 - y0 + 2 * ASIDE)) / 2) * blobs.width +
+        Math.round((y0 + y1) / 2 + (dy * (y1 - y0 + 2 * ASIDE)) / 2) * width +
         Math.round((x0 + x1) / 2 + (dx * (x1 - x0 + 2 * ASIDE)) / 2);
       return labels[i] !== 0;
     };
@@ -125,46 +114,34 @@ interface Corner {
 }
 
 /** The outermost corners of what is left of a part: of its first and last row, and of its first and last column. */
-function cornersOf({ label, x0, y0, x1, y1 }: Share, { labels, width }: Blobs): Corner[] {
-  const row = (y: number): readonly [number, number] | null => {
-    let [first, last, count] = [-1, -1, 0];
-    for (let x = x0; x <= x1; x++)
-      if (labels[y * width + x] === label) {
-        if (first < 0) first = x;
-        last = x;
-        count++;
-      }
-    return count >= SLIVER ? [first, last] : null;
-  };
-  const column = (x: number): readonly [number, number] | null => {
-    let [first, last, count] = [-1, -1, 0];
-    for (let y = y0; y <= y1; y++)
-      if (labels[y * width + x] === label) {
-        if (first < 0) first = y;
-        last = y;
-        count++;
-      }
-    return count >= SLIVER ? [first, last] : null;
-  };
-  const corners: Corner[] = [];
+function cornersOf(share: Share, blobs: Blobs): Corner[] {
   const reach = 4; // past rounded corners and ragged rims
-  for (const bottom of [false, true]) {
-    for (let k = 0; k <= y1 - y0; k++) {
-      const y = bottom ? y1 - k : y0 + k;
-      if (!row(y)) continue;
-      const span = row(bottom ? y - reach : y + reach) ?? row(y);
-      if (span) corners.push({ x: span[0], y, right: false, bottom }, { x: span[1], y, right: true, bottom });
-      break;
-    }
-  }
-  for (const right of [false, true]) {
-    for (let k = 0; k <= x1 - x0; k++) {
-      const x = right ? x1 - k : x0 + k;
-      if (!column(x)) continue;
-      const span = column(right ? x - reach : x + reach) ?? column(x);
-      if (span) corners.push({ x, y: span[0], right, bottom: false }, { x, y: span[1], right, bottom: true });
-      break;
-    }
+  const corners: Corner[] = [];
+  for (const upright of [false, true]) {
+    const [from, to] = upright ? [share.x0, share.x1] : [share.y0, share.y1];
+    const endsAt = (at: number): readonly [number, number] | null => {
+      const span = spanAt(share, blobs, upright, at);
+      return span && span.count >= SLIVER ? span.ends : null;
+    };
+    for (const far of [false, true])
+      for (let k = 0; k <= to - from; k++) {
+        const at = far ? to - k : from + k;
+        const outer = endsAt(at);
+        if (!outer) continue;
+        const [first, last] = endsAt(far ? at - reach : at + reach) ?? outer;
+        corners.push(
+          ...(upright
+            ? [
+                { x: at, y: first, right: far, bottom: false },
+                { x: at, y: last, right: far, bottom: true },
+              ]
+            : [
+                { x: first, y: at, right: false, bottom: far },
+                { x: last, y: at, right: true, bottom: far },
+              ]),
+        );
+        break;
+      }
   }
   return corners;
 }
@@ -207,6 +184,11 @@ function edgeShows(
 ): number {
   const across = upright ? 1 : width;
   const lines = upright ? marks.upright : marks.level;
+  const shows = (i: number): boolean => {
+    let line = 0;
+    for (let k = -STRAY; k <= STRAY; k++) line = Math.max(line, lines[i + k * across] as number);
+    return line > least || apart(planes, i - ASIDE * across, i + ASIDE * across) > STEP;
+  };
   let [count, ended, shown, beside] = [0, 0, 0, 0];
   for (let along = from + 2; along <= to - 2; along++) {
     const i = upright ? along * width + at : at * width + along;
@@ -218,15 +200,8 @@ function edgeShows(
       ended++;
       continue;
     }
-    let line = 0;
-    for (let k = -STRAY; k <= STRAY; k++) line = Math.max(line, lines[i + k * across] as number);
-    if (line > least || apart(planes, within, beyond) > STEP) shown++;
-    for (const d of BESIDE) {
-      const j = i - d * out * across;
-      let other = 0;
-      for (let k = -STRAY; k <= STRAY; k++) other = Math.max(other, lines[j + k * across] as number);
-      if (other > least || apart(planes, j - ASIDE * across, j + ASIDE * across) > STEP) beside += 1 / BESIDE.length;
-    }
+    if (shows(i)) shown++;
+    for (const d of BESIDE) if (shows(i - d * out * across)) beside += 1 / BESIDE.length;
   }
   if (!count) return 0;
   const inner = count - ended;

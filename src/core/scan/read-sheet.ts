@@ -18,6 +18,7 @@ import type { Look } from './same-design';
 import { CELLS, designsOf } from './same-design';
 import { shapeOf } from './shape-of';
 import type { Share } from './share';
+import { isCut } from './share';
 import { splitAll } from './split';
 import type { FlatSheet } from './straighten';
 
@@ -175,7 +176,7 @@ function samplesOf({ label }: Share, edges: Edges, seen: Seen): Float32Array {
 }
 
 /** The sticker in cells: each the mean of a window twice as wide, so that it does not matter where they begin. */
-function lookOf({ cut }: Share, edges: Edges, seen: Seen): Look {
+function lookOf(share: Share, edges: Edges, seen: Seen): Look {
   const { scale } = seen;
   const [w, h] = [edges.right - edges.left, edges.bottom - edges.top];
   const [columns, rows] = [w, h].map((px) => Math.max(1, Math.round((px / scale) * CELLS))) as [number, number];
@@ -199,8 +200,7 @@ function lookOf({ cut }: Share, edges: Edges, seen: Seen): Look {
         cells[3 * (v * columns + u) + c] =
           four.reduce((sum, k) => sum + (sums[3 * k + c] as number), 0) / Math.max(1, n);
     }
-  const isCut = cut.left || cut.right || cut.top || cut.bottom;
-  return { w: w / scale, h: h / scale, cut: isCut, columns, rows, cells };
+  return { w: w / scale, h: h / scale, cut: isCut(share), columns, rows, cells };
 }
 
 function rowsOfPiece(edges: Edges, { planes: { l, width }, scale }: Seen): number {

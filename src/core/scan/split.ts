@@ -9,6 +9,7 @@ import { diesOf, healed, layDies, partedEvenly } from './dies';
 import type { Part } from './reach';
 import { partsOf } from './reach';
 import type { Share } from './share';
+import { isCut } from './share';
 
 /** No sticker that touches another is narrower, mm: printed bands along an edge are. From memory. */
 const NARROWEST = 5.8;
@@ -54,7 +55,7 @@ function byTheSheetsSizes(first: readonly Share[], sight: Sight): Share[] {
       if (!mayBeSeveral(share, sight)) return [share];
       const even = partedEvenly(share, dies, sight);
       if (even) return even.map((part) => relabeled(part, fresh(), sight.blobs));
-      const laid = layDies(share, dies, sight, labels, fresh);
+      const laid = layDies(share, dies, sight, fresh);
       return laid.length ? [...laid, ...restOf(share, sight, fresh)] : [share];
     });
     if (shares.length === before) break;
@@ -69,10 +70,7 @@ const joined = (a: Share, b: Share): Share => ({
   cut: b.y0 > a.y1 ? { ...a.cut, bottom: b.cut.bottom } : { ...a.cut, right: b.cut.right },
 });
 
-const mayBeSeveral = (share: Share, sight: Sight): boolean => {
-  const { cut } = share;
-  return cut.left || cut.right || cut.top || cut.bottom || hasBends(share, sight);
-};
+const mayBeSeveral = (share: Share, sight: Sight): boolean => isCut(share) || hasBends(share, sight);
 
 /** Gives a share's pixels a label of their own. */
 function relabeled(share: Share, label: number, { labels, width }: Blobs): Share {
