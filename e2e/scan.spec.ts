@@ -63,3 +63,34 @@ test('a photo without a size asks for it; what is no sheet gets a sentence', asy
   await expect(page.getByText(/half\.jpg, picture: found a file that breaks off/)).toBeVisible();
   expect(complaints).toEqual([]);
 });
+
+test('a bank card beside the sheet tells its size; a corner is moved by keys', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  await page.goto(`${hobnail.url}/scan`);
+  const photo = await file('photo.png', { ...PHONE, jpeg: 0, dpi: 150, card: 1 });
+  const told = Buffer.from(photo.buffer);
+  told.write('pHYx', told.indexOf('pHYs')); // a phone names no true resolution
+  await page.getByTestId('sheet-files').setInputFiles([{ ...photo, buffer: told }]);
+  await expect(page.getByRole('radio', { name: 'By a bank card in the picture' })).toBeChecked({ timeout: 60_000 });
+  const size = page.getByTestId('told-size');
+  const numbers = async () => ((await size.textContent()) ?? '').match(/[\d.]+(?= )/g)?.map(Number) ?? [];
+  const [width = 0, height = 0] = await numbers();
+  expect(Math.abs(width - sheet.width)).toBeLessThan(0.8);
+  expect(Math.abs(height - sheet.height)).toBeLessThan(0.8);
+
+  // a card that is drawn wider makes the sheet look smaller
+  await page.getByRole('button', { name: 'Card bottom right' }).focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowRight');
+  expect((await numbers())[0]).toBeLessThan(width);
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowLeft');
+  await page.getByRole('radio', { name: 'By a ruler in the picture' }).check();
+  await page.getByRole('spinbutton', { name: 'Ruler 1, mm' }).fill(String(sheet.width));
+  await expect(size).toContainText(`So the sheet is ${sheet.width}`);
+  await page.getByRole('radio', { name: 'By a bank card in the picture' }).check();
+  await page.getByRole('button', { name: 'Read this sheet' }).click();
+  await expect(page.getByTestId('outline')).toHaveCount(sheet.stickers.length, { timeout: 60_000 });
+  expect(complaints).toEqual([]);
+});

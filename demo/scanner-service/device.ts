@@ -1,7 +1,8 @@
 import sharp from 'sharp';
 import { randomFrom } from '../../src/core/measure/random';
-import type { Quad } from '../../src/core/scan/homography';
-import { homography } from '../../src/core/scan/homography';
+import { PAPER } from '../../src/core/measure/paper';
+import type { Homography, Quad } from '../../src/core/scan/homography';
+import { homography, mapped } from '../../src/core/scan/homography';
 import type { PrintedSheet } from './sheet';
 import { sheetSvg } from './sheet';
 
@@ -23,13 +24,15 @@ export interface Knobs {
   /** glare: share of the sheet's width that a white spot takes */
   readonly glare: number;
   readonly dust: number;
+  /** 1: a bank card lies beside the sheet */
+  readonly card: number;
   /** what is behind the sheet */
   readonly behind: readonly [number, number, number];
   readonly seed: number;
 }
 
 export const FLATBED: Knobs = {
-  device: 'flatbed', dpi: 300, tilt: 0.8, perspective: 0, shadow: 0.03, noise: 2, jpeg: 92, glare: 0, dust: 10, behind: [58, 60, 62], seed: 1,
+  device: 'flatbed', dpi: 300, tilt: 0.8, perspective: 0, shadow: 0.03, noise: 2, jpeg: 92, glare: 0, dust: 10, card: 0, behind: [58, 60, 62], seed: 1,
 }; // prettier-ignore
 export const PHONE: Knobs = {
   ...FLATBED, device: 'phone', dpi: 280, tilt: 2.5, perspective: 0.06, shadow: 0.14, noise: 4, jpeg: 86, behind: [96, 72, 52],
@@ -42,6 +45,8 @@ export interface Shot {
   readonly width: number;
   readonly height: number;
   readonly corners: Quad;
+  /** the corners that the sides of the card meet in; null: none lies there */
+  readonly card: Quad | null;
 }
 
 const MM = 25.4;
@@ -70,15 +75,12 @@ export async function scanned(sheet: PrintedSheet, knobs: Knobs): Promise<Shot> 
   const paper = await drawn(sheet, dpi);
   const random = randomFrom(seed);
   const border = Math.round((knobs.device === 'phone' ? 18 : 6) * (dpi / MM));
-  const width = paper.width + 2 * border;
+  const card = knobs.card ? cardBeside(paper.width, dpi) : null;
+  const width = paper.width + 2 * border + (card ? Math.ceil(card.w + card.gap) : 0);
   const height = paper.height + 2 * border;
   const corners = askew(paper.width, paper.height, border, knobs);
-  const back = homography(corners, [
-    { x: 0, y: 0 },
-    { x: paper.width, y: 0 },
-    { x: paper.width, y: paper.height },
-    { x: 0, y: paper.height },
-  ]);
+  const flat = cornersOf({ x: 0, y: 0, w: paper.width, h: paper.height });
+  const back = homography(corners, flat);
   const out = Buffer.alloc(width * height * 3);
   const glare = { x: width * (0.3 + 0.4 * random()), y: height * (0.3 + 0.4 * random()), r: knobs.glare * width };
   const grain = grainOf(random, knobs.noise);
@@ -92,9 +94,14 @@ export async function scanned(sheet: PrintedSheet, knobs: Knobs): Promise<Shot> 
       const u = (back[0] * x + back[1] * y + back[2]) / w;
       const v = (back[3] * x + back[4] * y + back[5]) / w;
       const on = u >= 0 && v >= 0 && u < paper.width - 1 && v < paper.height - 1;
+      const inked = !on && card ? cardAt(card, u, v) : null;
       const behind = on ? 0 : wood * Math.sin(x / 9 + Math.sin(y / 40) * 2);
       for (let c = 0; c < 3; c++) {
-        const value = on ? sampled(paper, u, v, c) : (knobs.behind[c] as number) + behind;
+        const value = on
+          ? sampled(paper, u, v, c)
+          : inked
+            ? (inked[c] as number)
+            : (knobs.behind[c] as number) + behind;
         const lit = value * light + shine + (grain[(g + c) % grain.length] as number);
         out[o + c] = lit < 0 ? 0 : lit > 255 ? 255 : lit;
       }
@@ -102,7 +109,69 @@ export async function scanned(sheet: PrintedSheet, knobs: Knobs): Promise<Shot> 
   for (let i = 0; i < knobs.dust; i++) speck(out, width, height, random, dpi);
   const raw = sharp(out, { raw: { width, height, channels: 3 } }).withMetadata({ density: dpi });
   const bytes = await (knobs.jpeg ? raw.jpeg({ quality: knobs.jpeg }) : raw.png()).toBuffer();
-  return { bytes, type: knobs.jpeg ? 'image/jpeg' : 'image/png', width, height, corners };
+  return {
+    bytes,
+    type: knobs.jpeg ? 'image/jpeg' : 'image/png',
+    width,
+    height,
+    corners,
+    card: card && seenCorners(homography(flat, corners), card),
+  };
+}
+
+/** A card beside the sheet, in the sheet's own px, a little askew. ISO/IEC 7810: ID-1, its corners rounded by 3.18 mm. */
+interface Card {
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+  readonly gap: number;
+  readonly turn: number;
+  readonly round: number;
+}
+
+function cardBeside(sheetWidth: number, dpi: number): Card {
+  const px = (mm: number): number => (mm * dpi) / MM;
+  const gap = px(9);
+  return {
+    x: sheetWidth + gap,
+    y: px(20),
+    w: px(PAPER.card.height),
+    h: px(PAPER.card.width),
+    gap,
+    turn: 0.06,
+    round: px(3.18),
+  };
+}
+
+/** Where a point of the sheet's plane is on the card, from its corner. */
+function onCard({ x, y, turn }: Card, u: number, v: number): { x: number; y: number } {
+  const [dx, dy] = [u - x, v - y];
+  return { x: dx * Math.cos(turn) + dy * Math.sin(turn), y: dy * Math.cos(turn) - dx * Math.sin(turn) };
+}
+
+/** The card's color there: a plain one with a dark band, as on its back; null beside it. */
+function cardAt(card: Card, u: number, v: number): readonly [number, number, number] | null {
+  const { x, y } = onCard(card, u, v);
+  const { w, h, round } = card;
+  if (x < 0 || y < 0 || x > w || y > h) return null;
+  const [ex, ey] = [Math.max(0, round - Math.min(x, w - x)), Math.max(0, round - Math.min(y, h - y))];
+  if (Math.hypot(ex, ey) > round) return null;
+  return x > w * 0.14 && x < w * 0.36 ? [40, 40, 44] : [178, 196, 214];
+}
+
+const cornersOf = ({ x, y, w, h }: { x: number; y: number; w: number; h: number }): Quad => [
+  { x, y },
+  { x: x + w, y },
+  { x: x + w, y: y + h },
+  { x, y: y + h },
+];
+
+function seenCorners(there: Homography, { x, y, w, h, turn }: Card): Quad {
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  return cornersOf({ x: 0, y: 0, w, h }).map((p) =>
+    mapped(there, { x: x + p.x * cos - p.y * sin, y: y + p.x * sin + p.y * cos }),
+  ) as unknown as Quad;
 }
 
 /** Where the sheet's corners are in the picture. */

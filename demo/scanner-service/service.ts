@@ -17,6 +17,7 @@ const KNOBS = {
   jpeg: [0, 70, 92],
   glare: [0, 0.2],
   dust: [0, 10, 60],
+  card: [0, 1],
 } as const satisfies Partial<Record<keyof Knobs, readonly number[]>>;
 type Knob = keyof typeof KNOBS;
 const isKnob = (name: string): name is Knob => Object.hasOwn(KNOBS, name);

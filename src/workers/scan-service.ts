@@ -20,6 +20,8 @@ export interface Opened {
   readonly corners: Quad;
   /** false: no sheet was told from what is behind it */
   readonly sure: boolean;
+  /** corners of a bank card beside the sheet, px */
+  readonly card: Quad | null;
 }
 
 /** How pictures are decoded and encoded: the browser does it; a test plays it. */
@@ -64,8 +66,8 @@ export function scanService({ decode, encode }: Codec): ScanService {
     open: async (file, name) => {
       const { dpi } = pictureFile(new Uint8Array(await file.arrayBuffer()), name);
       picture = await decode(file);
-      const { corners, sure } = findSheet(picture);
-      return { width: picture.width, height: picture.height, dpi, corners, sure };
+      const laid = findSheet(picture);
+      return { width: picture.width, height: picture.height, dpi, ...laid };
     },
     read: async (id, corners, width, height, onStep) => {
       if (!picture) throw new Error('no picture is open');

@@ -16,6 +16,7 @@ const opened = (over: Partial<Opened> = {}): Opened => ({
   dpi: 300,
   corners,
   sure: true,
+  card: null,
   ...over,
 });
 const found = (design: number): FoundPiece => ({
@@ -170,4 +171,41 @@ it('a sheet that is removed gives its place to another', async () => {
   await settled();
   scan.getState().drop(1);
   expect([scan.getState().current, scan.getState().sheets.length, asked.at(-1)]).toEqual([2, 1, ['drop', 1]]);
+});
+
+describe('a size that is told by what lies beside the sheet', () => {
+  // the sheet is 1500 by 2100 px here, the card 856 by 539.8: ten pixels a millimeter
+  const card = [
+    { x: 1600, y: 100 },
+    { x: 2456, y: 100 },
+    { x: 2456, y: 639.8 },
+    { x: 1600, y: 639.8 },
+  ] as const;
+
+  it('is taken from a bank card by itself, and follows its corners', async () => {
+    const { scan, asked } = played({ open: async () => opened({ dpi: null, card, width: 2600 }) });
+    scan.getState().add([file('photo.jpg')]);
+    await settled();
+    expect(scan.getState().sheets[0]).toMatchObject({ state: 'asking', sizeBy: 'card', width: 150, height: 210 });
+    const moved = card.map(({ x, y }) => ({ x: 1600 + (x - 1600) * 2, y: 100 + (y - 100) * 2 }));
+    scan.getState().setSheet(1, { card: moved as unknown as typeof card });
+    expect(scan.getState().sheets[0]).toMatchObject({ width: 75, height: 105 });
+    scan.getState().read(1);
+    await settled();
+    expect(asked.at(-1)).toEqual(['read', 1, 75, 105]);
+  });
+
+  it('is taken from a ruler when its owner says how long it is, and typed again when that is wanted', async () => {
+    const { scan } = played({ open: async () => opened({ dpi: null }) });
+    scan.getState().add([file('photo.jpg')]);
+    await settled();
+    expect(scan.getState().sheets[0]).toMatchObject({ sizeBy: 'typed', width: 127, height: 178 });
+    const along = { from: { x: 0, y: 2200 }, to: { x: 1000, y: 2200 }, mm: 100 };
+    scan.getState().setSheet(1, { sizeBy: 'ruler', rulers: [along] });
+    expect(scan.getState().sheets[0]).toMatchObject({ width: 150, height: 210 });
+    scan.getState().setSheet(1, { rulers: [along, { from: { x: 5, y: 0 }, to: { x: 5, y: 1000 }, mm: 90 }] });
+    expect(scan.getState().sheets[0]).toMatchObject({ width: 150, height: 189 });
+    scan.getState().setSheet(1, { sizeBy: 'typed', width: 140 });
+    expect(scan.getState().sheets[0]).toMatchObject({ width: 140, height: 189 });
+  });
 });

@@ -1,7 +1,10 @@
 import { createStore } from 'zustand/vanilla';
 import type { Sticker } from '../../core/scan/correct';
 import { stickerOf } from '../../core/scan/correct';
+import { cardLengths } from '../../core/scan/bank-card';
 import type { Quad } from '../../core/scan/homography';
+import type { KnownLength } from '../../core/scan/known-length';
+import { sizeByLengths } from '../../core/scan/known-length';
 import type { ScanStep } from '../../core/scan/read-sheet';
 import type { Opened } from '../../workers/scan-service';
 import type { Scanner } from './scanner';
@@ -17,12 +20,19 @@ export interface ScanSheet {
   readonly corners: Quad | null;
   readonly width: number;
   readonly height: number;
+  /** where its size comes from */
+  readonly sizeBy: 'typed' | 'card' | 'ruler';
+  readonly card: Quad | null;
+  readonly rulers: readonly KnownLength[];
   /** the sheet seen from above, as an address of this page */
   readonly picture: string | null;
   readonly stickers: readonly Sticker[];
   readonly past: readonly (readonly Sticker[])[];
   readonly future: readonly (readonly Sticker[])[];
 }
+
+/** What its owner tells of a sheet before it is read. */
+export type Told = Pick<ScanSheet, 'corners' | 'width' | 'height' | 'sizeBy' | 'card' | 'rulers' | 'state'>;
 
 export interface ScanState {
   readonly sheets: readonly ScanSheet[];
@@ -31,7 +41,7 @@ export interface ScanState {
   readonly add: (files: readonly File[]) => void;
   readonly show: (id: number) => void;
   readonly select: (ids: readonly number[]) => void;
-  readonly setSheet: (id: number, change: Partial<Pick<ScanSheet, 'corners' | 'width' | 'height' | 'state'>>) => void;
+  readonly setSheet: (id: number, change: Partial<Told>) => void;
   /** reads the sheet, with its corners and size as they are now */
   readonly read: (id: number) => void;
   /** one correction, which can be undone */
@@ -49,6 +59,15 @@ const MM_PER_INCH = 25.4;
 const USUAL = [127, 178] as const;
 const MOST_STEPS = 100;
 
+/** The sheet with the size that a card or a ruler beside it tells, to a tenth of a millimeter. */
+function sized(sheet: ScanSheet): ScanSheet {
+  const { sizeBy, card, rulers, corners } = sheet;
+  const lengths = sizeBy === 'card' ? (card ? cardLengths(card) : []) : sizeBy === 'ruler' ? rulers : [];
+  const size = corners && lengths.length ? sizeByLengths(corners, lengths) : null;
+  const tenth = (mm: number): number => Math.round(mm * 10) / 10;
+  return size ? { ...sheet, width: tenth(size.width), height: tenth(size.height) } : sheet;
+}
+
 const words = (error: unknown): string =>
   error instanceof Error && error.message ? error.message : 'This picture could not be read.';
 
@@ -62,6 +81,8 @@ export const createScan = (start: () => Scanner) =>
     const worker = (): Scanner => (scanner ??= start());
     const put = (id: number, change: Partial<ScanSheet>): void =>
       set({ sheets: get().sheets.map((s) => (s.id === id ? { ...s, ...change } : s)) });
+    const tell = (id: number, change: Partial<Told>): void =>
+      set({ sheets: get().sheets.map((s) => (s.id === id ? sized({ ...s, ...change }) : s)) });
     const sheetOf = (id: number | null): ScanSheet | undefined => get().sheets.find((s) => s.id === id);
     const inTurn = (id: number, work: (goesOn: () => boolean) => Promise<void>): void => {
       const mine = round;
@@ -86,6 +107,7 @@ export const createScan = (start: () => Scanner) =>
       const known = opened.dpi !== null;
       const [width, height] = known ? [mm(across), mm(down)] : across > down ? [USUAL[1], USUAL[0]] : USUAL;
       put(id, { opened, corners: opened.corners, width, height, state: known ? 'waiting' : 'asking' });
+      if (!known && opened.card) tell(id, { sizeBy: 'card', card: opened.card });
       if (known) await read(id, goesOn);
     };
     const read = async (id: number, goesOn: () => boolean): Promise<void> => {
@@ -124,6 +146,9 @@ export const createScan = (start: () => Scanner) =>
           corners: null,
           width: 0,
           height: 0,
+          sizeBy: 'typed',
+          card: null,
+          rulers: [],
           picture: null,
           stickers: [],
           past: [],
@@ -134,7 +159,7 @@ export const createScan = (start: () => Scanner) =>
       },
       show: (id) => set({ current: id, selected: [] }),
       select: (selected) => set({ selected }),
-      setSheet: put,
+      setSheet: tell,
       read: (id) =>
         inTurn(id, async (goesOn) => {
           const sheet = sheetOf(id);
