@@ -87,15 +87,17 @@ describe('the order of work', () => {
     expect(new Set(bench.steps.map((s) => s.key)).size).toBe(file.steps.length);
   });
 
-  it('lays lower before upper, white-out and knife first, ink last', () => {
+  it('lays lower before upper, white-out first, each cut before its piece, ink last', () => {
     const at = new Map(file.steps.flatMap((s) => s.refs.map((r, i) => [r, s.n + i / 100] as const)));
     for (const p of placements)
       for (const q of placements) {
         if (p.page === q.page && p.layer < q.layer && intersect(footprint(p), footprint(q)))
           expect(at.get(p.id)!).toBeLessThan(at.get(q.id)!);
       }
-    const kinds = file.steps.map((s) => (s.do === 'stack' ? 'place' : s.do));
-    expect(kinds.filter((k, i) => k !== kinds[i - 1])).toEqual(['white-out', 'cut', 'place', 'write']);
+    for (const [i, cut] of file.cuts.entries())
+      for (const part of cut.pieces) expect(at.get(`cut:${i}`)!).toBeLessThan(at.get(part.placement)!);
+    const kinds = file.steps.map((s) => (s.do === 'stack' || s.do === 'cut' ? 'place' : s.do));
+    expect(kinds.filter((k, i) => k !== kinds[i - 1])).toEqual(['white-out', 'place', 'write']);
   });
 
   it('keeps what cannot be lifted for the end (R1)', () => {

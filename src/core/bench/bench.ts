@@ -1,8 +1,9 @@
 import type { Context, Placement } from '../spread/placement';
 import type { Cut } from './cuts';
 import { cutsOf } from './cuts';
-import type { Step } from './steps';
-import { stepsOf } from './steps';
+import type { Edge, Step } from './step';
+import type { WorkPlan } from './plan';
+import { workOf } from './steps';
 import type { WhiteOut } from './white-out';
 import { whiteOutOf } from './white-out';
 
@@ -12,6 +13,8 @@ export interface Bench {
   readonly whiteOut: readonly WhiteOut[];
   readonly cuts: readonly Cut[];
   readonly steps: readonly Step[];
+  /** what keeps the steps in their order */
+  readonly edges: readonly Edge[];
 }
 
 /**
@@ -22,7 +25,8 @@ export function benchOf(
   context: Context,
   placements: readonly Placement[],
   whiteOut: readonly WhiteOut[] = whiteOutOf(context, placements),
+  plan?: WorkPlan,
 ): Bench {
   const cuts = cutsOf(context, placements);
-  return { placements, whiteOut, cuts, steps: stepsOf(context, placements, whiteOut, cuts) };
+  return { placements, whiteOut, cuts, ...workOf(context, placements, whiteOut, cuts, plan) };
 }

@@ -1,4 +1,4 @@
-import type { Step } from './steps';
+import type { Step } from './step';
 
 /** The short cautions of the trade, shown where knife and fluid come up (handbook 8). */
 export const CAUTIONS: Readonly<Partial<Record<Step['do'], string>>> = {

@@ -12,7 +12,7 @@ import { isNearBinding } from './near-binding';
 import { sayStep } from './say-step';
 import { whiteOutName } from './say-white-out';
 import { cutKey, pieceKeyOf, piecesOfStep, whiteOutKey } from './step-key';
-import type { StepAbout } from './steps';
+import type { StepAbout } from './step';
 import { stepsOf } from './steps';
 import { stockOf } from './stock';
 import { inkOf, regionOf, tapeLength, whiteOutOf } from './white-out';
@@ -54,17 +54,17 @@ describe('a step in words', () => {
   it('of laying has the day, the words on the piece and where a ruler finds its place', () => {
     const edge = placement({ code: 'Q-1', x: 46.1, y: 60 });
     expect(say({ is: 'lay' }, ['p1'], [edge], 'mm')).toBe(
-      'Monday: place quarter box Q-1 “tide”, 60 mm from the top of the page, edge to edge of the column.',
+      'Monday: place quarter box Q-1 “tide”, 22 mm under the printed box’s edge, edge to edge of the column.',
     );
     const aside = placement({ code: 'I', x: 50, y: 61, w: 10, h: 10, day: null });
     expect(say({ is: 'lay' }, ['p1'], [aside], 'mm')).toBe(
-      'Left page: place icon I, 50 mm from the left edge, 61 mm from the top.',
+      'Left page: place icon I, 23 mm under the printed box’s edge, 50 mm from the left edge of the page.',
     );
   });
   it('of a stack has what lies on what, in the order of its layers', () => {
     const over = placement({ id: 'p2', code: 'I', x: 48, y: 61, w: 10, h: 10, layer: 1 });
     expect(say({ is: 'lay' }, ['p1', 'p2'], [placement(), over], 'mm')).toContain(
-      'on its backing sheet lay icon I on quarter box Q-1 “tide”; move the stack over, 60 mm from the top',
+      'on its backing sheet lay icon I on quarter box Q-1 “tide”; move the stack over, 22 mm under the printed',
     );
   });
   it('says so where its piece is not on the spread any more', () =>
@@ -226,7 +226,7 @@ describe('the order of work', () => {
     expect(writes[1]?.about).toEqual({ is: 'write', day: 4, texts: 2, pens: ['teal'], paper: [] });
   });
   it('is whole for an empty spread: nothing to do', () => {
-    expect(benchOf(c, [])).toEqual({ placements: [], whiteOut: [], cuts: [], steps: [] });
+    expect(benchOf(c, [])).toEqual({ placements: [], whiteOut: [], cuts: [], steps: [], edges: [] });
     expect(benchOf(context({ kit, week: weekWith() }), []).steps).toEqual([]);
   });
 });

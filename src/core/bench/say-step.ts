@@ -4,12 +4,27 @@ import { pieceIndex } from '../spread/placement';
 import type { Placement } from '../spread/placement';
 import type { Voice } from '../spread/voice';
 import { counted, dayName, mm, sentence } from '../spread/voice';
+import type { Bench } from './bench';
 import type { Cut } from './cuts';
-import { fillsColumn, measuredFrom, pageName } from './measure-from';
-import type { Step } from './steps';
+import { measuredFrom, pageName } from './measure-from';
+import { sayPlace } from './say-place';
+import type { Step } from './step';
+import { twoEdges } from './two-edges';
+import type { WhiteOut } from './white-out';
 
-/** A step of the bench in words, in the owner's units. The only place where a step becomes a sentence. */
-export function sayStep({ about, refs }: Pick<Step, 'about' | 'refs'>, voice: Voice): string {
+/** What a place can be measured from: what is down by then, and what was whited out. */
+export interface DownBy {
+  readonly laid: readonly Placement[];
+  readonly whiteOut: readonly WhiteOut[];
+}
+
+const BARE: DownBy = { laid: [], whiteOut: [] };
+
+/**
+ * A step of the bench in words, in the owner's units. The only place where a step becomes a sentence.
+ * @param by what is down before it, see `downBefore`
+ */
+export function sayStep({ about, refs }: Pick<Step, 'about' | 'refs'>, voice: Voice, by: DownBy = BARE): string {
   switch (about.is) {
     case 'white-out':
       return `White out ${counted(about.count, 'place')} on the ${pageName(voice.context.book, about.page)}, ${mm(voice, about.mm)} of tape in all.`;
@@ -19,6 +34,7 @@ export function sayStep({ about, refs }: Pick<Step, 'about' | 'refs'>, voice: Vo
       return sayLaying(
         voice,
         refs.flatMap((id) => voice.placement(id) ?? []),
+        by,
       );
     case 'write first': {
       const p = voice.placement(about.placement);
@@ -54,14 +70,12 @@ function sayCut(voice: Voice, cut: Cut): string {
   return `Cut ${traits(piece.kind).label} ${cut.code}${copy} (${where}): ${parts.join(' and ')}.`;
 }
 
-function sayLaying(voice: Voice, unit: readonly Placement[]): string {
+function sayLaying(voice: Voice, unit: readonly Placement[], { laid: under, whiteOut }: DownBy): string {
   const [base, ...over] = unit;
   if (!base) return 'Lay what is not on the spread any more.';
   const { book } = voice.context;
   const day = base.day === null ? sentence(pageName(book, base.page)) : dayName(voice, base.day);
-  const where = fillsColumn(book, base)
-    ? `${mm(voice, base.y)} from the top of the page, edge to edge of the column`
-    : measuredFrom(book, base, voice.unit);
+  const where = sayPlace(voice, base.page, twoEdges(voice.context, base, under, whiteOut));
   const called = (p: Placement, words = ''): string => {
     const piece = voice.pieceOf(p);
     return `${piece ? traits(piece.kind).label : 'piece'} ${p.code}${words ? ` “${words}”` : ''}`;
@@ -70,4 +84,13 @@ function sayLaying(voice: Voice, unit: readonly Placement[]): string {
   if (!over.length) return `${day}: place ${name}, ${where}.`;
   const laid = over.map((p) => called(p)).join(' and ');
   return `${day}: on its backing sheet lay ${laid} on ${name}; move the stack over, ${where}.`;
+}
+
+/** What is down before a step, to measure from. */
+export function downBefore(
+  { steps, placements, whiteOut }: Pick<Bench, 'steps' | 'placements' | 'whiteOut'>,
+  n: number,
+): DownBy {
+  const laid = new Set(steps.filter((s) => s.n < n && (s.do === 'place' || s.do === 'stack')).flatMap((s) => s.refs));
+  return { laid: placements.filter((p) => laid.has(p.id)), whiteOut };
 }

@@ -4,68 +4,123 @@ import { TIP } from '../spread/writing';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import { traits } from '../kit/kinds';
-import { contains, inset, intersect } from '../measure/rect';
+import { contains, inset } from '../measure/rect';
+import { constraintsOf } from './constraints';
 import type { Cut } from './cuts';
+import { asDragged, inOrder } from './in-order';
+import { workOrder } from './orders/registry';
+import type { WorkPlan } from './plan';
+import { USUAL_PLAN } from './plan';
+import type { Edge, Part, Step, Work } from './step';
 import { cutKey, pieceKeyOf, whiteOutKey } from './step-key';
 import { isNearBinding } from './near-binding';
 import type { WhiteOut } from './white-out';
 import { tapeLength } from './white-out';
 
-export interface Step {
-  readonly n: number;
-  /** names it, see `step-key.ts` */
-  readonly key: string;
-  readonly do: 'white-out' | 'cut' | 'stack' | 'place' | 'write';
-  /**
-   * ids of placements and writings; `white:` and `cut:` with a number into those lists; `text:` with the id of the
-   * sticker it is written on
-   */
-  readonly refs: readonly string[];
-  readonly about: StepAbout;
-}
-
-/** What a step is about, as data; `say-step.ts` puts it into words. */
-export type StepAbout =
-  | { readonly is: 'white-out'; readonly page: number; readonly count: number; readonly mm: number }
-  | { readonly is: 'cut'; readonly cut: Cut }
-  /** the piece or stack that its refs name, the base first */
-  | { readonly is: 'lay' }
-  | { readonly is: 'write first'; readonly placement: string }
-  | {
-      readonly is: 'write';
-      readonly day: number | null;
-      readonly texts: number;
-      readonly pens: readonly string[];
-      /** those of them that go straight onto the paper */
-      readonly paper: readonly string[];
-    };
-
 type Unit = readonly Placement[];
 
-/**
- * The order of work (handbook 4): white-out, knife, then pieces from the floor up, ink last. What lies lower comes
- * before what lies on it (B4); an item's base with what is on it is one stack, built on the backing sheet (R2);
- * what can't be lifted again comes as late as it may (R1). A topological order (Kahn, 1962), ties by the order of work.
- */
-export function stepsOf(
+/** The steps in their order, and what keeps them in it. */
+export interface Worked {
+  readonly steps: readonly Step[];
+  readonly edges: readonly Edge[];
+}
+
+/** The steps alone, see `workOf`. */
+export const stepsOf = (
   context: Context,
   placements: readonly Placement[],
   whiteOut: readonly WhiteOut[],
   cuts: readonly Cut[],
-): Step[] {
+  plan?: WorkPlan,
+): Step[] => [...workOf(context, placements, whiteOut, cuts, plan).steps];
+
+/**
+ * The order of work (handbook 4): what must come before what (`constraints.ts`), else as the chosen order ranks it, else
+ * as its owner dragged it. An item's base with what is on it is one stack, built on the backing sheet (R2); what can't
+ * be lifted again comes as late as it may (R1).
+ */
+export function workOf(
+  context: Context,
+  placements: readonly Placement[],
+  whiteOut: readonly WhiteOut[],
+  cuts: readonly Cut[],
+  plan: WorkPlan = USUAL_PLAN,
+): Worked {
   const pieces = pieceIndex(context);
   const pieceOf = (p: Placement): Piece => pieces.get(pieceKey(p)) as Piece;
-  const stickers = placements.filter((p) => !isWriting(p));
-  const steps = [
+  const units = unitsOf(
+    placements.filter((p) => !isWriting(p)),
+    pieceOf,
+  );
+  const order = workOrder(plan.order);
+  const done = new Set(context.ticked);
+  const all = [
     ...whiteOutSteps(context, whiteOut),
+    ...units.flatMap((unit) => [...writtenFirst(context, unit), unitStep(unit)]),
     ...cuts.map(cutStep),
-    ...inOrder(unitsOf(stickers, pieceOf), pieceOf).flatMap((unit) => [...writtenFirst(context, unit), unitStep(unit)]),
     ...writeSteps(context, placements),
-  ];
-  return steps.map((step, i) => ({ n: i + 1, ...step }));
+  ].map((step) => workOn(step, placements, pieceOf));
+  const ranked = withCutsWhereTheyServe(all)
+    .map((work) => {
+      const waits = plan.tapeOut && work.step.do === 'white-out' && !done.has(work.step.key);
+      return { work, rank: [waits ? 1 : 0, ...order.rank(work, context.manner)] };
+    })
+    .sort((a, b) => compared(a.rank, b.rank));
+  const byKey = new Map(ranked.map(({ work }) => [work.step.key, work]));
+  const edges = constraintsOf(
+    all.map((w) => w.step),
+    placements,
+    whiteOut,
+  );
+  const wanted = asDragged([...byKey.keys()], plan.sequence);
+  const steps = inOrder(wanted, edges).map((key, i) => {
+    const work = byKey.get(key) as Work;
+    return { n: i + 1, ...work.step, group: order.groupOf(work) };
+  });
+  return { steps, edges };
 }
 
-type Unnumbered = Omit<Step, 'n'>;
+function compared(a: readonly number[], b: readonly number[]): number {
+  for (let i = 0; i < Math.max(a.length, b.length); i++) {
+    const by = (a[i] ?? 0) - (b[i] ?? 0);
+    if (by) return by;
+  }
+  return 0;
+}
+
+type Unnumbered = Omit<Step, 'n' | 'group'>;
+
+const LAST = ['matte-permanent', 'vinyl', 'clear'];
+
+function partOf(p: Placement, piece: Piece | undefined): Part {
+  if (piece && LAST.includes(piece.finish)) return 'permanent';
+  return piece?.kind === 'banner' ? 'banner' : p.role;
+}
+
+/** Where a step stands in the work: by its first sticker, or by what it is. */
+function workOn(step: Unnumbered, placements: readonly Placement[], pieceOf: (p: Placement) => Piece): Work {
+  const { about } = step;
+  const none = { page: 0, day: -1, layer: 0, y: 0, x: 0 };
+  if (about.is === 'white-out') return { step, part: 'white-out', ...none, page: about.page };
+  if (about.is === 'write') return { step, part: 'ink', ...none, day: about.day ?? -1 };
+  const id =
+    about.is === 'cut' ? about.cut.pieces[0]?.placement : about.is === 'write first' ? about.placement : step.refs[0];
+  const p = placements.find((q) => q.id === id);
+  if (!p) return { step, part: 'day', ...none };
+  const { page, day, layer, y, x } = p;
+  return { step, part: partOf(p, pieceOf(p)), page, day: day ?? -1, layer, y, x };
+}
+
+/** A cut belongs to the first of the stickers it makes. */
+function withCutsWhereTheyServe(all: readonly Work[]): Work[] {
+  const first = new Map<string, Work>();
+  for (const work of all) if (work.step.about.is === 'lay') for (const id of work.step.refs) first.set(id, work);
+  return all.map((work) => {
+    const { about } = work.step;
+    const user = about.is === 'cut' ? first.get(about.cut.pieces[0]?.placement ?? '') : undefined;
+    return user ? { ...user, step: work.step } : work;
+  });
+}
 
 const whiteOutSteps = (context: Context, list: readonly WhiteOut[]): Unnumbered[] =>
   context.book.pages.flatMap((_, page) => {
@@ -117,41 +172,6 @@ function unitsOf(placements: readonly Placement[], pieceOf: (p: Placement) => Pi
     .filter((p) => !stacked.has(p.id))
     .map((p) => [p, ...(onBase.get(p.id) ?? []).sort((a, b) => a.layer - b.layer)]);
 }
-
-const ROLE_ORDER = ['base', 'sidebar', 'box', 'day', 'finish'] as const;
-
-function inOrder(units: readonly Unit[], pieceOf: (p: Placement) => Piece): Unit[] {
-  const head = (u: Unit): Placement => u[0] as Placement;
-  const fixed = (u: Unit): number => (['matte-permanent', 'vinyl', 'clear'].includes(pieceOf(head(u)).finish) ? 1 : 0);
-  const banner = (u: Unit): number => (pieceOf(head(u)).kind === 'banner' ? 2.5 : ROLE_ORDER.indexOf(head(u).role));
-  const before = (a: Unit, b: Unit): number =>
-    fixed(a) - fixed(b) ||
-    banner(a) - banner(b) ||
-    head(a).page - head(b).page ||
-    (head(a).day ?? -1) - (head(b).day ?? -1) ||
-    head(a).layer - head(b).layer ||
-    head(a).y - head(b).y ||
-    head(a).x - head(b).x;
-  const sorted = [...units].sort(before);
-  const under = new Map(sorted.map((u) => [u, sorted.filter((v) => v !== u && lies(v, u))]));
-  const done = new Set<Unit>();
-  const order: Unit[] = [];
-  while (order.length < sorted.length) {
-    const next =
-      sorted.find((u) => !done.has(u) && (under.get(u) as Unit[]).every((v) => done.has(v))) ??
-      sorted.find((u) => !done.has(u));
-    if (!next) break;
-    done.add(next);
-    order.push(next);
-  }
-  return order;
-}
-
-/** True when some part of `a` lies under some part of `b`. */
-const lies = (a: Unit, b: Unit): boolean =>
-  a.some((p) =>
-    b.some((q) => p.page === q.page && p.layer < q.layer && intersect(footprint(p), footprint(q)) !== null),
-  );
 
 function unitStep(unit: Unit): Unnumbered {
   const refs = unit.map((p) => p.id);

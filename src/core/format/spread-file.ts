@@ -1,13 +1,13 @@
 import { benchOf } from '../bench/bench';
 import { voiceOf } from '../spread/voice';
-import { sayStep } from '../bench/say-step';
+import { downBefore, sayStep } from '../bench/say-step';
 import { sayFinding } from '../review/say';
 import { sayReason, sayWayOut } from '../review/say-missing';
 import type { Context, Placement } from '../spread/placement';
 import type { INK } from '../spread/placement';
 import { isWriting } from '../spread/placement';
 import type { Cut } from '../bench/cuts';
-import type { Step } from '../bench/steps';
+import type { Step } from '../bench/step';
 import type { StockLine } from '../bench/stock';
 import { stockOf } from '../bench/stock';
 import type { WhiteOut } from '../bench/white-out';
@@ -52,7 +52,8 @@ type SaidStep = Pick<Step, 'n' | 'do' | 'refs'> & { readonly say: string };
 export function completeSpread(context: Context, placements: readonly Placement[]): SpreadFile {
   const view = viewOf(context, placements);
   const findings = review(view);
-  const { whiteOut, cuts, steps } = benchOf(context, placements, view.whiteOut);
+  const bench = benchOf(context, placements, view.whiteOut);
+  const { whiteOut, cuts, steps } = bench;
   const voice = voiceOf(context, placements);
   return {
     format: 'hobnail.spread/1',
@@ -75,7 +76,7 @@ export function completeSpread(context: Context, placements: readonly Placement[
       n: step.n,
       do: step.do,
       refs: step.refs,
-      say: sayStep(step, voice),
+      say: sayStep(step, voice, downBefore(bench, step.n)),
     })),
     stock: stockOf(context, placements, cuts),
     score: scoreOf(findings),

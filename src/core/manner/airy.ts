@@ -1,5 +1,6 @@
 import { USUAL_HABITS } from './options/registry';
 import type { Manner } from './manner';
+import { USUAL_WORK } from './manner';
 import { USUAL_WAYS } from './ways/registry';
 
 /**
@@ -25,4 +26,5 @@ export const airy: Manner = {
     deco: 'cluster',
     bannerGround: false,
   },
+  work: USUAL_WORK,
 };

@@ -1,5 +1,6 @@
 import { USUAL_HABITS } from './options/registry';
 import type { Manner } from './manner';
+import { USUAL_WORK } from './manner';
 import { USUAL_WAYS } from './ways/registry';
 
 /**
@@ -20,4 +21,5 @@ export const crowned: Manner = {
     boxes: 5,
     listColors: 'fanned',
   },
+  work: USUAL_WORK,
 };

@@ -8,4 +8,15 @@ export interface Manner {
   readonly says: string;
   readonly habits: Options;
   readonly ways: Ways;
+  readonly work: WorkHabits;
 }
+
+/** How a school works at the table. */
+export interface WorkHabits {
+  /** each day is built from the bottom up */
+  readonly upward: boolean;
+  /** boxes go down before headers and covers, which are laid over them */
+  readonly boxesFirst: boolean;
+}
+
+export const USUAL_WORK: WorkHabits = { upward: false, boxesFirst: false };

@@ -11,6 +11,13 @@ export function ruled(mm: number, unit: Unit = 'mm'): string {
 }
 
 /**
+ * A length as it can be seen at the table: to half a millimeter, `38 mm`, or to the nearest sixteenth, `1 1/2 in`.
+ * @param mm length in millimeters
+ */
+export const fine = (mm: number, unit: Unit = 'mm'): string =>
+  unit === 'mm' ? `${Math.round(tidy(mm) * 2) / 2} mm` : ruled(mm, unit);
+
+/**
  * Much tape or washi: from a meter on in meters, from a yard on in feet, to the tenth.
  * @param mm length in millimeters
  */

@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef } from 'react';
-import type { Step } from '../../core/bench/steps';
+import type { Step } from '../../core/bench/step';
 import type { Unit } from '../../core/measure/fraction';
 import { reeled } from '../../core/measure/fraction';
 import { GLASS } from '../theme';

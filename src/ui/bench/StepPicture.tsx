@@ -11,7 +11,7 @@ import { worthKeeping } from '../../core/kit/offcut';
 import { pageName } from '../../core/bench/measure-from';
 import type { Bench } from '../../core/bench/bench';
 import { whiteOutName } from '../../core/bench/say-white-out';
-import type { Step } from '../../core/bench/steps';
+import type { Step } from '../../core/bench/step';
 import type { WhiteOut } from '../../core/bench/white-out';
 import { whiteOutPlaces } from '../../core/bench/white-out-places';
 import { handSvg, marksSvg, whiteOutSvg } from '../../core/format/spread-svg';

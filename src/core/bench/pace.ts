@@ -1,0 +1,61 @@
+import type { Step } from './step';
+
+/** How long a step takes, s, by what is done; a text and a place to white out by themselves. */
+export type Pace = Readonly<Record<Step['do'], number>>;
+
+/** A usual pace. From memory; it gives way to the owner's own as soon as there is one. */
+export const USUAL_PACE: Pace = { 'white-out': 8, cut: 45, place: 50, stack: 90, write: 25 };
+
+/** A step that was ticked, and when: ms. */
+export interface TickedAt {
+  readonly do: Step['do'];
+  /** places, texts: how many of what its pace is told by */
+  readonly size: number;
+  readonly at: number;
+}
+
+/** Longer between two ticks was a pause, not work, s. */
+const PAUSE = 600;
+/** Ticks nearer to each other were made afterwards, s. */
+const AT_ONCE = 2;
+/** Fewer steps of a sort tell nothing. */
+const LEAST = 5;
+
+export interface OwnPace {
+  readonly pace: Pace;
+  /** what is told by the owner's own past steps; all else is the usual */
+  readonly own: readonly Step['do'][];
+}
+
+/** The owner's pace: of each sort of step the median time since the tick before it, pauses left out. */
+export function paceOf(ticks: readonly TickedAt[]): OwnPace {
+  const sorted = [...ticks].sort((a, b) => a.at - b.at);
+  const times = new Map<Step['do'], number[]>();
+  sorted.forEach((tick, i) => {
+    const before = sorted[i - 1];
+    const took = before ? (tick.at - before.at) / 1000 : 0;
+    if (took < AT_ONCE || took > PAUSE) return;
+    times.set(tick.do, [...(times.get(tick.do) ?? []), took / Math.max(1, tick.size)]);
+  });
+  const told = [...times].filter(([, all]) => all.length >= LEAST);
+  return {
+    pace: { ...USUAL_PACE, ...Object.fromEntries(told.map(([work, all]) => [work, median(all)])) },
+    own: told.map(([work]) => work),
+  };
+}
+
+function median(numbers: readonly number[]): number {
+  const sorted = [...numbers].sort((a, b) => a - b);
+  const half = sorted.length >> 1;
+  return sorted.length % 2 ? (sorted[half] as number) : ((sorted[half - 1] as number) + (sorted[half] as number)) / 2;
+}
+
+/** How many of what its pace is told by a step is. */
+export function sizeOf({ about }: Pick<Step, 'about'>): number {
+  if (about.is === 'white-out') return about.count;
+  return about.is === 'write' ? about.texts : 1;
+}
+
+/** Seconds that steps take at a pace. */
+export const secondsOf = (steps: readonly Pick<Step, 'do' | 'about'>[], pace: Pace): number =>
+  steps.reduce((sum, s) => sum + pace[s.do] * sizeOf(s), 0);

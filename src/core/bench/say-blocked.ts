@@ -1,0 +1,20 @@
+import type { Voice } from '../spread/voice';
+import { sayStep } from './say-step';
+import type { Because, Edge, Step } from './step';
+
+/** Why a step cannot go where it was dragged. */
+export function sayBlocked({ before, after, because }: Edge, steps: readonly Step[], voice: Voice): string {
+  const said = (key: string): string => {
+    const step = steps.find((s) => s.key === key);
+    return step ? `step ${step.n} (${sayStep(step, voice).replace(/\.$/, '')})` : 'a step';
+  };
+  return `That order can’t be: ${said(before)} comes before ${said(after)}, since ${WHY[because]}.`;
+}
+
+const WHY: Readonly<Record<Because, string>> = {
+  'lies under it': 'it lies under it',
+  'is cut for it': 'it is cut for it',
+  'is whited out for it': 'the paper there is whited out first',
+  'is written before': 'it is written on the backing sheet, while it lies flat',
+  'is written on': 'it is what is written on',
+};

@@ -1,0 +1,63 @@
+import { isRoll, pieceKey } from '../kit/kit';
+import { copyKey } from '../kit/ledger';
+import { worthKeeping } from '../kit/offcut';
+import type { Context } from '../spread/placement';
+import { isWriting, pieceIndex } from '../spread/placement';
+import type { Bench } from './bench';
+import { tapeLength } from './white-out';
+
+/** What a spread takes, before the knife (handbook K4, K5). */
+export interface Totals {
+  /** mm of correction tape */
+  readonly tape: number;
+  /** mm from each roll, the longest first */
+  readonly washi: readonly {
+    readonly kit: string;
+    readonly code: string;
+    readonly mm: number;
+    readonly pieces: number;
+  }[];
+  /** stickers laid; of them stacks that are built on the backing */
+  readonly pieces: number;
+  readonly stacks: number;
+  /** stickers that go under the knife, and the parts that come of them */
+  readonly cut: number;
+  readonly parts: number;
+  /** rows of lists that are used, and texts to write */
+  readonly rows: number;
+  readonly texts: number;
+  /** sheets of its kits that are taken from */
+  readonly sheets: number;
+  /** leftovers worth keeping */
+  readonly kept: number;
+}
+
+export function totalsOf(context: Context, bench: Bench): Totals {
+  const index = pieceIndex(context);
+  const stickers = bench.placements.filter((p) => !isWriting(p));
+  const rolls = new Map<string, { kit: string; code: string; mm: number; pieces: number }>();
+  const sheets = new Set<string>();
+  let rows = 0;
+  for (const p of stickers) {
+    const piece = index.get(pieceKey(p));
+    if (!piece) continue;
+    if (isRoll(piece)) {
+      const known = rolls.get(pieceKey(p)) ?? { kit: p.kit, code: p.code, mm: 0, pieces: 0 };
+      rolls.set(pieceKey(p), { ...known, mm: known.mm + (p.cut?.w ?? p.w), pieces: known.pieces + 1 });
+    } else sheets.add(`${p.kit}/${piece.sheet}`);
+    if (piece.kind === 'checklist' && piece.rows > 0)
+      rows += p.cut ? Math.round(p.cut.h / (piece.height / piece.rows)) : piece.rows;
+  }
+  return {
+    tape: tapeLength(bench.whiteOut),
+    washi: [...rolls.values()].sort((a, b) => b.mm - a.mm),
+    pieces: new Set(stickers.map(copyKey)).size,
+    stacks: bench.steps.filter((s) => s.do === 'stack').length,
+    cut: bench.cuts.length,
+    parts: bench.cuts.reduce((n, c) => n + c.pieces.length, 0),
+    rows,
+    texts: bench.placements.filter((p) => p.text).length,
+    sheets: sheets.size,
+    kept: bench.cuts.reduce((n, c) => n + c.left.filter(worthKeeping).length, 0),
+  };
+}
