@@ -4,6 +4,7 @@ import { blankEntry } from '../src/core/week/agenda-entry';
 import type { Database } from '../src/db/database';
 import { placementsOf } from '../src/db/placements';
 import * as spreads from '../src/server/actions';
+import * as bench from '../src/server/bench-actions';
 import * as agenda from '../src/server/agenda-actions';
 import * as books from '../src/server/book-actions';
 import * as counting from '../src/server/counting-actions';
@@ -41,8 +42,15 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [spreads.setStash, { spreadId: 1, kits: ['stash'] }],
   [spreads.readSpread, { spreadId: 1 }],
   [spreads.waveThrough, { spreadId: 1, key: 'D5:a', wanted: true }],
-  [spreads.tickStep, { spreadId: 1, step: `place:${box.id}`, done: true }],
-  [spreads.dropSpread, { spreadId: 2 }],
+  [bench.tickSteps, { spreadId: 1, steps: [`place:${box.id}`], done: true }],
+  [bench.saveWorkPlan, { spreadId: 1, order: 'day by day', sequence: [`place:${box.id}`], tapeOut: false }],
+  [bench.finishSpread, { spreadId: 1 }],
+  [bench.judgeSpread, { spreadId: 1, loved: [`${box.kit}/${box.code}`], jarred: [] }],
+  [bench.saveKeepNote, { spreadId: 1, note: 'less blue next time' }],
+  [bench.removePhoto, { spreadId: 1 }],
+  [bench.unfinishSpread, { spreadId: 1 }],
+  [bench.dropSpread, { spreadId: 2, stuck: [box.id] }],
+  [bench.takeUpSpread, { id: 1 }],
   [agenda.saveEntry, { entry: { ...blankEntry('2027-02-10'), title: 'vet', start: 990 }, seen: null }],
   [agenda.dropEntry, { uid: occurrence.uid, day: occurrence.on }],
   [agenda.moveItems, { items: [occurrence], to: '2027-02-12' }],

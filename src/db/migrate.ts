@@ -12,6 +12,7 @@ import * as writings from './migrations/0009-writings';
 import * as parts from './migrations/0010-parts';
 import * as pictures from './migrations/0011-pictures';
 import * as corrections from './migrations/0012-corrections';
+import * as bench from './migrations/0013-bench';
 import { StoreTrouble } from './trouble';
 
 /** In order. One line a migration. */
@@ -28,6 +29,7 @@ export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] =
   ['0010-parts', parts],
   ['0011-pictures', pictures],
   ['0012-corrections', corrections],
+  ['0013-bench', bench],
 ];
 
 /**

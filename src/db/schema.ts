@@ -125,6 +125,8 @@ export interface SpreadTable {
   waved: Generated<string>;
   /** goes up with everything that may change its picture */
   revision: Generated<number>;
+  /** how its owner works on it, as JSON (`WorkPlan`) */
+  work: Generated<string>;
   /** waves and ticks that an older version named by their words, as JSON, until they are looked up */
   said: string | null;
 }
@@ -240,6 +242,32 @@ export interface KitStockTable {
 export interface TickTable {
   spread_id: number;
   step: string;
+  /** when, ISO 8601; empty where an older version did not write it down */
+  at: Generated<string>;
+  /** meters of tape that it took from what is in the house */
+  tape: Generated<number>;
+}
+
+/** What came of a spread that is on paper. */
+export interface KeepTable {
+  spread_id: number;
+  /** the day it was finished */
+  finished: string;
+  /** hash of a photo of it; empty where there is none */
+  photo: Generated<string>;
+  /** `kit/code` of what was loved, and of what jarred, as JSON */
+  loved: Generated<string>;
+  jarred: Generated<string>;
+  note: Generated<string>;
+}
+
+/** A week that was given up, with all its rows as JSON, and the stock that stayed used. */
+export interface GivenUpTable {
+  id: Generated<number>;
+  week: string;
+  at: string;
+  rows: string;
+  stuck: string;
 }
 
 /** One row: goes on with every change of a kit or a piece. Kept by triggers. */
@@ -273,4 +301,6 @@ export interface Tables {
   kit_stock: KitStockTable;
   kit_clock: KitClockTable;
   tick: TickTable;
+  keep: KeepTable;
+  given_up: GivenUpTable;
 }

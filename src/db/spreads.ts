@@ -69,10 +69,6 @@ export function setWaved(db: Database, id: number, key: string, wanted: boolean)
 
 const MOST_WAVED = 300;
 
-export async function deleteSpread(db: Database, id: number): Promise<void> {
-  await db.deleteFrom('spread').where('id', '=', id).execute();
-}
-
 /** Parts of the stickers of some kits that other spreads have used. */
 export async function usedElsewhere(
   db: Database,

@@ -1,19 +1,53 @@
-import { piecesOfStep } from '../core/bench/step-key';
+import type { TickedAt } from '../core/bench/pace';
+import { piecesOfStep, tapeOfStep, workOfStep } from '../core/bench/step-key';
 import type { Database } from './database';
+import { giveTape, takeTape } from './tape';
 
 export async function ticksOf(db: Database, spreadId: number): Promise<string[]> {
   const rows = await db.selectFrom('tick').select('step').where('spread_id', '=', spreadId).execute();
   return rows.map((r) => r.step);
 }
 
-export async function setTick(db: Database, spreadId: number, step: string, done: boolean): Promise<void> {
-  if (done)
-    await db
-      .insertInto('tick')
-      .values({ spread_id: spreadId, step })
-      .onConflict((c) => c.doNothing())
-      .execute();
-  else await db.deleteFrom('tick').where('spread_id', '=', spreadId).where('step', '=', step).execute();
+/**
+ * Ticks a step, or takes its tick away; the tape that it takes is counted off what is in the house, and given back.
+ * @param at ISO 8601
+ */
+export async function setTick(
+  db: Database,
+  spreadId: number,
+  step: string,
+  done: boolean,
+  at = new Date().toISOString(),
+): Promise<void> {
+  const known = await db
+    .selectFrom('tick')
+    .select('tape')
+    .where('spread_id', '=', spreadId)
+    .where('step', '=', step)
+    .executeTakeFirst();
+  if (done === (known !== undefined)) return;
+  if (known) {
+    await db.deleteFrom('tick').where('spread_id', '=', spreadId).where('step', '=', step).execute();
+    await giveTape(db, known.tape);
+  } else {
+    const tape = await takeTape(db, tapeOfStep(step));
+    await db.insertInto('tick').values({ spread_id: spreadId, step, at, tape }).execute();
+  }
+}
+
+/** The latest ticks whose time is known, of all spreads: what the owner's pace is told by. */
+export async function lastTicks(db: Database, most = 600): Promise<TickedAt[]> {
+  const rows = await db
+    .selectFrom('tick')
+    .select(['step', 'at'])
+    .where('at', '!=', '')
+    .orderBy('at', 'desc')
+    .limit(most)
+    .execute();
+  return rows.flatMap(({ step, at }) => {
+    const work = workOfStep(step);
+    return work ? [{ ...work, at: Date.parse(at) }] : [];
+  });
 }
 
 /** Forgets that pieces were stuck down, which were lifted again. */

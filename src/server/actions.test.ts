@@ -11,17 +11,8 @@ import type { Database } from '../db/database';
 import { listLikes } from '../db/likes';
 import { peelsOf } from '../db/sticker-facts';
 import { ticksOf } from '../db/ticks';
-import {
-  dropSpread,
-  readSpread,
-  saveEdit,
-  setStash,
-  startSpread,
-  stashChoices,
-  tickStep,
-  undoOrRedo,
-  waveThrough,
-} from './actions';
+import { readSpread, saveEdit, setStash, startSpread, stashChoices, undoOrRedo, waveThrough } from './actions';
+import { dropSpread, tickSteps } from './bench-actions';
 
 const { context, placements } = demoSpread();
 const box = placements.find((p) => p.role === 'box')!;
@@ -146,17 +137,17 @@ describe('a step of the bench', () => {
 
   it('sticks its pieces down in the same stroke, and frees them again', async () => {
     const id = await layWeek(db);
-    done(await tickStep({ spreadId: id, step: step.key, done: true }));
+    done(await tickSteps({ spreadId: id, steps: [step.key], done: true }));
     expect((await placementsOf(db, id)).find((p) => p.id === item.id)?.locked).toBe(true);
     expect(await ticksOf(db, id)).toEqual([step.key]);
-    done(await tickStep({ spreadId: id, step: step.key, done: false }));
+    done(await tickSteps({ spreadId: id, steps: [step.key], done: false }));
     expect((await placementsOf(db, id)).find((p) => p.id === item.id)?.locked).toBe(false);
     expect([await ticksOf(db, id), await peelsOf(db, id)]).toEqual([[], {}]);
   });
 
   it('is no step done any more when its piece is peeled off, and the peel is counted till it is undone', async () => {
     const id = await layWeek(db);
-    done(await tickStep({ spreadId: id, step: step.key, done: true }));
+    done(await tickSteps({ spreadId: id, steps: [step.key], done: true }));
     const stuck = (await placementsOf(db, id)).find((p) => p.id === item.id)!;
     done(await saveEdit({ spreadId: id, change: lockPiece(context, stuck) }));
     expect(await ticksOf(db, id)).toEqual([]);
@@ -167,7 +158,7 @@ describe('a step of the bench', () => {
 
   it('that sticks nothing down is only ticked', async () => {
     const id = await layWeek(db);
-    done(await tickStep({ spreadId: id, step: 'white-out:0:3:120', done: true }));
+    done(await tickSteps({ spreadId: id, steps: ['white-out:0:3:120'], done: true }));
     expect(await ticksOf(db, id)).toEqual(['white-out:0:3:120']);
     expect((await spreadNow(id)).history.undo).toEqual({ do: 'arrange', what: 'week' });
   });

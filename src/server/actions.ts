@@ -4,23 +4,18 @@ import { revalidatePath } from 'next/cache';
 import type { Placement } from '../core/spread/placement';
 import type { Change } from '../core/edit/change';
 import type { Deed } from '../core/edit/deed';
-import { piecesOfStep } from '../core/bench/step-key';
-import { stickDown } from '../core/edit/stick-down';
 import { BadInput, quoted } from '../core/format/fault';
 import { isWeekName } from '../core/week/week';
 import { listKits } from '../db/kits';
-import { designsOf } from '../db/available';
 import { together } from '../db/database';
-import { placementsOf } from '../db/placements';
 import type { History, Step } from '../db/spread-edits';
 import { makeEdit, stepHistory } from '../db/spread-edits';
-import { addSpread, chooseStash, deleteSpread, findSpread, findSpreadOfWeek, setWaved } from '../db/spreads';
-import { setTick } from '../db/ticks';
+import { addSpread, chooseStash, findSpread, findSpreadOfWeek, setWaved } from '../db/spreads';
 import { check } from './dto/check';
 import { SaveEditDto } from './dto/change.dto';
 import type { StashChoice } from './stash';
 import { choicesFor, usualStash } from './stash';
-import { SpreadIdDto, StartSpreadDto, StashDto, StepHistoryDto, TickDto, WaveDto } from './dto/spread.dto';
+import { SpreadIdDto, StartSpreadDto, StashDto, StepHistoryDto, WaveDto } from './dto/spread.dto';
 import { newWeek } from './new-week';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
@@ -52,16 +47,6 @@ export async function startSpread(input: unknown): Promise<Outcome<{ id: number 
     });
     revalidatePath('/');
     return { id };
-  });
-}
-
-/** Gives a week up: its spread is gone, its stickers are free again. */
-export async function dropSpread(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
-    const { spreadId } = check(SpreadIdDto, input, 'spread');
-    await deleteSpread(await store(), spreadId);
-    revalidatePath('/');
-    return null;
   });
 }
 
@@ -122,21 +107,6 @@ export async function waveThrough(input: unknown): Promise<Outcome<string[]>> {
   return outcome(async () => {
     const { spreadId, key, wanted } = check(WaveDto, input, 'finding');
     return setWaved(await store(), spreadId, key, wanted);
-  });
-}
-
-/** Notes that a step of the bench is done, or is not; pieces that it sticks down are never moved from then on. */
-export async function tickStep(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
-    const { spreadId, step, done } = check(TickDto, input, 'bench');
-    return together(await store(), async (trx) => {
-      const ids = piecesOfStep(step);
-      const placements = ids.length ? await placementsOf(trx, spreadId) : [];
-      const change = stickDown(await designsOf(trx, placements), placements, ids, done);
-      if (change) await makeEdit(trx, spreadId, change);
-      await setTick(trx, spreadId, step, done);
-      return null;
-    });
   });
 }
 

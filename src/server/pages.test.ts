@@ -5,7 +5,7 @@ import type { Database } from '../db/database';
 import { addKit } from '../db/kits';
 import { benchOf } from '../core/bench/bench';
 import { contextFrom } from '../core/spread/context';
-import { tickStep } from './actions';
+import { tickSteps } from './bench-actions';
 import { loadAgenda } from './agenda';
 import { loadBooks } from './books';
 import { findItems } from './find-items';
@@ -44,7 +44,7 @@ describe('the shelf', () => {
     expect((await stateOf()).swatches).toHaveLength(6);
     const spread = (await loadSpread(id))!;
     const { steps } = benchOf(contextFrom(spread.context), spread.placements);
-    for (const step of steps) done(await tickStep({ spreadId: id, step: step.key, done: true }));
+    for (const step of steps) done(await tickSteps({ spreadId: id, steps: [step.key], done: true }));
     expect((await stateOf()).state).toBe('on paper');
   });
 

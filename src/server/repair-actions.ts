@@ -4,7 +4,8 @@ import { revalidatePath } from 'next/cache';
 import { contextFrom } from '../core/spread/context';
 import { BadInput } from '../core/format/fault';
 import type { Repair } from '../core/repair/let-in';
-import { replaceAll, replaceSpoiled } from '../core/repair/replace';
+import { replaceAll, replaceSpoiled, takeAnother } from '../core/repair/replace';
+import { stuckOff } from '../core/repair/stuck-off';
 import type { StockEvent } from '../core/kit/stock';
 import { stockOfKit } from '../core/kit/stock';
 import { keepForLater } from '../core/edit/remove';
@@ -36,14 +37,14 @@ export interface Mended {
  */
 export async function mend(input: unknown): Promise<Outcome<Mended>> {
   return outcome(async () => {
-    const { spreadId, placement: id, what } = check(MishapDto, input, 'sticker');
+    const { spreadId, placement: id, what, dx, dy } = check(MishapDto, input, 'sticker');
     const db = await store();
     const before = await loadSpread(spreadId);
     const gone = before?.placements.find((p) => p.id === id);
     if (!before || !gone)
       throw new BadInput([{ file: 'sticker', where: 'placement', found: id, expected: 'a piece of this spread' }]);
     const context = contextFrom(before.context);
-    const repair = repairs[what](context, before.placements, gone);
+    const repair = repairs[what](context, before.placements, gone, { dx, dy });
     if (!repair)
       throw new BadInput([
         {
@@ -58,10 +59,7 @@ export async function mend(input: unknown): Promise<Outcome<Mended>> {
         },
       ]);
     await together(db, async (trx) => {
-      const lost =
-        what === 'out'
-          ? await allWhole(trx, gone, before.context.week.week, repair)
-          : [thatPart(gone, what, LOST[what])];
+      const lost = what === 'out' ? await allWhole(trx, gone, before.context.week.week, repair) : lostBy(gone, what);
       await makeEdit(trx, spreadId, repair.change, lost);
     });
     revalidatePath('/', 'layout');
@@ -71,17 +69,40 @@ export async function mend(input: unknown): Promise<Outcome<Mended>> {
   });
 }
 
-type Mend = (context: Context, placements: readonly Placement[], gone: Placement) => Repair | null;
+type Mend = (
+  context: Context,
+  placements: readonly Placement[],
+  gone: Placement,
+  off: { readonly dx: number; readonly dy: number },
+) => Repair | null;
 const repairs: { readonly [M in Mishap]: Mend } = {
   spoiled: (context, placements, { id }) => replaceSpoiled(context, placements, id),
+  torn: (context, placements, { id }) => replaceSpoiled(context, placements, id),
+  missing: (context, placements, { id }) => replaceSpoiled(context, placements, id, 'take another'),
   out: (context, placements, { kit, code }) => replaceAll(context, placements, kit, code),
   kept: (context, placements, { id, day }) => {
     const change = keepForLater(context, placements, id);
     return change && { change, moved: 0, day };
   },
+  off: (context, placements, { id }, { dx, dy }) => stuckOff(context, placements, id, dx, dy),
+  other: (context, placements, { id }) => takeAnother(context, placements, id),
 };
 
-const LOST = { spoiled: 'spoiled while sticking', kept: 'kept for later' } as const;
+/** What the stock loses by a mishap to one sticker. */
+function lostBy(gone: Placement, what: Exclude<Mishap, 'out'>): StockEvent[] {
+  switch (what) {
+    case 'spoiled':
+      return [thatPart(gone, 'spoiled', 'spoiled while sticking')];
+    case 'torn':
+      return [thatPart(gone, 'spoiled', 'torn')];
+    case 'missing':
+      return [thatPart(gone, 'used', 'was not on its sheet')];
+    case 'kept':
+      return [thatPart(gone, 'kept', 'kept for later')];
+    default:
+      return [];
+  }
+}
 
 /** The part of a sticker that lies there; what else is left of it stays. */
 const thatPart = ({ kit, code, copy, cut }: Placement, what: StockEvent['what'], reason: string): StockEvent => ({

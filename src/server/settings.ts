@@ -8,6 +8,7 @@ import type { TypingHabits } from '../core/week/typed/habits';
 import { USUAL_HABITS } from '../core/week/typed/habits';
 import type { Database } from '../db/database';
 import { listSupplies } from '../db/plans';
+import { isTape } from '../db/tape';
 import { readSetting } from '../db/settings';
 
 /** The owner's hand as measured; null until it is. */
@@ -51,13 +52,10 @@ const listOf =
 const areTaughtWords = listOf<TaughtWord>(['word', 'means']);
 const areShortForms = listOf<ShortForm>(['word', 'short']);
 
-/** The supply whose meters the white-out is counted against (handbook K4). */
-const TAPE = /correction tape/i;
-
 /** What holds in every week unless it says otherwise: the owner's hand and short forms, and the correction tape. */
 export async function houseOptions(db: Database): Promise<Partial<Options>> {
   const [hand, forms, supplies] = await Promise.all([ownerHand(db), ownShortForms(db), listSupplies(db)]);
-  const tape = supplies.filter((s) => TAPE.test(s.name) && s.unit === 'm');
+  const tape = supplies.filter(isTape);
   return {
     hand,
     ...(forms.length ? { shortForms: Object.fromEntries(forms.map((f) => [f.word, f.short])) } : {}),

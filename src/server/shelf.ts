@@ -15,6 +15,7 @@ import { findBook, listBooks, usualBook } from '../db/books';
 import { allKits, listKits } from '../db/kits';
 import { listManners } from '../db/manners';
 import { plannedKits } from '../db/plans';
+import { keepOf } from '../db/keeps';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
 import { ownerHand } from './settings';
@@ -137,6 +138,7 @@ async function stateOf(
   placements: Parameters<typeof cutsOf>[1],
 ): Promise<WeekState> {
   if (!placements.length) return 'to plan';
+  if (await keepOf(await store(), id)) return 'on paper';
   const ticks = new Set(await ticksOf(await store(), id));
   if (!ticks.size) return 'laid out';
   const steps = stepsOf(context, placements, whiteOutOf(context, placements), cutsOf(context, placements));

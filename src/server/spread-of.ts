@@ -1,3 +1,4 @@
+import type { WorkPlan } from '../core/bench/plan';
 import type { Options } from '../core/manner/options/registry';
 import type { Ways } from '../core/manner/ways/registry';
 import type { ContextData } from '../core/spread/context';
@@ -10,6 +11,8 @@ import { findBook } from '../db/books';
 import type { Database } from '../db/database';
 import { asObject, asStrings } from '../db/json';
 import { factsOf } from '../db/kits';
+import type { Keep } from '../db/keeps';
+import { keepOf } from '../db/keeps';
 import { likesOf } from '../db/likes';
 import { favoritesOf } from '../db/manners';
 import { marksBetween } from '../db/marks';
@@ -19,6 +22,7 @@ import { historyOf } from '../db/spread-edits';
 import { findSpread, stashOf } from '../db/spreads';
 import { peelsOf } from '../db/sticker-facts';
 import { ticksOf } from '../db/ticks';
+import { workPlanOf } from '../db/work-plans';
 import { calendarsOf, ownerZone } from './calendars';
 import { oneByOne } from './in-steps';
 import { houseOptions, taughtWords } from './settings';
@@ -32,6 +36,10 @@ export interface SpreadData {
   readonly history: History;
   /** findings waved through, by their keys */
   readonly waved: readonly string[];
+  /** how its owner works on it at the bench */
+  readonly work: WorkPlan;
+  /** what came of it; null while it is not on paper */
+  readonly keep: Keep | null;
   /** what the spread itself sets beside its school's habits and the house's options */
   readonly own: { readonly options: Partial<Options>; readonly ways: Partial<Ways> };
 }
@@ -48,7 +56,7 @@ export async function spreadOf(db: Database, id: number): Promise<SpreadData | n
   const stock = await stocked(db, id, row.kit_id, stashNames, placements);
   if (!book || !stock) return null;
   const kits = [stock.kit, ...stock.stash].map((k) => k.name);
-  const [history, favorites, likes, ticked, peeled, useBy, week, house] = await Promise.all([
+  const [history, favorites, likes, ticked, peeled, useBy, week, house, keep] = await Promise.all([
     historyOf(db, id),
     favoritesOf(db, kits),
     likesOf(db, kits),
@@ -57,6 +65,7 @@ export async function spreadOf(db: Database, id: number): Promise<SpreadData | n
     useByOf(db, kits),
     weekDemands(db, row.week, book.weekStart),
     houseOptions(db),
+    keepOf(db, id),
   ]);
   const own = { options: asObject(row.options) as Partial<Options>, ways: asObject(row.ways) as Partial<Ways> };
   return {
@@ -80,6 +89,8 @@ export async function spreadOf(db: Database, id: number): Promise<SpreadData | n
     placements,
     history,
     waved: asStrings(row.waved),
+    work: workPlanOf(row.work),
+    keep,
     own,
   };
 }

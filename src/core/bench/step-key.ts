@@ -22,3 +22,20 @@ export function piecesOfStep(key: string): string[] {
   const [work, refs] = [key.slice(0, key.indexOf(':')), key.slice(key.indexOf(':') + 1)];
   return work === 'place' || work === 'stack' ? refs.split(',') : [];
 }
+
+/** Meters of tape that a step of white-out takes; 0 for all others. */
+export function tapeOfStep(key: string): number {
+  const [work, , , mm] = key.split(':');
+  return work === 'white-out' ? Number(mm) / 1000 || 0 : 0;
+}
+
+const WORKS = ['white-out', 'cut', 'stack', 'place', 'write'] as const;
+
+/** What is done at a step, and how many of what its pace is told by that is. */
+export function workOfStep(key: string): { readonly do: (typeof WORKS)[number]; readonly size: number } | null {
+  const [name = '', ...rest] = key.split(':');
+  const work = WORKS.find((w) => w === name);
+  if (!work) return null;
+  if (work === 'white-out') return { do: work, size: Number(rest[1]) || 1 };
+  return { do: work, size: work === 'write' ? rest.join(':').split(',').length : 1 };
+}

@@ -70,6 +70,7 @@ export const ONE_THING = [
   'lay first',
   'keep as a memory',
   'keep for later',
+  'leave as stuck',
 ] as const;
 export type OneThing = (typeof ONE_THING)[number];
 

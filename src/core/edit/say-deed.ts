@@ -22,6 +22,7 @@ const ONE: Readonly<Record<OneThing, (thing: string) => string>> = {
   'lay first': (thing) => `Lay ${thing} first`,
   'keep as a memory': (thing) => `Keep ${thing} as a memory`,
   'keep for later': (thing) => `Keep ${thing} for later`,
+  'leave as stuck': (thing) => `Leave ${thing} where it is stuck`,
 };
 
 const ARRANGED = {

@@ -16,11 +16,16 @@ import type { Repair } from './let-in';
  * @returns null when nothing can take its place
  * @example replaceSpoiled(context, placements, 'p12')?.change // to be given to `apply`
  */
-export function replaceSpoiled(context: Context, placements: readonly Placement[], id: string): Repair | null {
+export function replaceSpoiled(
+  context: Context,
+  placements: readonly Placement[],
+  id: string,
+  what: 'replace spoiled' | 'take another' = 'replace spoiled',
+): Repair | null {
   const p = placements.find((q) => q.id === id);
   const piece = p && pieceIndex(context).get(pieceKey(p));
   if (!p || !piece) return null;
-  const deed: Deed = { do: 'replace spoiled', thing: thingOf(context, p) };
+  const deed: Deed = { do: what, thing: thingOf(context, p) };
   const rest = placements.filter((q) => q.id !== id);
   const ledger = Draft.begin(context, rest).ledger;
   ledger.note(piece, p); // the spoiled copy stays spoiled
@@ -37,6 +42,16 @@ export function replaceSpoiled(context: Context, placements: readonly Placement[
       day: p.day,
     };
   return inItsStead(context, placements, id, deed);
+}
+
+/**
+ * Its owner changed their mind about a piece: the best suited other one lies there instead. The sticker itself is not
+ * lost.
+ * @returns null when nothing else fits there
+ */
+export function takeAnother(context: Context, placements: readonly Placement[], id: string): Repair | null {
+  const p = placements.find((q) => q.id === id);
+  return p ? inItsStead(context, placements, id, { do: 'take another', thing: thingOf(context, p) }) : null;
 }
 
 /**

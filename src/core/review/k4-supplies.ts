@@ -1,4 +1,6 @@
-import type { About, Finding, Rule, Said } from './finding';
+import type { About, Finding, Rule, Said, View } from './finding';
+import { whiteOutKey } from '../bench/step-key';
+import type { WhiteOut } from '../bench/white-out';
 import { tapeLength } from '../bench/white-out';
 
 /** Tape runs unevenly: so much of what is in the house can be counted on. From memory. */
@@ -10,7 +12,7 @@ export const k4Supplies: Rule<Case> = {
   title: 'Supplies last',
   say,
   check(view) {
-    const meters = tapeLength(view.whiteOut) / 1000;
+    const meters = tapeLength(stillToDo(view)) / 1000;
     const house = view.context.options.tapeMeters;
     const first = view.whiteOut[0];
     if (!first || meters <= house * SURE) return [];
@@ -27,6 +29,12 @@ export const k4Supplies: Rule<Case> = {
     ];
   },
 };
+
+/** What was whited out already took its tape. */
+function stillToDo({ whiteOut, context: { ticked, book } }: View): readonly WhiteOut[] {
+  const ofPages = book.pages.map((_, page) => whiteOut.filter((w) => w.page === page));
+  return ofPages.filter((ofPage, page) => !ticked.includes(whiteOutKey(page, ofPage))).flat();
+}
 
 type Found = Finding<Case>;
 

@@ -84,7 +84,7 @@ const DOORS: readonly (readonly [string, Door, object])[] = [
   ['a manner kept', spread.KeepMannerDto, { ...manner, name: 'mine' }],
   ['a stash', spread.StashDto, { spreadId: 1, kits: ['stash'] }],
   ['a step of a spread', spread.StepHistoryDto, { spreadId: 1, way: 'undo' }],
-  ['a tick', spread.TickDto, { spreadId: 1, step: 'place:p1', done: true }],
+  ['a tick', spread.TickDto, { spreadId: 1, steps: ['place:p1'], done: true }],
 ];
 
 /** Why a door refuses; null when it lets something through. */

@@ -49,8 +49,8 @@ it('guards the other doors', () => {
   expect(said(SetMannerDto, { spreadId: 1, manner: { ...manner, ways: { glitter: true } } })).toContain('glitter');
   expect(said(KeepMannerDto, { ...manner, name: 'airy' })).toContain('name');
   expect(said(StepHistoryDto, { spreadId: 1, way: 'sideways' })).toContain('way');
-  expect(said(TickDto, { spreadId: 1.5, step: 'a', done: true })).toContain('spreadId');
-  expect(said(TickDto, { spreadId: 1, step: 'a', done: true })).toBe('accepted');
+  expect(said(TickDto, { spreadId: 1.5, steps: ['a'], done: true })).toContain('spreadId');
+  expect(said(TickDto, { spreadId: 1, steps: ['a'], done: true })).toBe('accepted');
 });
 
 it('guards the agenda', () => {

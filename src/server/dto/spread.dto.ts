@@ -3,20 +3,24 @@ import type { ValidationArguments } from 'class-validator';
 import { HasPart, IsCount, IsWeek } from './fields';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsIn,
   IsInt,
   IsNotIn,
+  IsNumber,
   IsObject,
   IsOptional,
   IsString,
   Matches,
+  Max,
   MaxLength,
   Min,
   MinLength,
   registerDecorator,
 } from 'class-validator';
+import { WORK_ORDERS } from '../../core/bench/orders/registry';
 import { MANNERS } from '../../core/manner/registry';
 import type { Ways } from '../../core/manner/ways/registry';
 import { isWay } from '../../core/manner/ways/registry';
@@ -55,13 +59,19 @@ const sayFaultyWays = (found?: ValidationArguments): string =>
     .map((key) => `ways.${key}`)
     .join(', ')}: ways of the registry, each with one of its values`;
 
-export const MISHAPS = ['spoiled', 'out', 'kept'] as const;
+export const MISHAPS = ['spoiled', 'torn', 'missing', 'out', 'kept', 'off', 'other'] as const;
 export type Mishap = (typeof MISHAPS)[number];
 
-/** What befell a sticker that lies on a spread: spoiled, none of its design left, kept for a later week. */
+/**
+ * What befell a sticker of a spread: spoiled, torn, not on its sheet, none of its design left, kept for a later week,
+ * stuck a little off, or its owner changed their mind.
+ */
 export class MishapDto extends SpreadIdDto {
   @Matches(/^[\w-]{1,40}$/) placement!: string;
   @IsIn(MISHAPS) what!: Mishap;
+  /** how far off it was stuck, mm to the right and down */
+  @IsOptional() @IsNumber() @Min(-30) @Max(30) dx = 0;
+  @IsOptional() @IsNumber() @Min(-30) @Max(30) dy = 0;
 }
 
 export class WaveDto extends SpreadIdDto {
@@ -98,7 +108,39 @@ export class StepHistoryDto extends SpreadIdDto {
   @IsOptional() @IsInt() @Min(0) revision: number | null = null;
 }
 
+/** One step, or a group of them. */
 export class TickDto extends SpreadIdDto {
-  @IsString() @MaxLength(20_000) step!: string;
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(500)
+  @IsString({ each: true })
+  @MaxLength(20_000, { each: true })
+  steps!: string[];
   @IsBoolean() done!: boolean;
+}
+
+/** How its owner works on a spread. */
+export class WorkPlanDto extends SpreadIdDto {
+  @IsIn(WORK_ORDERS.map((o) => o.name)) order!: string;
+  @IsArray() @ArrayMaxSize(2000) @IsString({ each: true }) @MaxLength(20_000, { each: true }) sequence!: string[];
+  @IsBoolean() tapeOut!: boolean;
+}
+
+/** A week that is given up; the pieces of it that were really stuck. */
+export class GiveUpDto extends SpreadIdDto {
+  @IsArray() @ArrayMaxSize(2000) @Matches(/^[\w-]{1,40}$/, { each: true }) stuck: string[] = [];
+}
+
+export class TakeUpDto {
+  @IsCount() id!: number;
+}
+
+/** What was loved and what jarred, as `kit/code`. */
+export class JudgeDto extends SpreadIdDto {
+  @IsArray() @ArrayMaxSize(300) @IsString({ each: true }) @MaxLength(400, { each: true }) loved!: string[];
+  @IsArray() @ArrayMaxSize(300) @IsString({ each: true }) @MaxLength(400, { each: true }) jarred!: string[];
+}
+
+export class KeepNoteDto extends SpreadIdDto {
+  @IsString() @MaxLength(2000) note!: string;
 }

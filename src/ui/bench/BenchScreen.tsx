@@ -19,7 +19,7 @@ import { voiceOf } from '../../core/spread/voice';
 import { sayMended } from '../spread/store/messages';
 import { tapeLength } from '../../core/bench/white-out';
 import { spokenWeek } from '../../core/week/day-names';
-import { tickStep } from '../../server/actions';
+import { tickSteps } from '../../server/bench-actions';
 import type { SpreadData } from '../../server/spread-data';
 import { hasItsOwnKey } from '../keys/free';
 import { Dots } from '../Dots';
@@ -63,7 +63,7 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
           return next;
         });
       set(on);
-      const saved = await tickStep({ spreadId: spread.id, step: key, done: on }).catch(() => null);
+      const saved = await tickSteps({ spreadId: spread.id, steps: [key], done: on }).catch(() => null);
       if (saved?.ok) return setMessage(null);
       set(!on);
       setMessage(saved ? saved.messages.join(' ') : 'The server could not be reached; the tick was not kept.');

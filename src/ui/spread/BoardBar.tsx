@@ -21,7 +21,7 @@ import type { RefObject } from 'react';
 import { useState } from 'react';
 import { spokenName } from '../../core/kit/kit';
 import { centerX, centerY } from '../../core/measure/rect';
-import { dropSpread } from '../../server/actions';
+import { dropSpread } from '../../server/bench-actions';
 import { showKeys } from '../keys/Keys';
 import { useTrueSize } from '../use-true-size';
 import { trueSize, zoomed } from './board/camera';

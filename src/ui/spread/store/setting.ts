@@ -4,7 +4,8 @@ import { sayRemedy } from '../../../core/remedy/say';
 import { contextFrom } from '../../../core/spread/context';
 import type { IsoDay } from '../../../core/week/week';
 import { voiceOf } from '../../../core/spread/voice';
-import { setStash, tickStep } from '../../../server/actions';
+import { setStash } from '../../../server/actions';
+import { tickSteps } from '../../../server/bench-actions';
 import { keepBoth, moveItems } from '../../../server/agenda-actions';
 import { setMannerOf } from '../../../server/manner-actions';
 import type { Queue } from './queue';
@@ -14,7 +15,7 @@ import type { Get, Set, Setting } from './state';
 export function setting(spreadId: number, get: Get, set: Set, queue: Queue): Setting {
   /** Does what a remedy does beside the spread: a tick at the bench, or a change of the agenda. */
   const beside = async ({ ticked, moved, bothMeant = [] }: Patch, withEdit: boolean) => {
-    if (ticked) return tickStep({ spreadId, step: ticked, done: true });
+    if (ticked) return tickSteps({ spreadId, steps: [ticked], done: true });
     const { uid, on, to } = moved ?? {};
     if (moved) return moveItems({ items: [{ uid, on }], to, ...(withEdit ? { withSpread: spreadId } : {}) });
     return keepBoth({ pairs: bothMeant.map(([one, other]) => ({ one, other })) });

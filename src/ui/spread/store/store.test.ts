@@ -1,3 +1,4 @@
+import { USUAL_PLAN } from '../../../core/bench/plan';
 import { demoContext, demoSpread } from '../../../../tests/fixtures';
 import { movePiece } from '../../../core/edit/move';
 import { removePiece } from '../../../core/edit/remove';
@@ -21,7 +22,7 @@ const server = {
   undoOrRedo: jest.fn(),
   readSpread: jest.fn(),
   waveThrough: jest.fn(),
-  tickStep: jest.fn(),
+  tickSteps: jest.fn(),
   setStash: jest.fn(),
   setMannerOf: jest.fn(),
   keepBoth: jest.fn(),
@@ -33,9 +34,9 @@ jest.mock('../../../server/actions', () => ({
   undoOrRedo: (input: unknown) => server.undoOrRedo(input),
   readSpread: (input: unknown) => server.readSpread(input),
   waveThrough: (input: unknown) => server.waveThrough(input),
-  tickStep: (input: unknown) => server.tickStep(input),
   setStash: (input: unknown) => server.setStash(input),
 }));
+jest.mock('../../../server/bench-actions', () => ({ tickSteps: (input: unknown) => server.tickSteps(input) }));
 jest.mock('../../../server/manner-actions', () => ({ setMannerOf: (input: unknown) => server.setMannerOf(input) }));
 jest.mock('../../../server/agenda-actions', () => ({
   keepBoth: (input: unknown) => server.keepBoth(input),
@@ -56,6 +57,8 @@ const data: SpreadData = {
   placements,
   history: { revision: 1, undo: { do: 'arrange', what: 'week' }, redo: null },
   waved: [],
+  work: USUAL_PLAN,
+  keep: null,
   own: { options: {}, ways: {} },
 };
 
@@ -317,7 +320,7 @@ describe('a remedy', () => {
   });
 
   it.each([
-    [{ ticked: 'white-out:0:3:120' }, 'tickStep', { spreadId: 7, step: 'white-out:0:3:120', done: true }],
+    [{ ticked: 'white-out:0:3:120' }, 'tickSteps', { spreadId: 7, steps: ['white-out:0:3:120'], done: true }],
     [
       { moved: { uid: 'u', on: '2027-02-08', to: '2027-02-09' } },
       'moveItems',

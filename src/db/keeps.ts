@@ -1,0 +1,83 @@
+import type { IsoDay } from '../core/week/week';
+import type { Database } from './database';
+import { asStrings } from './json';
+import { learn } from './likes';
+
+/** What came of a spread that is on paper. */
+export interface Keep {
+  readonly finished: IsoDay;
+  /** hash of its photo; empty where there is none */
+  readonly photo: string;
+  /** `kit/code` of designs that were loved, and of those that jarred */
+  readonly loved: readonly string[];
+  readonly jarred: readonly string[];
+  readonly note: string;
+}
+
+export async function keepOf(db: Database, spreadId: number): Promise<Keep | null> {
+  const row = await db.selectFrom('keep').selectAll().where('spread_id', '=', spreadId).executeTakeFirst();
+  return row
+    ? {
+        finished: row.finished,
+        photo: row.photo,
+        loved: asStrings(row.loved),
+        jarred: asStrings(row.jarred),
+        note: row.note,
+      }
+    : null;
+}
+
+/** Notes that a spread is on paper. Once it is, the day stays. */
+export async function finish(db: Database, spreadId: number, finished: IsoDay): Promise<void> {
+  await db
+    .insertInto('keep')
+    .values({ spread_id: spreadId, finished })
+    .onConflict((c) => c.doNothing())
+    .execute();
+}
+
+/** It is not on paper after all; what was said of it goes too. */
+export async function unfinish(trx: Database, spreadId: number): Promise<void> {
+  await judge(trx, spreadId, { loved: [], jarred: [] });
+  await trx.deleteFrom('keep').where('spread_id', '=', spreadId).execute();
+}
+
+export async function setPhoto(db: Database, spreadId: number, photo: string): Promise<void> {
+  await db.updateTable('keep').set({ photo }).where('spread_id', '=', spreadId).execute();
+}
+
+export async function setNote(db: Database, spreadId: number, note: string): Promise<void> {
+  await db.updateTable('keep').set({ note }).where('spread_id', '=', spreadId).execute();
+}
+
+/**
+ * Notes what was loved and what jarred; what is said anew is learned, and what is taken back is unlearned (handbook 7).
+ */
+export async function judge(
+  trx: Database,
+  spreadId: number,
+  { loved, jarred }: Pick<Keep, 'loved' | 'jarred'>,
+): Promise<void> {
+  const before = await keepOf(trx, spreadId);
+  if (!before) return;
+  const weights = new Map<string, number>();
+  const add = (keys: readonly string[], by: number) => {
+    for (const key of keys) weights.set(key, (weights.get(key) ?? 0) + by);
+  };
+  add(before.loved, -1);
+  add(before.jarred, 1);
+  add(loved, 1);
+  add(jarred, -1);
+  await learn(
+    trx,
+    [...weights].flatMap(([key, by]) => {
+      const at = key.indexOf('/');
+      return by ? [{ kit: key.slice(0, at), code: key.slice(at + 1), by }] : [];
+    }),
+  );
+  await trx
+    .updateTable('keep')
+    .set({ loved: JSON.stringify(loved), jarred: JSON.stringify(jarred) })
+    .where('spread_id', '=', spreadId)
+    .execute();
+}
