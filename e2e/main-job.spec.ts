@@ -39,7 +39,7 @@ test('the main job: open the coming week, arrange it, move a piece, undo, reload
   await expect(page.getByTestId('say')).toContainText('White out');
   await expect(page.getByRole('note')).toContainText('flammable');
   await page.keyboard.press('Space');
-  await page.getByRole('checkbox', { name: 'Step 3 done' }).check();
+  await page.getByRole('checkbox', { name: /^White-out, right page: all/ }).check();
   await expect(page.getByTestId('progress')).toHaveText(/^2 of \d+ steps done$/);
   await page.reload();
   await expect(page.getByTestId('progress')).toHaveText(/^2 of \d+ steps done$/);

@@ -95,7 +95,7 @@ export function takeUp(db: Database, id: number): Promise<number> {
         for (const values of rows[table])
           await trx
             .insertInto(table)
-            .values({ ...values, [keyOf(table)]: spreadId } as never)
+            .values({ ...values, [keyOf(table)]: spreadId })
             .execute();
     });
     await trx.deleteFrom('given_up').where('id', '=', id).execute();
@@ -123,7 +123,7 @@ async function rowsOf(trx: Database, spreadId: number): Promise<Rows> {
       .selectAll()
       .where(keyOf(table) as never, '=', spreadId as never)
       .execute();
-    all.push([table, rows as unknown as Record<string, unknown>[]]);
+    all.push([table, rows]);
   }
   return Object.fromEntries(all) as Rows;
 }

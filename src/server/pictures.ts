@@ -42,6 +42,40 @@ export async function keepPicture(bytes: Uint8Array, name: string): Promise<stri
     .webp({ quality: QUALITY, alphaQuality: 100 })
     .toBuffer()
     .catch(() => fail('a picture that breaks off'));
+  return written(kept);
+}
+
+/** A photo of a page as it is kept, px of its longer side; and as it comes, px and bytes. */
+const PHOTO = 2400;
+const LARGEST_PHOTO = 60_000_000;
+const MOST_OF_PHOTO = 40_000_000;
+
+/**
+ * Makes a photo one of the house: turned as it was taken, no larger than a page needs, and without anything of where
+ * and with what it was taken.
+ * @throws BadInput for what is no photo, or too large
+ */
+export async function keepPhoto(bytes: Uint8Array, name: string): Promise<string> {
+  const fail = (found: string): never => {
+    throw new BadInput([
+      { file: name, where: 'photo', found, expected: 'a photo (JPEG, PNG, WebP) of at most 60 megapixels and 40 MB' },
+    ]);
+  };
+  if (bytes.byteLength > MOST_OF_PHOTO) fail(`${Math.round(bytes.byteLength / 1e6)} MB`);
+  const photo = sharp(bytes, { limitInputPixels: LARGEST_PHOTO, failOn: 'error' });
+  const { format } = await photo.metadata().catch(() => fail('no photo'));
+  if (!TYPES.has(format)) fail('no photo');
+  const kept = await photo
+    .rotate()
+    .resize(PHOTO, PHOTO, { fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: QUALITY })
+    .toBuffer()
+    .catch(() => fail('a photo that breaks off, or is too large'));
+  return written(kept);
+}
+
+/** Puts a picture under the hash of its bytes; it is on the disk when this returns. */
+function written(kept: Buffer): string {
   const hash = createHash('sha256').update(kept).digest('hex');
   if (!existsSync(fileOf(hash))) {
     mkdirSync(folder(), { recursive: true });

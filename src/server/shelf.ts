@@ -15,6 +15,7 @@ import { findBook, listBooks, usualBook } from '../db/books';
 import { allKits, listKits } from '../db/kits';
 import { listManners } from '../db/manners';
 import { plannedKits } from '../db/plans';
+import { givenUpWeeks } from '../db/given-up';
 import { keepOf } from '../db/keeps';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
@@ -53,6 +54,8 @@ export interface Shelf {
   readonly weeks: readonly ShelfWeek[];
   readonly books: readonly { id: string; name: string }[];
   readonly kits: readonly { id: string; swatches: readonly string[]; pieces: number }[];
+  /** weeks that were given up and can be taken up again, the latest first */
+  readonly givenUp: readonly { readonly id: number; readonly title: string }[];
   /** made-up weeks to look at, not its owner's */
   readonly demo: boolean;
   /** schools, then manners of one's own */
@@ -77,6 +80,7 @@ export async function loadShelf(): Promise<Shelf> {
   return {
     weeks,
     books,
+    givenUp: (await givenUpWeeks(db)).map(({ id, week }) => ({ id, title: spokenWeek(daysOfWeek(week)) })),
     demo: process.env.HOBNAIL_DEMO === '1',
     manners,
     kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })),

@@ -158,13 +158,13 @@ describe('a place is measured from edges that can be found', () => {
   ) => twoEdges({ book }, p, laid, white);
   const said = (laid: readonly Placement[], p = at, book: Book = unprinted) => {
     const seen = context({ kit, book });
-    return sayPlace(voiceOf(seen, [...laid, p], 'mm'), p.page, edges(laid, p, book));
+    return sayPlace(voiceOf(seen, [...laid, p], 'mm'), p, edges(laid, p, book));
   };
 
   it('from the foot of what is down above it, in the same column', () => {
     const above = placement({ id: 'above', code: 'F', day: 0, y: 40, h: 48 });
-    expect(said([above])).toBe('12 mm under Monday’s full box F, edge to edge of the column');
-    expect(said([{ ...above, y: 52.2 }])).toBe('right under Monday’s full box F, edge to edge of the column');
+    expect(said([above])).toBe('12 mm under full box F, edge to edge of the column');
+    expect(said([{ ...above, y: 52.2 }])).toBe('right under full box F, edge to edge of the column');
     expect(said([{ ...above, x: 130 }])).toBe('100 mm from the top of the page, edge to edge of the column');
     expect(said([{ ...above, page: 1 }])).toContain('from the top of the page');
   });
@@ -179,7 +179,7 @@ describe('a place is measured from edges that can be found', () => {
     const book = { ...unprinted, marks: [line] };
     expect(said([], at, book)).toBe('7.5 mm under the printed line, edge to edge of the column');
     const cover = placement({ id: 'cover', y: 84 });
-    expect(said([cover], at, book)).toContain('4 mm under Monday’s quarter box Q-1');
+    expect(said([cover], at, book)).toContain('4 mm under quarter box Q-1');
     expect(edges([], at, book, [{ page: 0, x: 46.1, y: 92, w: 38.1, h: 0.3, why: '' }]).down.from).toEqual({
       is: 'page',
     });
@@ -280,6 +280,7 @@ describe('the totals', () => {
   });
   it('are naught for an empty spread', () =>
     expect(totalsOf(c, benchOf(c, []))).toEqual({
-      tape: 0, washi: [], pieces: 0, stacks: 0, cut: 0, parts: 0, rows: 0, texts: 0, sheets: 0, kept: 0,
+      tape: 0, washi: [], strips: { count: 0, mm: 0 },
+      pieces: 0, stacks: 0, cut: 0, parts: 0, rows: 0, texts: 0, sheets: 0, kept: 0,
     })); // prettier-ignore
 });

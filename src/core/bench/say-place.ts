@@ -1,48 +1,54 @@
 import { traits } from '../kit/kinds';
-import { fine } from '../measure/fraction';
+import { fine, unseen } from '../measure/fraction';
+import type { Placement } from '../spread/placement';
 import { isWriting } from '../spread/placement';
 import type { Voice } from '../spread/voice';
 import { dayName } from '../spread/voice';
 import { pageOf } from '../book/columns';
 import type { Measure, TwoEdges } from './two-edges';
 
-/** `1/2 in under header H-3, edge to edge of the column`: where a piece goes, from edges that a ruler finds. */
-export const sayPlace = (voice: Voice, page: number, { across, down }: TwoEdges): string =>
-  `${sayDown(voice, down)}, ${sayAcross(voice, page, across)}`;
+/**
+ * `1/2 in under header H-3, edge to edge of the column`: where a piece goes, from edges that a ruler finds.
+ * @param p the piece; what is of its own day is named without it
+ */
+export const sayPlace = (
+  voice: Voice,
+  { page, day }: Pick<Placement, 'page' | 'day'>,
+  { across, down }: TwoEdges,
+): string => `${sayDown(voice, day, down)}, ${sayAcross(voice, page, across)}`;
 
-function sayDown(voice: Voice, { mm, from }: Measure): string {
+function sayDown(voice: Voice, day: number | null, { mm, from }: Measure): string {
+  const touches = unseen(mm, voice.unit);
+  const away = fine(mm, voice.unit);
   switch (from.is) {
     case 'under':
-      return mm === 0
-        ? `right under ${sayPiece(voice, from.placement)}`
-        : `${seen(voice, mm)} under ${sayPiece(voice, from.placement)}`;
+      return `${touches ? 'right' : away} under ${sayPiece(voice, day, from.placement)}`;
     case 'level':
-      return `its top level with ${sayPiece(voice, from.placement)}`;
+      return `its top level with ${sayPiece(voice, day, from.placement)}`;
     case 'mark':
-      return mm === 0
-        ? `its top on the printed ${MARKS[from.kind]}`
-        : `${seen(voice, mm)} under the printed ${MARKS[from.kind]}`;
+      return touches ? `its top on the printed ${MARKS[from.kind]}` : `${away} under the printed ${MARKS[from.kind]}`;
     default:
-      return `${seen(voice, mm)} from the top of the page`;
+      return touches ? 'at the top of the page' : `${away} from the top of the page`;
   }
 }
 
 function sayAcross(voice: Voice, page: number, across: Measure | null): string {
   if (!across) return 'edge to edge of the column';
   const { mm, side, from } = across;
-  if (from.is !== 'column')
-    return `${seen(voice, mm)} from the ${pageOf(voice.context.book, page).bindingSide === 'right' ? 'left' : 'right'} edge of the page`;
-  return mm === 0 ? `flush ${side} in the column` : `${seen(voice, mm)} from the ${side} of the column`;
+  const touches = unseen(mm, voice.unit);
+  const away = fine(mm, voice.unit);
+  if (from.is === 'column') return touches ? `flush ${side} in the column` : `${away} from the ${side} of the column`;
+  const edge = pageOf(voice.context.book, page).bindingSide === 'right' ? 'left' : 'right';
+  return touches ? `at the ${edge} edge of the page` : `${away} from the ${edge} edge of the page`;
 }
 
 const MARKS = { line: 'line', box: 'box’s edge', label: 'label', circle: 'circle' } as const;
 
-const seen = ({ unit }: Voice, mm: number): string => fine(mm, unit);
-
 /** `header H-3`, with its day where that is another one. */
-function sayPiece(voice: Voice, id: string): string {
+function sayPiece(voice: Voice, day: number | null, id: string): string {
   const p = voice.placement(id);
   const piece = p && voice.pieceOf(p);
   if (!p || !piece || isWriting(p)) return 'what is there';
-  return `${p.day === null ? '' : `${dayName(voice, p.day)}’s `}${traits(piece.kind).label} ${p.code}`;
+  const whose = p.day === null || p.day === day ? '' : `${dayName(voice, p.day)}’s `;
+  return `${whose}${traits(piece.kind).label} ${p.code}`;
 }

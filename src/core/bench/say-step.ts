@@ -75,7 +75,7 @@ function sayLaying(voice: Voice, unit: readonly Placement[], { laid: under, whit
   if (!base) return 'Lay what is not on the spread any more.';
   const { book } = voice.context;
   const day = base.day === null ? sentence(pageName(book, base.page)) : dayName(voice, base.day);
-  const where = sayPlace(voice, base.page, twoEdges(voice.context, base, under, whiteOut));
+  const where = sayPlace(voice, base, twoEdges(voice.context, base, under, whiteOut));
   const called = (p: Placement, words = ''): string => {
     const piece = voice.pieceOf(p);
     return `${piece ? traits(piece.kind).label : 'piece'} ${p.code}${words ? ` “${words}”` : ''}`;

@@ -35,9 +35,9 @@ export const stepsOf = (
 ): Step[] => [...workOf(context, placements, whiteOut, cuts, plan).steps];
 
 /**
- * The order of work (handbook 4): what must come before what (`constraints.ts`), else as the chosen order ranks it, else
- * as its owner dragged it. An item's base with what is on it is one stack, built on the backing sheet (R2); what can't
- * be lifted again comes as late as it may (R1).
+ * The order of work (handbook 4): what must come before what (`constraints.ts`), else as its owner dragged it, else
+ * as the chosen order ranks it. An item's base with what is on it is one stack, built on the backing sheet (R2); what
+ * can't be lifted again comes as late as it may (R1).
  */
 export function workOf(
   context: Context,
@@ -61,10 +61,7 @@ export function workOf(
     ...writeSteps(context, placements),
   ].map((step) => workOn(step, placements, pieceOf));
   const ranked = withCutsWhereTheyServe(all)
-    .map((work) => {
-      const waits = plan.tapeOut && work.step.do === 'white-out' && !done.has(work.step.key);
-      return { work, rank: [waits ? 1 : 0, ...order.rank(work, context.manner)] };
-    })
+    .map((work) => ({ work, rank: order.rank(work, context.manner) }))
     .sort((a, b) => compared(a.rank, b.rank));
   const byKey = new Map(ranked.map(({ work }) => [work.step.key, work]));
   const edges = constraintsOf(
@@ -72,7 +69,10 @@ export function workOf(
     placements,
     whiteOut,
   );
-  const wanted = asDragged([...byKey.keys()], plan.sequence);
+  const dragged = asDragged([...byKey.keys()], plan.sequence);
+  // without tape what needs none goes first
+  const waits = (key: string): boolean => plan.tapeOut && byKey.get(key)?.step.do === 'white-out' && !done.has(key);
+  const wanted = [...dragged.filter((key) => !waits(key)), ...dragged.filter(waits)];
   const steps = inOrder(wanted, edges).map((key, i) => {
     const work = byKey.get(key) as Work;
     return { n: i + 1, ...work.step, group: order.groupOf(work) };

@@ -1,3 +1,4 @@
+import { isStrip } from '../kit/kinds';
 import { isRoll, pieceKey } from '../kit/kit';
 import { copyKey } from '../kit/ledger';
 import { worthKeeping } from '../kit/offcut';
@@ -17,6 +18,8 @@ export interface Totals {
     readonly mm: number;
     readonly pieces: number;
   }[];
+  /** strips that come off sheets, and their length, mm */
+  readonly strips: { readonly count: number; readonly mm: number };
   /** stickers laid; of them stacks that are built on the backing */
   readonly pieces: number;
   readonly stacks: number;
@@ -38,6 +41,7 @@ export function totalsOf(context: Context, bench: Bench): Totals {
   const rolls = new Map<string, { kit: string; code: string; mm: number; pieces: number }>();
   const sheets = new Set<string>();
   let rows = 0;
+  let strips = { count: 0, mm: 0 };
   for (const p of stickers) {
     const piece = index.get(pieceKey(p));
     if (!piece) continue;
@@ -45,12 +49,14 @@ export function totalsOf(context: Context, bench: Bench): Totals {
       const known = rolls.get(pieceKey(p)) ?? { kit: p.kit, code: p.code, mm: 0, pieces: 0 };
       rolls.set(pieceKey(p), { ...known, mm: known.mm + (p.cut?.w ?? p.w), pieces: known.pieces + 1 });
     } else sheets.add(`${p.kit}/${piece.sheet}`);
+    if (isStrip(piece.kind) && !isRoll(piece)) strips = { count: strips.count + 1, mm: strips.mm + Math.max(p.w, p.h) };
     if (piece.kind === 'checklist' && piece.rows > 0)
       rows += p.cut ? Math.round(p.cut.h / (piece.height / piece.rows)) : piece.rows;
   }
   return {
     tape: tapeLength(bench.whiteOut),
     washi: [...rolls.values()].sort((a, b) => b.mm - a.mm),
+    strips,
     pieces: new Set(stickers.map(copyKey)).size,
     stacks: bench.steps.filter((s) => s.do === 'stack').length,
     cut: bench.cuts.length,

@@ -17,6 +17,10 @@ export function ruled(mm: number, unit: Unit = 'mm'): string {
 export const fine = (mm: number, unit: Unit = 'mm'): string =>
   unit === 'mm' ? `${Math.round(tidy(mm) * 2) / 2} mm` : ruled(mm, unit);
 
+/** True for a length that nobody sees at the table: it rounds to nothing there. */
+export const unseen = (mm: number, unit: Unit = 'mm'): boolean =>
+  unit === 'mm' ? Math.round(mm * 2) === 0 : Math.round(toInches(mm) * 16) === 0;
+
 /**
  * Much tape or washi: from a meter on in meters, from a yard on in feet, to the tenth.
  * @param mm length in millimeters

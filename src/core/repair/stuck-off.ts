@@ -11,9 +11,9 @@ import { gapUnder } from './let-in';
 import { unitsOf } from './units';
 
 /**
- * A piece was stuck a little off and stays there: its place is what it is now, with all that lies on it, and what is not
- * down yet in its column makes way with the fewest moves. Where that cannot be, the others stay, and the review says
- * what they touch.
+ * A piece was stuck a little off and stays there: its place is what it is now, with all that lies on it, and what is
+ * not down yet in its column makes way with the fewest moves. Where that cannot be, the others stay, and the review
+ * says what they touch.
  * @param dx,dy how far off, mm to the right and down
  */
 export function stuckOff(

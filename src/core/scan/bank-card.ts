@@ -9,7 +9,7 @@ const SLACK = 0.13;
 
 const apart = (p: Point, q: Point): number => Math.hypot(p.x - q.x, p.y - q.y);
 
-/** What a card tells: its sides and its diagonals. ISO/IEC 7810, ID-1; its corners are those that its sides would meet in. */
+/** What a card (ISO/IEC 7810, ID-1) tells: sides and diagonals; its corners are those that its sides would meet in. */
 export function cardLengths([a, b, c, d]: Quad): KnownLength[] {
   const lying = apart(a, b) + apart(d, c) >= apart(a, d) + apart(b, c);
   const [across, down] = lying ? [LONG, SHORT] : [SHORT, LONG];

@@ -20,7 +20,7 @@ const LEAST_TOLD = 0.02;
 /**
  * How large a sheet is, mm, by lengths that are known beside it. Seen through its own corners it is a square of side 1,
  * and a length that runs dx, dy there is sqrt(dx² w² + dy² h²): linear in w² and h², so least squares give both, each
- * equation weighed by its own length. Lengths that run one way only tell one side; the other is as the picture shows it.
+ * equation weighed by its own length. Lengths that run one way tell one side; the other is as the picture shows it.
  * @returns null when nothing can be told
  */
 export function sizeByLengths(

@@ -7,110 +7,52 @@ import Typography from '@mui/material/Typography';
 import { IconPrinter } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useCallback, useMemo, useState } from 'react';
-import { useRouter } from 'next/navigation';
-import { mend } from '../../server/repair-actions';
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { contextFrom } from '../../core/spread/context';
 import { CAUTIONS } from '../../core/bench/cautions';
-import { benchOf } from '../../core/bench/bench';
-import { sayStep } from '../../core/bench/say-step';
-import { voiceOf } from '../../core/spread/voice';
-import { sayMended } from '../spread/store/messages';
-import { tapeLength } from '../../core/bench/white-out';
+import type { OwnPace } from '../../core/bench/pace';
+import { sayGroup } from '../../core/bench/say-group';
+import { downBefore, sayStep } from '../../core/bench/say-step';
 import { spokenWeek } from '../../core/week/day-names';
-import { tickSteps } from '../../server/bench-actions';
 import type { SpreadData } from '../../server/spread-data';
-import { hasItsOwnKey } from '../keys/free';
 import { Dots } from '../Dots';
+import { hasItsOwnKey, isCovered } from '../keys/free';
+import { later } from '../later';
 import { GLASS } from '../theme';
 import { TopBar } from '../TopBar';
-import { StepList } from './StepList';
+import { RunList } from './RunList';
+import { RunPicture } from './RunPicture';
 import { StepPicture } from './StepPicture';
+import { useAwake } from './use-awake';
+import type { AtBench } from './use-bench';
+import { useBench } from './use-bench';
+import { WrongMenu } from './WrongMenu';
 
 /** Drawn in the browser only: sending every sticker's drawing with the page would triple its weight. */
 const PieceDefs = dynamic(() => import('../sticker/PieceDefs').then((m) => m.PieceDefs), { ssr: false });
+const TotalsDialog = later(() => import('./TotalsDialog').then((m) => m.TotalsDialog));
+const EndCard = later(() => import('./EndCard').then((m) => m.EndCard));
 
 const TENTHS = 10;
 
-/** One step at a time, big, beside the list of all; what is done is ticked and stays ticked. */
-export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: readonly string[] }) {
-  const context = useMemo(() => contextFrom(spread.context), [spread]);
-  const bench = useMemo(() => benchOf(context, spread.placements), [context, spread]);
-  const voice = useMemo(() => voiceOf(context, spread.placements), [context, spread]);
-  const pieces = useMemo(() => [context.kit, ...context.stash].flatMap((k) => k.pieces), [context]);
-  const [done, setDone] = useState<ReadonlySet<string>>(() => new Set(ticked));
-  const router = useRouter();
-  const [mending, setMending] = useState(false);
-  const [said, setSaid] = useState<string | null>(null);
-  const [message, setMessage] = useState<string | null>(null);
-  const [at, setAt] = useState(() =>
-    Math.max(
-      0,
-      bench.steps.findIndex((s) => !ticked.includes(s.key)),
-    ),
-  );
-  const step = bench.steps[at];
-  const count = bench.steps.filter((s) => done.has(s.key)).length;
+interface BenchProps {
+  readonly spread: SpreadData;
+  readonly ticked: readonly string[];
+  readonly pace: OwnPace;
+  /** correction tape in the house, m; null: nobody counts it */
+  readonly tape: number | null;
+  readonly next: { readonly week: string; readonly spreadId: number | null };
+}
 
-  const tick = useCallback(
-    async (key: string, on: boolean) => {
-      const set = (value: boolean) =>
-        setDone((before) => {
-          const next = new Set(before);
-          if (value) next.add(key);
-          else next.delete(key);
-          return next;
-        });
-      set(on);
-      const saved = await tickSteps({ spreadId: spread.id, steps: [key], done: on }).catch(() => null);
-      if (saved?.ok) return setMessage(null);
-      set(!on);
-      setMessage(saved ? saved.messages.join(' ') : 'The server could not be reached; the tick was not kept.');
-    },
-    [spread.id],
-  );
-
-  const sticker = step && (step.do === 'place' || step.do === 'stack') ? step.refs[0] : undefined;
-  const mishap = async (what: 'spoiled' | 'out') => {
-    setMending(true);
-    const made = await mend({ spreadId: spread.id, placement: sticker, what }).catch(() => null);
-    setMending(false);
-    if (!made?.ok)
-      return setMessage(made ? made.messages.join(' ') : 'The server could not be reached; nothing was changed.');
-    setMessage(null);
-    setSaid(sayMended(made.value.repair, voice));
-    router.refresh();
-  };
-
-  const next = () => {
-    if (!step) return;
-    void tick(step.key, true);
-    setAt(Math.min(at + 1, bench.steps.length - 1));
-  };
-  useHotkeys(
-    'space, enter',
-    (e) => {
-      // a button that has the focus does its own act
-      if (hasItsOwnKey(e)) return;
-      e.preventDefault();
-      next();
-    },
-    [step, at],
-  );
-  useHotkeys('up, left', (e) => {
-    e.preventDefault();
-    setAt((n) => Math.max(0, n - 1));
-  });
-  useHotkeys(
-    'down, right',
-    (e) => {
-      e.preventDefault();
-      setAt((n) => Math.min(bench.steps.length - 1, n + 1));
-    },
-    [bench],
-  );
-
+/** One step at a time, big, or a whole group, beside the list of all; what is done is ticked and stays ticked. */
+export function BenchScreen({ spread, ticked, pace, tape, next }: BenchProps) {
+  const at = useBench(spread, ticked);
+  const { context, bench, said, message } = at;
+  const pieces = [context.kit, ...context.stash].flatMap((k) => k.pieces);
+  const [totals, setTotals] = useState(false);
+  useAwake();
+  useBenchKeys(at);
+  const count = bench.steps.filter((s) => at.done.has(s.key)).length;
   return (
     <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
       <PieceDefs pieces={pieces} />
@@ -120,12 +62,25 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
             <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
               Bench · {spokenWeek(context.week.days)}
             </Typography>
-            <Typography variant="caption" data-testid="progress" sx={{ opacity: 0.85 }}>
+            <Typography
+              variant="caption"
+              data-testid="progress"
+              sx={(theme) => ({
+                opacity: 0.85,
+                // where there is no room for it the dots say it
+                [theme.breakpoints.down('lg')]: { position: 'absolute', width: 1, height: 1, clipPath: 'inset(50%)' },
+              })}
+            >
               {count} of {bench.steps.length} steps done
             </Typography>
           </>
         }
       >
+        {bench.steps.length > 0 && (
+          <Button color="inherit" onClick={() => setTotals(true)}>
+            Before the knife
+          </Button>
+        )}
         <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>
           Back to the spread
         </Button>
@@ -141,16 +96,16 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
         </Button>
       </TopBar>
       {said && (
-        <Alert severity="success" onClose={() => setSaid(null)} sx={{ borderRadius: 0 }}>
-          {said} The steps are counted anew.
+        <Alert severity="success" onClose={at.hush} sx={{ borderRadius: 0 }}>
+          {said}
         </Alert>
       )}
       {message && (
-        <Alert severity="error" onClose={() => setMessage(null)}>
+        <Alert severity="error" onClose={at.hush} sx={{ borderRadius: 0 }}>
           {message}
         </Alert>
       )}
-      {!step ? (
+      {bench.steps.length === 0 ? (
         <Box sx={{ p: 6 }}>
           <Typography variant="h1">Nothing to do yet</Typography>
           <Typography sx={{ my: 2 }}>
@@ -161,16 +116,16 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
           </Button>
         </Box>
       ) : (
-        <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-          <StepList
-            steps={bench.steps}
-            done={done}
-            at={at}
-            onGo={setAt}
-            onTick={tick}
-            say={(s) => sayStep(s, voice)}
-            facts={{ tape: tapeLength(bench.whiteOut), cuts: bench.cuts.length, unit: context.book.unit }}
-          />
+        <Box
+          sx={{
+            flex: 1,
+            minHeight: 0,
+            display: 'flex',
+            flexDirection: { xs: 'column-reverse', md: 'row' },
+            '@media (orientation: portrait)': { flexDirection: 'column-reverse' },
+          }}
+        >
+          <RunList at={at} />
           <Box
             component="main"
             sx={{
@@ -184,64 +139,103 @@ export function BenchScreen({ spread, ticked }: { spread: SpreadData; ticked: re
               overflow: 'auto',
             }}
           >
-            <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
-              <Box sx={{ flex: 1 }}>
-                <Dots
-                  raised={Math.floor((count / bench.steps.length) * TENTHS)}
-                  hollow={TENTHS - Math.floor((count / bench.steps.length) * TENTHS)}
-                  size={11}
-                  label={`${count} of ${bench.steps.length} steps done`}
-                />
-                <Typography
-                  variant="h1"
-                  component="h2"
-                  sx={{ mt: 1, fontSize: 24, lineHeight: 1.3, maxWidth: 760 }}
-                  data-testid="say"
-                >
-                  {sayStep(step, voice)}
-                </Typography>
-              </Box>
-              <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'stretch' }}>
-                <Button variant="contained" color="secondary" size="large" onClick={next}>
-                  {done.has(step.key) ? 'Next' : 'Done, next'}
-                </Button>
-                <Button onClick={() => setAt(Math.max(0, at - 1))} disabled={at === 0}>
-                  Step before
-                </Button>
-                {sticker && (
-                  <Button
-                    disabled={mending}
-                    onClick={() => {
-                      void mishap('spoiled');
-                    }}
-                  >
-                    Spoiled it
-                  </Button>
-                )}
-                {sticker && (
-                  <Button
-                    disabled={mending}
-                    onClick={() => {
-                      void mishap('out');
-                    }}
-                  >
-                    Out of it
-                  </Button>
-                )}
-              </Box>
-            </Box>
-            {CAUTIONS[step.do] && (step.do !== 'place' || at === bench.steps.findIndex((s) => s.do === 'place')) && (
-              <Typography
-                role="note"
-                sx={{ color: GLASS.cranberry, borderLeft: `4px solid ${GLASS.cranberry}`, pl: 1.5, maxWidth: 820 }}
-              >
-                {CAUTIONS[step.do]}
-              </Typography>
-            )}
-            <StepPicture context={context} bench={bench} step={step} />
+            {at.step ? <AtHand at={at} count={count} /> : <EndCard at={at} spread={spread} next={next} />}
           </Box>
         </Box>
       )}
+      {totals && <TotalsDialog at={at} pace={pace} tape={tape} onClose={() => setTotals(false)} />}
     </Box>
   );
+}
+
+/** The step at hand, or its whole group. */
+function AtHand({ at, count }: { at: AtBench; count: number }) {
+  const { bench, voice, step, run, whole, done } = at;
+  if (!step || !run) return null;
+  const open = run.steps.filter((s) => !done.has(s.key)).length;
+  const caution = CAUTIONS[step.do];
+  const many = run.steps.length > 1;
+  const all = count === bench.steps.length;
+  const left = whole ? open : done.has(step.key) ? 0 : 1;
+  const mainAct = all ? 'Every step is done' : left === 0 ? 'Next' : whole ? `All ${left} done, next` : 'Done, next';
+  return (
+    <>
+      <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start', flexWrap: { xs: 'wrap', sm: 'nowrap' } }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          <Dots
+            raised={Math.floor((count / bench.steps.length) * TENTHS)}
+            hollow={TENTHS - Math.floor((count / bench.steps.length) * TENTHS)}
+            size={11}
+            label={`${count} of ${bench.steps.length} steps done`}
+          />
+          <Typography color="text.secondary" sx={{ mt: 0.5 }}>
+            {whole
+              ? `${run.steps.length} steps`
+              : `${sayGroup(voice, run.group)} · step ${step.n} of ${bench.steps.length}`}
+          </Typography>
+          <Typography
+            variant="h1"
+            component="h2"
+            sx={{ fontSize: { xs: 24, lg: 29 }, lineHeight: 1.25, maxWidth: 900 }}
+            data-testid="say"
+          >
+            {whole ? sayGroup(voice, run.group) : sayStep(step, voice, downBefore(bench, step.n))}
+          </Typography>
+        </Box>
+        <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'stretch', flexShrink: 0 }}>
+          <Button
+            variant="contained"
+            color="secondary"
+            size="large"
+            onClick={all ? () => at.go(bench.steps.length) : at.next}
+            sx={{ fontSize: 18, py: 1.25 }}
+          >
+            {mainAct}
+          </Button>
+          <Box sx={{ display: 'flex', gap: 0.5, justifyContent: 'flex-end', flexWrap: 'wrap', maxWidth: 330 }}>
+            <Button onClick={at.back} disabled={at.at === 0}>
+              Step before
+            </Button>
+            {many && (
+              <Button onClick={() => at.showWhole(!whole)}>{whole ? 'One at a time' : 'The whole group'}</Button>
+            )}
+            {!whole && done.has(step.key) && <Button onClick={() => void at.tick([step.key], false)}>Not done</Button>}
+            {!whole && <WrongMenu at={at} />}
+          </Box>
+        </Box>
+      </Box>
+      {caution && (step.do !== 'place' || bench.steps.find((s) => s.do === 'place') === step) && (
+        <Typography
+          role="note"
+          sx={{ color: GLASS.cranberry, borderLeft: `4px solid ${GLASS.cranberry}`, pl: 1.5, maxWidth: 900 }}
+        >
+          {caution}
+        </Typography>
+      )}
+      {whole ? <RunPicture at={at} run={run} /> : <StepPicture context={at.context} bench={bench} step={step} />}
+    </>
+  );
+}
+
+/** A box to tick that has the focus has no use for these keys. */
+const TICKS_TOO = { enableOnFormTags: ['input'] } as const;
+
+function useBenchKeys(at: AtBench): void {
+  const step = (e: KeyboardEvent, act: () => void) => {
+    if (isCovered() || e.altKey || (e.target as HTMLElement).matches('[role="combobox"]')) return;
+    e.preventDefault();
+    act();
+  };
+  const free = (e: KeyboardEvent, act: () => void) => {
+    // a button that has the focus does its own act
+    if (hasItsOwnKey(e) || isCovered()) return;
+    e.preventDefault();
+    act();
+  };
+  useHotkeys('space, enter', (e) => free(e, at.next), [at]);
+  useHotkeys('up, left', (e) => step(e, at.back), TICKS_TOO, [at]);
+  useHotkeys('down, right', (e) => step(e, () => at.go(at.at + 1)), TICKS_TOO, [at]);
+  useHotkeys('g', (e) => step(e, () => at.showWhole(!at.whole)), TICKS_TOO, [at]);
+  useHotkeys('backspace, delete', (e) => free(e, () => at.step && void at.tick([at.step.key], false)), [at]);
+  useHotkeys('w', (e) => step(e, () => document.getElementById('wrong')?.click()), TICKS_TOO, [at]);
 }

@@ -10,6 +10,7 @@ import { useState } from 'react';
 import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';
 import { TopBar } from '../TopBar';
 import { FirstSteps } from './FirstSteps';
+import { GivenUp } from './GivenUp';
 import { StartWeekDialog } from './StartWeekDialog';
 import { TakeInDialog } from './TakeInDialog';
 import { WeekCard } from './WeekCard';
@@ -55,6 +56,7 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
             <code>npm start</code>: that opens a shelf of its own, empty.
           </Alert>
         )}
+        <GivenUp weeks={shelf.givenUp} />
         {fresh && (
           <FirstSteps
             shelf={shelf}

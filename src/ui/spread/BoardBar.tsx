@@ -56,8 +56,8 @@ export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
   const close = () => setOpen(null);
   const router = useRouter();
   const four = context.book.pages.length > 2;
-  const giveUp = async () => {
-    const gone = await dropSpread({ spreadId: id }).catch(() => null);
+  const giveUp = async (stuck: readonly string[]) => {
+    const gone = await dropSpread({ spreadId: id, stuck }).catch(() => null);
     if (gone?.ok) router.push('/');
     else complain(gone ? gone.messages : ['The server could not be reached; the week is still there.']);
     close();
@@ -119,7 +119,7 @@ export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
       {open === 'anew' && (
         <BeginAnewDialog
           onClose={close}
-          onGiveUp={giveUp}
+          onGiveUp={(stuck) => void giveUp(stuck)}
           onArrange={() => {
             close();
             arrange('anew');

@@ -18,7 +18,7 @@ export const partRank = (part: Part, { work }: Manner): number => {
   return PARTS.indexOf(part);
 };
 
-/** What comes first within a part: the knife, then what is written before it is laid with its piece, from the floor up. */
+/** What comes first within a part: the knife; then from the floor up, what is written first with its piece. */
 export const within = ({ step, layer, page, day, y, x }: Work, { work }: Manner): readonly number[] => [
   step.do === 'cut' ? 0 : 1,
   page,

@@ -1,5 +1,10 @@
 import { notFound } from 'next/navigation';
-import { ticksOf } from '../../../../db/ticks';
+import { paceOf } from '../../../../core/bench/pace';
+import { weekAfter } from '../../../../core/week/week';
+import { listSupplies } from '../../../../db/plans';
+import { findSpreadOfWeek } from '../../../../db/spreads';
+import { isTape } from '../../../../db/tape';
+import { lastTicks, ticksOf } from '../../../../db/ticks';
 import { loadSpread } from '../../../../server/spread-data';
 import { store } from '../../../../server/store';
 import { BenchScreen } from '../../../../ui/bench/BenchScreen';
@@ -9,5 +14,22 @@ export const dynamic = 'force-dynamic';
 export default async function BenchPage({ params }: { params: Promise<{ id: string }> }) {
   const spread = await loadSpread(Number((await params).id));
   if (!spread) notFound();
-  return <BenchScreen spread={spread} ticked={await ticksOf(await store(), spread.id)} />;
+  const db = await store();
+  const week = weekAfter(spread.context.week.week, 1);
+  const [ticked, ticks, supplies, next] = await Promise.all([
+    ticksOf(db, spread.id),
+    lastTicks(db),
+    listSupplies(db),
+    findSpreadOfWeek(db, week),
+  ]);
+  const tape = supplies.filter(isTape);
+  return (
+    <BenchScreen
+      spread={spread}
+      ticked={ticked}
+      pace={paceOf(ticks)}
+      tape={tape.length ? tape.reduce((sum, s) => sum + s.amount, 0) : null}
+      next={{ week, spreadId: next?.id ?? null }}
+    />
+  );
 }

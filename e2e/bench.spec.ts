@@ -1,0 +1,190 @@
+import type { Page } from '@playwright/test';
+import { expect } from '@playwright/test';
+import sharp from 'sharp';
+import { arrangeWeek, giveUp, openWeek, saved, test } from './hobnail';
+
+const atBench = async (page: Page) => {
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  await page.waitForURL(/bench$/);
+  await page.getByTestId('say').waitFor();
+};
+
+test('the whole bench of a week by keyboard: ticking, spoiling, going back, finishing', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  test.setTimeout(180_000);
+  await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
+  await saved(page);
+  await atBench(page);
+  const [say, progress] = [page.getByTestId('say'), page.getByTestId('progress')];
+  const done = async () => Number(/^(\d+) of/.exec((await progress.textContent()) ?? '')?.[1]);
+  const steps = Number(/of (\d+)/.exec((await progress.textContent()) ?? '')![1]);
+  expect(steps).toBeGreaterThan(90);
+
+  // two pages of white-out one by one, then the base of the left page in one go
+  await expect(say).toContainText('White out');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('g');
+  await expect(say).toHaveText('Base, left page');
+  await page.keyboard.press('Enter');
+  await expect(say).toHaveText('Base, right page');
+  const base = await done();
+  expect(base).toBeGreaterThan(8);
+
+  // one at a time; the first of them was not done after all
+  await page.keyboard.press('g');
+  const first = await say.innerText();
+  await page.keyboard.press('Space');
+  await expect(progress).toContainText(`${base + 1} of`);
+  await page.keyboard.press('ArrowLeft');
+  await expect(say).toHaveText(first);
+  await page.keyboard.press('Backspace');
+  await expect(progress).toContainText(`${base} of`);
+
+  // to a sticker that is spoiled: what is stuck stays, and the step at hand is the next true one
+  for (let i = 0; i < 30 && !/place|backing sheet lay/.test(await say.innerText()); i++)
+    await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('w');
+  await expect(page.getByRole('menuitem', { name: 'Spoiled it' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'Replace the spoiled' })).toBeVisible();
+  await expect(progress).toContainText(`${base} of`);
+  await page.reload();
+  await expect(progress).toContainText(`${base} of`); // nothing that was ticked is lost
+
+  // a little off, by the menu and its form
+  for (let i = 0; i < 30 && !/: place/.test(await say.innerText()); i++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('w');
+  await page.keyboard.press('End');
+  await page.keyboard.press('Enter');
+  const form = page.getByRole('dialog', { name: 'How far off is it stuck?' });
+  await form.getByLabel('Up or down').fill('1/16 in');
+  await form.getByRole('button', { name: 'It stays there' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'where it is stuck' })).toBeVisible();
+
+  // the rest group by group; the last one finishes the spread
+  await page.keyboard.press('g');
+  for (let i = 0; i < 60 && !(await page.getByRole('heading', { name: 'The week is on paper' }).isVisible()); i++) {
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    await page.keyboard.press('Enter');
+    await page.waitForTimeout(60);
+    if (await page.getByRole('button', { name: 'One at a time' }).isHidden()) await page.keyboard.press('g');
+  }
+  await expect(page.getByRole('heading', { name: 'The week is on paper' })).toBeVisible();
+  await page.goto(hobnail.url);
+  await expect(page.getByRole('region', { name: /^Next week/ })).toContainText('on paper');
+  expect(complaints).toEqual([]);
+});
+
+test('the end: a photo, what was loved, what is left; a week given up is asked about and taken up again', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  test.setTimeout(120_000);
+  await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
+  await saved(page);
+  const spread = page.url();
+  await atBench(page);
+  for (const box of await page.getByRole('checkbox', { name: /: all \d+ done$/ }).all()) {
+    await box.check();
+    await expect(box).toBeChecked();
+  }
+  await page.getByRole('button', { name: 'Every step is done' }).click();
+  await page.getByRole('button', { name: 'It is on paper' }).click();
+  await expect(page.getByRole('heading', { name: 'As it was planned' })).toBeVisible();
+
+  const photo = await sharp({ create: { width: 900, height: 600, channels: 3, background: '#8899aa' } })
+    .jpeg()
+    .toBuffer();
+  await page.getByTestId('photo-file').setInputFiles({ name: 'paper.jpg', mimeType: 'image/jpeg', buffer: photo });
+  await expect(page.getByRole('img', { name: 'A photo of the finished spread' })).toBeVisible();
+  await page
+    .getByTestId('photo-file')
+    .setInputFiles({ name: 'cat.gif', mimeType: 'image/gif', buffer: Buffer.from('GIF89a, a cat') });
+  await expect(page.getByRole('alert').filter({ hasText: 'cat.gif, photo: found no photo' })).toBeVisible();
+
+  const taste = page.getByTestId('taste').first();
+  await taste.click();
+  await expect(taste).toHaveAccessibleName(/, loved$/);
+  await taste.click();
+  await expect(taste).toHaveAccessibleName(/, jarred$/);
+  await taste.click();
+  await taste.click();
+  await expect(taste).toHaveAccessibleName(/, loved$/);
+
+  const there = page.locator('[data-testid=left-over][data-state="still there"]');
+  const count = await there.count();
+  await there.first().click();
+  await expect(there).toHaveCount(count - 1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(there).toHaveCount(count);
+  await page.reload();
+  await expect(page.getByTestId('taste').first()).toHaveAccessibleName(/, loved$/);
+
+  // given up: what is stuck stays used, and the shelf takes it up again
+  await page.goto(spread);
+  await page.getByTestId('piece').nth(20).waitFor();
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Delete this spread' }).click();
+  const asked = page.getByRole('dialog', { name: 'What of it is really stuck?' });
+  await expect(asked.getByRole('checkbox', { name: /^All \d+$/ })).toBeChecked();
+  await asked.getByRole('button', { name: 'Delete this spread' }).click();
+  await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
+  await page.getByRole('button', { name: 'Take it up again' }).click();
+  await expect(page.getByRole('region', { name: /^Next week/ })).toContainText('on paper');
+  expect(complaints).toEqual([]);
+});
+
+test('the order of work is chosen and dragged; what cannot be is said, and the tape runs out', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
+  await saved(page);
+  await atBench(page);
+  await page.getByRole('combobox', { name: 'Order of work' }).click();
+  await page.getByRole('option', { name: 'Cutting first' }).click();
+  await expect(page.getByRole('button', { name: /^All the cutting/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('combobox', { name: 'Order of work' })).toHaveText('Cutting first');
+
+  const groups = () => page.locator('nav [aria-expanded]').allInnerTexts();
+  const at = async (name: string) => (await groups()).findIndex((g) => g.startsWith(name));
+  await page.getByRole('button', { name: /^Tuesday/ }).focus();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(async () => expect(await at('Tuesday')).toBeLessThan(await at('Monday'))).toPass();
+  await expect(page.getByRole('combobox', { name: 'Order of work' })).toHaveText('Your own');
+  await page.reload();
+  expect(await at('Tuesday')).toBeLessThan(await at('Monday'));
+
+  // ink before the piece that it is written on
+  await page.getByRole('button', { name: /^Ink, last/ }).focus();
+  for (let i = 0; i < 14 && !(await page.getByRole('alert').filter({ hasText: 'can’t be' }).isVisible()); i++) {
+    await page.getByRole('button', { name: /^Ink, last/ }).focus();
+    await page.keyboard.press('Alt+ArrowUp');
+    await page.waitForTimeout(120);
+  }
+  await expect(page.getByRole('alert').filter({ hasText: 'it is what is written on' })).toBeVisible();
+
+  await page.getByRole('button', { name: /^White-out, left page/ }).click();
+  await page.getByRole('button', { name: 'Went wrong' }).click();
+  await page.getByRole('menuitem', { name: 'The tape ran out' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'The tape is out' })).toBeVisible();
+  await expect(page.getByTestId('say')).not.toContainText('White out');
+  await page.getByRole('button', { name: 'Before the knife' }).click();
+  await expect(page.getByRole('dialog', { name: 'Before the knife' })).toContainText('are lacking');
+  await page.keyboard.press('Escape');
+  expect(complaints).toEqual([]);
+  await page.goto(page.url().replace(/\/bench$/, ''));
+  await page.getByTestId('piece').nth(20).waitFor();
+  await giveUp(page);
+});

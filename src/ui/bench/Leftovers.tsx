@@ -1,0 +1,99 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Piece } from '../../core/kit/kit';
+import { copyKey, wholeOf } from '../../core/kit/ledger';
+import { offcutsOf, worthKeeping } from '../../core/kit/offcut';
+import { sheetsOf } from '../../core/kit/sheet-layout';
+import type { Context, Placement } from '../../core/spread/placement';
+import { changeStock, undoKits } from '../../server/kit-actions';
+import type { CopyLook } from '../sticker/SheetView';
+import { SheetView } from '../sticker/SheetView';
+import { GLASS } from '../theme';
+
+/** The kit's sheets as they must lie there now; a tap on what is not so puts the stock right. */
+export function Leftovers({ context, placements }: { context: Context; placements: readonly Placement[] }) {
+  const router = useRouter();
+  const [said, setSaid] = useState('');
+  const [changed, setChanged] = useState(0);
+  const [busy, setBusy] = useState(false);
+  const { kit } = context;
+  const taken = [...placements, ...context.usedElsewhere].filter((t) => t.kit === kit.name);
+  const byCopy = new Map<string, (typeof taken)[number][]>();
+  for (const t of taken) byCopy.set(copyKey(t), [...(byCopy.get(copyKey(t)) ?? []), t]);
+  const lookOf = (piece: Piece, copy: number): CopyLook => {
+    const uses = byCopy.get(copyKey({ kit: piece.kit, code: piece.code, copy })) ?? [];
+    const rest = uses.length
+      ? offcutsOf(
+          piece,
+          uses.map((u) => u.cut ?? wholeOf(piece)),
+        ).filter(worthKeeping)
+      : [];
+    return {
+      free: uses.length === 0,
+      rest,
+      chosen: false,
+      state: uses.length === 0 ? 'still there' : rest.length ? 'partly there' : 'gone',
+      focusable: true,
+      testId: 'left-over',
+    };
+  };
+  const settle = async (action: ReturnType<typeof changeStock>, by: number) => {
+    setBusy(true);
+    const answer = await action.catch(() => null);
+    setBusy(false);
+    setSaid(
+      answer === null
+        ? 'The server could not be reached; nothing was changed.'
+        : answer.ok
+          ? ''
+          : answer.messages.join(' '),
+    );
+    if (!answer?.ok) return;
+    setChanged(changed + by);
+    router.refresh();
+  };
+  /** a whole one is not there after all, or one more is there than was thought */
+  const tap = (piece: Piece) => {
+    const free = Array.from({ length: piece.count }, (_, i) => i + 1).find((copy) => lookOf(piece, copy).free);
+    const what = free === undefined ? 'found' : 'used';
+    const reason = free === undefined ? 'was there after all' : 'was not there any more';
+    void settle(changeStock({ what, kit: kit.name, code: piece.code, copy: free ?? null, reason }), 1);
+  };
+  return (
+    <>
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+        So the sheets must lie there now. Tap a sticker that is not there any more, or a gap where one still is.
+      </Typography>
+      {said && (
+        <Typography role="alert" sx={{ color: GLASS.cranberry }}>
+          {said}
+        </Typography>
+      )}
+      {changed > 0 && (
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Typography variant="body2">Put right: {changed}.</Typography>
+          <Button size="small" disabled={busy} onClick={() => void settle(undoKits({ way: 'undo' }), -1)}>
+            Undo
+          </Button>
+        </Box>
+      )}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))',
+          gap: 1.5,
+          maxHeight: 420,
+          overflowY: 'auto',
+          pointerEvents: busy ? 'none' : 'auto',
+        }}
+      >
+        {sheetsOf(kit).map((sheet) => (
+          <SheetView key={sheet.number} sheet={sheet} width="100%" lookOf={lookOf} onChoose={tap} caption={null} />
+        ))}
+      </Box>
+    </>
+  );
+}
