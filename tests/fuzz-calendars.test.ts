@@ -27,7 +27,7 @@ function use(calendar: Calendar): void {
   const placements = arrange(c);
   review(viewOf(c, placements));
 
-  expect(spreadSvg(c, placements, [], {})).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);
+  expect(spreadSvg(c, placements, [])).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);
 }
 
 /** A calendar as read; null where it is refused, which must be said as BadInput. */

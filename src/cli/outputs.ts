@@ -14,7 +14,7 @@ import { readOptions } from '../core/format/options-json';
 import { writeSpread } from '../core/format/spread-json';
 import { spreadSvg } from '../core/format/spread-svg';
 import { demandsOfWeek } from '../core/week/demands';
-import { embeddedFonts, printFonts } from '../server/fonts';
+import { printFonts, shippedLetters } from '../server/fonts';
 
 interface TextFile {
   readonly file: string;
@@ -46,8 +46,11 @@ export async function outputs(
   return {
     'spread.json': writeSpread(spread),
     'book.json': writeBook(context.printed),
-    'spread.svg': spreadSvg(context, spread.placements, spread.whiteOut, embeddedFonts()),
-    'bench.pdf': await benchPdf(context, benchOf(context, spread.placements), printFonts()),
+    'spread.svg': spreadSvg(context, spread.placements, spread.whiteOut, shippedLetters()),
+    'bench.pdf': await benchPdf(context, benchOf(context, spread.placements), {
+      fonts: printFonts(),
+      letters: shippedLetters(),
+    }),
     'cuts.svg': cutsSvg(context, spread.cuts),
   };
 }

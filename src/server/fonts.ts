@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { inflateSync } from 'node:zlib';
-import type { EmbeddedFonts } from '../core/format/spread-svg';
+import type { Letters } from '../core/format/letters';
+import { lettersOf } from '../core/format/letters';
 
 const FILES = {
   Pacifico: 'pacifico/files/pacifico-latin-400-normal',
@@ -14,13 +15,12 @@ const FILES = {
 /** Where the installed font packages are; the application and the command both run from the project's folder. */
 const FOLDER = join(process.cwd(), 'node_modules', '@fontsource');
 
-const fontBytes = (name: keyof typeof FILES, ending: 'woff' | 'woff2'): Buffer =>
-  readFileSync(join(FOLDER, `${FILES[name]}.${ending}`));
+const fontBytes = (name: keyof typeof FILES): Buffer => readFileSync(join(FOLDER, `${FILES[name]}.woff`));
 
 /** The fonts of the print, unpacked; reading packed ones costs seconds. */
 export const printFonts = () => ({
-  plain: unpacked(fontBytes('Figtree', 'woff')),
-  heading: unpacked(fontBytes('Fraunces', 'woff')),
+  plain: unpacked(fontBytes('Figtree')),
+  heading: unpacked(fontBytes('Fraunces')),
 });
 
 /** A WOFF file as the plain font it holds. Source: W3C, WOFF File Format 1.0, sections 4 and 5. */
@@ -56,12 +56,10 @@ function unpacked(woff: Buffer): Uint8Array {
   return font;
 }
 
-/** All fonts that a spread's drawing uses. */
-export function embeddedFonts(): EmbeddedFonts {
-  return Object.fromEntries(
-    (Object.keys(FILES) as (keyof typeof FILES)[]).map((name) => [
-      name,
-      Buffer.from(fontBytes(name, 'woff2')).toString('base64'),
-    ]),
-  );
-}
+let opened: Letters | null = null;
+
+/** The lettering of all fonts that a spread's drawing uses; opened once. */
+export const shippedLetters = (): Letters =>
+  (opened ??= lettersOf(
+    new Map((Object.keys(FILES) as (keyof typeof FILES)[]).map((name) => [name, unpacked(fontBytes(name))])),
+  ));

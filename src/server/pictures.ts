@@ -112,3 +112,9 @@ export function pictureData(hash: string): string {
   const bytes = readPicture(hash);
   return bytes ? `data:image/webp;base64,${Buffer.from(bytes).toString('base64')}` : '';
 }
+
+/** A picture as PNG, for a print; null: there is none of that name. */
+export async function picturePng(hash: string): Promise<Uint8Array | null> {
+  const bytes = readPicture(hash);
+  return bytes && new Uint8Array(await sharp(bytes).png({ compressionLevel: 9 }).toBuffer());
+}

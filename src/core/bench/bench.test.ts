@@ -1,9 +1,5 @@
-import type { PDFRawStream } from 'pdf-lib';
-import { PDFArray, PDFDocument, decodePDFRawStream } from 'pdf-lib';
 import { context, demoSpread, kitOf, piece, placement } from '../../../tests/fixtures';
-import { printFonts } from '../../server/fonts';
 import { footprint, isWriting, pieceIndex } from '../spread/placement';
-import { benchPdf } from '../format/bench-pdf';
 import { cutsSvg } from '../format/cuts-svg';
 import { writeSpread } from '../format/spread-json';
 import { spreadSvg } from '../format/spread-svg';
@@ -129,36 +125,4 @@ it('the picture is to scale: one unit a millimeter, pages side by side', () => {
   const svg = spreadSvg(c, placements, file.whiteOut);
   expect(svg).toContain('width="355.6mm" height="228.6mm" viewBox="0 0 355.6 228.6"');
   expect(svg.match(/<g id="p\d+"/g)).toHaveLength(placements.length);
-});
-
-describe('the print', () => {
-  const print = () => benchPdf(c, bench, printFonts());
-
-  it('measures back: a 25 mm square on every page, the book’s page and pieces at 100 %', async () => {
-    const document = await PDFDocument.load(await print());
-    const mm = (points: number): number => (points * 25.4) / 72;
-    for (const [i, page] of document.getPages().entries()) {
-      expect(mm(page.getWidth())).toBeCloseTo(210, 1);
-      const contents = page.node.Contents();
-      const streams =
-        contents instanceof PDFArray ? contents.asArray().map((r) => document.context.lookup(r)) : [contents];
-      const text = streams
-        .map((s) => Buffer.from(decodePDFRawStream(s as PDFRawStream).decode()).toString('latin1'))
-        .join('\n');
-      // pdf-lib draws a rectangle as: move to 0 0, line up by its height, line over by its width
-      const boxes = [...text.matchAll(/0 0 m\s+0 ([\d.]+) l\s+([\d.]+) [\d.]+ l/g)].map((m) => [
-        mm(Number(m[2])),
-        mm(Number(m[1])),
-      ]);
-      const has = (w: number, h: number) => boxes.some(([a, b]) => Math.abs(a! - w) < 0.02 && Math.abs(b! - h) < 0.02);
-      expect([i, has(25, 25)]).toEqual([i, true]);
-      if (i < 2) {
-        expect(has(177.8, 228.6)).toBe(true);
-        for (const p of placements.filter((q) => q.page === i)) expect([p.id, has(p.w, p.h)]).toEqual([p.id, true]);
-      }
-    }
-  });
-
-  it('is the same bytes each time', async () =>
-    expect(Buffer.from(await print()).equals(Buffer.from(await print()))).toBe(true));
 });

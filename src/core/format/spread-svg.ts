@@ -12,10 +12,9 @@ import { esc, num } from '../art/svg';
 import type { Book, Mark } from '../book/book';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
+import type { Letters } from './letters';
+import { lettersAsPaths } from './text-as-path';
 import { writtenOn } from './written';
-
-/** Shipped fonts as data, to make a file that looks the same everywhere: family name to WOFF2 in base 64. */
-export type EmbeddedFonts = Readonly<Record<string, string>>;
 
 /** Printed ink on the page. */
 export const PRINT = '#b9b3a6';
@@ -23,36 +22,53 @@ export const PAPER_COLOR = '#fffdf9';
 
 /**
  * The pages side by side, to scale: one user unit is one mm, and so is the drawing when printed at 100 %.
- * @param fonts embedded where given
+ * @param letters draw the lettering as outlines, where given: then every viewer shows the same
  * @param pictureAt the address of a scanned sticker's picture; each is drawn once and pointed to
  */
 export function spreadSvg(
   context: Context,
   placements: readonly Placement[],
   whiteOut: readonly WhiteOut[],
-  fonts: EmbeddedFonts = {},
+  letters: Letters | null = null,
   pictureAt?: PictureAt,
 ): string {
   const { pages } = context.book;
   const width = pages.reduce((sum, p) => sum + p.width, 0);
   const height = Math.max(...pages.map((p) => p.height));
-  const faces = Object.entries(fonts)
-    .map(
-      ([family, data]) => `@font-face{font-family:"${family}";src:url(data:font/woff2;base64,${data}) format("woff2")}`,
-    )
-    .join('');
   const places = openPlaces(context, placements);
   let x = 0;
   const drawn = pages.map((page, i) => {
-    const group = `<g transform="translate(${num(x)} 0)"><rect width="${num(page.width)}" height="${num(page.height)}" fill="${PAPER_COLOR}" stroke="#d8d2c4" stroke-width=".3"/>${marksSvg(context.book, i)}${whiteOutSvg(whiteOut.filter((o) => o.page === i))}${placesSvg(places.filter((p) => p.page === i))}${placementsSvg(
-      context,
-      placements.filter((p) => p.page === i),
-    )}</g>`;
+    const here = placements.filter((p) => p.page === i);
+    const out = whiteOut.filter((o) => o.page === i);
+    const drawing = pageSvg(context, i, here, placements, out, places, inlineFace);
+    const group = `<g transform="translate(${num(x)} 0)">${drawing}</g>`;
     x += page.width;
     return group;
   });
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}mm" height="${num(height)}mm" viewBox="0 0 ${num(width)} ${num(height)}"><title>${esc(`${context.book.name}, ${context.week.week}`)}</title>${faces ? `<style>${faces}</style>` : ''}${picturesSvg(context, placements, pictureAt)}${drawn.join('')}</svg>\n`;
+  const svg = `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${num(width)}mm" height="${num(height)}mm" viewBox="0 0 ${num(width)} ${num(height)}"><title>${esc(`${context.book.name}, ${context.week.week}`)}</title>${picturesSvg(context, placements, pictureAt)}${drawn.join('')}</svg>\n`;
+  return letters ? lettersAsPaths(svg, letters) : svg;
 }
+
+/** How a sticker's face is drawn: all of it, in its own mm. */
+export type FaceSvg = (piece: Piece, p: Placement) => string;
+
+/** Drawn where it lies; a picture is pointed to. */
+const inlineFace: FaceSvg = (piece, p) =>
+  piece.picture ? `<use href="#${esc(pictureId(piece))}"/>` : drawPiece(piece, p.id);
+
+/** One page with what is printed on it, whited out and laid on it. */
+export const pageSvg = (
+  context: Context,
+  page: number,
+  here: readonly Placement[],
+  around: readonly Placement[],
+  whiteOut: readonly WhiteOut[],
+  places: readonly OpenPlace[],
+  face: FaceSvg,
+): string => {
+  const { width, height } = context.book.pages[page] as Book['pages'][number];
+  return `<rect width="${num(width)}" height="${num(height)}" fill="${PAPER_COLOR}" stroke="#d8d2c4" stroke-width=".3"/>${marksSvg(context.book, page)}${whiteOutSvg(whiteOut)}${placesSvg(places.filter((p) => p.page === page))}${placementsSvg(context, here, around, face)}`;
+};
 
 /** The pictures of scanned stickers that lie on the spread, each once. */
 function picturesSvg(context: Context, placements: readonly Placement[], pictureAt?: PictureAt): string {
@@ -111,18 +127,23 @@ function markSvg(m: Mark): string {
   }
 }
 
-function placementsSvg(context: Context, placements: readonly Placement[]): string {
+function placementsSvg(
+  context: Context,
+  placements: readonly Placement[],
+  around: readonly Placement[],
+  face: FaceSvg,
+): string {
   const pieces = pieceIndex(context);
   return [...placements]
     .sort((a, b) => a.layer - b.layer)
     .map((p) => {
       const piece = pieces.get(pieceKey(p));
       if (isWriting(p))
-        return `<g id="${p.id}" transform="translate(${num(p.x)} ${num(p.y)})">${handSvg(context, p, placements)}</g>`;
+        return `<g id="${p.id}" transform="translate(${num(p.x)} ${num(p.y)})">${handSvg(context, p, around)}</g>`;
       if (!piece) return '';
       const laid = laidSticker(piece, p);
-      const face = `<svg width="${num(p.w)}" height="${num(p.h)}" viewBox="${laid.viewBox}" overflow="${laid.overflow}">${piece.picture ? `<use href="#${esc(pictureId(piece))}"/>` : drawPiece(piece, p.id)}</svg>`;
-      return `<g id="${p.id}" transform="${laid.transform}">${face}${handSvg(context, p, placements)}</g>`;
+      const shown = `<svg width="${num(p.w)}" height="${num(p.h)}" viewBox="${laid.viewBox}" overflow="${laid.overflow}">${face(piece, p)}</svg>`;
+      return `<g id="${p.id}" transform="${laid.transform}">${shown}${handSvg(context, p, around)}</g>`;
     })
     .join('');
 }

@@ -50,6 +50,7 @@ export function BenchScreen({ spread, ticked, pace, tape, next }: BenchProps) {
   const { context, bench, said, message } = at;
   const pieces = [context.kit, ...context.stash].flatMap((k) => k.pieces);
   const [totals, setTotals] = useState(false);
+  const inches = context.book.unit === 'in'; // who measures in inches mostly has such paper
   useAwake();
   useBenchKeys(at);
   const count = bench.steps.filter((s) => at.done.has(s.key)).length;
@@ -89,10 +90,18 @@ export function BenchScreen({ spread, ticked, pace, tape, next }: BenchProps) {
           variant="outlined"
           sx={{ background: 'transparent', borderColor: '#ffffff66' }}
           startIcon={<IconPrinter size={18} />}
-          href={`/spreads/${spread.id}/print`}
+          href={`/spreads/${spread.id}/print?paper=${inches ? 'Letter' : 'A4'}`}
           target="_blank"
         >
           Print at 100 %
+        </Button>
+        <Button
+          color="inherit"
+          sx={{ minWidth: 0, px: 1 }}
+          href={`/spreads/${spread.id}/print?paper=${inches ? 'A4' : 'Letter'}`}
+          target="_blank"
+        >
+          on {inches ? 'A4' : 'Letter'}
         </Button>
       </TopBar>
       {said && (

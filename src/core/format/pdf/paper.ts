@@ -1,5 +1,15 @@
-import type { PDFDocument, PDFFont, PDFPage } from 'pdf-lib';
-import { rgb } from 'pdf-lib';
+import type { PDFDocument, PDFFont, PDFPage, PDFRef } from 'pdf-lib';
+import {
+  clip,
+  concatTransformationMatrix,
+  drawObject,
+  endPath,
+  popGraphicsState,
+  pushGraphicsState,
+  rectangle,
+  rgb,
+  setGraphicsState,
+} from 'pdf-lib';
 import { PAPER } from '../../measure/paper';
 
 /** Points in a millimeter: 72 points to the inch, 25.4 mm to the inch. */
@@ -9,10 +19,25 @@ export const FRAME = rgb(0.09, 0.267, 0.247);
 export const STOP = rgb(0.608, 0.153, 0.263);
 export const FAINT = rgb(0.62, 0.6, 0.55);
 
-const MARGIN = 16;
-const FOOT = 34;
-/** Side of the measuring square, mm. */
-export const SQUARE = 25;
+/** No printer is sure to print nearer to the edge, mm. From memory. */
+const MARGIN = 12;
+const FOOT = 20;
+/** Length of the measuring bar, mm. */
+export const BAR = 100;
+/** Parts of what is larger than a sheet have so much in common, mm. */
+const OVERLAP = 10;
+
+export type PaperSize = 'A4' | 'Letter';
+
+/** Room for a line over what is drawn in true size, mm. */
+const TITLE = 6;
+
+/** Where the parts of a length begin that go on one sheet each. */
+function partsOf(length: number, most: number): number[] {
+  if (length <= most) return [0];
+  const count = Math.ceil((length - OVERLAP) / (most - OVERLAP));
+  return Array.from({ length: count }, (_, i) => (i * (length - most)) / (count - 1));
+}
 
 export interface Fonts {
   readonly plain: PDFFont;
@@ -20,33 +45,120 @@ export interface Fonts {
 }
 
 /**
- * A pile of pages with a place to write: lengths in mm from the top-left corner. Every page bears a measuring square,
- * so that a print that was shrunk is seen before anything is cut by it.
+ * A pile of pages with a place to write: lengths in mm from the top-left corner. Every page bears a measuring bar, so
+ * that a print that was shrunk is seen before anything is cut by it; nothing lies nearer to an edge than printers
+ * reach.
  */
 export class Paper {
   private page: PDFPage | null = null;
   private y = 0;
-  private width = 0;
-  private height = 0;
+  private readonly width: number;
+  private readonly height: number;
   private readonly measured = new Map<string, number>();
 
   constructor(
     private readonly document: PDFDocument,
     private readonly fonts: Fonts,
     private readonly title: string,
-  ) {}
-
-  /** A fresh page, as large as it must be for `w` x `h` mm between its margins; A4 where that is enough. */
-  turn(w = 0, h = 0): void {
-    this.width = Math.max(PAPER.A4.width, w + 2 * MARGIN);
-    this.height = Math.max(PAPER.A4.height, h + MARGIN + FOOT);
-    this.page = this.document.addPage([this.width * POINTS, this.height * POINTS]);
-    this.y = MARGIN;
-    this.square();
+    size: PaperSize = 'A4',
+  ) {
+    this.width = PAPER[size].width;
+    this.height = PAPER[size].height;
   }
 
-  get room(): { x: number; y: number; w: number } {
-    return { x: MARGIN, y: this.y, w: this.width - 2 * MARGIN };
+  /** A fresh page. */
+  turn(): void {
+    this.page = this.document.addPage([this.width * POINTS, this.height * POINTS]);
+    this.y = MARGIN;
+    this.bar();
+  }
+
+  get room(): { x: number; y: number; w: number; h: number } {
+    return { x: MARGIN, y: this.y, w: this.width - 2 * MARGIN, h: this.height - FOOT - this.y };
+  }
+
+  /**
+   * Draws something in true size on a page of its own, in the middle; what is larger than the paper on several, which
+   * have a strip in common.
+   * @param title over each; parts say which they are
+   * @param draw is given where its top-left corner lies, mm
+   */
+  trueSize(w: number, h: number, title: string, draw: (x: number, y: number) => void): void {
+    const most = { w: this.width - 2 * MARGIN, h: this.height - MARGIN - FOOT - TITLE };
+    const across = partsOf(w, most.w);
+    const down = partsOf(h, most.h);
+    const parts = down.flatMap((y) => across.map((x) => ({ x, y })));
+    parts.forEach((part, i) => {
+      this.turn();
+      const said =
+        parts.length > 1 ? `${title} Part ${i + 1} of ${parts.length}; they overlap by ${OVERLAP} mm.` : title;
+      this.text(said, MARGIN, MARGIN + 3, 9, undefined, FAINT);
+      const x = MARGIN + Math.max(0, (most.w - w) / 2);
+      this.within({ x: MARGIN, y: MARGIN + TITLE, ...most }, () => draw(x - part.x, MARGIN + TITLE - part.y));
+    });
+  }
+
+  /** Whatever is drawn meanwhile is seen only there. */
+  within({ x, y, w, h }: { x: number; y: number; w: number; h: number }, draw: () => void): void {
+    const edge = 0.5; // a line on the very edge is seen whole
+    this.page?.pushOperators(
+      pushGraphicsState(),
+      rectangle(
+        (x - edge) * POINTS,
+        (this.height - y - h - edge) * POINTS,
+        (w + 2 * edge) * POINTS,
+        (h + 2 * edge) * POINTS,
+      ),
+      clip(),
+      endPath(),
+    );
+    draw();
+    this.page?.pushOperators(popGraphicsState());
+  }
+
+  /** A form (`svg-form.ts`) with its own origin at x, y; 1 is true size, an alpha under 1 lets the paper through. */
+  place(form: PDFRef, x: number, y: number, scale = 1, alpha = 1): void {
+    const { page } = this;
+    if (!page) return;
+    const k = POINTS * scale;
+    page.pushOperators(pushGraphicsState());
+    if (alpha < 1)
+      page.pushOperators(
+        setGraphicsState(
+          page.node.newExtGState('Pale', this.document.context.obj({ Type: 'ExtGState', ca: alpha, CA: alpha })),
+        ),
+      );
+    page.pushOperators(
+      concatTransformationMatrix(k, 0, 0, -k, x * POINTS, (this.height - y) * POINTS),
+      drawObject(page.node.newXObject('Form', form)),
+      popGraphicsState(),
+    );
+  }
+
+  /** A measure that is read over whatever is printed there. */
+  label(text: string, x: number, y: number): void {
+    this.rect(x - 0.6, y - 2.3, this.textWidth(text, 6.5) + 1.2, 3, rgb(1, 1, 1), 0, rgb(1, 1, 1));
+    this.text(text, x, y, 6.5, this.fonts.plain, STOP);
+  }
+
+  /** A number in a disc, its middle at x, y. */
+  bubble(n: number, x: number, y: number): void {
+    const r = n > 99 ? 2.7 : 2.2;
+    this.page?.drawCircle({
+      x: x * POINTS,
+      y: (this.height - y) * POINTS,
+      size: r * POINTS,
+      color: FRAME,
+      borderColor: rgb(1, 1, 1),
+      borderWidth: 0.6,
+    });
+    const text = String(n);
+    this.text(text, x - this.textWidth(text, 6.5) / 2, y + 0.85, 6.5, this.fonts.plain, rgb(1, 1, 1));
+  }
+
+  /** Where the room ends, mm from the top. */
+  get foot(): number {
+    return this.height - FOOT;
   }
 
   skip(mm: number): void {
@@ -65,14 +177,13 @@ export class Paper {
     this.y += 4;
   }
 
-  /** A paragraph broken over lines; a box to tick before it where wanted. */
-  paragraph(text: string, options: { tick?: boolean; size?: number; color?: typeof INK } = {}): void {
+  /** A paragraph broken over lines. */
+  paragraph(text: string, options: { size?: number; color?: typeof INK; indent?: number } = {}): void {
     const size = options.size ?? 9.5;
-    const indent = options.tick ? 6 : 0;
+    const indent = options.indent ?? 0;
     const lines = this.wrap(text, this.room.w - indent, size);
     const pitch = size * 0.46;
     this.need(lines.length * pitch + 1.5);
-    if (options.tick) this.rect(MARGIN, this.y + 0.6, 3, 3, INK, 0.5);
     for (const line of lines) {
       this.y += pitch;
       this.text(line, MARGIN + indent, this.y - pitch * 0.2, size, this.fonts.plain, options.color ?? INK);
@@ -85,7 +196,7 @@ export class Paper {
   }
 
   /** mm; a word is measured once, at size 1000. */
-  private textWidth(text: string, size: number): number {
+  textWidth(text: string, size: number): number {
     const known =
       this.measured.get(text) ?? this.fonts.plain.widthOfTextAtSize(printable(text, this.fonts.plain), 1000);
     this.measured.set(text, known);
@@ -113,30 +224,15 @@ export class Paper {
     });
   }
 
-  private square(): void {
-    const [x, y] = [MARGIN, this.height - SQUARE - 6];
-    this.rect(x, y, SQUARE, SQUARE, FRAME, 0.6);
-    for (let i = 5; i < SQUARE; i += 5) {
-      this.line(x + i, y, x + i, y + 1.6, FRAME, 0.4);
-      this.line(x, y + i, x + 1.6, y + i, FRAME, 0.4);
-    }
-    this.text(
-      `This square is ${SQUARE} × ${SQUARE} mm. If yours is not, print again at 100 %.`,
-      x + SQUARE + 4,
-      y + SQUARE / 2 - 1,
-      9,
-    );
-    this.text(
-      `${this.title} · page ${this.document.getPageCount()}`,
-      x + SQUARE + 4,
-      y + SQUARE / 2 + 5,
-      8,
-      this.fonts.plain,
-      FAINT,
-    );
+  private bar(): void {
+    const [x, y] = [MARGIN, this.height - MARGIN - 3];
+    this.rect(x, y, BAR, 3, FRAME, 0.5);
+    for (let i = 10; i < BAR; i += 10) this.line(x + i, y, x + i, y + (i === BAR / 2 ? 3 : 1.6), FRAME, 0.4);
+    this.text(`${BAR} mm. If yours is not, print again at 100 %.`, x + BAR + 3, y + 0.6, 7.5);
+    this.text(`${this.title} · page ${this.document.getPageCount()}`, x + BAR + 3, y + 3.6, 7, this.fonts.plain, FAINT);
   }
 
-  private wrap(text: string, width: number, size: number): string[] {
+  wrap(text: string, width: number, size: number): string[] {
     const lines: string[] = [];
     let line = '';
     let used = 0;

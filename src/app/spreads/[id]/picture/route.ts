@@ -2,7 +2,7 @@ import { contextFrom } from '../../../../core/spread/context';
 import { whiteOutOf } from '../../../../core/bench/white-out';
 import { spreadSvg } from '../../../../core/format/spread-svg';
 import { answering } from '../../../../server/answering';
-import { embeddedFonts } from '../../../../server/fonts';
+import { shippedLetters } from '../../../../server/fonts';
 import { pictureData } from '../../../../server/pictures';
 import { loadSpread } from '../../../../server/spread-data';
 
@@ -15,7 +15,7 @@ export const GET = answering(async (_: Request, { params }: { params: Promise<{ 
     context,
     spread.placements,
     whiteOutOf(context, spread.placements),
-    embeddedFonts(),
+    shippedLetters(),
     pictureData,
   );
   return new Response(svg, {

@@ -1,0 +1,97 @@
+import fontkit from '@pdf-lib/fontkit';
+import type { PDFRef } from 'pdf-lib';
+import { PDFDocument } from 'pdf-lib';
+import { drawPiece } from '../../art/draw-piece';
+import type { Bench } from '../../bench/bench';
+import type { Piece } from '../../kit/kit';
+import { pieceKey } from '../../kit/kit';
+import { wholeOf } from '../../kit/ledger';
+import type { Context } from '../../spread/placement';
+import { isWriting, pieceIndex } from '../../spread/placement';
+import type { Voice } from '../../spread/voice';
+import { voiceOf } from '../../spread/voice';
+import { spokenWeek } from '../../week/day-names';
+import type { Letters } from '../letters';
+import type { PaperSize } from '../pdf/paper';
+import { Paper } from '../pdf/paper';
+import { SvgForms } from '../pdf/svg-form';
+
+/** The files of the two fonts that the print's own text is set in, TrueType. */
+export interface FontFiles {
+  readonly plain: Uint8Array;
+  readonly heading: Uint8Array;
+}
+
+/** What a print needs beside the spread. */
+export interface PrintParts {
+  readonly fonts: FontFiles;
+  readonly letters: Letters;
+  /** the picture of a scanned sticker as PNG, by its hash; null where it is gone */
+  readonly pictureOf?: (hash: string) => Promise<Uint8Array | null>;
+  readonly size?: PaperSize;
+}
+
+/** All that the parts of the print are drawn from. */
+export interface Printing {
+  readonly paper: Paper;
+  readonly forms: SvgForms;
+  readonly context: Context;
+  readonly bench: Bench;
+  readonly voice: Voice;
+  /** the face of a sticker as a form in its own mm; the same one for all its copies */
+  readonly faceOf: (piece: Piece) => PDFRef;
+}
+
+/** A document begun, with all stickers at hand. */
+export async function beginPrint(
+  context: Context,
+  bench: Bench,
+  { fonts, letters, pictureOf, size }: PrintParts,
+): Promise<{ document: PDFDocument; printing: Printing; title: string }> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  const title = `${context.book.name}, ${spokenWeek(context.week.days)} (${context.week.week})`;
+  document.setTitle(title);
+  document.setProducer('Hobnail');
+  document.setCreator('Hobnail');
+  document.setCreationDate(new Date(0)); // a fixed moment, so that the same spread gives the same bytes
+  document.setModificationDate(new Date(0));
+  const embedded = {
+    plain: await document.embedFont(fonts.plain, { subset: true }),
+    heading: await document.embedFont(fonts.heading, { subset: true }),
+  };
+  const index = pieceIndex(context);
+  const pictures = new Map<string, PDFRef>();
+  for (const p of bench.placements) {
+    const hash = isWriting(p) ? undefined : index.get(pieceKey(p))?.picture;
+    if (!hash || !pictureOf || pictures.has(`/pictures/${hash}`)) continue;
+    const png = await pictureOf(hash);
+    if (png) pictures.set(`/pictures/${hash}`, (await document.embedPng(png)).ref);
+  }
+  const forms = new SvgForms(document, letters, pictures);
+  const faces = new Map<string, PDFRef>();
+  const faceOf = (piece: Piece): PDFRef => {
+    const key = pieceKey(piece);
+    const face = faces.get(key) ?? forms.form(drawPiece(piece, 'f'), roomy(wholeOf(piece)));
+    faces.set(key, face);
+    return face;
+  };
+  const printing: Printing = {
+    paper: new Paper(document, embedded, title, size),
+    forms,
+    context,
+    bench,
+    voice: voiceOf(context, bench.placements),
+    faceOf,
+  };
+  return { document, printing, title };
+}
+
+/** Lettering and rims may reach a little over a sticker's own edge, mm. */
+const OVER = 2;
+const roomy = ({ x, y, w, h }: { x: number; y: number; w: number; h: number }) => ({
+  x: x - OVER,
+  y: y - OVER,
+  w: w + 2 * OVER,
+  h: h + 2 * OVER,
+});
