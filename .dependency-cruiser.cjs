@@ -13,7 +13,7 @@ const FLOORS = [
   ['repair'],
   ['review'],
   ['remedy'],
-  ['compare'],
+  ['compare', 'make'],
   ['format'],
   ['scan'],
 ];

@@ -1,5 +1,5 @@
 // `npm run demo`: installs, builds, lays the demo scenario and serves it on 127.0.0.1, with its simulated household
-// calendar and scanner. `-- --fresh` starts over.
+// calendar, scanner and cutter. `-- --fresh` starts over.
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -14,9 +14,11 @@ buildApplication();
 const household = await freePort(4390);
 seed({ HOBNAIL_DATA: DATA, HOBNAIL_FEED: `http://127.0.0.1:${household}/household.ics` });
 const scanner = await freePort(4490);
+const cutter = await freePort(4491);
 const standIns = [
   ['household-service', household],
   ['scanner-service', scanner],
+  ['cutter-service', cutter],
 ].map(([name, port]) =>
   spawn(process.execPath, ['--import', 'tsx', join('demo', name, 'serve.ts'), String(port)], {
     cwd: ROOT,
@@ -24,8 +26,13 @@ const standIns = [
   }),
 );
 await serve({
-  env: { HOBNAIL_DATA: DATA, HOBNAIL_DEMO: '1', HOBNAIL_SCANNER: `http://127.0.0.1:${scanner}` },
+  env: {
+    HOBNAIL_DATA: DATA,
+    HOBNAIL_DEMO: '1',
+    HOBNAIL_SCANNER: `http://127.0.0.1:${scanner}`,
+    HOBNAIL_CUTTER: `http://127.0.0.1:${cutter}`,
+  },
   says: (address) =>
-    `\nHobnail is open at ${address}  (Ctrl C closes it; what you change is kept)\nThe simulated household calendar is at http://127.0.0.1:${household}/\nThe simulated scanner is at http://127.0.0.1:${scanner}/\n`,
+    `\nHobnail is open at ${address}  (Ctrl C closes it; what you change is kept)\nThe simulated household calendar is at http://127.0.0.1:${household}/\nThe simulated scanner is at http://127.0.0.1:${scanner}/\nThe simulated cutter is at http://127.0.0.1:${cutter}/\n`,
   ended: () => standIns.forEach((service) => service.kill()),
 });

@@ -5,6 +5,7 @@ import type { Database } from '../src/db/database';
 import { placementsOf } from '../src/db/placements';
 import * as spreads from '../src/server/actions';
 import * as bench from '../src/server/bench-actions';
+import * as make from '../src/server/make-actions';
 import * as agenda from '../src/server/agenda-actions';
 import * as books from '../src/server/book-actions';
 import * as counting from '../src/server/counting-actions';
@@ -51,6 +52,28 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [bench.unfinishSpread, { spreadId: 1 }],
   [bench.dropSpread, { spreadId: 2, stuck: [box.id] }],
   [bench.takeUpSpread, { id: 1 }],
+  [
+    make.keepMade,
+    {
+      name: 'made for 2027-w06',
+      size: 'A4',
+      sheet: 0,
+      spreadId: 1,
+      lines: [
+        {
+          kind: 'header',
+          count: 7,
+          width: 38.1,
+          height: 6.4,
+          color: '#1f6f78',
+          accent: '#f2c879',
+          motif: '',
+          words: 'today',
+          rows: 0,
+        },
+      ],
+    },
+  ],
   [agenda.saveEntry, { entry: { ...blankEntry('2027-02-10'), title: 'vet', start: 990 }, seen: null }],
   [agenda.dropEntry, { uid: occurrence.uid, day: occurrence.on }],
   [agenda.moveItems, { items: [occurrence], to: '2027-02-12' }],

@@ -119,7 +119,7 @@ export async function scanned(sheet: PrintedSheet, knobs: Knobs): Promise<Shot> 
   };
 }
 
-/** A card beside the sheet, in the sheet's own px, a little askew. ISO/IEC 7810: ID-1, its corners rounded by 3.18 mm. */
+/** A card beside the sheet, in the sheet's own px, a little askew. ISO/IEC 7810: ID-1, corners rounded by 3.18 mm. */
 interface Card {
   readonly x: number;
   readonly y: number;

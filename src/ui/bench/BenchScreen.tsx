@@ -82,6 +82,9 @@ export function BenchScreen({ spread, ticked, pace, tape, next }: BenchProps) {
             Before the knife
           </Button>
         )}
+        <Button color="inherit" component={Link} href={`/make?spread=${spread.id}`}>
+          Make pieces
+        </Button>
         <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>
           Back to the spread
         </Button>

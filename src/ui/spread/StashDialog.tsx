@@ -12,6 +12,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { stashChoices } from '../../server/actions';
 import type { StashChoice } from '../../server/stash';
@@ -94,6 +95,9 @@ export function StashDialog({ onClose }: { onClose: () => void }) {
         </Box>
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2 }}>
+        <Button component={Link} href={`/make?spread=${id}`} sx={{ mr: 'auto' }}>
+          Make pieces
+        </Button>
         <Button onClick={onClose}>Cancel</Button>
         <Button
           variant="contained"

@@ -29,6 +29,10 @@ const OVERLAP = 10;
 
 export type PaperSize = 'A4' | 'Letter';
 
+/** Where the bar lies on a page that is filled to its foot, mm from below and from the left. */
+const EDGE_BAR = 6;
+const SIDE_BAR = 18;
+
 /** Room for a line over what is drawn in true size, mm. */
 const TITLE = 6;
 
@@ -66,11 +70,11 @@ export class Paper {
     this.height = PAPER[size].height;
   }
 
-  /** A fresh page. */
-  turn(): void {
+  /** A fresh page; its bar at the foot, or, where that is filled, at the very edge between the marks. */
+  turn(bar: 'at the foot' | 'over the foot' = 'at the foot'): void {
     this.page = this.document.addPage([this.width * POINTS, this.height * POINTS]);
     this.y = MARGIN;
-    this.bar();
+    this.bar(this.height - (bar === 'at the foot' ? MARGIN : EDGE_BAR) - 3, bar === 'at the foot' ? MARGIN : SIDE_BAR);
   }
 
   get room(): { x: number; y: number; w: number; h: number } {
@@ -224,8 +228,7 @@ export class Paper {
     });
   }
 
-  private bar(): void {
-    const [x, y] = [MARGIN, this.height - MARGIN - 3];
+  private bar(y: number, x: number): void {
     this.rect(x, y, BAR, 3, FRAME, 0.5);
     for (let i = 10; i < BAR; i += 10) this.line(x + i, y, x + i, y + (i === BAR / 2 ? 3 : 1.6), FRAME, 0.4);
     this.text(`${BAR} mm. If yours is not, print again at 100 %.`, x + BAR + 3, y + 0.6, 7.5);
