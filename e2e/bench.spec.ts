@@ -188,3 +188,31 @@ test('the order of work is chosen and dragged; what cannot be is said, and the t
   await page.getByTestId('piece').nth(20).waitFor();
   await giveUp(page);
 });
+
+test('what was ticked and spoiled at the bench survives a kill -9', async ({ page, hobnail }) => {
+  await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
+  await saved(page);
+  await atBench(page);
+  const progress = page.getByTestId('progress');
+  const base = page.getByRole('checkbox', { name: /^Base, left page: all/ });
+  await base.check();
+  await expect(progress).toContainText(/^11 of/);
+  await page.getByRole('button', { name: /^Full boxes/ }).click();
+  await page.getByRole('button', { name: 'One at a time' }).click();
+  const say = page.getByTestId('say');
+  for (let i = 0; i < 6 && !/: place/.test(await say.innerText()); i++) await page.keyboard.press('ArrowRight');
+  const code = /full box (\S+)/.exec(await say.innerText())![1]!;
+  await page.getByRole('button', { name: 'Went wrong' }).click();
+  await page.getByRole('menuitem', { name: 'It tore' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Replace the spoiled' })).toBeVisible();
+  const bench = new URL(page.url()).pathname;
+  await hobnail.kill();
+  await hobnail.start();
+  await page.goto(hobnail.url + bench);
+  await expect(progress).toContainText(/^11 of/);
+  await page.goto(`${hobnail.url}/kits?kit=rockpool`);
+  const torn = page.locator('[data-testid=on-table][data-state=spoiled]');
+  await expect(torn).toHaveCount(1);
+  await expect(torn).toContainText(code);
+});

@@ -71,10 +71,19 @@ await shoot('alternatives');
 await page.getByRole('button', { name: 'Cancel' }).click();
 await page.getByRole('link', { name: 'To the bench' }).click();
 await page.getByTestId('say').waitFor();
-await page.getByRole('button', { name: /^61\./ }).click();
+await page.getByRole('button', { name: /^Tuesday/ }).click();
+await shoot('bench-group');
+await page.getByRole('button', { name: 'One at a time' }).click();
+for (let i = 0; i < 12 && !/icon|script/.test(await page.getByTestId('say').innerText()); i++)
+  await page.keyboard.press('ArrowRight');
 await shoot('bench');
-await page.getByRole('button', { name: /^5\./ }).click();
-await shoot('bench-cut');
+for (const box of await page.getByRole('checkbox', { name: /: all \d+ done$/ }).all()) await box.check();
+await page.getByRole('button', { name: 'Every step is done' }).click();
+await page.getByRole('button', { name: 'It is on paper' }).click();
+await page.getByTestId('taste').nth(4).click();
+await page.getByTestId('taste').nth(6).dblclick();
+await shoot('bench-end');
+const bench = page.url();
 await page.goto(URL);
 await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
 await shoot('shelf');
@@ -103,6 +112,18 @@ const sheets = [
   run(process.execPath, ['--import', 'tsx', join('demo', 'scanner-service', 'take.ts'), sort, String(seed), file]);
   return file;
 });
+await page.goto(bench.replace(/spreads\/(\d+)\/bench$/, 'make?spread=$1'));
+for (const kind of ['Header', 'Checklist', 'Label', 'Weekend banner']) {
+  await page.getByRole('combobox', { name: 'Add' }).click();
+  await page.getByRole('option', { name: kind, exact: true }).click();
+}
+for (const [i, count] of [8, 4, 6].entries())
+  await page
+    .getByRole('spinbutton', { name: /: copies$/ })
+    .nth(i)
+    .fill(String(count));
+await page.getByRole('textbox', { name: 'Words' }).last().fill('shore leave');
+await shoot('make');
 await page.goto(`${URL}/scan`);
 await page.getByTestId('sheet-files').setInputFiles(sheets);
 await page
@@ -112,22 +133,15 @@ await page
 await page.getByTestId('design').nth(1).click();
 await shoot('scan');
 const pdf = join(tmpdir(), 'hobnail-print.pdf');
-writeFileSync(pdf, await (await page.request.get(`${URL}/spreads/2/print`)).body());
+writeFileSync(pdf, await (await page.request.get(`${bench.replace(/bench$/, 'print')}`)).body());
 if (process.argv.includes('--print'))
-  run('pdftoppm', ['-r', '70', '-png', '-f', '1', '-l', '1', '-singlefile', pdf, join(FOLDER, 'print')]);
-await stop(server);
-
-server = await serve();
-await open(/^Next week/, 'Open week, B6');
-await arrange();
-await shoot('spread-open-b6');
+  run('pdftoppm', ['-r', '70', '-png', '-f', '2', '-l', '2', '-singlefile', pdf, join(FOLDER, 'print')]);
 await stop(server);
 
 server = await serve();
 await open(/^Next week/, 'Open week on discs');
 await page.getByRole('button', { name: /^Manner/ }).click();
 await page.getByRole('radio', { name: /Crowned/ }).click();
-await shoot('manner');
 await page.getByRole('button', { name: /Use it and arrange/ }).click();
 await page.getByTestId('piece').nth(20).waitFor();
 await page.getByRole('button', { name: 'OK', exact: true }).click();

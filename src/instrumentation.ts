@@ -3,4 +3,6 @@ export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const { openAsLeft } = await import('./server/door/at-start');
   await openAsLeft();
+  const { backUpByItself } = await import('./server/backup/by-itself');
+  backUpByItself();
 }

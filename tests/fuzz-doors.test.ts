@@ -4,6 +4,7 @@ import { blankEntry } from '../src/core/week/agenda-entry';
 import type { Database } from '../src/db/database';
 import { placementsOf } from '../src/db/placements';
 import * as spreads from '../src/server/actions';
+import * as backups from '../src/server/backup-actions';
 import * as bench from '../src/server/bench-actions';
 import * as make from '../src/server/make-actions';
 import * as agenda from '../src/server/agenda-actions';
@@ -52,6 +53,8 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [bench.unfinishSpread, { spreadId: 1 }],
   [bench.dropSpread, { spreadId: 2, stuck: [box.id] }],
   [bench.takeUpSpread, { id: 1 }],
+  [backups.lookAtBackup, { name: 'hobnail-2027-02-03T12-00-00.backup.zip' }],
+  [backups.restoreBackup, { name: 'hobnail-2027-02-03T12-00-00.backup.zip' }],
   [
     make.keepMade,
     {

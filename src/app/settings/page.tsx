@@ -1,8 +1,10 @@
 import { loadSettings } from '../../server/load-settings';
+import { isBackupOld, listBackups } from '../../server/backup/make-backup';
 import { SettingsScreen } from '../../ui/settings/SettingsScreen';
 
 export const dynamic = 'force-dynamic';
 
 export default async function SettingsPage() {
-  return <SettingsScreen settings={await loadSettings()} />;
+  const backups = listBackups();
+  return <SettingsScreen settings={await loadSettings()} backups={backups} old={isBackupOld(backups)} />;
 }

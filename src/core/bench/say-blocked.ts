@@ -4,11 +4,9 @@ import type { Because, Edge, Step } from './step';
 
 /** Why a step cannot go where it was dragged. */
 export function sayBlocked({ before, after, because }: Edge, steps: readonly Step[], voice: Voice): string {
-  const said = (key: string): string => {
-    const step = steps.find((s) => s.key === key);
-    return step ? `step ${step.n} (${sayStep(step, voice).replace(/\.$/, '')})` : 'a step';
-  };
-  return `That order can’t be: ${said(before)} comes before ${said(after)}, since ${WHY[because]}.`;
+  const [first, then] = [before, after].map((key) => steps.find((s) => s.key === key));
+  if (!first || !then) return `That order can’t be, since ${WHY[because]}.`;
+  return `That order can’t be: step ${first.n} comes before step ${then.n}, since ${WHY[because]}. ${first.n}: ${sayStep(first, voice)} ${then.n}: ${sayStep(then, voice)}`;
 }
 
 const WHY: Readonly<Record<Because, string>> = {

@@ -12,12 +12,13 @@ import { contextFrom } from '../../core/spread/context';
 import type { Context } from '../../core/spread/placement';
 import type { Voice } from '../../core/spread/voice';
 import { counted, voiceOf } from '../../core/spread/voice';
-import { finishSpread, saveWorkPlan, tickSteps, unfinishSpread } from '../../server/bench-actions';
+import { finishSpread, saveWorkPlan, unfinishSpread } from '../../server/bench-actions';
 import type { Mishap } from '../../server/dto/spread.dto';
 import type { Outcome } from '../../server/outcome';
 import { mend } from '../../server/repair-actions';
 import type { SpreadData } from '../../server/spread-data';
 import { sayMended } from '../spread/store/messages';
+import { sendTicks } from './send-ticks';
 
 const UNREACHED = 'The server could not be reached; that was not kept.';
 
@@ -108,7 +109,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
         return next;
       });
     set(on);
-    const kept = answered(await tickSteps({ spreadId: spread.id, steps: keys, done: on }).catch(() => null));
+    const kept = answered(await sendTicks(spread.id, keys, on));
     if (!kept) set(!on);
     return kept;
   };

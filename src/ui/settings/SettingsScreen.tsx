@@ -18,6 +18,8 @@ import type { Settings } from '../../server/load-settings';
 import { saveHand, saveZone } from '../../server/settings-actions';
 import { useRun } from '../use-run';
 import { useTrueSize } from '../use-true-size';
+import type { BackupFile } from '../../server/backup/make-backup';
+import { Backups } from './Backups';
 import { Door } from './Door';
 import { Learned } from './Learned';
 import { ShortForms } from './ShortForms';
@@ -29,7 +31,15 @@ import { GLASS } from '../theme';
 const EXAMPLES = ['swim', '4:30p vet, both hounds', '1:30p allotment open day with the choir'];
 
 /** The owner's hand and clock. */
-export function SettingsScreen({ settings }: { settings: Settings }) {
+export function SettingsScreen({
+  settings,
+  backups,
+  old,
+}: {
+  settings: Settings;
+  backups: readonly BackupFile[];
+  old: boolean;
+}) {
   const { run, busy, messages, question } = useRun();
   const [px] = useTrueSize();
   const given = sampleOf(settings.hand);
@@ -205,6 +215,7 @@ export function SettingsScreen({ settings }: { settings: Settings }) {
         <Typing typing={settings.typing} run={run} busy={busy} />
         <Words taught={settings.taught} meanings={settings.meanings} run={run} busy={busy} />
         <ShortForms forms={settings.shortForms} run={run} busy={busy} />
+        <Backups backups={backups} old={old} />
         <Door door={settings.door} run={run} busy={busy} />
         <Learned likes={settings.likes} run={run} busy={busy} />
       </Box>

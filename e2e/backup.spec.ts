@@ -1,0 +1,49 @@
+import { readFileSync } from 'node:fs';
+import { expect } from '@playwright/test';
+import { arrangeWeek, openWeek, saved, test } from './hobnail';
+
+test('everything is backed up, looked over, and put back', async ({ page, hobnail, complaints }) => {
+  await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
+  await arrangeWeek(page);
+  await saved(page);
+  const count = await page.getByTestId('piece').count();
+  await page.goto(`${hobnail.url}/settings`);
+  const backups = page.getByRole('region', { name: 'Backups' });
+  await expect(backups).toContainText('There is no backup yet.');
+  await backups.getByRole('button', { name: 'Back up now' }).click();
+  await expect(backups.getByRole('alert').filter({ hasText: 'Backed up and looked over' })).toBeVisible();
+  await expect(page.getByTestId('backup')).toHaveCount(1);
+  const [copy] = await Promise.all([
+    page.waitForEvent('download'),
+    backups.getByRole('link', { name: 'Save a copy' }).click(),
+  ]);
+  const bytes = readFileSync(await copy.path());
+
+  // the week is given up, then everything is put back
+  await openWeek(page, hobnail, /^Next week/);
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Delete this spread' }).click();
+  await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
+  await page.goto(`${hobnail.url}/settings`);
+  await backups.getByRole('button', { name: 'Put it back…' }).click();
+  const asked = page.getByRole('dialog', { name: /^Put everything back/ });
+  await expect(asked).toContainText('Now');
+  await asked.getByRole('button', { name: 'Put it back' }).click();
+  await expect(backups.getByRole('alert').filter({ hasText: 'as it was then' })).toBeVisible();
+  await expect(page.getByTestId('backup')).toHaveCount(2);
+  await openWeek(page, hobnail, /^Next week/);
+  await expect(page.getByTestId('piece')).toHaveCount(count);
+
+  // one that was kept elsewhere, whole and broken off
+  await page.goto(`${hobnail.url}/settings`);
+  const file = page.getByTestId('backup-file');
+  await file.setInputFiles({
+    name: 'half.zip',
+    mimeType: 'application/zip',
+    buffer: bytes.subarray(0, bytes.length >> 1),
+  });
+  await expect(backups.getByRole('alert').filter({ hasText: 'half.zip, backup: found it breaks off' })).toBeVisible();
+  await file.setInputFiles({ name: 'whole.zip', mimeType: 'application/zip', buffer: bytes });
+  await expect(backups.getByRole('alert').filter({ hasText: 'It is whole' })).toBeVisible();
+  expect(complaints).toEqual([]);
+});

@@ -1,0 +1,165 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Paper from '@mui/material/Paper';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { counted } from '../../core/spread/voice';
+import { backUpNow, lookAtBackup, restoreBackup } from '../../server/backup-actions';
+import type { BackupFile } from '../../server/backup/make-backup';
+import type { Counts } from '../../server/backup/manifest';
+import type { Preview } from '../../server/backup/restore';
+import type { Outcome } from '../../server/outcome';
+import { GLASS } from '../theme';
+
+const when = (made: number | string): string =>
+  new Date(made).toLocaleString('en-US', { dateStyle: 'medium', timeStyle: 'short' });
+const size = (bytes: number): string =>
+  bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+const said = (c: Counts): string =>
+  `${counted(c.weeks, 'week')}${c.lastWeek ? ` up to ${c.lastWeek}` : ''}, ${counted(c.stickers, 'sticker')} laid, ${counted(c.kits, 'kit')}, ${counted(c.calendars, 'calendar')}, ${counted(c.pictures, 'picture')}`;
+
+/** Everything in one file: made by itself each day, on demand, and put back. */
+export function Backups({ backups, old }: { backups: readonly BackupFile[]; old: boolean }) {
+  const router = useRouter();
+  const [busy, setBusy] = useState('');
+  const [told, setTold] = useState<{ good: boolean; text: string } | null>(null);
+  const [asked, setAsked] = useState<{ name: string; preview: Preview } | null>(null);
+  const during = async <T,>(what: string, action: Promise<Outcome<T>>, done: (value: T) => string | null) => {
+    setBusy(what);
+    const answer = await action.catch(() => null);
+    setBusy('');
+    if (!answer) return setTold({ good: false, text: 'The server could not be reached; nothing was changed.' });
+    if (!answer.ok) return setTold({ good: false, text: answer.messages.join(' ') });
+    const text = done(answer.value);
+    setTold(text === null ? null : { good: true, text });
+    router.refresh();
+  };
+  const bring = async (file: File): Promise<Outcome<{ name: string }>> => {
+    const form = new FormData();
+    form.set('backup', file);
+    return (await (await fetch('/backups', { method: 'POST', body: form })).json()) as Outcome<{ name: string }>;
+  };
+  return (
+    <Paper component="section" aria-label="Backups" sx={{ p: 2.5 }}>
+      <Typography variant="h2">Backups</Typography>
+      <Typography color="text.secondary" sx={{ mt: 0.5, mb: 1.5 }}>
+        One file with everything: weeks, kits, calendars, pictures. One is made by itself each day while Hobnail runs,
+        and looked over; seven days, five weeks and twelve months of them are kept. Save one elsewhere now and then.
+      </Typography>
+      {old && (
+        <Alert severity="warning" sx={{ mb: 1.5 }}>
+          {backups.length ? 'The last backup is more than a week old.' : 'There is no backup yet.'}
+        </Alert>
+      )}
+      {told && (
+        <Alert severity={told.good ? 'success' : 'error'} onClose={() => setTold(null)} sx={{ mb: 1.5 }}>
+          {told.text}
+        </Alert>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
+        <Button
+          variant="contained"
+          color="secondary"
+          disabled={busy !== ''}
+          onClick={() => void during('now', backUpNow(), ({ bytes }) => `Backed up and looked over: ${size(bytes)}.`)}
+        >
+          {busy === 'now' ? 'Backing up…' : 'Back up now'}
+        </Button>
+        <Button component="label" variant="outlined" disabled={busy !== ''}>
+          {busy === 'bring' ? 'Looking it over…' : 'Import a backup'}
+          <input
+            type="file"
+            hidden
+            accept=".zip"
+            data-testid="backup-file"
+            onChange={(e) => {
+              const [file] = e.target.files ?? [];
+              if (file) void during('bring', bring(file), () => 'It is whole, and lies among the others now.');
+              e.target.value = '';
+            }}
+          />
+        </Button>
+      </Box>
+      {backups.map((b) => (
+        <Box
+          key={b.name}
+          data-testid="backup"
+          sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 0.5, borderTop: `1px solid ${GLASS.edge}` }}
+        >
+          <Typography sx={{ flex: 1 }}>{when(b.made)}</Typography>
+          <Typography color="text.secondary">{size(b.bytes)}</Typography>
+          <Button size="small" href={`/backups/${b.name}`}>
+            Save a copy
+          </Button>
+          <Button
+            size="small"
+            disabled={busy !== ''}
+            onClick={() =>
+              void during(b.name, lookAtBackup({ name: b.name }), (preview) => {
+                setAsked({ name: b.name, preview });
+                return null;
+              })
+            }
+          >
+            {busy === b.name ? 'Looking…' : 'Put it back…'}
+          </Button>
+        </Box>
+      ))}
+      {asked && (
+        <Dialog open onClose={() => setAsked(null)} aria-labelledby="restore-title">
+          <DialogTitle id="restore-title">Put everything back as it was on {when(asked.preview.made)}?</DialogTitle>
+          <DialogContent>
+            <Box
+              component="dl"
+              sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 1, m: 0 }}
+            >
+              <Box component="dt" sx={{ fontWeight: 600 }}>
+                Then
+              </Box>
+              <Box component="dd" sx={{ m: 0 }}>
+                {said(asked.preview.then)}
+              </Box>
+              <Box component="dt" sx={{ fontWeight: 600 }}>
+                Now
+              </Box>
+              <Box component="dd" sx={{ m: 0 }}>
+                {said(asked.preview.now)}
+              </Box>
+            </Box>
+            <Typography sx={{ mt: 2 }}>
+              {asked.preview.lost.length
+                ? `Weeks that are planned now and not in it: ${asked.preview.lost.join(', ')}.`
+                : 'Every week that is planned now is in it, as it was then.'}{' '}
+              What is here now is backed up first, so that it can be put back the same way.
+            </Typography>
+          </DialogContent>
+          <DialogActions>
+            <Button onClick={() => setAsked(null)}>Cancel</Button>
+            <Button
+              variant="contained"
+              color="secondary"
+              disabled={busy !== ''}
+              onClick={() => {
+                const { name } = asked;
+                setAsked(null);
+                void during(
+                  'restore',
+                  restoreBackup({ name }),
+                  () => 'It is all as it was then. The latest backup has what was here before.',
+                );
+              }}
+            >
+              Put it back
+            </Button>
+          </DialogActions>
+        </Dialog>
+      )}
+    </Paper>
+  );
+}
