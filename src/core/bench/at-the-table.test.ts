@@ -281,6 +281,6 @@ describe('the totals', () => {
   it('are naught for an empty spread', () =>
     expect(totalsOf(c, benchOf(c, []))).toEqual({
       tape: 0, washi: [], strips: { count: 0, mm: 0 },
-      pieces: 0, stacks: 0, cut: 0, parts: 0, rows: 0, texts: 0, sheets: 0, kept: 0,
+      pieces: 0, stacks: 0, cut: 0, parts: 0, rows: 0, texts: 0, sheets: 0, kept: 0, left: { whole: 13, all: 13 },
     })); // prettier-ignore
 });

@@ -2,7 +2,7 @@ import { isStrip } from '../kit/kinds';
 import { isRoll, pieceKey } from '../kit/kit';
 import { copyKey } from '../kit/ledger';
 import { worthKeeping } from '../kit/offcut';
-import type { Context } from '../spread/placement';
+import type { Context, Placement } from '../spread/placement';
 import { isWriting, pieceIndex } from '../spread/placement';
 import type { Bench } from './bench';
 import { tapeLength } from './white-out';
@@ -33,6 +33,8 @@ export interface Totals {
   readonly sheets: number;
   /** leftovers worth keeping */
   readonly kept: number;
+  /** of its own kit, stickers that nobody has touched by then, of all there were */
+  readonly left: { readonly whole: number; readonly all: number };
 }
 
 export function totalsOf(context: Context, bench: Bench): Totals {
@@ -64,6 +66,13 @@ export function totalsOf(context: Context, bench: Bench): Totals {
     rows,
     texts: bench.placements.filter((p) => p.text).length,
     sheets: sheets.size,
+    left: leftOf(context, stickers),
     kept: bench.cuts.reduce((n, c) => n + c.left.filter(worthKeeping).length, 0),
   };
+}
+
+function leftOf({ kit, usedElsewhere }: Context, stickers: readonly Pick<Placement, 'kit' | 'code' | 'copy'>[]) {
+  const touched = new Set([...stickers, ...usedElsewhere].filter((p) => p.kit === kit.name).map(copyKey));
+  const all = kit.pieces.reduce((n, p) => n + p.count, 0);
+  return { whole: Math.max(0, all - touched.size), all };
 }

@@ -1,53 +1,87 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { num } from '../../core/art/svg';
 import type { Kit, Piece } from '../../core/kit/kit';
 import { isRoll, pieceKey } from '../../core/kit/kit';
+import { copyKey } from '../../core/kit/ledger';
+import type { Sheet } from '../../core/kit/sheet-layout';
 import { sheetsOf } from '../../core/kit/sheet-layout';
 import { fine } from '../../core/measure/fraction';
+import { bounds } from '../../core/measure/rect';
 import type { Context, Placement } from '../../core/spread/placement';
-import { pieceIndex } from '../../core/spread/placement';
+import { footprint, pieceIndex } from '../../core/spread/placement';
 import { useKitName } from '../kit-names';
+import { LaidFaces } from '../sticker/Face';
 import type { CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
-import { symbolId } from '../sticker/symbol-id';
 
-/** The sheet the sticker lies on, with the sticker marked. */
-export function OnSheet({ context, target }: { context: Context; target: Placement }) {
+/** What is taken: the sticker, or the stack as it will be, and the sheets that its parts lie on, each marked. */
+export function OnSheet({ context, targets }: { context: Context; targets: readonly Placement[] }) {
   const called = useKitName();
-  const kit = [context.kit, ...context.stash].find((k) => k.name === target.kit) as Kit;
-  const piece = pieceIndex(context).get(pieceKey(target));
-  if (!piece) return null;
-  const sheet = isRoll(piece) ? undefined : sheetsOf(kit).find((s) => s.number === piece.sheet);
+  const index = pieceIndex(context);
+  const kits = [context.kit, ...context.stash];
+  const taken = targets.flatMap((p) => {
+    const piece = index.get(pieceKey(p));
+    const kit = kits.find((k) => k.name === p.kit);
+    return piece && kit ? [{ p, piece, kit }] : [];
+  });
+  const sheets = new Map<string, { kit: Kit; sheet: Sheet }>();
+  for (const { kit, piece } of taken) {
+    const sheet = isRoll(piece) ? undefined : sheetsOf(kit).find((s) => s.number === piece.sheet);
+    if (sheet) sheets.set(`${kit.name} ${sheet.number}`, { kit, sheet });
+  }
+  if (!taken.length) return null;
+  const box = bounds(taken.map(({ p }) => footprint(p)));
+  const wanted = new Set(taken.map(({ p }) => copyKey(p)));
   const lookOf = (p: Piece, copy: number): CopyLook => ({
     free: true,
     rest: [],
-    chosen: p.code === piece.code && copy === target.copy,
+    chosen: wanted.has(copyKey({ kit: p.kit, code: p.code, copy })),
     state: '',
     focusable: false,
     testId: 'on-sheet',
   });
+  const many = sheets.size > 1;
   return (
     <Box sx={{ width: 250, flexShrink: 0, '@media (orientation: portrait)': { width: 190 } }}>
       <svg
-        viewBox={`0 0 ${Math.min(piece.width, 80)} ${piece.height}`}
+        viewBox={`${num(box.x - 0.5)} ${num(box.y - 0.5)} ${num(box.w + 1)} ${num(box.h + 1)}`}
         style={{ width: '100%', maxHeight: 170 }}
         aria-hidden
       >
-        <use href={`#${symbolId(piece)}`} />
+        <LaidFaces placements={targets} pieceOf={(p) => index.get(pieceKey(p))} />
       </svg>
-      <Typography variant="h3" sx={{ mt: 1 }}>
-        {piece.code}
-        {piece.words ? ` “${piece.words}”` : ''}
-      </Typography>
-      <Typography color="text.secondary">
-        {called(kit.name)}, {sheet ? `sheet ${piece.sheet}` : 'on its roll'} · {fine(piece.width, context.book.unit)} ×{' '}
-        {fine(piece.height, context.book.unit)}
-      </Typography>
-      {sheet && (
-        <Box sx={{ mt: 1.5, '& svg': { maxHeight: 'clamp(160px, calc(100vh - 530px), 420px)' } }}>
-          <SheetView sheet={sheet} width="100%" lookOf={lookOf} onChoose={null} />
+      {taken.map(({ p, piece, kit }) => (
+        <Box key={p.id} sx={{ mt: 1 }}>
+          <Typography variant="h3">
+            {piece.code}
+            {piece.words ? ` “${piece.words}”` : ''}
+          </Typography>
+          <Typography color="text.secondary">
+            {called(kit.name)}, {isRoll(piece) ? 'on its roll' : `sheet ${piece.sheet}`} ·{' '}
+            {fine(piece.width, context.book.unit)} × {fine(piece.height, context.book.unit)}
+          </Typography>
         </Box>
-      )}
+      ))}
+      <Box
+        sx={{
+          mt: 1.5,
+          display: 'flex',
+          gap: 1,
+          '& svg': { maxHeight: `clamp(150px, calc(100vh - ${530 + 50 * taken.length}px), 420px)` },
+        }}
+      >
+        {[...sheets].map(([key, { sheet }]) => (
+          <Box key={key} sx={{ flex: 1, minWidth: 0 }}>
+            {many && (
+              <Typography variant="caption" color="text.secondary">
+                Sheet {sheet.number}
+              </Typography>
+            )}
+            <SheetView sheet={sheet} width="100%" lookOf={lookOf} onChoose={null} />
+          </Box>
+        ))}
+      </Box>
     </Box>
   );
 }

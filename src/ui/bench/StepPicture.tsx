@@ -51,7 +51,7 @@ export function StepPicture({ context, bench, step }: { context: Context; bench:
         written={written}
         edges={first && !written ? twoEdges(context, first, by.laid, by.whiteOut) : null}
       />
-      {!written && first && <OnSheet context={context} target={first} />}
+      {!written && first && <OnSheet context={context} targets={targets} />}
       {step.do === 'white-out' && <WhiteOutTable context={context} white={white} />}
       {written && (
         <Box component="ul" sx={{ m: 0, pl: 2.5, fontFamily: 'Caveat', fontSize: 26, lineHeight: 1.35 }}>

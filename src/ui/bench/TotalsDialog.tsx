@@ -59,6 +59,7 @@ export function TotalsDialog({
     ],
     ['To write', `${counted(t.texts, 'text')}, ${counted(t.rows, 'row')} of lists`],
   ];
+  lines.push(['Left after it', `${t.left.whole} of ${t.left.all} stickers of ${called(context.kit.name)} whole`]);
   const short = tape !== null && tapeLeft > tape * 1000;
   return (
     <Dialog open onClose={onClose} aria-labelledby="totals-title">

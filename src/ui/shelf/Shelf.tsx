@@ -4,7 +4,14 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { IconAdjustments, IconCalendarWeek, IconFileImport, IconNotebook, IconSticker } from '@tabler/icons-react';
+import {
+  IconAdjustments,
+  IconCalendarWeek,
+  IconFileImport,
+  IconNotebook,
+  IconPhoto,
+  IconSticker,
+} from '@tabler/icons-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';
@@ -33,6 +40,9 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
         </Button>
         <Button color="inherit" component={Link} href="/books" startIcon={<IconNotebook size={18} />}>
           Books
+        </Button>
+        <Button color="inherit" component={Link} href="/log" startIcon={<IconPhoto size={18} />}>
+          Log
         </Button>
         <Button color="inherit" startIcon={<IconFileImport size={18} />} onClick={() => setTakingIn(true)}>
           Import a file

@@ -33,6 +33,7 @@ export function printCover(printing: Printing, title: string): void {
     `${counted(t.pieces, 'sticker')} from ${counted(t.sheets, 'sheet')} of ${kitName(voice, context.kit.name)}; ${counted(t.stacks, 'stack')} built on the backing sheet.`,
     `${reeled(t.tape, unit)} of correction tape. ${counted(t.cut, 'sticker')} under the knife, ${counted(t.parts, 'part')} of them.`,
     ...t.washi.map((s) => `${reeled(s.mm, unit)} of washi ${s.code}, in ${counted(s.pieces, 'strip')}.`),
+    `Left after it: ${t.left.whole} of ${t.left.all} stickers whole${t.kept ? `, and ${counted(t.kept, 'leftover')} worth keeping` : ''}.`,
     `${counted(t.texts, 'text')} to write, ${counted(t.rows, 'row')} of lists. ${counted(bench.steps.length, 'step')}, about ${minutes} minutes at a usual pace.`,
   ];
   for (const line of lines) paper.paragraph(line);
