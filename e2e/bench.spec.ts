@@ -119,6 +119,10 @@ test('the end: a photo, what was loved, what is left; a week given up is asked a
   await taste.click();
   await expect(taste).toHaveAccessibleName(/, loved$/);
 
+  await page.getByLabel('A word about it').fill('less blue next time');
+  await page.getByLabel('A word about it').blur();
+  await expect(page.getByText('Kept. The log finds the week by it.')).toBeVisible();
+
   const there = page.locator('[data-testid=left-over][data-state="still there"]');
   const count = await there.count();
   await there.first().click();

@@ -5,9 +5,7 @@ import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { useState } from 'react';
 import { copyKey } from '../../core/kit/ledger';
 import { totalsOf } from '../../core/bench/totals';
 import { isWriting } from '../../core/spread/placement';
@@ -17,6 +15,8 @@ import type { Outcome } from '../../server/outcome';
 import type { SpreadData } from '../../server/spread-data';
 import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
+import { useRun } from '../use-run';
+import { KeepNote } from './KeepNote';
 import { Leftovers } from './Leftovers';
 import { Taste } from './Taste';
 import type { AtBench } from './use-bench';
@@ -87,6 +87,7 @@ export function EndCard({
         <Photo spread={spread} />
         <Part name="What did you love, what jarred?">
           <Taste spread={spread} context={at.context} placements={bench.placements} />
+          <KeepNote spread={spread} />
         </Part>
         <Part name="Is that what is left?">
           <Leftovers context={at.context} placements={bench.placements} />
@@ -112,23 +113,8 @@ function Part({ name, children }: { name: string; children: ReactNode }) {
 
 /** The spread as it was planned, or as it became. */
 function Photo({ spread }: { spread: SpreadData }) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
-  const [said, setSaid] = useState('');
+  const { run, busy, messages } = useRun();
   const photo = spread.keep?.photo ?? '';
-  const settle = async (action: Promise<Outcome<unknown>>) => {
-    setBusy(true);
-    const answer = await action.catch(() => null);
-    setSaid(
-      answer === null
-        ? 'The server could not be reached; nothing was kept.'
-        : answer.ok
-          ? ''
-          : answer.messages.join(' '),
-    );
-    if (answer?.ok) router.refresh();
-    setBusy(false);
-  };
   const send = async (file: File): Promise<Outcome<unknown>> => {
     const form = new FormData();
     form.set('photo', file);
@@ -150,11 +136,11 @@ function Photo({ spread }: { spread: SpreadData }) {
           borderRadius: 8,
         }}
       />
-      {said && (
-        <Typography role="alert" sx={{ color: GLASS.cranberry, mt: 1 }}>
-          {said}
+      {messages.map((m) => (
+        <Typography key={m} role="alert" sx={{ color: GLASS.cranberry, mt: 1 }}>
+          {m}
         </Typography>
-      )}
+      ))}
       <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
         <Button component="label" variant="outlined" disabled={busy}>
           {busy ? 'Keeping it…' : photo ? 'Another photo' : 'Add a photo'}
@@ -165,13 +151,13 @@ function Photo({ spread }: { spread: SpreadData }) {
             data-testid="photo-file"
             onChange={(e) => {
               const [file] = e.target.files ?? [];
-              if (file) void settle(send(file));
+              if (file) void run(send(file));
               e.target.value = '';
             }}
           />
         </Button>
         {photo && (
-          <Button disabled={busy} onClick={() => void settle(removePhoto({ spreadId: spread.id }))}>
+          <Button disabled={busy} onClick={() => void run(removePhoto({ spreadId: spread.id }))}>
             Remove the photo
           </Button>
         )}

@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Piece } from '../../core/kit/kit';
 import { copyKey, wholeOf } from '../../core/kit/ledger';
@@ -12,13 +11,12 @@ import { changeStock, undoKits } from '../../server/kit-actions';
 import type { CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
 import { GLASS } from '../theme';
+import { useRun } from '../use-run';
 
 /** The kit's sheets as they must lie there now; a tap on what is not so puts the stock right. */
 export function Leftovers({ context, placements }: { context: Context; placements: readonly Placement[] }) {
-  const router = useRouter();
-  const [said, setSaid] = useState('');
+  const { run, busy, messages } = useRun();
   const [changed, setChanged] = useState(0);
-  const [busy, setBusy] = useState(false);
   const { kit } = context;
   const taken = [...placements, ...context.usedElsewhere].filter((t) => t.kit === kit.name);
   const byCopy = new Map<string, (typeof taken)[number][]>();
@@ -41,19 +39,7 @@ export function Leftovers({ context, placements }: { context: Context; placement
     };
   };
   const settle = async (action: ReturnType<typeof changeStock>, by: number) => {
-    setBusy(true);
-    const answer = await action.catch(() => null);
-    setBusy(false);
-    setSaid(
-      answer === null
-        ? 'The server could not be reached; nothing was changed.'
-        : answer.ok
-          ? ''
-          : answer.messages.join(' '),
-    );
-    if (!answer?.ok) return;
-    setChanged(changed + by);
-    router.refresh();
+    if (await run(action)) setChanged(changed + by);
   };
   /** a whole one is not there after all, or one more is there than was thought */
   const tap = (piece: Piece) => {
@@ -67,11 +53,11 @@ export function Leftovers({ context, placements }: { context: Context; placement
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
         So the sheets must lie there now. Tap a sticker that is not there any more, or a gap where one still is.
       </Typography>
-      {said && (
-        <Typography role="alert" sx={{ color: GLASS.cranberry }}>
-          {said}
+      {messages.map((m) => (
+        <Typography key={m} role="alert" sx={{ color: GLASS.cranberry }}>
+          {m}
         </Typography>
-      )}
+      ))}
       {changed > 0 && (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
           <Typography variant="body2">Put right: {changed}.</Typography>
