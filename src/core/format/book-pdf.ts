@@ -1,9 +1,9 @@
-import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb } from 'pdf-lib';
+import { rgb } from 'pdf-lib';
 import type { Book, Region } from '../book/book';
 import { PAPER } from '../measure/paper';
 import { ruled } from '../measure/fraction';
-import type { FontFiles } from './print/sheet-of-work';
+import type { FontFiles } from './pdf/begin';
+import { beginPdf } from './pdf/begin';
 import { FRAME, INK, Paper } from './pdf/paper';
 
 /** Printed places, one faint fill a kind of region. */
@@ -23,17 +23,7 @@ const FILL: Readonly<Record<Region['kind'], ReturnType<typeof rgb>>> = {
  * bytes.
  */
 export async function bookPdf(book: Book, files: FontFiles): Promise<Uint8Array> {
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
-  document.setTitle(book.name);
-  document.setProducer('Hobnail');
-  document.setCreator('Hobnail');
-  document.setCreationDate(new Date(0));
-  document.setModificationDate(new Date(0));
-  const fonts = {
-    plain: await document.embedFont(files.plain, { subset: true }),
-    heading: await document.embedFont(files.heading, { subset: true }),
-  };
+  const { document, fonts } = await beginPdf(book.name, files);
   const paper = new Paper(document, fonts, book.name);
   book.pages.forEach(({ width, height }, page) => {
     const said = `Page ${page + 1} of ${book.pages.length}, ${ruled(width, book.unit)} × ${ruled(height, book.unit)}: lay it over yours against the light.`;

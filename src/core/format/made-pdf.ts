@@ -1,11 +1,11 @@
-import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, rgb } from 'pdf-lib';
+import { rgb } from 'pdf-lib';
 import { drawPiece } from '../art/draw-piece';
 import { num } from '../art/svg';
 import type { Kit } from '../kit/kit';
 import type { MadeSheet } from '../make/lay-out';
 import { BLEED, marksOf } from '../make/lay-out';
 import { cutOutline } from './made-cut';
+import { beginPdf } from './pdf/begin';
 import type { PaperSize } from './pdf/paper';
 import { FAINT, INK, Paper } from './pdf/paper';
 import { SvgForms } from './pdf/svg-form';
@@ -24,17 +24,7 @@ export async function madePdf(
   parts: PrintParts,
   size: PaperSize,
 ): Promise<Uint8Array> {
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
-  document.setTitle(kit.name);
-  document.setProducer('Hobnail');
-  document.setCreator('Hobnail');
-  document.setCreationDate(new Date(0));
-  document.setModificationDate(new Date(0));
-  const fonts = {
-    plain: await document.embedFont(parts.fonts.plain, { subset: true }),
-    heading: await document.embedFont(parts.fonts.heading, { subset: true }),
-  };
+  const { document, fonts } = await beginPdf(kit.name, parts.fonts);
   const paper = new Paper(document, fonts, kit.name, size);
   const forms = new SvgForms(document, parts.letters, new Map());
   for (const sheet of sheets) {

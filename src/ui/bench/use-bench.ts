@@ -59,9 +59,10 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   const router = useRouter();
   const [plan, putPlan] = useState(spread.work);
   const [done, setDone] = useState<ReadonlySet<string>>(() => new Set(ticked));
-  const context = useMemo(() => ({ ...contextFrom(spread.context), ticked: [...done] }), [spread, done]);
-  const { bench, edges } = useWork(context, spread, plan, done);
-  const voice = useMemo(() => voiceOf(context, spread.placements), [context, spread]);
+  const laid = useMemo(() => contextFrom(spread.context), [spread]);
+  const context = useMemo(() => ({ ...laid, ticked: [...done] }), [laid, done]);
+  const bench = useWork(context, spread, plan, done);
+  const voice = useMemo(() => voiceOf(laid, spread.placements), [laid, spread]);
   const runs = useMemo(() => runsOf(bench.steps), [bench]);
   const [finished, putFinished] = useState(spread.keep !== null);
   const first = (steps: readonly Step[], by: ReadonlySet<string>) => {
@@ -175,7 +176,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     mishap,
     setPlan,
     drag: (keys, before) => {
-      const moved = dragged(bench.steps, edges, keys, before);
+      const moved = dragged(bench.steps, bench.edges, keys, before);
       if (!moved.ok) return setMessage(sayBlocked(moved.blocked, bench.steps, voice));
       const hand = step?.key;
       void setPlan({ ...plan, sequence: moved.sequence }).then(() => {
@@ -194,12 +195,11 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
 /** The steps as they are; a tick changes nothing of them, unless white-out waits for tape. */
 function useWork(context: Context, spread: SpreadData, plan: WorkPlan, done: ReadonlySet<string>) {
   const ticks = plan.tapeOut ? done : null;
-  const bench = useMemo(
+  return useMemo(
     () => benchOf(context, spread.placements, undefined, plan),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the context is new with each tick, its steps are not
     [spread, plan, ticks],
   );
-  return { bench, edges: bench.edges };
 }
 
 /** What each step is about, so that one is known as changed which has another sticker, or another place. */

@@ -1,9 +1,7 @@
-import { isRoll, pieceKey } from '../../kit/kit';
 import { worthKeeping } from '../../kit/offcut';
 import type { Lying } from '../../kit/sheet-layout';
 import { sheetsOf } from '../../kit/sheet-layout';
 import { fine } from '../../measure/fraction';
-import { pieceIndex } from '../../spread/placement';
 import { kitName } from '../../spread/voice';
 import { FAINT, FRAME, STOP } from '../pdf/paper';
 import type { Printing } from './sheet-of-work';
@@ -42,13 +40,4 @@ export function printCutting({ paper, context, bench, faceOf, voice }: Printing)
         }
       });
     }
-}
-
-/** Strips that come off a roll, by length; a roll lies on no sheet. */
-export function rollCuts({ context, bench }: Printing) {
-  const index = pieceIndex(context);
-  return bench.cuts.filter((c) => {
-    const piece = index.get(pieceKey(c));
-    return piece && isRoll(piece);
-  });
 }

@@ -1,6 +1,4 @@
-import fontkit from '@pdf-lib/fontkit';
-import type { PDFRef } from 'pdf-lib';
-import { PDFDocument } from 'pdf-lib';
+import type { PDFDocument, PDFRef } from 'pdf-lib';
 import { drawPiece } from '../../art/draw-piece';
 import type { Bench } from '../../bench/bench';
 import type { Piece } from '../../kit/kit';
@@ -12,15 +10,11 @@ import type { Voice } from '../../spread/voice';
 import { voiceOf } from '../../spread/voice';
 import { spokenWeek } from '../../week/day-names';
 import type { Letters } from '../letters';
+import type { FontFiles } from '../pdf/begin';
+import { beginPdf } from '../pdf/begin';
 import type { PaperSize } from '../pdf/paper';
 import { Paper } from '../pdf/paper';
 import { SvgForms } from '../pdf/svg-form';
-
-/** The files of the two fonts that the print's own text is set in, TrueType. */
-export interface FontFiles {
-  readonly plain: Uint8Array;
-  readonly heading: Uint8Array;
-}
 
 /** What a print needs beside the spread. */
 export interface PrintParts {
@@ -48,18 +42,8 @@ export async function beginPrint(
   bench: Bench,
   { fonts, letters, pictureOf, size }: PrintParts,
 ): Promise<{ document: PDFDocument; printing: Printing; title: string }> {
-  const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
   const title = `${context.book.name}, ${spokenWeek(context.week.days)} (${context.week.week})`;
-  document.setTitle(title);
-  document.setProducer('Hobnail');
-  document.setCreator('Hobnail');
-  document.setCreationDate(new Date(0)); // a fixed moment, so that the same spread gives the same bytes
-  document.setModificationDate(new Date(0));
-  const embedded = {
-    plain: await document.embedFont(fonts.plain, { subset: true }),
-    heading: await document.embedFont(fonts.heading, { subset: true }),
-  };
+  const { document, fonts: embedded } = await beginPdf(title, fonts);
   const index = pieceIndex(context);
   const pictures = new Map<string, PDFRef>();
   for (const p of bench.placements) {

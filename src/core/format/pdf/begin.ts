@@ -1,0 +1,25 @@
+import fontkit from '@pdf-lib/fontkit';
+import { PDFDocument } from 'pdf-lib';
+import type { Fonts } from './paper';
+
+/** The files of the two fonts that a print's own text is set in, TrueType. */
+export interface FontFiles {
+  readonly plain: Uint8Array;
+  readonly heading: Uint8Array;
+}
+
+/** A document begun: named, with its fonts, and of a fixed moment, so that the same content gives the same bytes. */
+export async function beginPdf(title: string, files: FontFiles): Promise<{ document: PDFDocument; fonts: Fonts }> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  document.setTitle(title);
+  document.setProducer('Hobnail');
+  document.setCreator('Hobnail');
+  document.setCreationDate(new Date(0));
+  document.setModificationDate(new Date(0));
+  const fonts = {
+    plain: await document.embedFont(files.plain, { subset: true }),
+    heading: await document.embedFont(files.heading, { subset: true }),
+  };
+  return { document, fonts };
+}
