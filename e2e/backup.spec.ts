@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
-import { arrangeWeek, openWeek, saved, test } from './hobnail';
+import { arrangeWeek, chooseFiles, openWeek, saved, test } from './hobnail';
 
 test('everything is backed up, looked over, and put back', async ({ page, hobnail, complaints }) => {
   await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
@@ -36,14 +36,13 @@ test('everything is backed up, looked over, and put back', async ({ page, hobnai
 
   // one that was kept elsewhere, whole and broken off
   await page.goto(`${hobnail.url}/settings`);
-  const file = page.getByTestId('backup-file');
-  await file.setInputFiles({
+  await chooseFiles(page, 'backup-file', {
     name: 'half.zip',
     mimeType: 'application/zip',
     buffer: bytes.subarray(0, bytes.length >> 1),
   });
   await expect(backups.getByRole('alert').filter({ hasText: 'half.zip, backup: found it breaks off' })).toBeVisible();
-  await file.setInputFiles({ name: 'whole.zip', mimeType: 'application/zip', buffer: bytes });
+  await chooseFiles(page, 'backup-file', { name: 'whole.zip', mimeType: 'application/zip', buffer: bytes });
   await expect(backups.getByRole('alert').filter({ hasText: 'It is whole' })).toBeVisible();
   expect(complaints).toEqual([]);
 });

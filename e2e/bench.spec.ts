@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 import sharp from 'sharp';
-import { arrangeWeek, giveUp, openWeek, saved, test } from './hobnail';
+import { arrangeWeek, chooseFiles, giveUp, openWeek, saved, test } from './hobnail';
 
 const atBench = async (page: Page) => {
   await page.getByRole('link', { name: 'To the bench' }).click();
@@ -103,11 +103,13 @@ test('the end: a photo, what was loved, what is left; a week given up is asked a
   const photo = await sharp({ create: { width: 900, height: 600, channels: 3, background: '#8899aa' } })
     .jpeg()
     .toBuffer();
-  await page.getByTestId('photo-file').setInputFiles({ name: 'paper.jpg', mimeType: 'image/jpeg', buffer: photo });
+  await chooseFiles(page, 'photo-file', { name: 'paper.jpg', mimeType: 'image/jpeg', buffer: photo });
   await expect(page.getByRole('img', { name: 'A photo of the finished spread' })).toBeVisible();
-  await page
-    .getByTestId('photo-file')
-    .setInputFiles({ name: 'cat.gif', mimeType: 'image/gif', buffer: Buffer.from('GIF89a, a cat') });
+  await chooseFiles(page, 'photo-file', {
+    name: 'cat.gif',
+    mimeType: 'image/gif',
+    buffer: Buffer.from('GIF89a, a cat'),
+  });
   await expect(page.getByRole('alert').filter({ hasText: 'cat.gif, photo: found no photo' })).toBeVisible();
 
   const taste = page.getByTestId('taste').first();

@@ -1,7 +1,7 @@
 import { PDFDocument } from 'pdf-lib';
 import { expect } from '@playwright/test';
 import { readBook } from '../src/core/format/book-json';
-import { arrangeWeek, giveUp, openWeek, saved, test, pickOption } from './hobnail';
+import { arrangeWeek, chooseFiles, giveUp, openWeek, pickOption, saved, test } from './hobnail';
 
 /** One white pixel, as a scan. */
 const PIXEL = Buffer.from(
@@ -84,7 +84,7 @@ test('a book is measured, drawn over a scan, kept through every half-done state,
   await expect.poll(async () => (await file()).regions.filter((r) => r.kind === 'day').length).toBe(7);
   await page.getByTestId('page').click({ position: { x: 4, y: 4 } });
 
-  await page.getByTestId('scan-file').setInputFiles({ name: 'page.png', mimeType: 'image/png', buffer: PIXEL });
+  await chooseFiles(page, 'scan-file', { name: 'page.png', mimeType: 'image/png', buffer: PIXEL });
   await expect(page.locator('[data-testid=page] image')).toHaveCount(1);
   expect(
     (

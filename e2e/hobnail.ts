@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, test as base } from '@playwright/test';
 import { Hobnail, seededDatabase } from './server';
 
@@ -76,6 +76,15 @@ export async function arrangeWeek(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Arrange the week' }).click();
   await page.getByTestId('piece').nth(20).waitFor();
   await saved(page);
+}
+
+/** Chooses files, once the page listens: one that was only just sent takes no choice, and no person is so quick. */
+export async function chooseFiles(page: Page, field: string, files: Parameters<Locator['setInputFiles']>[0]) {
+  const input = page.getByTestId(field);
+  await expect
+    .poll(() => input.evaluate((at) => Object.keys(at).some((key) => key.startsWith('__reactProps'))))
+    .toBe(true);
+  await input.setInputFiles(files);
 }
 
 /** Leaves the week as it was before it was begun, for the tests that follow. */

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
 import { readKit } from '../src/core/format/kit-csv';
 import { readOrders } from '../src/core/format/orders-csv';
-import { openWeek, test, pickOption } from './hobnail';
+import { chooseFiles, openWeek, pickOption, test } from './hobnail';
 
 test('the stock: a sticker is spoiled, one more is found, both with their reason, and taken back', async ({
   page,
@@ -102,7 +102,7 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
   expect(readOrders(readFileSync(await (await written).path(), 'utf8'), 'orders.csv')).toMatchObject([
     { what: 'date covers', count: 6 },
   ]);
-  await page.getByTestId('orders-file').setInputFiles({
+  await chooseFiles(page, 'orders-file', {
     name: 'o.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from('what,count,shop,days,needed_by\nheaders,0,x,3,2027-03-01\n'),

@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { seriousFaults } from './axe';
-import { arrangeWeek, openWeek, test } from './hobnail';
+import { arrangeWeek, chooseFiles, openWeek, test } from './hobnail';
 
 const HEAD = 'code,kind,count,width_mm,height_mm,words\n';
 const THREE_STICKERS = {
@@ -14,7 +14,7 @@ const calendar = (...lines: string[]): Buffer =>
 test('broken files get the message, and nothing of them is kept', async ({ page, hobnail, complaints }) => {
   await page.goto(hobnail.url);
   await page.getByRole('button', { name: 'Import a file' }).click();
-  await page.getByTestId('files').setInputFiles([
+  await chooseFiles(page, 'files', [
     { name: 'bad.kit.csv', mimeType: 'text/csv', buffer: Buffer.from(`${HEAD}a,icon,1,-9,9,\na,icon,1,9,9,\n`) },
     {
       name: 'cut.ics',
@@ -58,9 +58,10 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
   ]).flat();
   await page.goto(hobnail.url);
   await page.getByRole('button', { name: 'Import a file' }).click();
-  await page
-    .getByTestId('files')
-    .setInputFiles([{ name: 'many.ics', mimeType: 'text/calendar', buffer: calendar(...many) }, THREE_STICKERS]);
+  await chooseFiles(page, 'files', [
+    { name: 'many.ics', mimeType: 'text/calendar', buffer: calendar(...many) },
+    THREE_STICKERS,
+  ]);
   await page.getByRole('button', { name: 'Import', exact: true }).click();
   await page.getByRole('dialog', { name: 'Check the kit' }).getByRole('button', { name: 'Add this kit' }).click();
   await expect(page.getByText('many.ics: 60 events and 0 tasks.')).toBeVisible();

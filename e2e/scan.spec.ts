@@ -1,7 +1,7 @@
 import { FLATBED, PHONE, scanned } from '../demo/scanner-service/device';
 import { madeUpSheet } from '../demo/scanner-service/made-up-sheets';
 import { expect } from '@playwright/test';
-import { test } from './hobnail';
+import { chooseFiles, test } from './hobnail';
 
 const sheet = madeUpSheet('boxes', 3);
 const file = async (name: string, knobs = FLATBED) => {
@@ -12,7 +12,7 @@ const file = async (name: string, knobs = FLATBED) => {
 test('a sheet is scanned, looked over and stored with its own pictures', async ({ page, hobnail, complaints }) => {
   await page.goto(`${hobnail.url}/kits`);
   await page.getByRole('link', { name: 'Scan a kit' }).click();
-  await page.getByTestId('sheet-files').setInputFiles(await file('sheet.jpg'));
+  await chooseFiles(page, 'sheet-files', await file('sheet.jpg'));
   const outlines = page.getByTestId('outline');
   await expect(outlines).toHaveCount(sheet.stickers.length, { timeout: 60_000 });
 
@@ -47,7 +47,7 @@ test('a photo without a size asks for it; what is no sheet gets a sentence', asy
   const told = Buffer.from(buffer);
   const at = told.indexOf('pHYs');
   if (at > 0) told.write('pHYx', at);
-  await page.getByTestId('sheet-files').setInputFiles([
+  await chooseFiles(page, 'sheet-files', [
     { ...photo, buffer: told },
     { name: 'list.pdf', mimeType: 'image/png', buffer: Buffer.from('%PDF-1.7 and so on') },
     { name: 'half.jpg', mimeType: 'image/jpeg', buffer: (await file('half.jpg')).buffer.subarray(0, 9000) },
@@ -73,7 +73,7 @@ test('a bank card beside the sheet tells its size; a corner is moved by keys', a
   const photo = await file('photo.png', { ...PHONE, jpeg: 0, dpi: 150, card: 1 });
   const told = Buffer.from(photo.buffer);
   told.write('pHYx', told.indexOf('pHYs')); // a phone names no true resolution
-  await page.getByTestId('sheet-files').setInputFiles([{ ...photo, buffer: told }]);
+  await chooseFiles(page, 'sheet-files', [{ ...photo, buffer: told }]);
   await expect(page.getByRole('radio', { name: 'By a bank card in the picture' })).toBeChecked({ timeout: 60_000 });
   const size = page.getByTestId('told-size');
   const numbers = async () => ((await size.textContent()) ?? '').match(/[\d.]+(?= )/g)?.map(Number) ?? [];

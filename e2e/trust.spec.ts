@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { arrangeWeek, openWeek, pickOption, test } from './hobnail';
+import { arrangeWeek, chooseFiles, openWeek, pickOption, test } from './hobnail';
 
 const HEAD = 'code,kind,count,width_mm,height_mm,words\n';
 const event = (...lines: string[]): Buffer =>
@@ -51,7 +51,7 @@ test('a calendar with a length that is none is refused with its line, and all sc
 }) => {
   await page.goto(hobnail.url);
   await page.getByRole('button', { name: 'Import a file' }).click();
-  await page.getByTestId('files').setInputFiles([
+  await chooseFiles(page, 'files', [
     {
       name: 'regatta.ics',
       mimeType: 'text/calendar',
@@ -73,7 +73,7 @@ test('a calendar with a length that is none is refused with its line, and all sc
 test('a week is counted before it is begun, and what the school gives up is said', async ({ page, hobnail }) => {
   await page.goto(hobnail.url);
   await page.getByRole('button', { name: 'Import a file' }).click();
-  await page.getByTestId('files').setInputFiles([
+  await chooseFiles(page, 'files', [
     {
       name: 'thin.kit.csv',
       mimeType: 'text/csv',

@@ -1,6 +1,6 @@
 import { copyFileSync, renameSync, writeFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
-import { arrangeWeek, openWeek, saved, test } from './hobnail';
+import { arrangeWeek, chooseFiles, openWeek, saved, test } from './hobnail';
 
 const calendar = (...events: readonly [string, string][]): Buffer =>
   Buffer.from(
@@ -83,9 +83,7 @@ test('a form is not written over what another window wrote, and both are offered
 test('a calendar whose name is taken is asked about before anything is kept', async ({ page, hobnail, complaints }) => {
   const bring = async (...events: readonly [string, string][]) => {
     await page.getByRole('button', { name: 'Import a file' }).click();
-    await page
-      .getByTestId('files')
-      .setInputFiles([{ name: 'club.ics', mimeType: 'text/calendar', buffer: calendar(...events) }]);
+    await chooseFiles(page, 'files', [{ name: 'club.ics', mimeType: 'text/calendar', buffer: calendar(...events) }]);
     await page.getByRole('button', { name: 'Import', exact: true }).click();
   };
   await page.goto(`${hobnail.url}/agenda`);
