@@ -3,7 +3,7 @@
  * rooms on one floor do not know each other.
  */
 const FLOORS = [
-  ['measure', 'color', 'keep'],
+  ['measure', 'color'],
   ['book', 'week'],
   ['kit'],
   ['manner', 'art'],
@@ -15,6 +15,7 @@ const FLOORS = [
   ['remedy'],
   ['compare', 'make'],
   ['format'],
+  ['keep'],
   ['scan'],
 ];
 

@@ -5,17 +5,20 @@ import type { Splice } from './text-splice';
 import { spliceOf, spliced } from './text-splice';
 import type { Steps } from './log';
 import { nextStep, noteStep, record, stepsOf } from './log';
+import type { DayRecord } from '../core/keep/day-record';
 import type { AgendaDeed } from '../core/week/deed';
 import { markOf, setMark } from './marks';
+import { putRecord, recordOf } from './records';
 
 export type AgendaHistory = Steps<AgendaDeed>;
 
 const AGENDA = { room: 'agenda' } as const;
 
-/** What an edit does: a calendar's new text (null: no calendar), or an item's new mark (null: none). */
+/** What an edit does: a calendar's new text (null: no calendar), an item's new mark (null: none), or a day's record. */
 export type AgendaStep =
   | { readonly on: 'calendar'; readonly name: string; readonly text: string | null; readonly address?: string | null }
-  | { readonly on: 'mark'; readonly uid: string; readonly day: string; readonly mark: string | null };
+  | { readonly on: 'mark'; readonly uid: string; readonly day: string; readonly mark: string | null }
+  | { readonly on: 'record'; readonly record: DayRecord };
 
 /** What it did, so that it can be undone: of a text only the part that differs, from the letter `at` on. */
 type Effect =
@@ -26,7 +29,8 @@ type Effect =
       readonly day: string;
       readonly before: string | null;
       readonly after: string | null;
-    };
+    }
+  | { readonly on: 'record'; readonly before: DayRecord; readonly after: DayRecord };
 
 export const agendaHistory = (db: Database): Promise<AgendaHistory> => stepsOf<AgendaDeed>(db, AGENDA);
 
@@ -48,6 +52,11 @@ async function take(db: Database, step: AgendaStep): Promise<Effect> {
     const before = await markOf(db, step.uid, step.day);
     await setMark(db, step.uid, step.day, step.mark);
     return { on: 'mark', uid: step.uid, day: step.day, before, after: step.mark };
+  }
+  if (step.on === 'record') {
+    const before = (await recordOf(db, step.record)) ?? { ...step.record, amount: 0, text: '' };
+    await putRecord(db, step.record);
+    return { on: 'record', before, after: step.record };
   }
   const before = await calendarText(db, step.name);
   const address = step.address ?? (await listCalendars(db)).find((c) => c.name === step.name)?.address ?? null;
@@ -75,6 +84,10 @@ export function stepAgenda(db: Database, way: 'undo' | 'redo', only: number | nu
           day: effect.day,
           mark: way === 'undo' ? effect.before : effect.after,
         });
+        continue;
+      }
+      if (effect.on === 'record') {
+        steps.push({ on: 'record', record: way === 'undo' ? effect.before : effect.after });
         continue;
       }
       const now = steps.reduce<string | null>(

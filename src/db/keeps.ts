@@ -12,6 +12,10 @@ export interface Keep {
   readonly loved: readonly string[];
   readonly jarred: readonly string[];
   readonly note: string;
+  /** 1 to 5; 0: none was given */
+  readonly rating: number;
+  /** words that its owner finds it by */
+  readonly tags: readonly string[];
 }
 
 export async function keepOf(db: Database, spreadId: number): Promise<Keep | null> {
@@ -23,6 +27,8 @@ export async function keepOf(db: Database, spreadId: number): Promise<Keep | nul
         loved: asStrings(row.loved),
         jarred: asStrings(row.jarred),
         note: row.note,
+        rating: row.rating,
+        tags: asStrings(row.tags),
       }
     : null;
 }
@@ -48,6 +54,18 @@ export async function setPhoto(db: Database, spreadId: number, photo: string): P
 
 export async function setNote(db: Database, spreadId: number, note: string): Promise<void> {
   await db.updateTable('keep').set({ note }).where('spread_id', '=', spreadId).execute();
+}
+
+export async function setRating(db: Database, spreadId: number, rating: number): Promise<void> {
+  await db.updateTable('keep').set({ rating }).where('spread_id', '=', spreadId).execute();
+}
+
+export async function setTags(db: Database, spreadId: number, tags: readonly string[]): Promise<void> {
+  await db
+    .updateTable('keep')
+    .set({ tags: JSON.stringify(tags) })
+    .where('spread_id', '=', spreadId)
+    .execute();
 }
 
 /**

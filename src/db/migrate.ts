@@ -13,6 +13,7 @@ import * as parts from './migrations/0010-parts';
 import * as pictures from './migrations/0011-pictures';
 import * as corrections from './migrations/0012-corrections';
 import * as bench from './migrations/0013-bench';
+import * as records from './migrations/0014-records';
 import { StoreTrouble } from './trouble';
 
 /** In order. One line a migration. */
@@ -30,6 +31,7 @@ export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] =
   ['0011-pictures', pictures],
   ['0012-corrections', corrections],
   ['0013-bench', bench],
+  ['0014-records', records],
 ];
 
 /**

@@ -1,5 +1,5 @@
-import { sql } from 'kysely';
 import type { Database } from './database';
+import { asStrings } from './json';
 
 /** A spread as the log shows it. */
 export interface PastSpread {
@@ -12,23 +12,35 @@ export interface PastSpread {
   /** hash of its photo; empty where there is none */
   readonly photo: string;
   readonly note: string;
+  /** 1 to 5; 0: none was given */
+  readonly rating: number;
+  readonly tags: readonly string[];
   readonly pieces: number;
   readonly revision: number;
 }
 
-/** `%` and `_` as letters. */
-const like = (word: string): string => `%${word.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
-
 /**
  * Spreads that something lies on, the latest first.
- * @param words each must be in its week, kit, manner, note, or in something that is written on it
+ * @param weeks only those; null: all
  * @param before only weeks before this one
  */
 export async function pastSpreads(
   db: Database,
-  { words, before, most }: { words: readonly string[]; before: string | null; most: number },
+  {
+    weeks = null,
+    before = null,
+    first = null,
+    last = null,
+    most,
+  }: {
+    readonly weeks?: readonly string[] | null;
+    readonly before?: string | null;
+    readonly first?: string | null;
+    readonly last?: string | null;
+    readonly most: number;
+  },
 ): Promise<PastSpread[]> {
-  let found = db
+  const rows = await db
     .selectFrom('spread')
     .leftJoin('keep', 'keep.spread_id', 'spread.id')
     .select((e) => [
@@ -40,6 +52,8 @@ export async function pastSpreads(
       'finished',
       'photo',
       'note',
+      'rating',
+      'tags',
       e
         .selectFrom('placement')
         .whereRef('placement.spread_id', '=', 'spread.id')
@@ -47,18 +61,19 @@ export async function pastSpreads(
         .as('pieces'),
     ])
     .where((e) => e.exists(e.selectFrom('placement').select('placement.id').whereRef('spread_id', '=', 'spread.id')))
+    .$if(weeks !== null, (q) => q.where('week', 'in', [...(weeks ?? [])]))
+    .$if(before !== null, (q) => q.where('week', '<', before ?? ''))
+    .$if(first !== null, (q) => q.where('week', '>=', first ?? ''))
+    .$if(last !== null, (q) => q.where('week', '<=', last ?? ''))
     .orderBy('week', 'desc')
-    .limit(most);
-  if (before !== null) found = found.where('week', '<', before);
-  for (const word of words) {
-    const wanted = like(word);
-    found = found.where(
-      sql<boolean>`(week like ${wanted} escape '\\' or kit_id like ${wanted} escape '\\' or manner like ${wanted} escape '\\'
-        or note like ${wanted} escape '\\'
-        or exists (select 1 from placement p where p.spread_id = spread.id and p.text like ${wanted} escape '\\')
-        or exists (select 1 from writing w where w.spread_id = spread.id and w.text like ${wanted} escape '\\'))`,
-    );
-  }
-  const rows = await found.execute();
-  return rows.map((r) => ({ ...r, photo: r.photo ?? '', note: r.note ?? '', pieces: Number(r.pieces ?? 0) }));
+    .limit(most)
+    .execute();
+  return rows.map((r) => ({
+    ...r,
+    photo: r.photo ?? '',
+    note: r.note ?? '',
+    rating: r.rating ?? 0,
+    tags: asStrings(r.tags ?? '[]'),
+    pieces: Number(r.pieces ?? 0),
+  }));
 }

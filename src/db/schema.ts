@@ -259,6 +259,50 @@ export interface KeepTable {
   loved: Generated<string>;
   jarred: Generated<string>;
   note: Generated<string>;
+  /** 1 to 5; 0: none was given */
+  rating: Generated<number>;
+  /** words that its owner finds it by, as JSON */
+  tags: Generated<string>;
+}
+
+/** What was written down of a day: a dinner, a habit that was kept, hours, money, a moment. */
+export interface RecordTable {
+  day: string;
+  what: string;
+  /** which habit, which work, what for; empty where there is one only */
+  name: string;
+  amount: Generated<number>;
+  text: Generated<string>;
+}
+
+/** An item of a week that is over, as the calendars had it then. */
+export interface PastItemTable {
+  week: string;
+  key: string;
+  uid: string;
+  day: string;
+  /** the day on which its calendar had it: its mark is of that day */
+  on_day: string;
+  title: string;
+  kind: string;
+  start: number | null;
+  list: string | null;
+  /** it is ticked when it is done; all else passes by itself */
+  ticked: number;
+  repeated: number;
+  /** the day it was put off from */
+  moved_from: string | null;
+}
+
+/** A week that is over, and as of which state of the calendars its items were kept. */
+export interface PastWeekTable {
+  week: string;
+  as_of: string;
+}
+
+/** A week whose words are to be written anew before they are looked for. Kept by triggers. */
+export interface StaleWeekTable {
+  week: string;
 }
 
 /** A week that was given up, with all its rows as JSON, and the stock that stayed used. */
@@ -303,4 +347,8 @@ export interface Tables {
   tick: TickTable;
   keep: KeepTable;
   given_up: GivenUpTable;
+  record: RecordTable;
+  past_item: PastItemTable;
+  past_week: PastWeekTable;
+  stale_week: StaleWeekTable;
 }

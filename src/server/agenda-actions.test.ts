@@ -97,7 +97,9 @@ describe('an item', () => {
 
   it('that is in no calendar is refused', async () => {
     expect(refusal(await dropEntry({ uid: 'none', day: null }))).toContain('an item of your calendars');
-    expect(refusal(await bringOver({ uid: 'none', on: TODAY, to: TODAY }))).toContain('an item of your calendars');
+    expect(refusal(await bringOver({ items: [{ uid: 'none', on: TODAY }], to: TODAY }))).toContain(
+      'an item of your calendars',
+    );
   });
 
   it('of a feed is only read here', async () => {
@@ -142,7 +144,7 @@ it('ticks, lets go and takes the mark away', async () => {
 
 it('what was not done is brought along once, and knows where it came from', async () => {
   const item = await add();
-  done(await bringOver({ uid: item.uid, on: item.on, to: '2027-02-12' }));
+  done(await bringOver({ items: [{ uid: item.uid, on: item.on }], to: '2027-02-12' }));
   const brought = (await named('hoof trim')).find((d) => d.day === 4);
   expect(brought?.from).toBe('2027-02-10');
   expect((await marksBetween(db, item.on, item.on)).map((m) => m.mark)).toContain('brought');

@@ -1,6 +1,5 @@
 'use server';
 
-import { randomUUID } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
 import { emptyCalendar, putEntry, removeEntry } from '../core/format/calendar-edit';
 import { changeOccurrence, skipOccurrence } from '../core/format/calendar-occurrence';
@@ -12,7 +11,9 @@ import { longDate } from '../core/week/day-names';
 import { spokenTime } from '../core/week/demand';
 import { spokenRound } from '../core/week/round';
 import type { AgendaDeed } from '../core/week/deed';
+import { endBefore } from '../core/week/end-series';
 import { pairKey } from '../core/week/twice';
+import type { DayRecord } from '../core/keep/day-record';
 import type { AgendaHistory, AgendaStep } from '../db/agenda-edits';
 import { agendaHistory, editAgenda, stepAgenda } from '../db/agenda-edits';
 import { calendarText, listCalendars } from '../db/calendars';
@@ -29,25 +30,18 @@ import {
   MarkDto,
   MoveDto,
   NameDto,
+  OccurrenceDto,
   PutEntryDto,
   PutRoundDto,
   RemoveEntryDto,
 } from './dto/agenda.dto';
 import { check } from './dto/check';
+import { NoteToItemDto, WriteDownDto } from './dto/records.dto';
 import { WrittenMeanwhile, mustBeAsSeen } from './meanwhile';
+import { newUid, ownCalendar, stamp } from './own-calendar';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
-
-/** The calendar that takes what is added here when there is no other that may be written. */
-const OWN = 'household';
-
-const stamp = (): string => `${new Date().toISOString().slice(0, 19)}Z`;
-const newUid = (): string => `${randomUUID()}@hobnail`;
-
-/** The calendar that takes what is added: the first one that is no feed. */
-const ownCalendar = async (db: Database): Promise<string> =>
-  (await calendarsOf(db)).find((c) => !c.address)?.name ?? OWN;
 
 /** Adds an item, or changes the one with its uid. */
 export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>> {
@@ -140,30 +134,85 @@ export async function markItem(input: unknown): Promise<Outcome<AgendaHistory>> 
   });
 }
 
-/** Brings what was not done to another day, as an item of its own that knows where it came from. */
+/** Brings what was not done to another day, each as an item of its own that knows where it came from. */
 export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
-    const { uid, on, to } = check(BringOverDto, input, 'item');
+    const { items, to } = check(BringOverDto, input, 'items');
+    const zone = await ownerZone(db);
+    const kept = await calendarsOf(db);
+    const entries = items.map(({ uid, on }) => {
+      const entry = findEntry(kept, uid)?.entry;
+      if (!entry)
+        throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
+      const { title, kind, part, room, list, task, from } = entry;
+      return { ...blankEntry(to), uid: newUid(), title, kind, part, room, list, task, from: from ?? on };
+    });
+    const name = await ownCalendar(db);
+    const [first] = entries;
+    const deed: AgendaDeed =
+      entries.length === 1 && first
+        ? { do: 'bring over', title: first.title }
+        : { do: 'move items', count: entries.length, to };
+    await editAgenda(db, deed, async (trx) => [
+      text(
+        name,
+        entries.reduce(
+          (ics, entry) => putEntry(ics, entry, zone, stamp()),
+          (await calendarText(trx, name)) ?? emptyCalendar(zone),
+        ),
+      ),
+      ...items.map(({ uid, on }): AgendaStep => ({ on: 'mark', uid, day: on, mark: 'brought' })),
+    ]);
+  });
+}
+
+/** Ends a routine with the day before one; what was before stays. */
+export async function endRoutine(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { uid, on } = check(OccurrenceDto, input, 'routine');
+    const name = await editableCalendarOf(db, uid);
     const zone = await ownerZone(db);
     const entry = findEntry(await calendarsOf(db), uid)?.entry;
-    if (!entry)
-      throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of your calendars' }]);
-    const { title, kind, part, room, list } = entry;
-    const brought = {
-      ...blankEntry(to),
-      uid: newUid(),
-      title,
-      kind,
-      part,
-      room,
-      list,
-      task: entry.task,
-      from: entry.from ?? on,
-    };
+    if (!entry?.repeat)
+      throw new BadInput([{ file: 'routine', where: 'uid', found: quoted(uid), expected: 'an item that comes round' }]);
+    const ended = { ...entry, repeat: endBefore(entry.repeat, on) };
+    await editAgenda(db, { do: 'end routine', title: entry.title }, async (trx) => [
+      text(name, putEntry((await calendarText(trx, name)) ?? '', ended, zone, stamp())),
+    ]);
+  });
+}
+
+/** A routine that was skipped stays: it is asked about anew only when it is skipped again as often. */
+export async function keepRoutine(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { uid, on } = check(OccurrenceDto, input, 'routine');
+    await editAgenda(db, { do: 'keep routine' }, async () => [{ on: 'mark', uid, day: on, mark: 'kept' }]);
+  });
+}
+
+/** Writes down what came of a day: a dinner, a habit, hours, money, a moment, a note for next week. */
+export async function writeDown(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { records } = check(WriteDownDto, input, 'record');
+    const [{ what }] = records as [DayRecord];
+    await editAgenda(db, { do: 'write down', what }, async () =>
+      records.map((record): AgendaStep => ({ on: 'record', record: { ...record } })),
+    );
+  });
+}
+
+/** A note for the week becomes an item of one of its days. */
+export async function makeNoteAnItem(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { note, to } = check(NoteToItemDto, input, 'note');
+    const zone = await ownerZone(db);
+    const title = note.text.trim();
+    if (!title) throw new BadInput([{ file: 'note', where: 'text', found: 'nothing', expected: 'what is to be done' }]);
+    const entry = { ...blankEntry(to), uid: newUid(), title: title.slice(0, 500), task: true };
     const name = await ownCalendar(db);
-    await editAgenda(db, { do: 'bring over', title }, async (trx) => [
-      text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), brought, zone, stamp())),
-      { on: 'mark', uid, day: on, mark: 'brought' },
+    await editAgenda(db, { do: 'add item', title }, async (trx) => [
+      text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), entry, zone, stamp())),
+      { on: 'record', record: { ...note, text: '', amount: 0 } },
     ]);
   });
 }

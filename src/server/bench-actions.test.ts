@@ -157,7 +157,15 @@ describe('a spread that is on paper', () => {
     const stateOf = async () => (await loadShelf()).weeks.find((w) => w.spreadId === id)?.state;
     expect(await stateOf()).toBe('laid out');
     done(await finishSpread({ spreadId: id }));
-    expect((await spreadNow(id)).keep).toEqual({ finished: '2027-02-03', photo: '', loved: [], jarred: [], note: '' });
+    expect((await spreadNow(id)).keep).toEqual({
+      finished: '2027-02-03',
+      photo: '',
+      loved: [],
+      jarred: [],
+      note: '',
+      rating: 0,
+      tags: [],
+    });
     expect(await stateOf()).toBe('on paper');
     done(await unfinishSpread({ spreadId: id }));
     expect([(await spreadNow(id)).keep, await stateOf()]).toEqual([null, 'laid out']);

@@ -7,7 +7,7 @@ import { BadInput, quoted } from '../core/format/fault';
 import { designsOf } from '../db/available';
 import { together } from '../db/database';
 import { NotGivenUp, giveUp, takeUp } from '../db/given-up';
-import { finish, judge, keepOf, setNote, setPhoto, unfinish } from '../db/keeps';
+import { finish, judge, setNote, setPhoto, unfinish } from '../db/keeps';
 import { placementsOf } from '../db/placements';
 import { findSpread } from '../db/spreads';
 import { makeEdit } from '../db/spread-edits';
@@ -16,6 +16,7 @@ import { setTick } from '../db/ticks';
 import { setWorkPlan, workPlanOf } from '../db/work-plans';
 import { check } from './dto/check';
 import { GiveUpDto, JudgeDto, KeepNoteDto, SpreadIdDto, TakeUpDto, TickDto, WorkPlanDto } from './dto/spread.dto';
+import { mustBeKept } from './must-be-there';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store, today } from './store';
@@ -138,9 +139,4 @@ async function mustFind(spreadId: number) {
   throw new BadInput([
     { file: 'spread', where: 'id', found: String(spreadId), expected: 'a spread that was not given up' },
   ]);
-}
-
-async function mustBeKept(spreadId: number): Promise<void> {
-  if (!(await keepOf(await store(), spreadId)))
-    throw new BadInput([{ file: 'spread', where: 'state', found: 'not on paper yet', expected: 'a finished spread' }]);
 }

@@ -3,6 +3,8 @@ import type { Options } from '../core/manner/options/registry';
 import type { ShortForm } from '../core/manner/options/short-forms';
 import type { Hand } from '../core/measure/hand';
 import { USUAL_HAND } from '../core/measure/hand';
+import type { RecordHabits } from '../core/keep/day-record';
+import { USUAL_RECORDS } from '../core/keep/day-record';
 import type { TaughtWord } from '../core/week/taught';
 import type { TypingHabits } from '../core/week/typed/habits';
 import { USUAL_HABITS } from '../core/week/typed/habits';
@@ -31,6 +33,15 @@ export const setZone = (db: Database): Promise<string | null> => readSetting(db,
 /** How the owner writes days and hours; the usual way until it is set. */
 export const typingHabits = async (db: Database): Promise<TypingHabits> =>
   (await readSetting(db, 'typing', areHabits)) ?? USUAL_HABITS;
+
+/** What its owner writes down of each day; the usual until it is set. */
+export const recordHabits = async (db: Database): Promise<RecordHabits> =>
+  (await readSetting(db, 'records', areRecordHabits)) ?? USUAL_RECORDS;
+
+const areTexts = (value: unknown): boolean => Array.isArray(value) && value.every(isText);
+const areRecordHabits = (value: unknown): value is RecordHabits =>
+  holds(value, 'string', ['currency']) &&
+  (['habits', 'hours', 'spending'] as const).every((k) => areTexts((value as RecordHabits)[k]));
 
 const areHabits = (value: unknown): value is TypingHabits =>
   holds(value, 'string', ['dateOrder']) && holds((value as TypingHabits).afterNoon, 'number', ['from', 'to']);

@@ -1,3 +1,4 @@
+import { median } from '../measure/median';
 import type { Step } from './step';
 
 /** How long a step takes, s, by what is done; a text and a place to white out by themselves. */
@@ -27,27 +28,23 @@ export interface OwnPace {
   readonly own: readonly Step['do'][];
 }
 
-/** The owner's pace: of each sort of step the median time since the tick before it, pauses left out. */
-export function paceOf(ticks: readonly TickedAt[]): OwnPace {
+/** A step with the time since the tick before it, s; pauses, and ticks made afterwards, are left out. */
+export function timesOf(ticks: readonly TickedAt[]): (TickedAt & { readonly seconds: number })[] {
   const sorted = [...ticks].sort((a, b) => a.at - b.at);
+  return sorted
+    .map((tick, i) => ({ ...tick, seconds: (tick.at - (sorted[i - 1]?.at ?? tick.at)) / 1000 }))
+    .filter(({ seconds }) => seconds >= AT_ONCE && seconds <= PAUSE);
+}
+
+/** The owner's pace: of each sort of step the median time since the tick before it. */
+export function paceOf(ticks: readonly TickedAt[]): OwnPace {
   const times = new Map<Step['do'], number[]>();
-  sorted.forEach((tick, i) => {
-    const before = sorted[i - 1];
-    const took = before ? (tick.at - before.at) / 1000 : 0;
-    if (took < AT_ONCE || took > PAUSE) return;
-    times.set(tick.do, [...(times.get(tick.do) ?? []), took / Math.max(1, tick.size)]);
-  });
+  for (const t of timesOf(ticks)) times.set(t.do, [...(times.get(t.do) ?? []), t.seconds / Math.max(1, t.size)]);
   const told = [...times].filter(([, all]) => all.length >= LEAST);
   return {
     pace: { ...USUAL_PACE, ...Object.fromEntries(told.map(([work, all]) => [work, median(all)])) },
     own: told.map(([work]) => work),
   };
-}
-
-function median(numbers: readonly number[]): number {
-  const sorted = [...numbers].sort((a, b) => a - b);
-  const half = sorted.length >> 1;
-  return sorted.length % 2 ? (sorted[half] as number) : ((sorted[half - 1] as number) + (sorted[half] as number)) / 2;
 }
 
 /** How many of what its pace is told by a step is. */

@@ -29,7 +29,8 @@ export function tapeOfStep(key: string): number {
   return work === 'white-out' ? Number(mm) / 1000 || 0 : 0;
 }
 
-const WORKS = ['white-out', 'cut', 'stack', 'place', 'write'] as const;
+/** What is done at a step. */
+export const WORKS = ['white-out', 'cut', 'stack', 'place', 'write'] as const;
 
 /** What is done at a step, and how many of what its pace is told by that is. */
 export function workOfStep(key: string): { readonly do: (typeof WORKS)[number]; readonly size: number } | null {

@@ -7,7 +7,9 @@ export type AgendaDeed =
   | { readonly do: 'take item out'; readonly title: string }
   | { readonly do: 'move items'; readonly count: number; readonly to: IsoDay }
   | { readonly do: 'make a list'; readonly list: string }
-  | { readonly do: 'tick' | 'let go' | 'untick' | 'keep both' }
+  | { readonly do: 'tick' | 'let go' | 'untick' | 'keep both' | 'keep routine' }
+  | { readonly do: 'write down'; readonly what: string }
+  | { readonly do: 'end routine'; readonly title: string }
   | { readonly do: 'add round' | 'change round' | 'take round out'; readonly name: string }
   | { readonly do: 'take in calendar' | 'take in feed' | 'take calendar away'; readonly name: string }
   /** of an older log: how it was said when it was made */
@@ -38,6 +40,12 @@ export function sayAgendaDeed(deed: AgendaDeed): string {
       return 'Take a tick away';
     case 'keep both':
       return 'Keep both';
+    case 'keep routine':
+      return 'Keep a routine';
+    case 'write down':
+      return `Write down ${deed.what}`;
+    case 'end routine':
+      return `End “${deed.title}”`;
     case 'add round':
       return `Add the round “${deed.name}”`;
     case 'change round':

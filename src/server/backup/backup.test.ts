@@ -167,7 +167,7 @@ it('of an older version is brought up to date as it is put back', async () => {
   await readBackup(backupNamed(name)!, work);
   const old = new SQLite(join(work, 'hobnail.sqlite'));
   old.exec(
-    "drop table keep; drop table given_up; delete from kysely_migration where name = '0013-bench'; alter table tick drop column at; alter table tick drop column tape; alter table spread drop column work",
+    "drop table keep; drop table given_up; drop table record; drop table past_item; drop table past_week; drop table week_text; drop table stale_week; drop trigger stale_week_placement_insert; drop trigger stale_week_placement_update; drop trigger stale_week_placement_delete; drop trigger stale_week_writing_insert; drop trigger stale_week_writing_update; drop trigger stale_week_writing_delete; drop trigger stale_week_spread_insert; drop trigger stale_week_spread_update; drop trigger stale_week_spread_delete; delete from kysely_migration where name = '0014-records'; delete from kysely_migration where name = '0013-bench'; alter table tick drop column at; alter table tick drop column tape; alter table spread drop column work",
   );
   old.exec('vacuum');
   old.close();

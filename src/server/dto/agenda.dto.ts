@@ -92,7 +92,8 @@ export class MarkDto extends OccurrenceDto {
   @ValidateIf((m: MarkDto) => m.mark !== null) @IsIn(['done', 'let go']) mark!: 'done' | 'let go' | null;
 }
 
-export class BringOverDto extends OccurrenceDto {
+export class BringOverDto {
+  @HasParts(() => OccurrenceDto, 1, 200) items!: OccurrenceDto[];
   @IsDay() to!: string;
 }
 

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import type { ValidationArguments } from 'class-validator';
-import { HasPart, IsCount, IsWeek } from './fields';
+import { HasPart, HasParts, IsCount, IsWeek } from './fields';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -21,6 +21,8 @@ import {
   registerDecorator,
 } from 'class-validator';
 import { WORK_ORDERS } from '../../core/bench/orders/registry';
+import type { MemorySort } from '../../core/keep/memory-pieces';
+import { MEMORY_SORTS } from '../../core/keep/memory-pieces';
 import { MANNERS } from '../../core/manner/registry';
 import type { Ways } from '../../core/manner/ways/registry';
 import { isWay } from '../../core/manner/ways/registry';
@@ -143,4 +145,42 @@ export class JudgeDto extends SpreadIdDto {
 
 export class KeepNoteDto extends SpreadIdDto {
   @IsString() @MaxLength(2000) note!: string;
+}
+
+export class RateDto extends SpreadIdDto {
+  @IsInt() @Min(0) @Max(5) rating!: number;
+}
+
+/** Words that a week is found by. */
+export class TagsDto extends SpreadIdDto {
+  @IsArray()
+  @ArrayMaxSize(12)
+  @IsString({ each: true })
+  @MinLength(1, { each: true })
+  @MaxLength(40, { each: true })
+  tags!: string[];
+}
+
+export class PointDto {
+  @IsNumber() @Min(-10_000) @Max(20_000) x!: number;
+  @IsNumber() @Min(-10_000) @Max(20_000) y!: number;
+}
+
+/** The corners of the open book in its photo, px: top left, top right, bottom right, bottom left. */
+export class StraightenDto extends SpreadIdDto {
+  @HasParts(() => PointDto, 4, 4) corners!: PointDto[];
+}
+
+/** A photo that was kept before. */
+export class PhotoDto extends SpreadIdDto {
+  @Matches(/^[0-9a-f]{64}$/) photo!: string;
+}
+
+/** A leftover laid in an empty place of a day. */
+export class LayMemoryDto extends SpreadIdDto {
+  @IsString() @MaxLength(200) kit!: string;
+  @IsString() @MaxLength(200) code!: string;
+  @IsInt() @Min(0) @Max(6) day!: number;
+  @IsIn(MEMORY_SORTS) sort!: MemorySort;
+  @IsString() @MaxLength(400) text!: string;
 }

@@ -34,7 +34,7 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
           title={d.title}
           note={`from ${longDay(d.on)}${d.list && d.list !== 'to do' ? `, ${d.list}` : ''}${d.from ? `, put off since ${d.from}` : ''}`}
         >
-          <Small disabled={busy} onClick={() => run(bringOver({ ...occurrenceOf(d), to }))}>
+          <Small disabled={busy} onClick={() => run(bringOver({ items: [occurrenceOf(d)], to }))}>
             Bring to {longDay(to)}
           </Small>
           <Small disabled={busy} onClick={() => run(markItem({ ...occurrenceOf(d), mark: 'done' }))}>

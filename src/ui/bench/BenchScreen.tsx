@@ -14,6 +14,7 @@ import type { OwnPace } from '../../core/bench/pace';
 import { sayGroup } from '../../core/bench/say-group';
 import { downBefore, sayStep } from '../../core/bench/say-step';
 import { spokenWeek } from '../../core/week/day-names';
+import type { TypingHabits } from '../../core/week/typed/habits';
 import type { SpreadData } from '../../server/spread-data';
 import { Dots } from '../Dots';
 import { hasItsOwnKey, isCovered } from '../keys/free';
@@ -42,14 +43,20 @@ interface BenchProps {
   /** correction tape in the house, m; null: nobody counts it */
   readonly tape: number | null;
   readonly next: { readonly week: string; readonly spreadId: number | null };
+  readonly today: string;
+  /** how a typed line is read */
+  readonly typing: TypingHabits;
 }
 
+const CameUpDialog = later(() => import('./CameUpDialog').then((m) => m.CameUpDialog));
+
 /** One step at a time, big, or a whole group, beside the list of all; what is done is ticked and stays ticked. */
-export function BenchScreen({ spread, ticked, pace, tape, next }: BenchProps) {
+export function BenchScreen({ spread, ticked, pace, tape, next, today, typing }: BenchProps) {
   const at = useBench(spread, ticked);
   const { context, bench, said, message } = at;
   const pieces = [context.kit, ...context.stash].flatMap((k) => k.pieces);
   const [totals, setTotals] = useState(false);
+  const [came, setCame] = useState(false);
   const inches = context.book.unit === 'in'; // who measures in inches mostly has such paper
   useAwake();
   useBenchKeys(at);
@@ -82,6 +89,11 @@ export function BenchScreen({ spread, ticked, pace, tape, next }: BenchProps) {
             Before the knife
           </Button>
         )}
+        {bench.steps.length > 0 && (
+          <Button color="inherit" onClick={() => setCame(true)}>
+            It came up
+          </Button>
+        )}
         <Button color="inherit" component={Link} href={`/make?spread=${spread.id}`}>
           Make pieces
         </Button>
@@ -107,6 +119,14 @@ export function BenchScreen({ spread, ticked, pace, tape, next }: BenchProps) {
           on {inches ? 'A4' : 'Letter'}
         </Button>
       </TopBar>
+      {came && (
+        <CameUpDialog
+          spreadId={spread.id}
+          from={context.week.days.includes(today) ? today : (context.week.days[0] as string)}
+          typing={typing}
+          onClose={() => setCame(false)}
+        />
+      )}
       {said && (
         <Alert severity="success" onClose={at.hush} sx={{ borderRadius: 0 }}>
           {said}

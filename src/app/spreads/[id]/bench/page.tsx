@@ -6,7 +6,8 @@ import { findSpreadOfWeek } from '../../../../db/spreads';
 import { isTape } from '../../../../db/tape';
 import { lastTicks, ticksOf } from '../../../../db/ticks';
 import { loadSpread } from '../../../../server/spread-data';
-import { store } from '../../../../server/store';
+import { typingHabits } from '../../../../server/settings';
+import { store, today } from '../../../../server/store';
 import { BenchScreen } from '../../../../ui/bench/BenchScreen';
 
 export const dynamic = 'force-dynamic';
@@ -30,6 +31,8 @@ export default async function BenchPage({ params }: { params: Promise<{ id: stri
       pace={paceOf(ticks)}
       tape={tape.length ? tape.reduce((sum, s) => sum + s.amount, 0) : null}
       next={{ week, spreadId: next?.id ?? null }}
+      today={today()}
+      typing={await typingHabits(db)}
     />
   );
 }

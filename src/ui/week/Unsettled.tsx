@@ -1,0 +1,94 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { counted } from '../../core/spread/voice';
+import { longDate, longDay } from '../../core/week/day-names';
+import { bringOver, endRoutine, keepRoutine, markItem } from '../../server/agenda-actions';
+import type { ThisWeek } from '../../server/this-week';
+import { occurrenceOf } from '../agenda/occurrence-of';
+import { GLASS } from '../theme';
+import type { Run } from '../use-run';
+import { Part } from './Part';
+
+/** What was not done last week is carried over when its owner says so; routines that are skipped are asked about. */
+export function Unsettled({ data, run, busy }: { data: ThisWeek; run: Run; busy: boolean }) {
+  const { undone, skipped, today, week } = data;
+  if (!undone.length && !skipped.length) return null;
+  const to = week.days.includes(today) ? today : (week.days[0] as string);
+  const toName = to === today ? 'today' : longDay(to);
+  return (
+    <Part
+      name="Not settled yet"
+      side={
+        undone.length > 1 ? (
+          <Button
+            size="small"
+            disabled={busy}
+            onClick={() => void run(bringOver({ items: undone.map(occurrenceOf), to }))}
+          >
+            Bring all {undone.length} to {toName}
+          </Button>
+        ) : undefined
+      }
+    >
+      {undone.map((d) => (
+        <Asked key={d.key} title={d.title} note={`not done on ${longDay(d.on)}`}>
+          <Small disabled={busy} onClick={() => void run(bringOver({ items: [occurrenceOf(d)], to }))}>
+            Bring to {toName}
+          </Small>
+          <Small disabled={busy} onClick={() => void run(markItem({ ...occurrenceOf(d), mark: 'done' }))}>
+            It is done
+          </Small>
+          <Small disabled={busy} onClick={() => void run(markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
+            Let it go
+          </Small>
+        </Asked>
+      ))}
+      {skipped.map((s) => (
+        <Asked
+          key={s.uid}
+          title={s.title}
+          note={`skipped ${counted(s.times, 'time')} in a row, the last time on ${longDate(s.on)}`}
+        >
+          <Small disabled={busy} onClick={() => void run(keepRoutine({ uid: s.uid, on: s.on }))}>
+            It stays
+          </Small>
+          <Small disabled={busy} onClick={() => void run(endRoutine({ uid: s.uid, on: today }))}>
+            End it
+          </Small>
+        </Asked>
+      ))}
+    </Part>
+  );
+}
+
+function Asked({ title, note, children }: { title: string; note: string; children: React.ReactNode }) {
+  return (
+    <Box
+      role="group"
+      aria-label={title}
+      sx={{
+        borderLeft: `3px solid ${GLASS.cobalt}`,
+        pl: 1.25,
+        mb: 1,
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        columnGap: 1,
+        rowGap: 0.25,
+      }}
+    >
+      <Typography variant="body2" sx={{ flex: '1 1 150px', overflowWrap: 'anywhere' }}>
+        <b>{title}</b>{' '}
+        <Typography component="span" variant="caption" color="text.secondary">
+          {note}
+        </Typography>
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>{children}</Box>
+    </Box>
+  );
+}
+
+function Small(props: { disabled: boolean; onClick: () => void; children: React.ReactNode }) {
+  return <Button size="small" variant="outlined" sx={{ px: 1.25, py: 0.1, fontSize: 12 }} {...props} />;
+}
