@@ -1,7 +1,8 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['better-sqlite3'],
+  // calendars are read once and held for pages and routes, which are bundled apart: what they are made of must be one
+  serverExternalPackages: ['better-sqlite3', 'ical.js'],
   // what is larger is cut off while it arrives; a calendar of 64 MB goes through, with its form around it
   experimental: { serverActions: { bodySizeLimit: '24mb' }, proxyClientMaxBodySize: '65mb' },
   devIndicators: false,

@@ -1,12 +1,27 @@
 import 'server-only';
 import { spokenWeek } from '../core/week/day-names';
-import { daysOfWeek, isWeekName } from '../core/week/week';
+import type { IsoDay } from '../core/week/week';
+import { daysOfWeek, isWeekName, weekOf } from '../core/week/week';
 import type { PastSpread } from '../db/past';
 import { pastSpreads } from '../db/past';
-import { store } from './store';
+import type { WeekField } from '../db/week-text';
+import { FOUND, WEEK_FIELDS, findWeeks, wordsOf } from '../db/week-text';
+import { keepPastWeeks } from './past-weeks';
+import { store, today } from './store';
 
-export interface LogEntry extends PastSpread {
+/** A part of what was found, and whether it is what was looked for. */
+export interface FoundPart {
+  readonly text: string;
+  readonly hit: boolean;
+}
+
+export interface LogEntry {
+  readonly week: string;
   readonly title: string;
+  /** null: a week of which something is written down, and that has no spread */
+  readonly spread: PastSpread | null;
+  /** where a word that was looked for stands; empty where nothing was */
+  readonly found: readonly FoundPart[];
 }
 
 export interface Log {
@@ -15,15 +30,87 @@ export interface Log {
   readonly earlier: string | null;
 }
 
-/** As many on one page. */
-const MOST = 48;
-const MOST_WORDS = 8;
+/** What is looked for; each part may be missing. */
+export interface LogSearch {
+  readonly words?: string;
+  readonly field?: WeekField | null;
+  /** days */
+  readonly first?: IsoDay | null;
+  readonly last?: IsoDay | null;
+  readonly before?: string | null;
+}
 
-/** Past and coming spreads as pictures, the latest first; those that hold every word that is looked for. */
-export async function loadLog(search: string, before: string | undefined): Promise<Log> {
-  const words = search.slice(0, 200).split(/\s+/).filter(Boolean).slice(0, MOST_WORDS);
-  const from = before !== undefined && isWeekName(before) ? before : null;
-  const found = await pastSpreads(await store(), { words, before: from, most: MOST + 1 });
-  const entries = found.slice(0, MOST).map((s) => ({ ...s, title: spokenWeek(daysOfWeek(s.week)) }));
-  return { entries, earlier: found.length > MOST ? (entries.at(-1)?.week ?? null) : null };
+/** As many on one page; and as many weeks looked through: twenty years. */
+const MOST = 48;
+const MOST_FOUND = 1044;
+const MOST_WORDS = 8;
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+
+/** What an address asks the log for; what is no day, week or field is passed over. */
+export const readLogSearch = (asked: {
+  readonly q?: string;
+  readonly in?: string;
+  readonly from?: string;
+  readonly to?: string;
+  readonly before?: string;
+}): LogSearch => ({
+  words: (asked.q ?? '').slice(0, 200),
+  field: WEEK_FIELDS.find((f) => f === asked.in) ?? null,
+  first: asked.from && DAY.test(asked.from) ? asked.from : null,
+  last: asked.to && DAY.test(asked.to) ? asked.to : null,
+  before: asked.before && isWeekName(asked.before) ? asked.before : null,
+});
+
+/**
+ * Past and coming weeks as pictures, the latest first: those that hold every word that is looked for, in a span of
+ * days.
+ */
+export async function loadLog({ words = '', field = null, first, last, before }: LogSearch): Promise<Log> {
+  const db = await store();
+  const wanted = wordsOf(words).slice(0, MOST_WORDS);
+  const span = {
+    first: first ? weekOf(first) : null,
+    last: last ? weekOf(last) : null,
+    before: before ?? null,
+  };
+  if (!wanted.length) {
+    const spreads = await pastSpreads(db, { ...span, most: MOST + 1 });
+    return pageOf(spreads.map((s) => ({ ...titled(s.week), spread: s, found: [] })));
+  }
+  await keepPastWeeks(db, today());
+  const found = (await findWeeks(db, { words: wanted, field, most: MOST_FOUND }))
+    .filter(({ week }) => (!span.first || week >= span.first) && (!span.last || week <= span.last))
+    .filter(({ week }) => !span.before || week < span.before)
+    .slice(0, MOST + 1);
+  const spreads = await pastSpreads(db, { weeks: found.map((f) => f.week), most: MOST + 1 });
+  const byWeek = new Map(spreads.map((s) => [s.week, s]));
+  return pageOf(
+    found.map(({ week, snippet }) => ({
+      ...titled(week),
+      spread: byWeek.get(week) ?? null,
+      found: partsOf(snippet),
+    })),
+  );
+}
+
+const titled = (week: string) => ({ week, title: spokenWeek(daysOfWeek(week)) });
+
+const pageOf = (entries: readonly LogEntry[]): Log => ({
+  entries: entries.slice(0, MOST),
+  earlier: entries.length > MOST ? (entries[MOST - 1]?.week ?? null) : null,
+});
+
+/** The words round what was found, in parts. */
+export function partsOf(snippet: string): FoundPart[] {
+  return snippet
+    .replace(/\n/g, ' · ')
+    .split(FOUND.from)
+    .flatMap((part, i): FoundPart[] => {
+      const [hit, rest] = i ? part.split(FOUND.to) : ['', part];
+      return [
+        { text: hit ?? '', hit: true },
+        { text: rest ?? '', hit: false },
+      ];
+    })
+    .filter((p) => p.text !== '');
 }

@@ -1,9 +1,13 @@
-import { loadLog } from '../../server/past';
+import { loadLog, readLogSearch } from '../../server/past';
 import { LogScreen } from '../../ui/log/LogScreen';
 
 export const dynamic = 'force-dynamic';
 
-export default async function LogPage({ searchParams }: { searchParams: Promise<{ q?: string; before?: string }> }) {
-  const { q = '', before } = await searchParams;
-  return <LogScreen log={await loadLog(q, before)} search={q} />;
+interface Asked {
+  searchParams: Promise<{ q?: string; in?: string; from?: string; to?: string; before?: string }>;
+}
+
+export default async function LogPage({ searchParams }: Asked) {
+  const search = readLogSearch(await searchParams);
+  return <LogScreen log={await loadLog(search)} search={search} />;
 }

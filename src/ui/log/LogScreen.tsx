@@ -2,116 +2,211 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
+import { useState } from 'react';
 import { spokenName } from '../../core/kit/kit';
 import { counted } from '../../core/spread/voice';
-import type { Log, LogEntry } from '../../server/past';
+import type { Log, LogEntry, LogSearch } from '../../server/past';
+import { Dots } from '../Dots';
 import { useKitName } from '../kit-names';
+import { SpreadPicture } from '../SpreadPicture';
 import { GLASS } from '../theme';
-import { TopBar } from '../TopBar';
+import { LogFrame } from './Frame';
 
-/** All spreads as pictures, year by year, with what to look for in them. */
-export function LogScreen({ log, search }: { log: Log; search: string }) {
+const FIELDS = [
+  { value: '', name: 'Anywhere' },
+  { value: 'items', name: 'Items and texts' },
+  { value: 'dinners', name: 'Dinners' },
+  { value: 'kit', name: 'Kits' },
+  { value: 'manner', name: 'Manners' },
+  { value: 'tags', name: 'Tags' },
+  { value: 'notes', name: 'Notes and moments' },
+] as const;
+
+/** All weeks as pictures, year by year, with what to look for in them. */
+export function LogScreen({ log, search }: { log: Log; search: LogSearch }) {
   const years = [...new Set(log.entries.map((e) => e.week.slice(0, 4)))];
+  const asked = Boolean(search.words || search.first || search.last);
   return (
-    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        title={
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-            Log
-          </Typography>
-        }
-      />
-      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 1500, width: '100%', mx: 'auto' }}>
-        <Box component="form" action="/log" role="search" sx={{ display: 'flex', gap: 1, mb: 2, maxWidth: 560 }}>
-          <TextField
-            name="q"
-            size="small"
-            fullWidth
-            defaultValue={search}
-            label="Look for"
-            placeholder="an item, a dinner, a kit, a manner, a week"
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
-          <Button type="submit" variant="outlined">
-            Search
-          </Button>
-          {search && (
-            <Button component={Link} href="/log">
-              All
-            </Button>
-          )}
-        </Box>
-        {log.entries.length === 0 && (
-          <Typography>
-            {search
-              ? `No week has “${search}” on it.`
+    <LogFrame at="/log">
+      <SearchForm search={search} asked={asked} />
+      {log.entries.length === 0 && (
+        <Typography>
+          {search.words
+            ? `No week has “${search.words}” ${search.field ? 'there' : 'on it'}.`
+            : asked
+              ? 'No week of those days is laid out.'
               : 'Nothing is laid out yet. Every week that you plan is kept here, with its picture.'}
+        </Typography>
+      )}
+      {years.map((year) => (
+        <Box component="section" key={year} aria-label={year} sx={{ mb: 3 }}>
+          <Typography variant="h2" sx={{ mb: 1 }}>
+            {year}
           </Typography>
-        )}
-        {years.map((year) => (
-          <Box component="section" key={year} aria-label={year} sx={{ mb: 3 }}>
-            <Typography variant="h2" sx={{ mb: 1 }}>
-              {year}
-            </Typography>
-            <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(240px, 1fr))' }}>
-              {log.entries
-                .filter((e) => e.week.startsWith(year))
-                .map((e) => (
-                  <Entry key={e.id} entry={e} />
-                ))}
-            </Box>
+          <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(240px, 1fr))' }}>
+            {log.entries
+              .filter((e) => e.week.startsWith(year))
+              .map((e) => (
+                <Entry key={e.week} entry={e} />
+              ))}
           </Box>
+        </Box>
+      ))}
+      {log.earlier && (
+        <Button component={Link} variant="outlined" href={addressOf({ ...search, before: log.earlier })}>
+          Earlier weeks
+        </Button>
+      )}
+    </LogFrame>
+  );
+}
+
+const addressOf = ({ words, field, first, last, before }: LogSearch): string =>
+  `/log?${new URLSearchParams({
+    ...(words ? { q: words } : {}),
+    ...(field ? { in: field } : {}),
+    ...(first ? { from: first } : {}),
+    ...(last ? { to: last } : {}),
+    ...(before ? { before } : {}),
+  }).toString()}`;
+
+function SearchForm({ search, asked }: { search: LogSearch; asked: boolean }) {
+  const [field, setField] = useState<string>(search.field ?? '');
+  return (
+    <Box
+      component="form"
+      action="/log"
+      role="search"
+      sx={{ display: 'flex', gap: 1, mb: 2, flexWrap: 'wrap', maxWidth: 1000 }}
+    >
+      <TextField
+        name="q"
+        size="small"
+        defaultValue={search.words ?? ''}
+        label="Look for"
+        placeholder="an item, a dinner, a kit, a tag"
+        slotProps={{ inputLabel: { shrink: true } }}
+        sx={{ flex: '1 1 240px' }}
+      />
+      <TextField
+        select
+        size="small"
+        label="In"
+        value={field}
+        onChange={(e) => setField(e.target.value)}
+        sx={{ width: 170 }}
+        slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+      >
+        {FIELDS.map((f) => (
+          <MenuItem key={f.value} value={f.value}>
+            {f.name}
+          </MenuItem>
         ))}
-        {log.earlier && (
-          <Button
-            component={Link}
-            variant="outlined"
-            href={`/log?${new URLSearchParams({ ...(search ? { q: search } : {}), before: log.earlier }).toString()}`}
-          >
-            Earlier weeks
-          </Button>
-        )}
-      </Box>
+      </TextField>
+      <input type="hidden" name="in" value={field} />
+      {(
+        [
+          ['from', 'From', search.first],
+          ['to', 'To', search.last],
+        ] as const
+      ).map(([name, label, day]) => (
+        <TextField
+          key={name}
+          name={name}
+          type="date"
+          size="small"
+          label={label}
+          defaultValue={day ?? ''}
+          slotProps={{ inputLabel: { shrink: true } }}
+          sx={{ width: 160 }}
+        />
+      ))}
+      <Button type="submit" variant="outlined">
+        Search
+      </Button>
+      {asked && (
+        <Button component={Link} href="/log">
+          All
+        </Button>
+      )}
     </Box>
   );
 }
 
-function Entry({ entry: e }: { entry: LogEntry }) {
+function Entry({ entry: { week, title, spread, found } }: { entry: LogEntry }) {
   const called = useKitName();
   return (
     <Box data-testid="log-entry">
-      <Link href={`/spreads/${e.id}`} aria-label={`Open ${e.title}`}>
-        <Box
-          sx={{
-            height: 168,
-            borderRadius: 1.5,
-            border: `1px solid ${GLASS.edge}`,
-            background: '#EFEBE1',
-            display: 'flex',
-            alignItems: 'center',
-            justifyContent: 'center',
-            overflow: 'hidden',
-          }}
-        >
-          <img
-            src={e.photo ? `/pictures/${e.photo}` : `/spreads/${e.id}/picture?v=${e.revision}`}
-            alt={e.photo ? `A photo of ${e.title}` : `The spread of ${e.title}`}
-            loading="lazy"
-            style={{ maxWidth: '96%', maxHeight: '95%', boxShadow: '0 1px 4px #0002' }}
-          />
-        </Box>
-      </Link>
-      <Typography variant="h3" component="h3" sx={{ mt: 0.75 }}>
-        {e.title}
-      </Typography>
-      <Typography variant="caption" color="text.secondary" component="p">
-        {called(e.kit)} · {spokenName(e.manner)} · {counted(e.pieces, 'sticker')}
-        {e.finished ? ' · on paper' : ''}
-      </Typography>
-      {e.note && <Typography variant="body2">{e.note}</Typography>}
+      {spread ? (
+        <Link href={`/spreads/${spread.id}`} aria-label={`Open ${title}`}>
+          <SpreadPicture spread={spread} title={title} />
+        </Link>
+      ) : (
+        <Link href={`/week?week=${week}`} aria-label={`Open ${title}`} style={{ color: GLASS.quiet }}>
+          <Box
+            sx={{
+              height: 168,
+              borderRadius: 1.5,
+              border: `1px dashed ${GLASS.edge}`,
+              display: 'flex',
+              alignItems: 'center',
+              justifyContent: 'center',
+            }}
+          >
+            no spread
+          </Box>
+        </Link>
+      )}
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 0.75 }}>
+        <Typography variant="h3" sx={{ flex: 1 }}>
+          {title}
+        </Typography>
+        {spread !== null && spread.rating > 0 && (
+          <Dots raised={spread.rating} hollow={5 - spread.rating} label={`rated ${spread.rating} of 5`} />
+        )}
+      </Box>
+      {spread && (
+        <Typography variant="caption" color="text.secondary" component="p">
+          {called(spread.kit)} · {spokenName(spread.manner)} · {counted(spread.pieces, 'sticker')}
+          {spread.finished ? ' · on paper' : ''}
+        </Typography>
+      )}
+      <Box sx={{ display: 'flex', gap: 1.5, fontSize: 12.5 }}>
+        <Link href={`/week?week=${week}`} style={{ color: GLASS.cobalt }} aria-label={`The days of ${title}`}>
+          Its days
+        </Link>
+        <Link href={`/log/years?week=${week}`} style={{ color: GLASS.cobalt }} aria-label={`${title} in other years`}>
+          Other years
+        </Link>
+        {spread && (
+          <Link href={`/spreads/${spread.id}/share`} style={{ color: GLASS.cobalt }} aria-label={`Share ${title}`}>
+            Share
+          </Link>
+        )}
+      </Box>
+      {spread !== null && spread.tags.length > 0 && (
+        <Typography variant="caption" component="p" sx={{ color: GLASS.bottle }}>
+          {spread.tags.map((t) => `#${t}`).join(' ')}
+        </Typography>
+      )}
+      {found.length > 0 && (
+        <Typography variant="body2" sx={{ color: GLASS.quiet, overflowWrap: 'anywhere' }}>
+          {found.map((part, i) =>
+            part.hit ? (
+              <Box component="mark" key={i} sx={{ background: '#F3DFC4', color: GLASS.ink, fontWeight: 600 }}>
+                {part.text}
+              </Box>
+            ) : (
+              <span key={i}>{part.text}</span>
+            ),
+          )}
+        </Typography>
+      )}
+      {spread?.note && <Typography variant="body2">{spread.note}</Typography>}
     </Box>
   );
 }

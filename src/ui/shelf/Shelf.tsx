@@ -11,10 +11,12 @@ import {
   IconNotebook,
   IconPhoto,
   IconSticker,
+  IconSunHigh,
 } from '@tabler/icons-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';
+import { GLASS } from '../theme';
 import { TopBar } from '../TopBar';
 import { FirstSteps } from './FirstSteps';
 import { GivenUp } from './GivenUp';
@@ -32,6 +34,9 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <TopBar>
+        <Button color="inherit" component={Link} href="/week" startIcon={<IconSunHigh size={18} />}>
+          This week
+        </Button>
         <Button color="inherit" component={Link} href="/agenda" startIcon={<IconCalendarWeek size={18} />}>
           Agenda
         </Button>
@@ -66,6 +71,19 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
             <code>npm start</code>: that opens a shelf of its own, empty.
           </Alert>
         )}
+        {shelf.backupOld && !shelf.demo && (
+          <Alert
+            severity="warning"
+            sx={{ mb: 2 }}
+            action={
+              <Button color="inherit" size="small" component={Link} href="/settings">
+                To the backups
+              </Button>
+            }
+          >
+            The last backup is more than a week old, or there is none.
+          </Alert>
+        )}
         <GivenUp weeks={shelf.givenUp} />
         {fresh && (
           <FirstSteps
@@ -73,6 +91,13 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
             onImport={() => setTakingIn(true)}
             onPlan={() => setStarting(shelf.weeks.find((w) => w.away === 1) ?? null)}
           />
+        )}
+        {shelf.leftovers && (
+          <Typography sx={{ mb: 2 }}>
+            <Link href="/leftovers" style={{ color: GLASS.bottle }}>
+              A week from what is left of begun kits
+            </Link>
+          </Typography>
         )}
         <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))' }}>
           {shelf.weeks.map((week) => (

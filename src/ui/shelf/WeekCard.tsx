@@ -10,6 +10,7 @@ import { Dots } from '../Dots';
 import { GLASS } from '../theme';
 import { Hint } from '../Hint';
 import { useKitName } from '../kit-names';
+import { SpreadPicture } from '../SpreadPicture';
 
 const WHEN = (away: number): string =>
   away === 0
@@ -92,20 +93,18 @@ export function WeekCard({ week, next, onStart }: { week: ShelfWeek; next: boole
 }
 
 function Picture({ week }: { week: ShelfWeek }) {
-  const frame = {
-    height: 158,
-    borderRadius: 1.5,
-    border: `1px solid ${GLASS.edge}`,
-    background: '#EFEBE1',
-    display: 'flex',
-    alignItems: 'center',
-    justifyContent: 'center',
-    overflow: 'hidden',
-  } as const;
   if (week.spreadId === null || week.state === 'to plan') {
     return (
       <Box
-        sx={{ ...frame, background: `repeating-linear-gradient(90deg, ${GLASS.milk} 0 12.2%, #EFEBE1 12.2% 12.5%)` }}
+        sx={{
+          height: 158,
+          borderRadius: 1.5,
+          border: `1px solid ${GLASS.edge}`,
+          display: 'flex',
+          alignItems: 'center',
+          justifyContent: 'center',
+          background: `repeating-linear-gradient(90deg, ${GLASS.milk} 0 12.2%, #EFEBE1 12.2% 12.5%)`,
+        }}
       >
         <Typography variant="caption" color="text.secondary" sx={{ background: GLASS.milk, px: 1 }}>
           nothing laid out yet
@@ -115,13 +114,11 @@ function Picture({ week }: { week: ShelfWeek }) {
   }
   return (
     <Link href={`/spreads/${week.spreadId}`} aria-label={`Open ${week.title}`} tabIndex={-1}>
-      <Box sx={frame}>
-        <img
-          src={`/spreads/${week.spreadId}/picture?v=${week.revision}`}
-          alt={`The spread of ${week.title}`}
-          style={{ maxWidth: '96%', maxHeight: '95%', boxShadow: '0 1px 4px #0002' }}
-        />
-      </Box>
+      <SpreadPicture
+        spread={{ id: week.spreadId, revision: week.revision, photo: '' }}
+        title={week.title}
+        height={158}
+      />
     </Link>
   );
 }

@@ -1,0 +1,22 @@
+import { tableOfAmounts } from '../../core/keep/tables-of-amounts';
+import { recordsBetween } from '../../db/records';
+import type { LogRoom } from './room';
+import { daysOf } from './room';
+
+export const hours: LogRoom = {
+  name: 'hours',
+  title: 'Hours and spending',
+  searched: false,
+  load: async (db, asked) => [
+    tableOfAmounts(await recordsBetween(db, ...daysOf(asked), 'hours'), {
+      name: 'hours',
+      title: 'Hours',
+      nothing: 'No hours are written down yet: the week’s screen takes them by the half.',
+    }),
+    tableOfAmounts(await recordsBetween(db, ...daysOf(asked), 'spending'), {
+      name: 'spending',
+      title: 'Spending',
+      nothing: 'No spending is written down yet.',
+    }),
+  ],
+};
