@@ -3,7 +3,17 @@ import { seriousFaults } from './axe';
 import { arrangeWeek, openWeek, test } from './hobnail';
 
 test('axe finds nothing on any screen', async ({ page, hobnail }) => {
-  for (const path of ['/', '/agenda?week=2027-W06', '/kits', '/books', '/scan', '/log', '/settings']) {
+  for (const path of [
+    '/',
+    '/agenda?week=2027-W06',
+    '/kits',
+    '/books',
+    '/scan',
+    '/log',
+    '/week',
+    '/leftovers',
+    '/settings',
+  ]) {
     await page.goto(`${hobnail.url}${path}`);
     await page.getByRole('heading').first().waitFor();
     expect.soft(await seriousFaults(page), path).toEqual([]);

@@ -5,16 +5,28 @@ import { Hobnail, seededDatabase } from './server';
 export type { Hobnail } from './server';
 export { TODAY } from './server';
 
-/** Each test has a server and data of its own: none needs another, in any order; what it leaves is cleared away. */
-export const test = base.extend<{ complaints: string[]; hobnail: Hobnail }, { seed: string }>({
-  seed: [
+/** Lays a scenario when it is first wanted, once a worker. */
+type Seeds = (past: boolean) => string;
+
+/**
+ * Each test has a server and data of its own: none needs another, in any order; what it leaves is cleared away.
+ * `withPast`: the weeks long past are there, too, which takes longer to lay.
+ */
+export const test = base.extend<{ complaints: string[]; hobnail: Hobnail; withPast: boolean }, { seeds: Seeds }>({
+  withPast: [false, { option: true }],
+  seeds: [
     async ({}, use) => {
-      await use(seededDatabase());
+      const laid = new Map<boolean, string>();
+      await use((past) => {
+        const file = laid.get(past) ?? seededDatabase(past);
+        laid.set(past, file);
+        return file;
+      });
     },
     { scope: 'worker' },
   ],
-  hobnail: async ({ seed }, use) => {
-    const hobnail = new Hobnail(seed);
+  hobnail: async ({ seeds, withPast }, use) => {
+    const hobnail = new Hobnail(seeds(withPast));
     try {
       await hobnail.start();
       await use(hobnail);

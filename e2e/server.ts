@@ -15,11 +15,11 @@ const TRIES = 3;
 
 const later = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
-/** The demo scenario around a fixed day, laid once and copied for each test. */
-export function seededDatabase(): string {
+/** The demo scenario around a fixed day, laid once and copied for each test. @param past with the weeks long past */
+export function seededDatabase(past = false): string {
   const file = join(mkdtempSync(join(tmpdir(), 'hobnail-seed-')), 'hobnail.sqlite');
   const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
-    env: { ...process.env, HOBNAIL_DATA: file, HOBNAIL_TODAY: TODAY },
+    env: { ...process.env, HOBNAIL_DATA: file, HOBNAIL_TODAY: TODAY, HOBNAIL_PAST: past ? '1' : '0' },
     encoding: 'utf8',
   });
   if (status !== 0) throw new Error(stderr);

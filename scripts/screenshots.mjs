@@ -53,7 +53,6 @@ const arrange = async () => {
 
 let server = await serve();
 await open(/^Next week/, 'Three-box');
-await shoot('spread-empty');
 await arrange();
 await page
   .getByTestId('piece')
@@ -71,9 +70,6 @@ await shoot('alternatives');
 await page.getByRole('button', { name: 'Cancel' }).click();
 await page.getByRole('link', { name: 'To the bench' }).click();
 await page.getByTestId('say').waitFor();
-await page.getByRole('button', { name: /^Tuesday/ }).click();
-await shoot('bench-group');
-await page.getByRole('button', { name: 'One at a time' }).click();
 for (let i = 0; i < 12 && !/icon|script/.test(await page.getByTestId('say').innerText()); i++)
   await page.keyboard.press('ArrowRight');
 await shoot('bench');
@@ -99,11 +95,19 @@ await shoot('settings');
 await page.goto(`${URL}/kits?kit=night-almanac`);
 await page.getByTestId('on-table').nth(20).waitFor();
 await shoot('kits');
-await page.getByRole('tab', { name: 'Weeks ahead' }).click();
-await page.getByRole('region', { name: 'Feb 15 – 21' }).getByRole('combobox', { name: 'Kit' }).click();
-await page.getByRole('option', { name: 'Night Almanac' }).click();
-await page.getByRole('group', { name: 'date covers' }).waitFor();
-await shoot('kits-weeks');
+await page.goto(`${URL}/week`);
+await page.getByRole('checkbox', { name: 'library: done' }).check();
+await page.getByLabel('What came up?').fill('plumber 14:00 for 45 min');
+await page.getByRole('button', { name: 'Add', exact: true }).click();
+await page.getByTestId('found-place').waitFor();
+await page.getByRole('checkbox', { name: 'water, Wednesday' }).click();
+await shoot('week');
+await page.goto(`${URL}/log`);
+await page.evaluate('Promise.all([...document.images].map((i) => i.decode().catch(() => null)))');
+await shoot('log');
+await page.goto(`${URL}/log/habits?year=all`);
+await page.locator('.apexcharts-svg').first().waitFor();
+await shoot('log-habits');
 const sheets = [
   ['shapes', 3],
   ['mixed', 5],

@@ -6,6 +6,8 @@ import { placementsOf } from '../src/db/placements';
 import * as spreads from '../src/server/actions';
 import * as backups from '../src/server/backup-actions';
 import * as bench from '../src/server/bench-actions';
+import * as keeping from '../src/server/keep-actions';
+import { layOutWhole } from '../src/server/lay-out-actions';
 import * as make from '../src/server/make-actions';
 import * as agenda from '../src/server/agenda-actions';
 import * as books from '../src/server/book-actions';
@@ -18,6 +20,7 @@ import type { Outcome } from '../src/server/outcome';
 import * as repairs from '../src/server/repair-actions';
 import * as settings from '../src/server/settings-actions';
 import { spreadOf } from '../src/server/spread-of';
+import * as week from '../src/server/week-actions';
 import { demoSpread } from './fixtures';
 import { freshHouse, layWeek } from './house';
 import { mutated } from './mutated';
@@ -33,6 +36,7 @@ type Door = (input: unknown) => Promise<Outcome<unknown>>;
 const { placements } = demoSpread();
 const box = placements.find((p) => p.role === 'box')!;
 const occurrence = { uid: 'choir-rehearsal@hobnail', on: '2027-02-11' };
+const written = { day: '2027-02-09', what: 'dinner', name: '', amount: 0, text: 'cod' };
 const change = { deed: { do: 'lift all' }, before: [box], after: [{ ...box, y: box.y + 1 }] };
 
 /** Every action that takes something, with what it takes. The door to the network opens a port, and is left closed. */
@@ -82,7 +86,23 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [agenda.moveItems, { items: [occurrence], to: '2027-02-12' }],
   [agenda.gatherItems, { items: [occurrence], list: 'to buy' }],
   [agenda.markItem, { ...occurrence, mark: 'done' }],
-  [agenda.bringOver, { ...occurrence, to: '2027-02-18' }],
+  [agenda.bringOver, { items: [occurrence], to: '2027-02-18' }],
+  [agenda.endRoutine, occurrence],
+  [agenda.keepRoutine, occurrence],
+  [agenda.writeDown, { records: [written] }],
+  [agenda.makeNoteAnItem, { note: { ...written, what: 'note', text: 'ask Odile' }, to: '2027-02-12' }],
+  [week.findPlace, { spreadId: 1, ...occurrence }],
+  [week.cameUp, { spreadId: 1, entry: { ...blankEntry('2027-02-10'), title: 'plumber', start: 840 } }],
+  [week.dressDay, { spreadId: 2, day: 1 }],
+  [week.saveRecordHabits, { habits: ['water'], hours: ['ferry'], spending: ['food'], currency: '$' }],
+  [keeping.rateSpread, { spreadId: 1, rating: 4 }],
+  [keeping.tagSpread, { spreadId: 1, tags: ['frost'] }],
+  [keeping.cornersOfPhoto, { spreadId: 1 }],
+  [keeping.straightenPhoto, { spreadId: 1, corners: [0, 1, 2, 3].map((n) => ({ x: n, y: n * n })) }],
+  [keeping.takePhotoBack, { spreadId: 1, photo: '0'.repeat(64) }],
+  [keeping.memoryOffersOf, { spreadId: 1 }],
+  [keeping.layMemoryPiece, { spreadId: 1, kit: box.kit, code: box.code, day: 1, sort: 'moment', text: 'seals' }],
+  [layOutWhole, { spreadId: 2 }],
   [agenda.keepBoth, { pairs: [{ one: 'a', other: 'b' }] }],
   [agenda.saveRound, { round, instead: '', seen: null }],
   [agenda.dropRound, { name: 'ferry' }],

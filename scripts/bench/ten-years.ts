@@ -14,6 +14,7 @@ import { spreadOf } from '../../src/server/spread-of';
 import { FIRST_WEEK, layWeeks, putWeek } from '../../tests/ten-years';
 import { weekAfter } from '../../src/core/week/week';
 import { arrange } from '../../src/core/arrange/arrange';
+import { logOver, scrolling } from './log';
 import { ms, quantile, say, timed } from './report';
 
 const WEEKS = 520;
@@ -53,7 +54,9 @@ export async function tenYears(): Promise<void> {
   say(`${what}: an edit saved, on the disk`, '', `median ${ms(saved.median)}, 95th ${ms(saved.p95)}`);
   await sql`pragma wal_checkpoint(truncate)`.execute(db);
   say(`${what}: the database`, 'under 150 MB', `${(statSync(file).size / 2 ** 20).toFixed(0)} MB`);
+  await logOver(db, file, WEEKS);
   await db.destroy();
+  await scrolling(file);
   rmSync(folder, { recursive: true, force: true });
 }
 

@@ -2,12 +2,17 @@ import 'server-only';
 import type { Book } from '../core/book/book';
 import { BadInput, quoted } from '../core/format/fault';
 import { MANNERS, mannerNamed } from '../core/manner/registry';
+import { contextFrom } from '../core/spread/context';
+import type { Context } from '../core/spread/placement';
 import { isWeekName } from '../core/week/week';
 import { findBook } from '../db/books';
 import type { Database } from '../db/database';
 import { findKit } from '../db/kits';
 import { listManners } from '../db/manners';
 import type { StartSpreadDto } from './dto/spread.dto';
+import { ownerHand } from './settings';
+import { weekDemands } from './spread-data';
+import { stocked, usualStash } from './stash';
 
 /** What a new week is laid out with: all of it is there. */
 export interface NewWeek {
@@ -30,4 +35,22 @@ export async function newWeek(db: Database, { week, bookId, kitId, manner }: Sta
   if (!own && !mannerNamed(manner))
     throw bad('manner', manner, `a manner of your own, or one of ${Object.keys(MANNERS).join(', ')}`);
   return { week, book, school: own?.school ?? manner, options: own?.options ?? {}, ways: own?.ways ?? {} };
+}
+
+/** What a week would be laid out from that is not begun, with what is there of its kit and stash. @throws BadInput */
+export async function contextOfNewWeek(db: Database, chosen: StartSpreadDto): Promise<Context> {
+  const { week, book, school, options, ways } = await newWeek(db, chosen);
+  const stock = await stocked(db, -1, chosen.kitId, await usualStash(db, week, chosen.kitId), []);
+  if (!stock) throw new Error(`kit ${chosen.kitId} went away meanwhile`);
+  return contextFrom({
+    book,
+    kit: stock.kit,
+    stash: stock.stash,
+    week: await weekDemands(db, week, book.weekStart),
+    manner: school,
+    ways,
+    options: { hand: await ownerHand(db), ...options },
+    seed: 1,
+    usedElsewhere: stock.gone,
+  });
 }

@@ -7,6 +7,7 @@ import { isStrip } from '../core/kit/kinds';
 import type { Piece } from '../core/kit/kit';
 import type { Rect } from '../core/measure/rect';
 import { clearRoom } from '../core/scan/clear-room';
+import type { Raster } from '../core/scan/raster';
 import { dataFile } from './store';
 
 /** A sticker's picture is no larger, px a side and bytes. */
@@ -74,6 +75,23 @@ export async function keepPhoto(bytes: Uint8Array, name: string): Promise<string
   return written(kept);
 }
 
+/** A picture's pixels; null: there is none of that name. */
+export async function rasterOf(hash: string): Promise<Raster | null> {
+  const bytes = readPicture(hash);
+  if (!bytes) return null;
+  const { data, info } = await sharp(bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  return { width: info.width, height: info.height, data: new Uint8ClampedArray(data) };
+}
+
+/** Keeps pixels as a photo. */
+export const keepRaster = async ({ width, height, data }: Raster): Promise<string> =>
+  written(
+    await sharp(Buffer.from(data.buffer, data.byteOffset, data.byteLength), { raw: { width, height, channels: 4 } })
+      .removeAlpha()
+      .webp({ quality: QUALITY })
+      .toBuffer(),
+  );
+
 /** Puts a picture under the hash of its bytes; it is on the disk when this returns. */
 function written(kept: Buffer): string {
   const hash = createHash('sha256').update(kept).digest('hex');
@@ -90,10 +108,8 @@ function written(kept: Buffer): string {
  * Where a picture that is kept leaves room to write, on a sticker of so many mm; null where it does not.
  */
 export async function roomToWrite(hash: string, width: number, height: number): Promise<Rect | null> {
-  const bytes = readPicture(hash);
-  if (!bytes) return null;
-  const { data, info } = await sharp(bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
-  return clearRoom({ width: info.width, height: info.height, data: new Uint8ClampedArray(data) }, width, height);
+  const picture = await rasterOf(hash);
+  return picture && clearRoom(picture, width, height);
 }
 
 /** A piece with a picture that is kept, and what that leaves free, where it is to be written on. */

@@ -19,6 +19,8 @@ import { givenUpWeeks } from '../db/given-up';
 import { keepOf } from '../db/keeps';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
+import { isBackupOld, listBackups } from './backup/make-backup';
+import { leftKits } from './leftovers';
 import { ownerHand } from './settings';
 import { loadSpread, weekDemands } from './spread-data';
 import { store, today } from './store';
@@ -56,6 +58,10 @@ export interface Shelf {
   readonly kits: readonly { id: string; swatches: readonly string[]; pieces: number }[];
   /** weeks that were given up and can be taken up again, the latest first */
   readonly givenUp: readonly { readonly id: number; readonly title: string }[];
+  /** there is no backup that is young enough to rely on, and something that it would be needed for */
+  readonly backupOld: boolean;
+  /** kits that are begun, and of which enough is left for another week */
+  readonly leftovers: boolean;
   /** made-up weeks to look at, not its owner's */
   readonly demo: boolean;
   /** schools, then manners of one's own */
@@ -81,6 +87,8 @@ export async function loadShelf(): Promise<Shelf> {
     weeks,
     books,
     givenUp: (await givenUpWeeks(db)).map(({ id, week }) => ({ id, title: spokenWeek(daysOfWeek(week)) })),
+    backupOld: weeks.some((w) => w.spreadId !== null) && isBackupOld(listBackups()),
+    leftovers: (await leftKits(db)).length > 0,
     demo: process.env.HOBNAIL_DEMO === '1',
     manners,
     kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })),

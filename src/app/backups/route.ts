@@ -1,13 +1,23 @@
 import { revalidatePath } from 'next/cache';
 import { BadInput } from '../../core/format/fault';
 import { page } from '../../server/answering';
+import { exportIn, takeExport } from '../../server/export/read-export';
 import { takeBackup } from '../../server/backup/make-backup';
 import { NoBackup } from '../../server/backup/manifest';
 import { outcome } from '../../server/outcome';
 
 export const dynamic = 'force-dynamic';
 
-/** Takes a backup that was kept elsewhere: `backup` in a form. It is looked over, and lies among the others then. */
+/** A backup as it is; an export as a backup made of it. */
+async function taken(bytes: Uint8Array): Promise<string> {
+  const parts = exportIn(bytes);
+  return parts ? takeExport(parts) : takeBackup(bytes);
+}
+
+/**
+ * Takes a backup or an export that was kept elsewhere: `backup` in a form. It is looked over, and lies among the others
+ * then.
+ */
 export async function POST(request: Request): Promise<Response> {
   const form = await request.formData().catch(() => null);
   const file = form?.get('backup');
@@ -16,10 +26,10 @@ export async function POST(request: Request): Promise<Response> {
   return Response.json(
     await outcome(async () => {
       const bytes = new Uint8Array(await file.arrayBuffer());
-      const name = await takeBackup(bytes).catch((error: unknown) => {
+      const name = await taken(bytes).catch((error: unknown) => {
         if (!(error instanceof NoBackup)) throw error;
         throw new BadInput([
-          { file: file.name, where: 'backup', found: error.message, expected: 'a whole backup of Hobnail' },
+          { file: file.name, where: 'backup', found: error.message, expected: 'a whole backup or export of Hobnail' },
         ]);
       });
       revalidatePath('/settings');

@@ -35,7 +35,7 @@ export interface BackupFile {
 
 /** Backups lie in a folder beside the database. */
 export const backupFolder = (): string => join(dirname(dataFile()), 'backups');
-const pictureFolder = (): string => join(dirname(dataFile()), 'pictures');
+export const pictureFolder = (): string => join(dirname(dataFile()), 'pictures');
 
 const NAME = /^hobnail-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2})\.backup\.zip$/;
 const nameAt = (at: Date): string => `hobnail-${at.toISOString().slice(0, 19).replace(/:/g, '-')}.backup.zip`;
@@ -70,37 +70,49 @@ export const backupNamed = (name: string): string | null =>
  * @throws NoBackup when what was written is not whole
  */
 export async function makeBackup(now = new Date()): Promise<BackupFile> {
-  mkdirSync(backupFolder(), { recursive: true });
   const work = mkdtempSync(join(tmpdir(), 'hobnail-backup-'));
-  const name = nameAt(now);
-  const target = join(backupFolder(), name);
-  const unfinished = `${target}.part`;
   try {
     const copy = join(work, DATA_NAME);
     const source = new SQLite(dataFile(), { readonly: true });
     await source.backup(copy);
     source.close();
-    const pictures = existsSync(pictureFolder())
-      ? readdirSync(pictureFolder())
-          .filter((f) => f.endsWith('.webp'))
-          .sort()
-      : [];
-    const opened = new SQLite(copy, { readonly: true });
+    const made = await packBackup(copy, pictureFolder(), now);
+    const all = listBackups();
+    const kept = new Set(keptBackups(all.map((b) => b.made)));
+    for (const old of all) if (!kept.has(old.made)) rmSync(join(backupFolder(), old.name), { force: true });
+    return made;
+  } finally {
+    rmSync(work, { recursive: true, force: true });
+  }
+}
+
+/**
+ * Packs a database that nobody writes to, and a folder of pictures, into a backup that lies among the others.
+ * @throws NoBackup when what was written is not whole
+ */
+export async function packBackup(data: string, pictureFolder: string, now: Date): Promise<BackupFile> {
+  mkdirSync(backupFolder(), { recursive: true });
+  const name = nameAt(now);
+  const target = join(backupFolder(), name);
+  const unfinished = `${target}.part`;
+  const pictures = existsSync(pictureFolder)
+    ? readdirSync(pictureFolder)
+        .filter((f) => f.endsWith('.webp'))
+        .sort()
+    : [];
+  try {
+    const opened = new SQLite(data, { readonly: true });
     const told = { schema: schemaOf(opened), counts: countsOf(opened, pictures.length) };
     opened.close();
     await write(unfinished, now, told, [
-      { name: DATA_NAME, file: copy },
-      ...pictures.map((p) => ({ name: `pictures/${p}`, file: join(pictureFolder(), p) })),
+      { name: DATA_NAME, file: data },
+      ...pictures.map((p) => ({ name: `pictures/${p}`, file: join(pictureFolder, p) })),
     ]);
     await readBackup(unfinished);
     renameSync(unfinished, target);
   } finally {
     rmSync(unfinished, { force: true });
-    rmSync(work, { recursive: true, force: true });
   }
-  const all = listBackups();
-  const kept = new Set(keptBackups(all.map((b) => b.made)));
-  for (const old of all) if (!kept.has(old.made)) rmSync(join(backupFolder(), old.name), { force: true });
   return { name, made: now.getTime(), bytes: statSync(target).size };
 }
 

@@ -6,20 +6,27 @@ import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { useState } from 'react';
 import { copyKey } from '../../core/kit/ledger';
 import { totalsOf } from '../../core/bench/totals';
 import { isWriting } from '../../core/spread/placement';
 import { counted } from '../../core/spread/voice';
 import { removePhoto } from '../../server/bench-actions';
+import { takePhotoBack } from '../../server/keep-actions';
 import type { Outcome } from '../../server/outcome';
 import type { SpreadData } from '../../server/spread-data';
 import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
 import { useRun } from '../use-run';
+import { later } from '../later';
 import { KeepNote } from './KeepNote';
 import { Leftovers } from './Leftovers';
+import { Memories } from './Memories';
+import { Rating } from './Rating';
 import { Taste } from './Taste';
 import type { AtBench } from './use-bench';
+
+const StraightenDialog = later(() => import('./StraightenDialog').then((m) => m.StraightenDialog));
 
 /** The end: the spread is on paper, what it looks like, what was loved, what is left, and the next week. */
 export function EndCard({
@@ -73,6 +80,9 @@ export function EndCard({
           The week is on paper
         </Typography>
         <Button onClick={() => void setFinished(false)}>Not yet</Button>
+        <Button component={Link} href={`/spreads/${spread.id}/share`}>
+          Share
+        </Button>
         <Button
           sx={{ ml: 'auto' }}
           component={Link}
@@ -85,12 +95,18 @@ export function EndCard({
       </Box>
       <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', lg: '1.2fr 1fr' }, alignItems: 'start' }}>
         <Photo spread={spread} />
+        <Part name="How did it come out?">
+          <Rating spread={spread} />
+          <KeepNote spread={spread} />
+        </Part>
         <Part name="What did you love, what jarred?">
           <Taste spread={spread} context={at.context} placements={bench.placements} />
-          <KeepNote spread={spread} />
         </Part>
         <Part name="Is that what is left?">
           <Leftovers context={at.context} placements={bench.placements} />
+        </Part>
+        <Part name="Empty places, and leftovers for them">
+          <Memories key={spread.history.revision} spread={spread} context={at.context} />
         </Part>
         <Part name="What went where">
           <WentWhere at={at} />
@@ -115,6 +131,9 @@ function Part({ name, children }: { name: string; children: ReactNode }) {
 function Photo({ spread }: { spread: SpreadData }) {
   const { run, busy, messages } = useRun();
   const photo = spread.keep?.photo ?? '';
+  const [straightening, setStraightening] = useState(false);
+  // the photo as it was before it was straightened
+  const [before, setBefore] = useState<string | null>(null);
   const send = async (file: File): Promise<Outcome<unknown>> => {
     const form = new FormData();
     form.set('photo', file);
@@ -141,7 +160,7 @@ function Photo({ spread }: { spread: SpreadData }) {
           {m}
         </Typography>
       ))}
-      <Box sx={{ display: 'flex', gap: 1, mt: 1.5 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
         <Button component="label" variant="outlined" disabled={busy}>
           {busy ? 'Keeping it…' : photo ? 'Another photo' : 'Add a photo'}
           <input
@@ -157,11 +176,39 @@ function Photo({ spread }: { spread: SpreadData }) {
           />
         </Button>
         {photo && (
+          <Button disabled={busy} onClick={() => setStraightening(true)}>
+            Straighten
+          </Button>
+        )}
+        {before && photo && (
+          <Button
+            disabled={busy}
+            onClick={() =>
+              void run(takePhotoBack({ spreadId: spread.id, photo: before })).then((done) => done && setBefore(null))
+            }
+          >
+            As it was
+          </Button>
+        )}
+        {photo && (
           <Button disabled={busy} onClick={() => void run(removePhoto({ spreadId: spread.id }))}>
             Remove the photo
           </Button>
         )}
       </Box>
+      {straightening && (
+        <StraightenDialog
+          spreadId={spread.id}
+          photo={photo}
+          run={run}
+          busy={busy}
+          onDone={(was) => {
+            setBefore(was);
+            setStraightening(false);
+          }}
+          onClose={() => setStraightening(false)}
+        />
+      )}
     </Part>
   );
 }

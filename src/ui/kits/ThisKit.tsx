@@ -88,6 +88,9 @@ export function ThisKit({
       </Button>
       <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
         <MenuItem onClick={pick('correct')}>Correct its list…</MenuItem>
+        <MenuItem component="a" href={`/kits/${encodeURIComponent(name)}/card?as=png`} download="kit.png">
+          Share its card
+        </MenuItem>
         <MenuItem onClick={pick('washi')}>Add washi by its length…</MenuItem>
         <MenuItem onClick={pick('split')}>Split off to a stash…</MenuItem>
         <MenuItem onClick={() => void anotherCopy()}>Add another copy of it</MenuItem>

@@ -5,6 +5,8 @@ import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import type { Point, Quad } from '../../core/scan/homography';
 import type { KnownLength } from '../../core/scan/known-length';
+import type { Handle } from '../PointsOn';
+import { PointsOn } from '../PointsOn';
 import { GLASS } from '../theme';
 import type { Scan } from './SheetList';
 import { SizeBy } from './SizeBy';
@@ -12,26 +14,21 @@ import type { ScanSheet, Told } from './store';
 
 const NAMES = ['top left', 'top right', 'bottom right', 'bottom left'];
 
-/** A point that can be dragged, or moved by arrows. */
-interface Handle {
-  readonly name: string;
-  readonly at: Point;
-  readonly change: (to: Point) => Partial<Told>;
-}
+type Change = (told: Partial<Told>) => void;
 
-const cornersOf = (name: string, quad: Quad, change: (quad: Quad) => Partial<Told>): Handle[] =>
+const cornersOf = (name: string, quad: Quad, change: (quad: Quad) => void): Handle[] =>
   quad.map((at, i) => ({
     name: `${name} ${NAMES[i]}`,
     at,
-    change: (to) => change(quad.map((c, k) => (k === i ? to : c)) as unknown as Quad),
+    onMove: (to) => change(quad.map((c, k) => (k === i ? to : c)) as unknown as Quad),
   }));
 
-const endsOf = (rulers: readonly KnownLength[]): Handle[] =>
+const endsOf = (rulers: readonly KnownLength[], tell: Change): Handle[] =>
   rulers.flatMap((ruler, i) =>
     (['from', 'to'] as const).map((end) => ({
       name: `Ruler ${i + 1}, ${end === 'from' ? 'start' : 'end'}`,
       at: ruler[end],
-      change: (to: Point) => ({ rulers: rulers.map((r, k) => (k === i ? { ...r, [end]: to } : r)) }),
+      onMove: (to: Point) => tell({ rulers: rulers.map((r, k) => (k === i ? { ...r, [end]: to } : r)) }),
     })),
   );
 
@@ -39,7 +36,6 @@ const endsOf = (rulers: readonly KnownLength[]): Handle[] =>
 export function CornersView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
   const { setSheet, read } = useStore(scan);
   const [url, setUrl] = useState('');
-  const [held, setHeld] = useState<string | null>(null);
   useEffect(() => {
     const made = URL.createObjectURL(sheet.file);
     setUrl(made); // eslint-disable-line react-hooks/set-state-in-effect -- an address that must be given back
@@ -49,38 +45,23 @@ export function CornersView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
   if (!opened || !corners) return null;
   const { width, height } = opened;
   const byCard = sizeBy === 'card' && card;
+  const tell: Change = (told) => setSheet(sheet.id, told);
   const handles = [
-    ...cornersOf('Corner', corners, (quad) => ({ corners: quad })),
-    ...(byCard ? cornersOf('Card', card, (quad) => ({ card: quad })) : []),
-    ...(sizeBy === 'ruler' ? endsOf(rulers) : []),
+    ...cornersOf('Corner', corners, (quad) => tell({ corners: quad })),
+    ...(byCard ? cornersOf('Card', card, (quad) => tell({ card: quad })) : []),
+    ...(sizeBy === 'ruler' ? endsOf(rulers, tell) : []),
   ];
-  const move = (handle: Handle | undefined, x: number, y: number) =>
-    handle &&
-    setSheet(sheet.id, handle.change({ x: Math.max(0, Math.min(width, x)), y: Math.max(0, Math.min(height, y)) }));
   const big = Math.max(width, height);
   const fits = [sheet.width, sheet.height].every((mm) => mm >= 20 && mm <= 1000);
   return (
     <Box sx={{ display: 'flex', gap: 2, minHeight: 0, minWidth: 0, flex: 1, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
-        style={{ flex: 1, minWidth: 0, minHeight: 0, maxHeight: '100%', touchAction: 'none' }}
-        role="group"
-        aria-label="The picture with the corners of its sheet"
-        onPointerMove={(e) => {
-          if (held === null) return;
-          const box = e.currentTarget.getScreenCTM()?.inverse();
-          if (!box) return;
-          const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(box);
-          move(
-            handles.find((h) => h.name === held),
-            p.x,
-            p.y,
-          );
-        }}
-        onPointerUp={() => setHeld(null)}
-        onPointerLeave={() => setHeld(null)}
+      <PointsOn
+        url={url}
+        width={width}
+        height={height}
+        label="The picture with the corners of its sheet"
+        handles={handles}
       >
-        {url && <image href={url} width={width} height={height} />}
         {[corners, ...(byCard ? [card] : [])].map((quad, i) => (
           <polygon
             key={i}
@@ -104,42 +85,10 @@ export function CornersView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
               strokeWidth={big / 300}
             />
           ))}
-        {handles.map((h) => (
-          <circle
-            key={h.name}
-            cx={h.at.x}
-            cy={h.at.y}
-            r={big / 55}
-            fill={GLASS.paper}
-            fillOpacity=".6"
-            stroke={GLASS.cobalt}
-            strokeWidth={big / 260}
-            tabIndex={0}
-            role="button"
-            aria-label={h.name}
-            style={{ cursor: 'grab' }}
-            onPointerDown={(e) => {
-              e.currentTarget.releasePointerCapture?.(e.pointerId);
-              setHeld(h.name);
-            }}
-            onKeyDown={(e) => {
-              const by = (e.shiftKey ? 10 : 2) * (big / 1500);
-              const to = new Map([
-                ['ArrowLeft', [-by, 0]],
-                ['ArrowRight', [by, 0]],
-                ['ArrowUp', [0, -by]],
-                ['ArrowDown', [0, by]],
-              ]).get(e.key);
-              if (!to) return;
-              e.preventDefault();
-              move(h, h.at.x + (to[0] as number), h.at.y + (to[1] as number));
-            }}
-          />
-        ))}
-      </svg>
+      </PointsOn>
       <Box sx={{ width: 250, flexShrink: 0, display: 'flex', flexDirection: 'column', gap: 2 }}>
         <Typography variant="h3">How large is the sheet?</Typography>
-        <SizeBy sheet={sheet} tell={(change) => setSheet(sheet.id, change)} />
+        <SizeBy sheet={sheet} tell={tell} />
         <Button variant="contained" color="secondary" disabled={!fits} onClick={() => read(sheet.id)}>
           Read this sheet
         </Button>

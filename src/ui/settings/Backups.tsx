@@ -72,7 +72,7 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
           {busy === 'now' ? 'Backing up…' : 'Back up now'}
         </Button>
         <Button component="label" variant="outlined" disabled={busy !== ''}>
-          {busy === 'bring' ? 'Looking it over…' : 'Import a backup'}
+          {busy === 'bring' ? 'Looking it over…' : 'Import a backup or export'}
           <input
             type="file"
             hidden
@@ -85,7 +85,14 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
             }}
           />
         </Button>
+        <Button variant="outlined" href="/export" download>
+          Export everything
+        </Button>
       </Box>
+      <Typography variant="caption" component="p" color="text.secondary" sx={{ mb: 1 }}>
+        An export has everything in open formats (iCalendar, CSV, JSON, SVG, PNG, WebP), for other programs, or for a
+        Hobnail elsewhere, which imports it here.
+      </Typography>
       {backups.map((b) => (
         <Box
           key={b.name}

@@ -1,0 +1,125 @@
+import { existsSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import SQLite from 'better-sqlite3';
+import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
+import { whiteOutOf } from '../../core/bench/white-out';
+import { writeBook } from '../../core/format/book-json';
+import { writeKit } from '../../core/format/kit-csv';
+import { completeSpread } from '../../core/format/spread-file';
+import { writeSpread } from '../../core/format/spread-json';
+import { spreadSvg } from '../../core/format/spread-svg';
+import { asCsv } from '../../core/keep/log-table';
+import { contextFrom } from '../../core/spread/context';
+import { findBook, listBooks } from '../../db/books';
+import { calendarText, listCalendars } from '../../db/calendars';
+import { allKits } from '../../db/kits';
+import { pictureFolder } from '../backup/make-backup';
+import { schemaOf } from '../backup/counts';
+import { shippedLetters } from '../fonts';
+import { LOG_ROOMS } from '../log/registry';
+import { keepPastWeeks } from '../past-weeks';
+import { pictureData } from '../pictures';
+import { pngOf } from '../share';
+import { spreadOf } from '../spread-of';
+import { dataFile, store, today } from '../store';
+import { EXPORT_README } from './readme';
+import { EXPORT_FORMAT, EXPORT_NAME, exportedTables, tableJson } from './tables';
+
+/** One file of an export. */
+interface Exported {
+  readonly name: string;
+  readonly bytes: string | Uint8Array;
+}
+
+/** px */
+const PNG_WIDTH = 960;
+
+/**
+ * Everything in open formats as one file, piece by piece: data and pictures, then the same as people and other programs
+ * read it. The same house gives the same bytes.
+ */
+export function makeExport(): ReadableStream<Uint8Array> {
+  return new ReadableStream<Uint8Array>({
+    async start(out) {
+      const zip = new Zip((error, data, final) => {
+        if (error) out.error(error);
+        else out.enqueue(data);
+        if (final) out.close();
+      });
+      try {
+        for await (const { name, bytes } of exported()) {
+          const isPacked = name.endsWith('.webp') || name.endsWith('.png');
+          const entry = isPacked ? new ZipPassThrough(name) : new ZipDeflate(name, { level: 6 });
+          entry.mtime = new Date(1980, 0, 1);
+          zip.add(entry);
+          entry.push(typeof bytes === 'string' ? new TextEncoder().encode(bytes) : bytes, true);
+          await new Promise((next) => setImmediate(next)); // who waits meanwhile is answered
+        }
+        zip.end();
+      } catch (error) {
+        zip.terminate();
+        out.error(error);
+      }
+    },
+  });
+}
+
+async function* exported(): AsyncGenerator<Exported> {
+  const db = await store();
+  await keepPastWeeks(db, today());
+  yield { name: 'README.txt', bytes: EXPORT_README };
+  yield* dataFiles();
+  for (const { name } of await listCalendars(db))
+    yield { name: `agenda/${fileName(name)}.ics`, bytes: (await calendarText(db, name)) ?? '' };
+  for (const kit of await allKits(db)) yield { name: `kits/${fileName(kit.name)}.kit.csv`, bytes: writeKit(kit) };
+  for (const { id } of await listBooks(db)) {
+    const book = await findBook(db, id);
+    if (book) yield { name: `books/${fileName(id)}.book.json`, bytes: writeBook(book) };
+  }
+  for (const room of LOG_ROOMS)
+    for (const table of await room.load(db, { today: today(), year: null, words: '' }))
+      yield { name: `log/${table.name}.csv`, bytes: asCsv(table) };
+  const spreads = await db.selectFrom('spread').select(['id', 'week']).orderBy('week').execute();
+  for (const { id, week } of spreads) {
+    const spread = await spreadOf(db, id);
+    if (!spread?.placements.length) continue;
+    const context = contextFrom(spread.context);
+    const file = completeSpread(context, spread.placements);
+    const white = whiteOutOf(context, spread.placements);
+    const svg = spreadSvg(context, spread.placements, white, shippedLetters(), pictureData);
+    const width = context.book.pages.reduce((sum, p) => sum + p.width, 0);
+    yield { name: `weeks/${week}/spread.json`, bytes: writeSpread(file) };
+    yield { name: `weeks/${week}/spread.svg`, bytes: svg };
+    yield { name: `weeks/${week}/spread.png`, bytes: await pngOf(svg, PNG_WIDTH, width) };
+  }
+}
+
+/** What an import reads: the tables as they were in one moment, and the pictures. */
+async function* dataFiles(): AsyncGenerator<Exported> {
+  const work = mkdtempSync(join(tmpdir(), 'hobnail-export-'));
+  try {
+    const copy = join(work, 'copy.sqlite');
+    const source = new SQLite(dataFile(), { readonly: true });
+    await source.backup(copy);
+    source.close();
+    const opened = new SQLite(copy, { readonly: true });
+    try {
+      const tables = exportedTables(opened);
+      const told = { format: EXPORT_FORMAT, schema: schemaOf(opened), tables };
+      yield { name: EXPORT_NAME, bytes: `${JSON.stringify(told, null, 2)}\n` };
+      for (const table of tables) yield { name: `data/${table}.json`, bytes: tableJson(opened, table) };
+    } finally {
+      opened.close();
+    }
+  } finally {
+    rmSync(work, { recursive: true, force: true });
+  }
+  const folder = pictureFolder();
+  const pictures = existsSync(folder) ? readdirSync(folder).filter((f) => f.endsWith('.webp')) : [];
+  for (const name of pictures.sort())
+    yield { name: `pictures/${name}`, bytes: new Uint8Array(readFileSync(join(folder, name))) };
+}
+
+/** A name as every system takes it for a file's. */
+const fileName = (name: string): string => name.replace(/[^\p{L}\p{N} ._-]/gu, '_').slice(0, 100) || '_';

@@ -1,0 +1,92 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useMemo, useState } from 'react';
+import type { MemoryOffer, MemorySort } from '../../core/keep/memory-pieces';
+import { traits } from '../../core/kit/kinds';
+import { pieceKey } from '../../core/kit/kit';
+import { pieceIndex } from '../../core/spread/placement';
+import type { Context } from '../../core/spread/placement';
+import { longDay } from '../../core/week/day-names';
+import { layMemoryPiece, memoryOffersOf } from '../../server/keep-actions';
+import type { SpreadData } from '../../server/spread-data';
+import { symbolId } from '../sticker/symbol-id';
+import { GLASS } from '../theme';
+import { useRun } from '../use-run';
+
+const SAYS: { readonly [S in MemorySort]: string } = {
+  moment: 'for a moment',
+  word: 'for a word',
+  picture: 'for a small picture',
+};
+
+/** Leftovers that suit the empty places of days that are over, by color and size: one tap lays one. */
+export function Memories({ spread, context }: { spread: SpreadData; context: Context }) {
+  const { run, busy, messages } = useRun();
+  const [offers, setOffers] = useState<readonly MemoryOffer[] | null>(null);
+  const pieces = useMemo(() => pieceIndex(context), [context]);
+  useEffect(() => {
+    let gone = false;
+    void memoryOffersOf({ spreadId: spread.id })
+      .catch(() => null)
+      .then((answer) => {
+        if (!gone) setOffers(answer?.ok ? answer.value : []);
+      });
+    return () => {
+      gone = true;
+    };
+  }, [spread.id]);
+  const lay = (offer: MemoryOffer) => {
+    const { kit, code, day, sort } = offer;
+    void run(
+      layMemoryPiece({ spreadId: spread.id, kit, code, day, sort, text: '' }).then((answer) => {
+        if (answer.ok) setOffers(answer.value);
+        return answer;
+      }),
+    );
+  };
+  if (!offers) return <Typography color="text.secondary">Looking for empty places…</Typography>;
+  return (
+    <>
+      {messages.map((m) => (
+        <Typography key={m} role="alert" sx={{ color: GLASS.cranberry }}>
+          {m}
+        </Typography>
+      ))}
+      {offers.length === 0 && (
+        <Typography color="text.secondary">
+          No day that is over has an empty place that a leftover of this week would suit.
+        </Typography>
+      )}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, maxHeight: 320, overflowY: 'auto' }}>
+        {offers.map((o) => {
+          const piece = pieces.get(pieceKey(o));
+          return (
+            <Box
+              key={`${o.day} ${o.sort}`}
+              data-testid="memory"
+              sx={{ border: `1px solid ${GLASS.edge}`, borderRadius: 2, p: 1, width: 132, textAlign: 'center' }}
+            >
+              {piece && (
+                <svg viewBox={`0 0 ${piece.width} ${piece.height}`} style={{ maxWidth: 96, height: 62 }} aria-hidden>
+                  <use href={`#${symbolId(piece)}`} />
+                </svg>
+              )}
+              <Typography variant="caption" component="p">
+                <b>{longDay(context.week.days[o.day] as string)}</b>, {SAYS[o.sort]}
+              </Typography>
+              <Button
+                size="small"
+                disabled={busy}
+                onClick={() => lay(o)}
+                aria-label={`Lay ${traits(o.kind).label} ${o.code} on ${longDay(context.week.days[o.day] as string)}`}
+              >
+                Lay it
+              </Button>
+            </Box>
+          );
+        })}
+      </Box>
+    </>
+  );
+}

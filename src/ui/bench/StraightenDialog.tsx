@@ -1,0 +1,100 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import CircularProgress from '@mui/material/CircularProgress';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import { useEffect, useState } from 'react';
+import type { Point, Quad } from '../../core/scan/homography';
+import type { PhotoCorners } from '../../server/keep-actions';
+import { cornersOfPhoto, straightenPhoto } from '../../server/keep-actions';
+import { PointsOn } from '../PointsOn';
+import { GLASS } from '../theme';
+import type { Run } from '../use-run';
+
+const NAMES = ['top left', 'top right', 'bottom right', 'bottom left'];
+
+/** The photo with the four corners of the open book, found where they can be, to be dragged; then it is laid flat. */
+export function StraightenDialog({
+  spreadId,
+  photo,
+  run,
+  busy,
+  onDone,
+  onClose,
+}: {
+  spreadId: number;
+  photo: string;
+  run: Run;
+  busy: boolean;
+  /** with the photo as it was */
+  onDone: (before: string) => void;
+  onClose: () => void;
+}) {
+  const [found, setFound] = useState<PhotoCorners | null>(null);
+  const [said, setSaid] = useState('');
+  useEffect(() => {
+    let gone = false;
+    void cornersOfPhoto({ spreadId })
+      .catch(() => null)
+      .then((answer) => {
+        if (gone) return;
+        if (answer?.ok) setFound(answer.value);
+        else setSaid(answer ? answer.messages.join(' ') : 'The server could not be reached.');
+      });
+    return () => {
+      gone = true;
+    };
+  }, [spreadId]);
+  const move = (i: number) => (to: Point) =>
+    setFound((now) => now && { ...now, corners: now.corners.map((c, k) => (k === i ? to : c)) as unknown as Quad });
+  const straighten = async () => {
+    if (!found) return;
+    let before = '';
+    const done = await run(
+      straightenPhoto({ spreadId, corners: found.corners.map(({ x, y }) => ({ x, y })) }).then((answer) => {
+        if (answer.ok) before = answer.value.before;
+        else setSaid(answer.messages.join(' '));
+        return answer;
+      }),
+    );
+    if (done) onDone(before);
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="straighten-title">
+      <DialogTitle id="straighten-title">Where is the open book?</DialogTitle>
+      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
+        {said && <Alert severity="error">{said}</Alert>}
+        {!found && !said && <CircularProgress aria-label="Looking for the book" />}
+        {found && (
+          <>
+            {!found.sure && (
+              <Alert severity="info">No book could be told from the table. Drag the corners onto its own.</Alert>
+            )}
+            <PointsOn
+              url={`/pictures/${photo}`}
+              width={found.width}
+              height={found.height}
+              label="The photo with the corners of the book"
+              handles={found.corners.map((at, i) => ({ name: `Corner ${NAMES[i]}`, at, onMove: move(i) }))}
+            >
+              <polygon
+                points={found.corners.map((c) => `${c.x},${c.y}`).join(' ')}
+                fill="none"
+                stroke={GLASS.amber}
+                strokeWidth={Math.max(found.width, found.height) / 300}
+              />
+            </PointsOn>
+          </>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" color="secondary" disabled={!found || busy} onClick={() => void straighten()}>
+          {busy ? 'Laying it flat…' : 'Straighten'}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
