@@ -18,6 +18,19 @@ test('axe finds nothing on any screen', async ({ page, hobnail }) => {
     await page.getByRole('heading').first().waitFor();
     expect.soft(await seriousFaults(page), path).toEqual([]);
   }
+  await page.goto(`${hobnail.url}/agenda?week=2027-W06`);
+  for (const tab of [/Rounds/, /Calendars/]) {
+    await page.getByRole('tab', { name: tab }).click();
+    expect.soft(await seriousFaults(page), String(tab)).toEqual([]);
+  }
+  await page.getByTestId('agenda-item').first().click();
+  for (const tab of ['Comes round', 'Looking ahead']) {
+    await page.getByRole('tab', { name: tab }).click();
+    expect.soft(await seriousFaults(page), tab).toEqual([]);
+  }
+  await page.goto(`${hobnail.url}/books`);
+  await page.getByRole('button', { name: 'Measure a book' }).click();
+  expect.soft(await seriousFaults(page), 'measuring').toEqual([]);
   await page.goto(`${hobnail.url}/kits`);
   for (const tab of ['Numbers', 'Its card', 'Weeks ahead', 'Order list', 'Supplies']) {
     await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click();

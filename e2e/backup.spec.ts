@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
+import { unzipSync } from 'fflate';
 import { arrangeWeek, chooseFiles, openWeek, saved, test } from './hobnail';
 
 test('everything is backed up, looked over, and put back', async ({ page, hobnail, complaints }) => {
@@ -45,4 +46,25 @@ test('everything is backed up, looked over, and put back', async ({ page, hobnai
   await chooseFiles(page, 'backup-file', { name: 'whole.zip', mimeType: 'application/zip', buffer: bytes });
   await expect(backups.getByRole('alert').filter({ hasText: 'It is whole' })).toBeVisible();
   expect(complaints).toEqual([]);
+});
+
+test('everything is exported in open formats, and imported it is there again', async ({ page, hobnail }) => {
+  await page.goto(`${hobnail.url}/settings`);
+  const backups = page.getByRole('region', { name: 'Backups' });
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    backups.getByRole('link', { name: 'Export everything' }).click(),
+  ]);
+  const bytes = readFileSync(await file.path());
+  const names = Object.keys(unzipSync(new Uint8Array(bytes)));
+  expect(names.filter((n) => /^weeks\/.*\/spread\.png$/.test(n))).toHaveLength(2);
+  await hobnail.emptied();
+  await page.goto(`${hobnail.url}/settings`);
+  await chooseFiles(page, 'backup-file', { name: 'all.export.zip', mimeType: 'application/zip', buffer: bytes });
+  await expect(backups.getByRole('alert').filter({ hasText: 'It is whole' })).toBeVisible();
+  await backups.getByRole('button', { name: 'Put it back…' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Put it back' }).click();
+  await expect(backups.getByRole('alert').filter({ hasText: 'as it was then' })).toBeVisible();
+  await page.goto(`${hobnail.url}/log`);
+  await expect(page.getByTestId('log-entry')).toHaveCount(2);
 });

@@ -1,5 +1,4 @@
 import { expect } from '@playwright/test';
-import { seriousFaults } from './axe';
 import { arrangeWeek, chooseFiles, openWeek, test } from './hobnail';
 
 const HEAD = 'code,kind,count,width_mm,height_mm,words\n';
@@ -98,47 +97,6 @@ test('a week can be given up; one that is not there says so', async ({ page, hob
   await expect(page.getByText('Nothing is planned here')).toBeVisible();
   await page.goto(`${hobnail.url}/spreads/none/bench`);
   await expect(page.getByText('Nothing is planned here')).toBeVisible();
-});
-
-test('the screens can be used by everyone: no serious fault by axe-core', async ({ page, hobnail }) => {
-  const serious = () => seriousFaults(page);
-  await page.goto(hobnail.url);
-  await expect(page.getByRole('heading', { name: 'The weeks ahead' })).toBeVisible();
-  expect(await serious()).toEqual([]);
-  await page.goto(`${hobnail.url}/agenda?week=2027-W06`);
-  await expect(page.getByTestId('agenda-item').first()).toBeVisible();
-  expect(await serious()).toEqual([]);
-  for (const tab of [/Rounds/, /Calendars/]) {
-    await page.getByRole('tab', { name: tab }).click();
-    expect(await serious()).toEqual([]);
-  }
-  await page.getByTestId('agenda-item').first().click();
-  for (const tab of ['Comes round', 'Looking ahead']) {
-    await page.getByRole('tab', { name: tab }).click();
-    await page.waitForTimeout(400);
-    expect(await serious()).toEqual([]);
-  }
-  await page.goto(`${hobnail.url}/books`);
-  await page.getByTestId('region').first().waitFor();
-  expect(await serious()).toEqual([]);
-  await page.getByRole('button', { name: 'Measure a book' }).click();
-  await page.waitForTimeout(400);
-  expect(await serious()).toEqual([]);
-  await page.goto(`${hobnail.url}/kits`);
-  await page.getByTestId('on-table').first().waitFor();
-  for (const tab of ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list', 'Supplies']) {
-    await page.getByRole('tab', { name: new RegExp(`^${tab}`) }).click();
-    await page.waitForTimeout(500);
-    expect(await serious()).toEqual([]);
-  }
-  await page.goto(`${hobnail.url}/settings`);
-  await page.getByRole('button', { name: 'Keep this hand' }).waitFor();
-  expect(await serious()).toEqual([]);
-  await openWeek(page, hobnail, /^This week/);
-  expect(await serious()).toEqual([]);
-  await page.getByRole('link', { name: 'To the bench' }).click();
-  await page.getByTestId('say').waitFor();
-  expect(await serious()).toEqual([]);
 });
 
 test('at twice the size every screen can be scrolled to its end, and a spread is read as a list', async ({

@@ -60,6 +60,20 @@ export async function setRating(db: Database, spreadId: number, rating: number):
   await db.updateTable('keep').set({ rating }).where('spread_id', '=', spreadId).execute();
 }
 
+/** How weeks came out by the school that they were laid out in: the mean of their ratings, and of how many weeks. */
+export async function ratingsByManner(
+  db: Database,
+): Promise<ReadonlyMap<string, { readonly mean: number; readonly weeks: number }>> {
+  const rows = await db
+    .selectFrom('keep')
+    .innerJoin('spread', 'spread.id', 'keep.spread_id')
+    .select((e) => ['manner', e.fn.avg<number>('rating').as('mean'), e.fn.countAll<number>().as('weeks')])
+    .where('rating', '>', 0)
+    .groupBy('manner')
+    .execute();
+  return new Map(rows.map(({ manner, mean, weeks }) => [manner, { mean: Number(mean), weeks: Number(weeks) }]));
+}
+
 export async function setTags(db: Database, spreadId: number, tags: readonly string[]): Promise<void> {
   await db
     .updateTable('keep')

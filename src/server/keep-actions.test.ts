@@ -8,7 +8,7 @@ import { demoAgenda } from '../../demo/agenda';
 import { photoOfSpread } from '../../demo/photo-of-spread';
 import { putCalendar } from '../db/calendars';
 import type { Database } from '../db/database';
-import { keepOf, setPhoto } from '../db/keeps';
+import { keepOf, ratingsByManner, setPhoto } from '../db/keeps';
 import { addKit } from '../db/kits';
 import { finishSpread } from './bench-actions';
 import {
@@ -52,6 +52,7 @@ it('a week is rated and tagged once it is on paper, and not before', async () =>
   done(await rateSpread({ spreadId: id, rating: 3 }));
   done(await tagSpread({ spreadId: id, tags: ['frost', '##frost', ' first snow '] }));
   expect(await keepOf(db, id)).toMatchObject({ rating: 3, tags: ['frost', 'first snow'] });
+  expect(await ratingsByManner(db)).toEqual(new Map([['scattered', { mean: 3, weeks: 1 }]]));
   expect(refusal(await rateSpread({ spreadId: id, rating: 6 }))).toContain('greater than 5');
 });
 
@@ -72,8 +73,12 @@ describe('a photo', () => {
     const ratio = pages.reduce((sum, p) => sum + p.width, 0) / pages[0]!.height;
     expect(flat.width / flat.height).toBeCloseTo(ratio, 2);
     // where the green field is, measured in the flat picture: at 80/1150 and 80/739 of it
-    const at = (x: number, y: number) => flat.data[4 * (Math.round(y * flat.height) * flat.width + Math.round(x * flat.width))]!; // prettier-ignore
-    expect([at(0.04, 0.08) > 180, at(0.16, 0.2) < 110, at(0.3, 0.2) > 180, at(0.16, 0.4) > 180]).toEqual([true, true, true, true]); // prettier-ignore
+    const at = (x: number, y: number) => {
+      const [column, row] = [Math.round(x * flat.width), Math.round(y * flat.height)];
+      return flat.data[4 * (row * flat.width + column)]!;
+    };
+    const [left, field, right, below] = [at(0.04, 0.08), at(0.16, 0.2), at(0.3, 0.2), at(0.16, 0.4)];
+    expect([left > 180, field < 110, right > 180, below > 180]).toEqual([true, true, true, true]);
     done(await takePhotoBack({ spreadId: id, photo: before }));
     expect((await keepOf(db, id))!.photo).toBe(before);
   });

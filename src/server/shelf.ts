@@ -16,7 +16,7 @@ import { allKits, listKits } from '../db/kits';
 import { listManners } from '../db/manners';
 import { plannedKits } from '../db/plans';
 import { givenUpWeeks } from '../db/given-up';
-import { keepOf } from '../db/keeps';
+import { keepOf, ratingsByManner } from '../db/keeps';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
 import { isBackupOld, listBackups } from './backup/make-backup';
@@ -64,8 +64,12 @@ export interface Shelf {
   readonly leftovers: boolean;
   /** made-up weeks to look at, not its owner's */
   readonly demo: boolean;
-  /** schools, then manners of one's own */
-  readonly manners: readonly { name: string; says: string }[];
+  /** schools, then manners of one's own; with how its weeks were rated, where any was */
+  readonly manners: readonly {
+    readonly name: string;
+    readonly says: string;
+    readonly rated: { readonly mean: number; readonly weeks: number } | null;
+  }[];
 }
 
 const WEEKS_BEFORE = 1;
@@ -82,7 +86,11 @@ export async function loadShelf(): Promise<Shelf> {
   const usual = await usualBook(db);
   const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual)));
   const own = (await listManners(db)).map((m) => ({ name: m.name, says: `your own, after ${m.school}` }));
-  const manners = [...own, ...Object.values(MANNERS).map(({ name, says }) => ({ name, says }))];
+  const rated = await ratingsByManner(db);
+  const manners = [...own, ...Object.values(MANNERS).map(({ name, says }) => ({ name, says }))].map((m) => ({
+    ...m,
+    rated: rated.get(m.name) ?? null,
+  }));
   return {
     weeks,
     books,

@@ -14,6 +14,7 @@ import { SaveEditDto } from './change.dto';
 import { check } from './check';
 import { FindDto } from './find.dto';
 import * as kits from './kits.dto';
+import * as records from './records.dto';
 import * as settings from './settings.dto';
 import * as spread from './spread.dto';
 
@@ -26,6 +27,7 @@ const entry = {
   countdown: [7],
   quiet: ['chores'],
 };
+const written = { day: '2027-02-08', what: 'dinner', name: '', amount: 0, text: 'cod' };
 const supply = { name: 'correction tape', unit: 'm', amount: 8, warnAt: 2 };
 
 /** Every door of the server with something that it lets through. */
@@ -35,12 +37,23 @@ const DOORS: readonly (readonly [string, Door, object])[] = [
   ['a move', agenda.MoveDto, { items: [{ uid: 'a', on: '2027-02-08' }], to: '2027-02-09' }],
   ['a list', agenda.GatherDto, { items: [{ uid: 'a', on: '2027-02-08' }], list: 'to buy' }],
   ['a mark', agenda.MarkDto, { uid: 'a', on: '2027-02-08', mark: 'done' }],
-  ['bringing over', agenda.BringOverDto, { uid: 'a', on: '2027-02-08', to: '2027-02-15' }],
+  ['bringing over', agenda.BringOverDto, { items: [{ uid: 'a', on: '2027-02-08' }], to: '2027-02-15' }],
   ['both meant', agenda.BothMeantDto, { pairs: [{ one: 'a', other: 'b' }] }],
   ['a round', agenda.PutRoundDto, { round, instead: '' }],
   ['a name', agenda.NameDto, { name: 'choir' }],
   ['a feed', agenda.SubscribeDto, { name: 'choir', address: 'http://localhost:1/a.ics' }],
   ['a step of the agenda', agenda.AgendaHistoryDto, { way: 'undo' }],
+  ['what is written down', records.WriteDownDto, { records: [written] }],
+  ['a note', records.NoteToItemDto, { note: { ...written, what: 'note' }, to: '2027-02-15' }],
+  ['what is kept of days', records.RecordHabitsDto, { habits: ['a'], hours: ['b'], spending: ['c'], currency: '$' }],
+  ['a place', records.FindPlaceDto, { spreadId: 1, uid: 'a', on: '2027-02-08' }],
+  ['what came up', records.CameUpDto, { spreadId: 1, entry }],
+  ['a day to dress', records.DressDayDto, { spreadId: 1, day: 3 }],
+  ['a rating', spread.RateDto, { spreadId: 1, rating: 3 }],
+  ['tags', spread.TagsDto, { spreadId: 1, tags: ['frost'] }],
+  ['corners', spread.StraightenDto, { spreadId: 1, corners: [0, 1, 2, 3].map((n) => ({ x: n, y: n * n })) }],
+  ['a photo', spread.PhotoDto, { spreadId: 1, photo: '0'.repeat(64) }],
+  ['a leftover', spread.LayMemoryDto, { spreadId: 1, kit: 'a', code: 'b', day: 2, sort: 'word', text: 'seals' }],
   ['a book', books.BookIdDto, { id: 'three-box' }],
   ['a copy of a book', books.CopyBookDto, { id: 'three-box', name: 'Log' }],
   ['a version of a book', books.SaveBookDto, { id: 'mine', book: {} }],

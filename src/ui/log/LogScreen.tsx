@@ -176,10 +176,10 @@ function Entry({ entry: { week, title, spread, found } }: { entry: LogEntry }) {
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, fontSize: 12.5 }}>
-        <Link href={`/week?week=${week}`} style={{ color: GLASS.cobalt }} aria-label={`The days of ${title}`}>
+        <Link href={`/week?week=${week}`} style={{ color: GLASS.cobalt }} aria-label={`Its days, ${title}`}>
           Its days
         </Link>
-        <Link href={`/log/years?week=${week}`} style={{ color: GLASS.cobalt }} aria-label={`${title} in other years`}>
+        <Link href={`/log/years?week=${week}`} style={{ color: GLASS.cobalt }} aria-label={`Other years, ${title}`}>
           Other years
         </Link>
         {spread && (

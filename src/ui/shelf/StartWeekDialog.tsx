@@ -92,6 +92,11 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
           {shelf.manners.map((m) => (
             <MenuItem key={m.name} value={m.name}>
               {spokenName(m.name)}
+              {m.rated && (
+                <Typography component="span" variant="caption" color="text.secondary" sx={{ ml: 1 }}>
+                  {m.rated.mean.toFixed(1)} of 5 over {counted(m.rated.weeks, 'week')}
+                </Typography>
+              )}
             </MenuItem>
           ))}
         </TextField>

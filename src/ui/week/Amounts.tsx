@@ -73,10 +73,10 @@ function Hours({ name, day, records }: LineProps) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, mb: 1.5 }}>
       <Typed label={`${name}, h`} value={now} onKeep={put} />
-      <Step label={`Half an hour less of ${name}`} onClick={() => put(now - 0.5)} disabled={now <= 0}>
+      <Step label={`− ½ hour of ${name}`} onClick={() => put(now - 0.5)} disabled={now <= 0}>
         − ½
       </Step>
-      <Step label={`Half an hour more of ${name}`} onClick={() => put(now + 0.5)} disabled={now >= 24}>
+      <Step label={`+ ½ hour of ${name}`} onClick={() => put(now + 0.5)} disabled={now >= 24}>
         + ½
       </Step>
     </Box>
