@@ -3,6 +3,7 @@ import { chromium } from '@playwright/test';
 import { sql } from 'kysely';
 import { lifeOf } from '../../demo/past-life';
 import { Hobnail } from '../../e2e/server';
+import { WORKS } from '../../src/core/bench/step-key';
 import { randomFrom } from '../../src/core/measure/random';
 import { DEMAND_KINDS } from '../../src/core/week/demand';
 import { plus } from '../../src/core/week/typed/calendar-days';
@@ -23,6 +24,9 @@ const SEED = 27;
 const ITEMS = 49;
 const TITLES = ['laundry', 'change the filter', 'vet, Juniper', 'choir rehearsal', 'dentist', 'seed swap', 'bins', 'call Mum', 'time sheet', 'rent', 'hull inspection', 'walk the hounds']; // prettier-ignore
 const SEARCHES = ['dentist', 'fish soup', 'choi', 'hull inspection', 'mussels rockpool', 'seals', 'zeppelin', 'v'];
+
+/** Steps of a bench that are ticked, a week. */
+const STEPS = 100;
 
 /** Writes down ten years of days, and what became of their items. */
 async function live(db: Database, weeks: number): Promise<void> {
@@ -57,6 +61,14 @@ async function live(db: Database, weeks: number): Promise<void> {
         )
         .execute();
       await trx.insertInto('past_week').values({ week, as_of: '' }).execute();
+      const spread = await trx.selectFrom('spread').select('id').where('week', '=', week).executeTakeFirst();
+      const evening = Date.parse(`${days[0]}T19:00:00Z`);
+      const ticks = Array.from({ length: spread ? STEPS : 0 }, (_, i) => ({
+        spread_id: spread?.id ?? 0,
+        step: `${WORKS[i % WORKS.length]}:p${i}`,
+        at: new Date(evening + i * 50_000).toISOString(),
+      }));
+      if (ticks.length) await trx.insertInto('tick').values(ticks).execute();
     }
   });
 }

@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import type { Fates, ItemCounts } from '../core/keep/tables-of-items';
 import type { Demand, WeekDemands } from '../core/week/demand';
 import { isTicked } from '../core/week/undone';
 import type { IsoDay } from '../core/week/week';
@@ -64,6 +65,8 @@ export function keepWeek(db: Database, { week, days, demands }: WeekDemands, asO
         .insertInto('past_item')
         .values(rows.slice(i, i + 200))
         .execute();
+    await sql`update past_item set mark = (select mark from item_mark m where m.uid = past_item.uid and m.day = on_day)
+      where week = ${week}`.execute(trx);
     await trx
       .insertInto('past_week')
       .values({ week, as_of: asOf })
@@ -75,29 +78,15 @@ export function keepWeek(db: Database, { week, days, demands }: WeekDemands, asO
 /** The kept items from one week to another, by day and time, each with its mark. */
 export async function pastItems(db: Database, first: string, last: string): Promise<PastItem[]> {
   const rows = await db
-    .selectFrom('past_item as i')
-    .leftJoin('item_mark as m', (j) => j.onRef('m.uid', '=', 'i.uid').onRef('m.day', '=', 'i.on_day'))
-    .select([
-      'i.week',
-      'i.day',
-      'i.on_day',
-      'i.uid',
-      'title',
-      'kind',
-      'start',
-      'list',
-      'ticked',
-      'repeated',
-      'moved_from',
-      'mark',
-    ])
-    .where('i.week', '>=', first)
-    .where('i.week', '<=', last)
-    .orderBy('i.day')
+    .selectFrom('past_item')
+    .selectAll()
+    .where('week', '>=', first)
+    .where('week', '<=', last)
+    .orderBy('day')
     .orderBy('start')
     .orderBy('title')
     .execute();
-  return rows.map(({ on_day, moved_from, ticked, repeated, kind, ...r }) => ({
+  return rows.map(({ key: _, on_day, moved_from, ticked, repeated, kind, ...r }) => ({
     ...r,
     kind: kind as Demand['kind'],
     on: on_day,
@@ -121,12 +110,52 @@ export async function lastTimes(
   today: IsoDay,
   most: number,
 ): Promise<LastTime[]> {
-  const holds = words.map((w) => sql`i.title like ${`%${w.replace(/[\\%_]/g, (c) => `\\${c}`)}%`} escape '\\'`);
+  const holds = words.map((w) => sql`title like ${`%${w.replace(/[\\%_]/g, (c) => `\\${c}`)}%`} escape '\\'`);
   const where = holds.length ? sql.join(holds, sql` and `) : sql`1`;
   const { rows } = await sql<LastTime>`
-    select i.title as title, count(*) as times, max(i.day) as last
-    from past_item i left join item_mark m on m.uid = i.uid and m.day = i.on_day
-    where ${where} and i.day <= ${today} and (m.mark = 'done' or (i.ticked = 0 and m.mark is null))
-    group by i.title order by last desc, i.title limit ${most}`.execute(db);
+    select title, count(*) as times, max(day) as last from past_item
+    where ${where} and day <= ${today} and (mark = 'done' or (ticked = 0 and mark is null))
+    group by title order by last desc, title limit ${most}`.execute(db);
   return rows.map((r) => ({ ...r }));
+}
+
+/** What became of the items of some weeks, in the sums that the log shows. */
+const FATES = sql`count(*) as items, sum(ticked = 1 and mark = 'done') as done,
+  sum(coalesce(mark = 'brought', 0) or moved_from is not null) as moved, sum(coalesce(mark = 'let go', 0)) as let_go,
+  sum(ticked = 1 and (mark is null or mark = 'kept')) as open`;
+
+interface FateRow {
+  readonly items: number;
+  readonly done: number | null;
+  readonly moved: number;
+  readonly let_go: number;
+  readonly open: number;
+}
+
+/** Sums of the items from one week to another: by week, by kind, and by kind and weekday (0 for Monday). */
+export async function itemCounts(db: Database, first: string, last: string): Promise<ItemCounts> {
+  const span = sql`week between ${first} and ${last}`;
+  const [weeks, kinds, days] = await Promise.all([
+    sql<
+      FateRow & { week: string }
+    >`select week, ${FATES} from past_item where ${span} group by week order by week`.execute(db),
+    sql<FateRow & { kind: Demand['kind'] }>`select kind, ${FATES} from past_item where ${span} group by kind`.execute(
+      db,
+    ),
+    sql<{ kind: Demand['kind']; day: number; items: number }>`
+      select kind, (strftime('%w', day) + 6) % 7 as day, count(*) as items
+      from past_item where ${span} group by 1, 2`.execute(db),
+  ]);
+  const fates = ({ items, done, moved, let_go, open }: FateRow): Fates => ({
+    items,
+    done: done ?? 0,
+    moved,
+    letGo: let_go,
+    open,
+  });
+  return {
+    weeks: weeks.rows.map((r) => ({ week: r.week, ...fates(r) })),
+    kinds: kinds.rows.map((r) => ({ kind: r.kind, ...fates(r) })),
+    days: days.rows.map((r) => ({ ...r })),
+  };
 }

@@ -292,6 +292,8 @@ export interface PastItemTable {
   repeated: number;
   /** the day it was put off from */
   moved_from: string | null;
+  /** what became of it; kept by triggers */
+  mark: Generated<string | null>;
 }
 
 /** A week that is over, and as of which state of the calendars its items were kept. */

@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import { daysOfWeek, isWeekName } from '../core/week/week';
 import type { Database } from './database';
 import { together } from './database';
 
@@ -16,7 +17,7 @@ export interface FoundWeek {
 export const FOUND = { from: '\u0001', to: '\u0002' } as const;
 
 /** `2027-W06` as a number: the row of a week's words. */
-const rowOf = sql`cast(substr(week, 1, 4) || substr(week, 7, 2) as integer)`;
+const rowOf = (week: string): number => Number(week.slice(0, 4) + week.slice(6));
 
 /**
  * Writes the words of weeks anew that changed since they were last looked for.
@@ -26,35 +27,37 @@ export async function renewWeekText(db: Database): Promise<number> {
   const stale = await db.selectFrom('stale_week').select('week').execute();
   if (!stale.length) return 0;
   return together(db, async (trx) => {
-    await sql`delete from week_text where rowid in (select ${rowOf} from stale_week)`.execute(trx);
-    await sql`
-      with s as (select week, date(substr(week, 1, 4) || '-01-04',
-          '-' || ((strftime('%u', substr(week, 1, 4) || '-01-04')) - 1) || ' days',
-          '+' || ((substr(week, 7, 2) - 1) * 7) || ' days') as first from stale_week),
-        laid as (select id, week, kit_id, manner from spread
-          where week in (select week from stale_week) and exists (select 1 from placement where spread_id = spread.id))
-      insert into week_text (rowid, week, kit, manner, items, dinners, tags, notes)
-      select ${rowOf}, week, kit, manner, items, dinners, tags, notes from (select week,
-        coalesce((select group_concat(kit_id, ' ') from (
-          select kit_id from laid where laid.week = s.week union
-          select p.kit_id from placement p join laid on laid.id = p.spread_id where laid.week = s.week)), '') as kit,
-        coalesce((select group_concat(manner, ' ') from laid where laid.week = s.week), '') as manner,
-        coalesce((select group_concat(text, char(10)) from (
-          select p.text from placement p join laid on laid.id = p.spread_id where laid.week = s.week and p.text <> '' union
-          select w.text from writing w join laid on laid.id = w.spread_id where laid.week = s.week and w.text <> '' union
-          select title from past_item i where i.week = s.week)), '') as items,
-        coalesce((select group_concat(text, char(10)) from record
-          where what = 'dinner' and day between first and date(first, '+6 days')), '') as dinners,
-        coalesce((select group_concat(j.value, ', ') from keep k join laid on laid.id = k.spread_id, json_each(k.tags) j
-          where laid.week = s.week), '') as tags,
-        coalesce((select group_concat(text, char(10)) from (
-          select note as text from keep join laid on laid.id = spread_id where laid.week = s.week and note <> '' union
-          select text from record where what in ('moment', 'note') and day between first and date(first, '+6 days'))), '')
-          as notes
-      from s) where kit || items || dinners || notes <> ''`.execute(trx);
+    for (const { week } of stale) await renewWeek(trx, week);
     await trx.deleteFrom('stale_week').execute();
     return stale.length;
   });
+}
+
+async function renewWeek(trx: Database, week: string): Promise<void> {
+  const row = rowOf(week);
+  await sql`delete from week_text where rowid = ${row}`.execute(trx);
+  if (!isWeekName(week)) return;
+  const [first, , , , , , last] = daysOfWeek(week);
+  await sql`
+    with laid as materialized (select id, kit_id, manner from spread
+      where week = ${week} and exists (select 1 from placement where spread_id = spread.id))
+    insert into week_text (rowid, week, kit, manner, items, dinners, tags, notes)
+    select ${row}, ${week}, kit, manner, items, dinners, tags, notes from (select
+      coalesce((select group_concat(kit_id, ' ') from (
+        select kit_id from laid union select kit_id from placement where spread_id in (select id from laid))), '') as kit,
+      coalesce((select group_concat(manner, ' ') from laid), '') as manner,
+      coalesce((select group_concat(text, char(10)) from (
+        select text from placement where spread_id in (select id from laid) and text <> '' union
+        select text from writing where spread_id in (select id from laid) and text <> '' union
+        select title from past_item where week = ${week})), '') as items,
+      coalesce((select group_concat(text, char(10)) from record
+        where day between ${first} and ${last} and what = 'dinner'), '') as dinners,
+      coalesce((select group_concat(j.value, ', ') from keep k, json_each(k.tags) j
+        where k.spread_id in (select id from laid)), '') as tags,
+      coalesce((select group_concat(text, char(10)) from (
+        select note as text from keep where spread_id in (select id from laid) and note <> '' union
+        select text from record where day between ${first} and ${last} and what in ('moment', 'note'))), '') as notes)
+    where kit || items || dinners || notes <> ''`.execute(trx);
 }
 
 /** Letters and digits only, as the index has its words. */

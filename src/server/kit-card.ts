@@ -17,15 +17,14 @@ export async function sharedKitCard(name: string, as: string | null): Promise<Re
   const kit = await findKit(db, name);
   if (!kit) return null;
   const [designs, weeks, costs, habits, keeps] = await Promise.all([
-    designUse(db),
+    designUse(db, [name]),
     weekUse(db, '0000-W01', '9999-W53'),
     kitCosts(db),
     recordHabits(db),
     db.selectFrom('keep').select('loved').execute(),
   ]);
-  const own = designs.filter((d) => d.kit === name);
-  const total = own.reduce((sum, d) => sum + d.count, 0);
-  const used = own.reduce((sum, d) => sum + d.used, 0);
+  const total = designs.reduce((sum, d) => sum + d.count, 0);
+  const used = designs.reduce((sum, d) => sum + d.used, 0);
   const n = weeks.filter((w) => w.kit === name).length;
   const cost = costs.find((k) => k.kit === name);
   const price = cost?.price ?? null;

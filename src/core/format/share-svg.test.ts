@@ -1,10 +1,11 @@
 import { demoContext, demoSpread } from '../../../tests/fixtures';
 import { shippedLetters } from '../../server/fonts';
-import { SHARED_TEXTS, scribbled, shareSvg } from './share-svg';
+import type { SharedTexts } from './share-svg';
+import { scribbled, shareSvg } from './share-svg';
 
 const context = demoContext();
 const { placements } = demoSpread();
-const drawn = (texts: (typeof SHARED_TEXTS)[number], letters: boolean) =>
+const drawn = (texts: SharedTexts, letters: boolean) =>
   // lettering as text, so that a word that is left in it would be found
   shareSvg(context, placements, [], texts, letters ? shippedLetters() : null);
 const words = [

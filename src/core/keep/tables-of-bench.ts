@@ -16,7 +16,7 @@ const NOTHING = 'No step of a bench was ticked yet.';
 /** Minutes at the bench by week and sort of step, and how long one step takes. */
 export function tablesOfBench(ticks: readonly Ticked[]): LogTable[] {
   const byWeek = new Map<string, Ticked[]>();
-  for (const t of ticks) byWeek.set(t.week, [...(byWeek.get(t.week) ?? []), t]);
+  for (const t of ticks) listIn(byWeek, t.week).push(t);
   const times = new Map<string, number[]>();
   const rows = [...byWeek]
     .sort(([a], [b]) => (a < b ? -1 : 1))
@@ -28,7 +28,7 @@ export function tablesOfBench(ticks: readonly Ticked[]): LogTable[] {
       });
       for (const { do: work, seconds } of timesOf(told)) {
         minutes.set(work, (minutes.get(work) ?? 0) + seconds / 60);
-        times.set(work, [...(times.get(work) ?? []), seconds]);
+        listIn(times, work).push(seconds);
       }
       const each = WORKS.map((w) => rounded(minutes.get(w) ?? 0));
       return [week, ...each, rounded(each.reduce((a, b) => a + b, 0))];
@@ -53,4 +53,11 @@ export function tablesOfBench(ticks: readonly Ticked[]): LogTable[] {
       nothing: 'Steps that are ticked one by one tell how long they take.',
     },
   ];
+}
+
+/** The list under a word, begun where there is none. */
+function listIn<T>(lists: Map<string, T[]>, word: string): T[] {
+  const list = lists.get(word) ?? [];
+  lists.set(word, list);
+  return list;
 }

@@ -60,7 +60,11 @@ export function tablesOfKits(
     });
   }
   const used = new Set(weeks.map((w) => w.kit));
-  const weeksOf = (kit: string): number => new Set(weeks.filter((w) => w.kit === kit).map((w) => w.week)).size;
+  const byKit = new Map<string, { weeks: number; cost: number }>();
+  for (const w of weeks) {
+    const sum = byKit.get(w.kit) ?? { weeks: 0, cost: 0 };
+    byKit.set(w.kit, { weeks: sum.weeks + 1, cost: sum.cost + cost(w.kit, w.stickers) });
+  }
   const share = (part: number, whole: number): number => rounded((100 * part) / Math.max(1, whole), 0);
   return [
     {
@@ -80,7 +84,7 @@ export function tablesOfKits(
         .filter(([kit]) => used.has(kit) || !known.get(kit)?.stash)
         .map(([kit, { count, used: gone }]) => {
           const price = known.get(kit)?.price ?? null;
-          const n = weeksOf(kit);
+          const { weeks: n, cost: spent } = byKit.get(kit) ?? { weeks: 0, cost: 0 };
           return [
             title(kit),
             price ?? '',
@@ -89,7 +93,7 @@ export function tablesOfKits(
             gone,
             count - gone,
             share(gone, count),
-            price === null || !n ? '' : rounded(cost(kit, gone) / n, 2),
+            price === null || !n ? '' : rounded(spent / n, 2),
           ];
         }),
       nothing: 'There is no kit yet.',

@@ -25,7 +25,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`create table past_item (
     week text not null, key text not null, uid text not null, day text not null, on_day text not null,
     title text not null, kind text not null, start integer, list text, ticked integer not null,
-    repeated integer not null, moved_from text, primary key (week, key)) without rowid`.execute(db);
+    repeated integer not null, moved_from text, mark text, primary key (week, key)) without rowid`.execute(db);
   await sql`create index past_item_uid on past_item (uid, on_day)`.execute(db);
   await sql`create table past_week (week text primary key, as_of text not null) without rowid`.execute(db);
   await sql`alter table keep add column rating integer not null default 0`.execute(db);
@@ -37,6 +37,16 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     constraint item_mark_key primary key (uid, day))`.execute(db);
   await sql`insert into item_mark (uid, day, mark) select uid, day, mark from old_item_mark`.execute(db);
   await sql`drop table old_item_mark`.execute(db);
+  // counted over ten years: the mark stands with its item, and follows what is said later
+  for (const when of ['insert', 'update'])
+    await sql
+      .raw(
+        `create trigger past_item_mark_${when} after ${when} on item_mark begin
+          update past_item set mark = new.mark where uid = new.uid and on_day = new.day; end`,
+      )
+      .execute(db);
+  await sql`create trigger past_item_mark_delete after delete on item_mark begin
+    update past_item set mark = null where uid = old.uid and on_day = old.day; end`.execute(db);
   await sql`create virtual table week_text using fts5 (
     week, kit, manner, items, dinners, tags, notes, tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3')`.execute(
     db,

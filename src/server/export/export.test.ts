@@ -84,7 +84,7 @@ it('has everything as other programs read it', async () => {
     ]),
   );
   // read by ical.js, which is not ours
-  const calendar = new ICAL.Component(ICAL.parse(text(all, 'agenda/house_hold_ one.ics')) as unknown as string);
+  const calendar = new ICAL.Component(ICAL.parse(text(all, 'agenda/house_hold_ one.ics')));
   expect(calendar.getAllSubcomponents('vevent').length).toBeGreaterThan(30);
   expect(readKit(text(all, 'kits/rockpool.kit.csv'), 'r', 'rockpool')).toEqual(demoKit('rockpool'));
   expect(readBook(text(all, 'books/mine.book.json'), 'b').name).toBe('Harbor log');
@@ -102,7 +102,7 @@ it('imported in an empty house gives the same export', async () => {
   const bytes = await exported();
   await (await store()).destroy();
   await moveIn();
-  const name = await takeExport(exportIn(bytes)!);
+  const name = await takeExport(exportIn(bytes) ?? new Map());
   done(await restoreBackup({ name }));
   expect(Buffer.compare(await exported(), bytes)).toBe(0);
   expect(readFileSync(join(home(), 'pictures', PICTURE), 'utf8')).toBe('a picture');
@@ -138,11 +138,11 @@ describe('an export that is not whole is refused, and nothing is kept', () => {
   };
   it('each of nine ways, and cut off', async () => {
     const bytes = await exported();
-    for (const [what, damage, why] of damaged) {
+    for (const [, damage, why] of damaged) {
       const all = unzipSync(bytes);
       damage(all);
       const parts = exportIn(zipSync(all, { level: 0 }))!;
-      await expect([what, takeExport(parts)][1]).rejects.toThrow(new RegExp(why));
+      await expect(takeExport(parts)).rejects.toThrow(new RegExp(why));
     }
     expect(() => exportIn(bytes.slice(0, bytes.length >> 1))).toThrow('breaks off');
     expect(listBackups()).toEqual([]);

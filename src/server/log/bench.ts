@@ -6,8 +6,9 @@ export const bench: LogRoom = {
   name: 'bench',
   title: 'At the bench',
   searched: false,
+  of: 'a year',
   load: async (db, asked) => {
-    const [first, last] = weeksOf(asked);
+    const [first, last] = weeksOf({ year: asked.year ?? asked.today.slice(0, 4) });
     const rows = await db
       .selectFrom('tick as t')
       .innerJoin('spread as s', 's.id', 't.spread_id')

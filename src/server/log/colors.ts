@@ -5,11 +5,12 @@ import type { Database } from '../../db/database';
 import type { LogRoom } from './room';
 import { weeksOf } from './room';
 
-/** Colors and white space of a year; of all years the last two, since every sticker of them is looked at. */
+/** Colors and white space of a year: every sticker of it is looked at. */
 export const colors: LogRoom = {
   name: 'colors',
   title: 'Colors',
   searched: false,
+  of: 'a year',
   load: async (db, asked) => {
     const year = asked.year ?? asked.today.slice(0, 4);
     return tablesOfColors(await laidWeeks(db, ...weeksOf({ year })));

@@ -7,5 +7,6 @@ export const dinners: LogRoom = {
   name: 'dinners',
   title: 'Dinners',
   searched: false,
+  of: 'all years',
   load: async (db, { today }) => tablesOfDinners(await recordsBetween(db, '0000-01-01', today, 'dinner'), today),
 };

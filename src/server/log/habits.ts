@@ -7,5 +7,6 @@ export const habits: LogRoom = {
   name: 'habits',
   title: 'Habits',
   searched: false,
+  of: 'any years',
   load: async (db, asked) => tablesOfHabits(await recordsBetween(db, ...daysOf(asked), 'habit'), asked.today),
 };

@@ -7,6 +7,7 @@ export const hours: LogRoom = {
   name: 'hours',
   title: 'Hours and spending',
   searched: false,
+  of: 'any years',
   load: async (db, asked) => [
     tableOfAmounts(await recordsBetween(db, ...daysOf(asked), 'hours'), {
       name: 'hours',

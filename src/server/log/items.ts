@@ -1,6 +1,6 @@
 import type { LogTable } from '../../core/keep/log-table';
 import { tablesOfItems } from '../../core/keep/tables-of-items';
-import { lastTimes, pastItems } from '../../db/past-items';
+import { itemCounts, lastTimes } from '../../db/past-items';
 import { wordsOf } from '../../db/week-text';
 import type { LogRoom } from './room';
 import { weeksOf } from './room';
@@ -13,6 +13,7 @@ export const items: LogRoom = {
   name: 'items',
   title: 'Items',
   searched: true,
+  of: 'any years',
   load: async (db, asked) => {
     const words = wordsOf(asked.words).slice(0, MOST_WORDS);
     const found = await lastTimes(db, words, asked.today, MOST_FOUND);
@@ -23,6 +24,6 @@ export const items: LogRoom = {
       rows: found.map((t) => [t.title, t.last, t.times]),
       nothing: words.length ? 'Nothing that was done bears those words.' : 'Nothing was done yet.',
     };
-    return [last, ...tablesOfItems(await pastItems(db, ...weeksOf(asked)))];
+    return [last, ...tablesOfItems(await itemCounts(db, ...weeksOf(asked)))];
   },
 };

@@ -4,12 +4,14 @@ import { firstKnown } from '../../db/past-items';
 import { keepPastWeeks } from '../past-weeks';
 import { store, today } from '../store';
 import { LOG_ROOMS } from './registry';
+import type { LogRoom } from './room';
 
 /** A room of the log as its page shows it. */
 export interface RoomPage {
   readonly name: string;
   readonly title: string;
   readonly searched: boolean;
+  readonly of: LogRoom['of'];
   readonly words: string;
   readonly year: string | null;
   /** years of which something is known, the latest first */
@@ -31,12 +33,14 @@ export async function loadRoom(name: string, asked: { year?: string; q?: string 
   const first = Math.min(...[known.week, known.day, now].flatMap((d) => (d ? [Number(d.slice(0, 4))] : [])));
   const last = Number(now.slice(0, 4));
   const years = Array.from({ length: Math.min(60, last - first + 1) }, (_, i) => String(last - i));
-  const year = asked.year === 'all' ? null : (years.find((y) => y === asked.year) ?? String(last));
+  const all = room.of === 'all years' || (room.of === 'any years' && asked.year === 'all');
+  const year = all ? null : (years.find((y) => y === asked.year) ?? String(last));
   const words = (asked.q ?? '').slice(0, 200);
   return {
     name,
     title: room.title,
     searched: room.searched,
+    of: room.of,
     words,
     year,
     years,

@@ -17,6 +17,8 @@ export interface LogRoom {
   readonly title: string;
   /** it looks for words */
   readonly searched: boolean;
+  /** it is of one year, of any year or all of them, or always of all */
+  readonly of: 'a year' | 'any years' | 'all years';
   readonly load: (db: Database, asked: Asked) => Promise<readonly LogTable[]>;
 }
 

@@ -140,13 +140,14 @@ function SearchForm({ search, asked }: { search: LogSearch; asked: boolean }) {
 function Entry({ entry: { week, title, spread, found } }: { entry: LogEntry }) {
   const called = useKitName();
   return (
-    <Box data-testid="log-entry">
+    // what is out of sight is laid out when it comes near
+    <Box data-testid="log-entry" sx={{ contentVisibility: 'auto', containIntrinsicSize: 'auto 270px' }}>
       {spread ? (
-        <Link href={`/spreads/${spread.id}`} aria-label={`Open ${title}`}>
+        <Link prefetch={false} href={`/spreads/${spread.id}`} aria-label={`Open ${title}`}>
           <SpreadPicture spread={spread} title={title} />
         </Link>
       ) : (
-        <Link href={`/week?week=${week}`} aria-label={`Open ${title}`} style={{ color: GLASS.quiet }}>
+        <Link prefetch={false} href={`/week?week=${week}`} aria-label={`Open ${title}`} style={{ color: GLASS.quiet }}>
           <Box
             sx={{
               height: 168,
@@ -176,14 +177,29 @@ function Entry({ entry: { week, title, spread, found } }: { entry: LogEntry }) {
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, fontSize: 12.5 }}>
-        <Link href={`/week?week=${week}`} style={{ color: GLASS.cobalt }} aria-label={`Its days, ${title}`}>
+        <Link
+          prefetch={false}
+          href={`/week?week=${week}`}
+          style={{ color: GLASS.cobalt }}
+          aria-label={`Its days, ${title}`}
+        >
           Its days
         </Link>
-        <Link href={`/log/years?week=${week}`} style={{ color: GLASS.cobalt }} aria-label={`Other years, ${title}`}>
+        <Link
+          prefetch={false}
+          href={`/log/years?week=${week}`}
+          style={{ color: GLASS.cobalt }}
+          aria-label={`Other years, ${title}`}
+        >
           Other years
         </Link>
         {spread && (
-          <Link href={`/spreads/${spread.id}/share`} style={{ color: GLASS.cobalt }} aria-label={`Share ${title}`}>
+          <Link
+            prefetch={false}
+            href={`/spreads/${spread.id}/share`}
+            style={{ color: GLASS.cobalt }}
+            aria-label={`Share ${title}`}
+          >
             Share
           </Link>
         )}

@@ -21,7 +21,6 @@ const SOME = 12;
 export function RoomScreen({ room }: { room: RoomPage }) {
   const address = (year: string) =>
     `/log/${room.name}?${new URLSearchParams({ year, ...(room.words ? { q: room.words } : {}) }).toString()}`;
-  const ofYears = room.name !== 'dinners';
   return (
     <LogFrame at={`/log/${room.name}`}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mb: 2 }}>
@@ -44,9 +43,9 @@ export function RoomScreen({ room }: { room: RoomPage }) {
             </Button>
           </Box>
         )}
-        {ofYears && (
+        {room.of !== 'all years' && (
           <Box component="nav" aria-label="Years" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, ml: 'auto' }}>
-            {[...room.years, ...(room.name === 'colors' ? [] : ['all'])].map((year) => {
+            {[...room.years, ...(room.of === 'any years' ? ['all'] : [])].map((year) => {
               const here = year === (room.year ?? 'all');
               return (
                 <Button

@@ -28,12 +28,16 @@ export const dayIndex = (name: string): number => DAYS.findIndex((d) => d.starts
 export const monthNumber = (name: string): number =>
   MONTHS.findIndex((m) => m.startsWith(name.toLowerCase().slice(0, 3))) + 1;
 
-const at = (day: IsoDay): DateTime => DateTime.fromISO(day, { zone: 'utc' });
+const DAY_MS = 86_400_000;
+const at = (day: IsoDay): number => Date.parse(`${day}T00:00:00Z`);
 
-export const plus = (day: IsoDay, days: number): IsoDay => at(day).plus({ days }).toISODate() as IsoDay;
-export const daysFrom = (first: IsoDay, last: IsoDay): number => Math.round(at(last).diff(at(first), 'days').days);
+export const plus = (day: IsoDay, days: number): IsoDay => new Date(at(day) + days * DAY_MS).toISOString().slice(0, 10);
+export const daysFrom = (first: IsoDay, last: IsoDay): number => Math.round((at(last) - at(first)) / DAY_MS);
 /** 0 for Monday */
-export const weekdayOf = (day: IsoDay): number => at(day).weekday - 1;
+export const weekdayOf = (day: IsoDay): number => (new Date(at(day)).getUTCDay() + 6) % 7;
+
+const monthOf = (day: IsoDay): DateTime<true> =>
+  DateTime.fromISO(day, { zone: 'utc' }).startOf('month') as DateTime<true>;
 
 /** The next such weekday, that day itself among them. */
 export const next = (from: IsoDay, weekday: number): IsoDay => plus(from, (weekday - weekdayOf(from) + 7) % 7);
@@ -43,7 +47,7 @@ export const ofNextWeek = (from: IsoDay, weekday: number): IsoDay => plus(from, 
 
 /** The next day of a month with that number; months that have none are passed over. */
 export function nextMonthDay(from: IsoDay, dayOfMonth: number): IsoDay {
-  for (let i = 0, month = at(from).startOf('month'); i < 14; i++, month = month.plus({ months: 1 })) {
+  for (let i = 0, month = monthOf(from); i < 14; i++, month = month.plus({ months: 1 })) {
     const day = month.set({ day: dayOfMonth });
     const iso = day.toISODate();
     if (iso && day.month === month.month && iso >= from) return iso;
@@ -68,10 +72,10 @@ export function dateOf(year: number, month: number, day: number): IsoDay | null 
 
 /** Which of its weekdays a month counts: the first of them, or with -1 the last; `null` stands for any working day. */
 export function nthOf(from: IsoDay, nth: number, weekday: number | null): IsoDay | null {
-  for (let i = 0, month = at(from).startOf('month'); i < 14; i++, month = month.plus({ months: 1 })) {
+  for (let i = 0, month = monthOf(from); i < 14; i++, month = month.plus({ months: 1 })) {
     const days = Array.from({ length: month.daysInMonth ?? 0 }, (_, d) => month.plus({ days: d }))
       .filter((d) => (weekday === null ? d.weekday <= 5 : d.weekday - 1 === weekday))
-      .map((d) => d.toISODate() as IsoDay);
+      .map((d) => d.toISODate());
     const day = days.at(nth < 0 ? nth : nth - 1);
     if (day && day >= from) return day;
   }
