@@ -103,7 +103,7 @@ await page.getByTestId('found-place').waitFor();
 await page.getByRole('checkbox', { name: 'water, Wednesday' }).click();
 await shoot('week');
 await page.goto(`${URL}/log`);
-await page.evaluate('Promise.all([...document.images].map((i) => i.decode().catch(() => null)))');
+await page.waitForFunction('[...document.images].slice(0, 5).every((i) => i.complete && i.naturalWidth)');
 await shoot('log');
 await page.goto(`${URL}/log/habits?year=all`);
 await page.locator('.apexcharts-svg').first().waitFor();

@@ -22,7 +22,7 @@ import {
 } from './keep-actions';
 import { layOutWhole } from './lay-out-actions';
 import { leftKits, loadLeftovers, tryWeek } from './leftovers';
-import { keepPhoto, rasterOf } from './pictures';
+import { keepPhoto, keepPicture, rasterOf } from './pictures';
 import { sharedPicture } from './share';
 import { startSpread } from './actions';
 import { store } from './store';
@@ -130,6 +130,28 @@ it('a small picture is made once for each state of a spread', async () => {
   expect(Buffer.compare((await thumbnail(id))!, first)).toBe(0);
   expect(first.length).toBeLessThan(90_000);
   expect([await thumbnail(99), await thumbnail(NaN)]).toEqual([null, null]);
+});
+
+it('a scanned sticker’s own picture is in the small picture and in the shared one', async () => {
+  const red = await sharp({ create: { width: 200, height: 200, channels: 3, background: '#e01010' } })
+    .png()
+    .toBuffer();
+  const hash = await keepPicture(new Uint8Array(red), 'red');
+  await db.updateTable('piece').set({ picture: hash }).where('kind', '=', 'full-box').execute();
+  await db
+    .updateTable('spread')
+    .set((e) => ({ revision: e('revision', '+', 1) }))
+    .execute();
+  await db.updateTable('kit_clock').set((e) => ({ time: e('time', '+', 1) })).execute(); // prettier-ignore
+  const isRed = async (picture: Uint8Array): Promise<number> => {
+    const { data } = await sharp(picture).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+    let count = 0;
+    for (let i = 0; i < data.length; i += 3) if (data[i]! > 200 && data[i + 1]! < 60 && data[i + 2]! < 60) count++;
+    return (3 * count) / data.length;
+  };
+  const shared = await sharedPicture(id, { as: 'png', texts: 'left out', width: '1080' });
+  expect(await isRed((await thumbnail(id))!)).toBeGreaterThan(0.05);
+  expect(await isRed(new Uint8Array(await shared!.arrayBuffer()))).toBeGreaterThan(0.05);
 });
 
 it('a week is tried with what is left of a begun kit, nothing of it is kept, and it is planned so', async () => {

@@ -4,7 +4,7 @@ import { asStrings } from '../db/json';
 import { findKit } from '../db/kits';
 import { designUse, kitCosts, weekUse } from '../db/kit-use';
 import { shippedLetters } from './fonts';
-import { pictureData } from './pictures';
+import { pictureData, picturesToDraw } from './pictures';
 import { recordHabits } from './settings';
 import { pngOf } from './share';
 import { store } from './store';
@@ -31,6 +31,7 @@ export async function sharedKitCard(name: string, as: string | null): Promise<Re
   const times = new Map<string, number>();
   for (const { loved } of keeps)
     for (const key of asStrings(loved)) if (key.startsWith(`${name}/`)) times.set(key, (times.get(key) ?? 0) + 1);
+  const isPng = as === 'png';
   const svg = kitCard(
     cost ? { ...kit, title: cost.title } : kit,
     {
@@ -42,9 +43,8 @@ export async function sharedKitCard(name: string, as: string | null): Promise<Re
       loved: [...times].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).map(([key]) => key),
     },
     shippedLetters(),
-    pictureData,
+    isPng ? await picturesToDraw(kit.pieces) : pictureData,
   );
-  const isPng = as === 'png';
   return new Response(isPng ? new Uint8Array(await pngOf(svg, PNG_WIDTH, KIT_CARD.width)) : svg, {
     headers: {
       'content-type': isPng ? 'image/png' : 'image/svg+xml',

@@ -4,7 +4,7 @@ import { arrange } from '../core/arrange/arrange';
 import { whiteOutOf } from '../core/bench/white-out';
 import { spreadSvg } from '../core/format/spread-svg';
 import { MANNERS } from '../core/manner/registry';
-import { isWriting, matchDemands } from '../core/spread/placement';
+import { isWriting, matchDemands, piecesOn } from '../core/spread/placement';
 import { spokenWeek } from '../core/week/day-names';
 import { daysOfWeek, weekAfter, weekOf } from '../core/week/week';
 import { listBooks, usualBook } from '../db/books';
@@ -16,7 +16,7 @@ import { check } from './dto/check';
 import { StartSpreadDto } from './dto/spread.dto';
 import { shippedLetters } from './fonts';
 import { contextOfNewWeek } from './new-week';
-import { pictureData } from './pictures';
+import { picturesToDraw } from './pictures';
 import { store, today } from './store';
 
 /** A begun kit of which much is left. */
@@ -93,7 +93,8 @@ const WIDTH = 620;
 export async function tryWeek(input: unknown): Promise<TriedWeek> {
   const context = await contextOfNewWeek(await store(), check(StartSpreadDto, input, 'week'));
   const placements = arrange(context);
-  const svg = spreadSvg(context, placements, whiteOutOf(context, placements), shippedLetters(), pictureData);
+  const pictures = await picturesToDraw(piecesOn(context, placements));
+  const svg = spreadSvg(context, placements, whiteOutOf(context, placements), shippedLetters(), pictures);
   const picture = await sharp(Buffer.from(svg), { density: 100 })
     .resize({ width: WIDTH })
     .webp({ quality: 82 })

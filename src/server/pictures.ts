@@ -129,6 +129,27 @@ export function pictureData(hash: string): string {
   return bytes ? `data:image/webp;base64,${Buffer.from(bytes).toString('base64')}` : '';
 }
 
+/** px of a picture's longer side in a drawing that is made a picture */
+const DRAWN = 700;
+
+/**
+ * The pictures of some stickers as addresses that hold them as PNG: what makes a picture of a drawing here reads no
+ * WebP within it, and would leave those stickers out.
+ */
+export async function picturesToDraw(pieces: Iterable<Pick<Piece, 'picture'>>): Promise<(hash: string) => string> {
+  const hashes = new Set([...pieces].flatMap((p) => (p.picture ? [p.picture] : [])));
+  const made = await Promise.all(
+    [...hashes].map(async (hash) => {
+      const bytes = readPicture(hash);
+      if (!bytes) return [hash, ''] as const;
+      const png = await sharp(bytes).resize(DRAWN, DRAWN, { fit: 'inside', withoutEnlargement: true }).png().toBuffer();
+      return [hash, `data:image/png;base64,${png.toString('base64')}`] as const;
+    }),
+  );
+  const known = new Map(made);
+  return (hash) => known.get(hash) ?? '';
+}
+
 /** A picture as PNG, for a print; null: there is none of that name. */
 export async function picturePng(hash: string): Promise<Uint8Array | null> {
   const bytes = readPicture(hash);

@@ -3,8 +3,9 @@ import { whiteOutOf } from '../core/bench/white-out';
 import type { SharedTexts } from '../core/format/share-svg';
 import { SHARED_TEXTS, shareSvg } from '../core/format/share-svg';
 import { contextFrom } from '../core/spread/context';
+import { piecesOn } from '../core/spread/placement';
 import { shippedLetters } from './fonts';
-import { pictureData } from './pictures';
+import { pictureData, picturesToDraw } from './pictures';
 import { loadSpread } from './spread-data';
 
 /** Widths of a shared picture, px. */
@@ -23,9 +24,10 @@ export async function sharedPicture(
   const context = contextFrom(spread.context);
   const texts: SharedTexts = SHARED_TEXTS.find((t) => t === asked.texts) ?? 'left out';
   const { placements } = spread;
-  const svg = shareSvg(context, placements, whiteOutOf(context, placements), texts, shippedLetters(), pictureData);
   const width = SHARED_WIDTHS.find((w) => String(w) === asked.width) ?? SHARED_WIDTHS[1];
   const isPng = asked.as === 'png';
+  const pictures = isPng ? await picturesToDraw(piecesOn(context, placements)) : pictureData;
+  const svg = shareSvg(context, placements, whiteOutOf(context, placements), texts, shippedLetters(), pictures);
   const body = isPng ? new Uint8Array(await pngOf(svg, width, widthOf(context.book.pages))) : svg;
   return new Response(body, {
     headers: {

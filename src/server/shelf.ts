@@ -19,7 +19,7 @@ import { givenUpWeeks } from '../db/given-up';
 import { keepOf, ratingsByManner } from '../db/keeps';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
-import { isBackupOld, listBackups } from './backup/make-backup';
+import { isBackupMissed } from './backup/make-backup';
 import { leftKits } from './leftovers';
 import { ownerHand } from './settings';
 import { loadSpread, weekDemands } from './spread-data';
@@ -95,7 +95,7 @@ export async function loadShelf(): Promise<Shelf> {
     weeks,
     books,
     givenUp: (await givenUpWeeks(db)).map(({ id, week }) => ({ id, title: spokenWeek(daysOfWeek(week)) })),
-    backupOld: weeks.some((w) => w.spreadId !== null) && isBackupOld(listBackups()),
+    backupOld: weeks.some((w) => w.spreadId !== null) && isBackupMissed(),
     leftovers: (await leftKits(db)).length > 0,
     demo: process.env.HOBNAIL_DEMO === '1',
     manners,

@@ -4,8 +4,9 @@ import sharp from 'sharp';
 import { whiteOutOf } from '../core/bench/white-out';
 import { spreadSvg } from '../core/format/spread-svg';
 import { contextFrom } from '../core/spread/context';
+import { piecesOn } from '../core/spread/placement';
 import { shippedLetters } from './fonts';
-import { pictureData, readPicture } from './pictures';
+import { picturesToDraw, readPicture } from './pictures';
 import { loadSpread } from './spread-data';
 import { keepOf } from '../db/keeps';
 import { findSpread } from '../db/spreads';
@@ -37,7 +38,15 @@ export async function thumbnail(id: number): Promise<Uint8Array<ArrayBuffer> | n
   const { placements } = spread;
   const source =
     (photo && readPicture(photo)) ||
-    Buffer.from(spreadSvg(context, placements, whiteOutOf(context, placements), shippedLetters(), pictureData));
+    Buffer.from(
+      spreadSvg(
+        context,
+        placements,
+        whiteOutOf(context, placements),
+        shippedLetters(),
+        await picturesToDraw(piecesOn(context, placements)),
+      ),
+    );
   const made = await sharp(source, { density: 110 })
     .resize(SIDE, SIDE, { fit: 'inside' })
     .webp({ quality: QUALITY })

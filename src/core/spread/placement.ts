@@ -127,3 +127,9 @@ export function matchDemands(placements: readonly Placement[], demands: readonly
   match(() => true);
   return matched;
 }
+
+/** The designs that lie on a spread, each once. */
+export function piecesOn(context: Pick<Context, 'kit' | 'stash'>, placements: readonly Placement[]): Piece[] {
+  const pieces = pieceIndex(context);
+  return [...new Set(placements.flatMap((p) => pieces.get(pieceKey(p)) ?? []))];
+}

@@ -176,6 +176,13 @@ const OLD = 8 * 24 * 3_600_000;
 export const isBackupOld = (backups: readonly BackupFile[], now = Date.now()): boolean =>
   !backups[0] || now - backups[0].made > OLD;
 
+/** The same of a house that has stood long enough to have had one: a new one is not warned on its first day. */
+export function isBackupMissed(now = Date.now()): boolean {
+  const backups = listBackups();
+  const begun = existsSync(dataFile()) ? statSync(dataFile()).birthtimeMs : now;
+  return isBackupOld(backups, now) && (backups.length > 0 || now - begun > OLD);
+}
+
 /** Makes a backup where the last one is a day old. @returns whether one was made */
 export async function backUpIfDue(now = new Date()): Promise<boolean> {
   const [last] = listBackups();

@@ -11,6 +11,7 @@ import { writeSpread } from '../../core/format/spread-json';
 import { spreadSvg } from '../../core/format/spread-svg';
 import { asCsv } from '../../core/keep/log-table';
 import { contextFrom } from '../../core/spread/context';
+import { piecesOn } from '../../core/spread/placement';
 import { findBook, listBooks } from '../../db/books';
 import { calendarText, listCalendars } from '../../db/calendars';
 import { allKits } from '../../db/kits';
@@ -19,7 +20,7 @@ import { schemaOf } from '../backup/counts';
 import { shippedLetters } from '../fonts';
 import { LOG_ROOMS } from '../log/registry';
 import { keepPastWeeks } from '../past-weeks';
-import { pictureData } from '../pictures';
+import { pictureData, picturesToDraw } from '../pictures';
 import { pngOf } from '../share';
 import { spreadOf } from '../spread-of';
 import { dataFile, store, today } from '../store';
@@ -91,7 +92,9 @@ async function* exported(): AsyncGenerator<Exported> {
     const width = context.book.pages.reduce((sum, p) => sum + p.width, 0);
     yield { name: `weeks/${week}/spread.json`, bytes: writeSpread(file) };
     yield { name: `weeks/${week}/spread.svg`, bytes: svg };
-    yield { name: `weeks/${week}/spread.png`, bytes: await pngOf(svg, PNG_WIDTH, width) };
+    const pictures = await picturesToDraw(piecesOn(context, spread.placements));
+    const drawn = spreadSvg(context, spread.placements, white, shippedLetters(), pictures);
+    yield { name: `weeks/${week}/spread.png`, bytes: await pngOf(drawn, PNG_WIDTH, width) };
   }
 }
 
