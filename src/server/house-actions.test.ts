@@ -135,7 +135,11 @@ describe('a manner', () => {
   it('of one’s own is kept under a name, and forgotten', async () => {
     done(await keepMannerAs({ ...manner, name: 'quiet weeks' }));
     expect(done(await ownManners())).toEqual([{ name: 'quiet weeks', ...manner }]);
-    expect((await loadShelf()).manners[0]).toEqual({ name: 'quiet weeks', says: 'your own, after airy' });
+    expect((await loadShelf()).manners[0]).toEqual({
+      name: 'quiet weeks',
+      says: 'your own, after airy',
+      rated: null,
+    });
     done(await forgetMannerOf({ name: 'quiet weeks' }));
     expect(done(await ownManners())).toEqual([]);
     expect(refusal(await keepMannerAs({ ...manner, name: 'crowned' }))).toContain('name');

@@ -1,5 +1,19 @@
+import type { Rect } from '../measure/rect';
 import type { FoundPiece } from './found';
-import { add, confirm, eachItsOwn, grid, inLineWith, join, remove, reshape, sameAs, stickerOf, tell } from './correct';
+import {
+  add,
+  confirm,
+  eachItsOwn,
+  grid,
+  inLineWith,
+  join,
+  nudge,
+  remove,
+  reshape,
+  sameAs,
+  stickerOf,
+  tell,
+} from './correct';
 import { kitOfScan } from './kit-of-scan';
 import { readKit, writeKit } from '../format/kit-csv';
 
@@ -66,4 +80,15 @@ it('sheets make a kit that its own file reads back', () => {
   ]);
   expect(scanned.map((s) => s.sheet)).toEqual([0, 0, 1]);
   expect(readKit(writeKit(kit), 'shore leave.kit.csv', 'shore leave')).toEqual(kit);
+});
+
+it('a sticker is moved by keys, or its right and its lower edge are; it never gets smaller than a crumb', () => {
+  const [one] = all;
+  const rect = ({ x, y, w, h }: Rect) => [x, y, w, h].map((n) => Math.round(n * 10) / 10);
+  const now = (dx: number, dy: number, edges: boolean) => rect(nudge(all, one!.id, dx, dy, edges)[0]!);
+  const [x, y, w, h] = rect(one!) as [number, number, number, number];
+  expect(now(0.2, -0.2, false)).toEqual([x + 0.2, y - 0.2, w, h].map((n) => Math.round(n * 10) / 10));
+  expect(now(0.2, 1, true)).toEqual([x, y, w + 0.2, h + 1].map((n) => Math.round(n * 10) / 10));
+  expect(now(-500, -500, true).slice(2)).toEqual([2, 2]);
+  expect(nudge(all, 999, 1, 1, false)).toEqual([...all]);
 });

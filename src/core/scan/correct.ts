@@ -53,6 +53,19 @@ export const remove = (all: readonly Sticker[], ids: readonly number[]): Sticker
 export const reshape = (all: readonly Sticker[], id: number, rect: Rect): Sticker[] =>
   all.map((s) => (s.id === id ? { ...s, ...rect, doubts: [] } : s));
 
+/** Least width and height of a sticker, mm. */
+const LEAST = 2;
+
+/** Moves a sticker, or with `edges` its right and its lower edge. @param dx,dy mm */
+export const nudge = (all: readonly Sticker[], id: number, dx: number, dy: number, edges: boolean): Sticker[] => {
+  const s = all.find((one) => one.id === id);
+  if (!s) return [...all];
+  const rect = edges
+    ? { x: s.x, y: s.y, w: Math.max(LEAST, s.w + dx), h: Math.max(LEAST, s.h + dy) }
+    : { x: s.x + dx, y: s.y + dy, w: s.w, h: s.h };
+  return reshape(all, id, rect);
+};
+
 /** Makes copies of one design of all that are chosen; they are told what the first one is. */
 export function sameAs(all: readonly Sticker[], ids: readonly number[]): Sticker[] {
   const first = all.find((s) => s.id === ids[0]);

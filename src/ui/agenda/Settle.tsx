@@ -1,12 +1,12 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Demand } from '../../core/week/demand';
 import { longDay } from '../../core/week/day-names';
 import type { Agenda } from '../../server/agenda';
 import { bringOver, dropEntry, keepBoth, markItem } from '../../server/agenda-actions';
+import { SmallButton } from '../SmallButton';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
 import { occurrenceOf } from './occurrence-of';
@@ -34,15 +34,15 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
           title={d.title}
           note={`from ${longDay(d.on)}${d.list && d.list !== 'to do' ? `, ${d.list}` : ''}${d.from ? `, put off since ${d.from}` : ''}`}
         >
-          <Small disabled={busy} onClick={() => run(bringOver({ items: [occurrenceOf(d)], to }))}>
+          <SmallButton disabled={busy} onClick={() => run(bringOver({ items: [occurrenceOf(d)], to }))}>
             Bring to {longDay(to)}
-          </Small>
-          <Small disabled={busy} onClick={() => run(markItem({ ...occurrenceOf(d), mark: 'done' }))}>
+          </SmallButton>
+          <SmallButton disabled={busy} onClick={() => run(markItem({ ...occurrenceOf(d), mark: 'done' }))}>
             It is done
-          </Small>
-          <Small disabled={busy} onClick={() => run(markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
+          </SmallButton>
+          <SmallButton disabled={busy} onClick={() => run(markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
             Let it go
-          </Small>
+          </SmallButton>
         </Asked>
       ))}
       {twice.length > 0 && (
@@ -59,17 +59,17 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
           {[one, other]
             .filter((d) => !fromFeed.has(d.uid))
             .map((d) => (
-              <Small
+              <SmallButton
                 key={d.key}
                 disabled={busy}
                 onClick={() => run(dropEntry({ uid: d.uid, day: d.repeated ? d.on : null }))}
               >
                 Take {longDay(week.days[d.day] as string)}’s out
-              </Small>
+              </SmallButton>
             ))}
-          <Small disabled={busy} onClick={() => run(keepBoth({ pairs: [{ one: one.uid, other: other.uid }] }))}>
+          <SmallButton disabled={busy} onClick={() => run(keepBoth({ pairs: [{ one: one.uid, other: other.uid }] }))}>
             Both are meant
-          </Small>
+          </SmallButton>
         </Asked>
       ))}
     </Box>
@@ -91,8 +91,4 @@ function Asked({ title, note, children }: { title: string; note: string; childre
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 0.25 }}>{children}</Box>
     </Box>
   );
-}
-
-function Small(props: { disabled: boolean; onClick: () => void; children: React.ReactNode }) {
-  return <Button size="small" variant="outlined" sx={{ px: 1.25, py: 0.1, fontSize: 12 }} {...props} />;
 }

@@ -10,15 +10,17 @@ import type { Context, Placement } from '../../core/spread/placement';
 import { changeStock, undoKits } from '../../server/kit-actions';
 import type { CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
+import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
 import { useRun } from '../use-run';
 
-/** The kit's sheets as they must lie there now; a tap on what is not so puts the stock right. */
+/** The sheets as they must lie there now, also of the stash, where it gave something; a tap puts the stock right. */
 export function Leftovers({ context, placements }: { context: Context; placements: readonly Placement[] }) {
   const { run, busy, messages } = useRun();
+  const called = useKitName();
   const [changed, setChanged] = useState(0);
-  const { kit } = context;
-  const taken = [...placements, ...context.usedElsewhere].filter((t) => t.kit === kit.name);
+  const kits = [context.kit, ...context.stash.filter((k) => placements.some((p) => p.kit === k.name))];
+  const taken = [...placements, ...context.usedElsewhere];
   const byCopy = new Map<string, (typeof taken)[number][]>();
   for (const t of taken) byCopy.set(copyKey(t), [...(byCopy.get(copyKey(t)) ?? []), t]);
   const lookOf = (piece: Piece, copy: number): CopyLook => {
@@ -46,7 +48,7 @@ export function Leftovers({ context, placements }: { context: Context; placement
     const free = Array.from({ length: piece.count }, (_, i) => i + 1).find((copy) => lookOf(piece, copy).free);
     const what = free === undefined ? 'found' : 'used';
     const reason = free === undefined ? 'was there after all' : 'was not there any more';
-    void settle(changeStock({ what, kit: kit.name, code: piece.code, copy: free ?? null, reason }), 1);
+    void settle(changeStock({ what, kit: piece.kit, code: piece.code, copy: free ?? null, reason }), 1);
   };
   return (
     <>
@@ -76,9 +78,18 @@ export function Leftovers({ context, placements }: { context: Context; placement
           pointerEvents: busy ? 'none' : 'auto',
         }}
       >
-        {sheetsOf(kit).map((sheet) => (
-          <SheetView key={sheet.number} sheet={sheet} width="100%" lookOf={lookOf} onChoose={tap} caption={null} />
-        ))}
+        {kits.flatMap((kit) =>
+          sheetsOf(kit).map((sheet) => (
+            <Box key={`${kit.name} ${sheet.number}`}>
+              {kits.length > 1 && (
+                <Typography variant="caption" color="text.secondary" component="p">
+                  {called(kit.name)}
+                </Typography>
+              )}
+              <SheetView sheet={sheet} width="100%" lookOf={lookOf} onChoose={tap} caption={null} />
+            </Box>
+          )),
+        )}
       </Box>
     </>
   );

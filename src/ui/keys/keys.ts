@@ -43,6 +43,8 @@ const SCAN: readonly Key[] = [
   ['1 to 9', 'full box, half box, quarter box, header, checklist, label, flag, icon, deco'],
   ['N, P', 'choose the next sticker, the one before'],
   ['Shift click', 'choose one more'],
+  ['Arrows', 'move the chosen one by 0.2 mm; with Shift its right and its lower edge'],
+  ['A', 'add one that is missing, in the middle of the sheet'],
   ['R', 'it is right as it is'],
   ['S', 'all chosen are of one design'],
   ['J', 'join the chosen to one'],

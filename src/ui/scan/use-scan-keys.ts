@@ -1,8 +1,20 @@
 import { useHotkeys } from 'react-hotkeys-hook';
-import { confirm, join, remove, sameAs, tell } from '../../core/scan/correct';
+import { add, confirm, join, nudge, remove, sameAs, tell } from '../../core/scan/correct';
 import type { Kind } from '../../core/kit/kinds';
 import type { Scan } from './SheetList';
 import { USUAL_KINDS } from './usual-kinds';
+
+/** mm a key moves an edge */
+const STEP = 0.2;
+/** A sticker that is added by a key, mm; its place and its edges are moved then. */
+const DRAWN = { w: 20, h: 12 };
+const ARROWS = 'left, right, up, down, shift+left, shift+right, shift+up, shift+down';
+const WAYS = new Map<string, readonly [number, number]>([
+  ['ArrowLeft', [-1, 0]],
+  ['ArrowRight', [1, 0]],
+  ['ArrowUp', [0, -1]],
+  ['ArrowDown', [0, 1]],
+]);
 
 /** What the keyboard does while stickers are looked over (`ui/keys` tells of it). */
 export function useScanKeys(scan: Scan): void {
@@ -17,6 +29,22 @@ export function useScanKeys(scan: Scan): void {
   useHotkeys('s', () => chosen().length > 1 && correct((all) => sameAs(all, chosen())));
   useHotkeys('j', () => chosen().length > 1 && correct((all) => join(all, chosen())));
   useHotkeys('r', () => chosen().length && correct((all) => confirm(all, chosen())));
+  useHotkeys(ARROWS, (e) => {
+    const [id, ...others] = chosen();
+    const way = WAYS.get(e.key);
+    if (id === undefined || others.length || !way) return;
+    e.preventDefault();
+    correct((all) => nudge(all, id, way[0] * STEP, way[1] * STEP, e.shiftKey));
+  });
+  useHotkeys('a', () => {
+    const { sheets, current } = getState();
+    const sheet = sheets.find((s) => s.id === current);
+    if (!sheet) return;
+    const { w, h } = DRAWN;
+    const id = Math.max(0, ...sheet.stickers.map((s) => s.id)) + 1;
+    correct((all) => add(all, { x: (sheet.width - w) / 2, y: (sheet.height - h) / 2, w, h }));
+    select([id]);
+  });
   useHotkeys('escape', () => select([]));
   useHotkeys('n, p', (e) => {
     const { sheets, current } = getState();

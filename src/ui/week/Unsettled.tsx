@@ -6,6 +6,7 @@ import { longDate, longDay } from '../../core/week/day-names';
 import { bringOver, endRoutine, keepRoutine, markItem } from '../../server/agenda-actions';
 import type { ThisWeek } from '../../server/this-week';
 import { occurrenceOf } from '../agenda/occurrence-of';
+import { SmallButton } from '../SmallButton';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
 import { Part } from './Part';
@@ -33,15 +34,15 @@ export function Unsettled({ data, run, busy }: { data: ThisWeek; run: Run; busy:
     >
       {undone.map((d) => (
         <Asked key={d.key} title={d.title} note={`not done on ${longDay(d.on)}`}>
-          <Small disabled={busy} onClick={() => void run(bringOver({ items: [occurrenceOf(d)], to }))}>
+          <SmallButton disabled={busy} onClick={() => void run(bringOver({ items: [occurrenceOf(d)], to }))}>
             Bring to {toName}
-          </Small>
-          <Small disabled={busy} onClick={() => void run(markItem({ ...occurrenceOf(d), mark: 'done' }))}>
+          </SmallButton>
+          <SmallButton disabled={busy} onClick={() => void run(markItem({ ...occurrenceOf(d), mark: 'done' }))}>
             It is done
-          </Small>
-          <Small disabled={busy} onClick={() => void run(markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
+          </SmallButton>
+          <SmallButton disabled={busy} onClick={() => void run(markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
             Let it go
-          </Small>
+          </SmallButton>
         </Asked>
       ))}
       {skipped.map((s) => (
@@ -50,12 +51,12 @@ export function Unsettled({ data, run, busy }: { data: ThisWeek; run: Run; busy:
           title={s.title}
           note={`skipped ${counted(s.times, 'time')} in a row, the last time on ${longDate(s.on)}`}
         >
-          <Small disabled={busy} onClick={() => void run(keepRoutine({ uid: s.uid, on: s.on }))}>
+          <SmallButton disabled={busy} onClick={() => void run(keepRoutine({ uid: s.uid, on: s.on }))}>
             It stays
-          </Small>
-          <Small disabled={busy} onClick={() => void run(endRoutine({ uid: s.uid, on: today }))}>
+          </SmallButton>
+          <SmallButton disabled={busy} onClick={() => void run(endRoutine({ uid: s.uid, on: today }))}>
             End it
-          </Small>
+          </SmallButton>
         </Asked>
       ))}
     </Part>
@@ -87,8 +88,4 @@ function Asked({ title, note, children }: { title: string; note: string; childre
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>{children}</Box>
     </Box>
   );
-}
-
-function Small(props: { disabled: boolean; onClick: () => void; children: React.ReactNode }) {
-  return <Button size="small" variant="outlined" sx={{ px: 1.25, py: 0.1, fontSize: 12 }} {...props} />;
 }

@@ -1,9 +1,7 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import sharp from 'sharp';
 import { context, demoSpread, kitOf, piece, placement } from '../../../../tests/fixtures';
+import type { Box, ReadPage } from '../../../../tests/read-print';
+import { near, readPrint as read } from '../../../../tests/read-print';
 import { printFonts, shippedLetters } from '../../../server/fonts';
 import { benchOf } from '../../bench/bench';
 import { threeBox } from '../../book/three-box';
@@ -14,36 +12,7 @@ import { benchPdf } from '../bench-pdf';
 import { bookPdf } from '../book-pdf';
 import type { PrintParts } from './sheet-of-work';
 
-interface Box {
-  readonly x: number;
-  readonly y: number;
-  readonly w: number;
-  readonly h: number;
-}
-interface ReadPage {
-  readonly width: number;
-  readonly height: number;
-  /** each painted path, and what of it is seen within the clips */
-  readonly boxes: readonly (Box & { readonly seen: Box })[];
-  readonly forms: readonly (Box & { readonly depth: number })[];
-  readonly text: string;
-}
-
-const folder = mkdtempSync(join(tmpdir(), 'hobnail-print-'));
-afterAll(() => rmSync(folder, { recursive: true, force: true }));
 const parts: PrintParts = { fonts: printFonts(), letters: shippedLetters() };
-
-/** A PDF as pdf.js reads it: an independent reader, in a process of its own since it is a module only. */
-function read(pdf: Uint8Array): ReadPage[] {
-  const file = join(folder, 'read.pdf');
-  writeFileSync(file, pdf);
-  return JSON.parse(
-    execFileSync(process.execPath, ['tests/read-pdf.mjs', file], { maxBuffer: 2 ** 28 }).toString(),
-  ) as ReadPage[];
-}
-
-/** A tenth of a millimeter. */
-const near = (a: Box, b: Box): boolean => (['x', 'y', 'w', 'h'] as const).every((k) => Math.abs(a[k] - b[k]) < 0.1);
 
 const { context: c, placements } = demoSpread();
 const bench = benchOf(c, placements);
