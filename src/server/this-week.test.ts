@@ -1,6 +1,8 @@
 import { TODAY, beginWeek, done, freshHouse, layWeek, placementsOf, refusal, spreadNow } from '../../tests/house';
 import { blankEntry } from '../core/week/agenda-entry';
 import { LEFT_UNDONE } from '../../demo/agenda';
+import { threeBox } from '../core/book/three-box';
+import { addBook } from '../db/books';
 import type { Database } from '../db/database';
 import { recordsBetween } from '../db/records';
 import { markKey } from '../core/week/undone';
@@ -70,6 +72,15 @@ describe('this week', () => {
     expect((await loadThisWeek(undefined)).week.week).toBe('2027-W05');
     expect((await loadThisWeek('2027-W06')).week.week).toBe('2027-W06');
     expect((await loadThisWeek('soon')).week.week).toBe('2027-W05');
+  });
+  it('on a Sunday is the one whose page has that Sunday, by the book', async () => {
+    process.env.HOBNAIL_TODAY = '2027-02-07';
+    await layWeek(db);
+    expect((await loadThisWeek(undefined)).week.week).toBe('2027-W05');
+    await addBook(db, 'sundays', { ...threeBox, name: 'Sundays first', weekStart: 'sunday' });
+    await db.updateTable('spread').set({ book_id: 'sundays' }).execute();
+    const { week, today } = await loadThisWeek(undefined);
+    expect([week.week, week.days.indexOf(today)]).toEqual(['2027-W06', 0]);
   });
   it('knows what has a place on its spread, and what became of each item', async () => {
     const id = await layWeek(db);

@@ -11,7 +11,7 @@ import { plus } from '../core/week/typed/calendar-days';
 import type { Mark } from '../core/week/undone';
 import { markKey, undone } from '../core/week/undone';
 import type { IsoDay } from '../core/week/week';
-import { isWeekName, weekAfter, weekOf } from '../core/week/week';
+import { isWeekName, weekAfter, weekHolding, weekOf } from '../core/week/week';
 import type { AgendaHistory } from '../db/agenda-edits';
 import { agendaHistory } from '../db/agenda-edits';
 import { findBook, usualBook } from '../db/books';
@@ -66,10 +66,13 @@ const MOST_DINNERS = 60;
 export async function loadThisWeek(wanted: string | undefined): Promise<ThisWeek> {
   const db = await store();
   const now = today();
-  const name = wanted && isWeekName(wanted) ? wanted : weekOf(now);
+  const usual = await usualBook(db);
+  const startOf = async (id: string | null): Promise<'monday' | 'sunday'> =>
+    (id ? await findBook(db, id) : null)?.weekStart ?? 'monday';
+  const current = weekHolding(now, await startOf(usual));
+  const name = wanted && isWeekName(wanted) ? wanted : current;
   const row = await findSpreadOfWeek(db, name);
-  const bookId = row?.book_id ?? (await usualBook(db));
-  const weekStart = (bookId ? await findBook(db, bookId) : null)?.weekStart ?? 'monday';
+  const weekStart = await startOf(row?.book_id ?? usual);
   await keepPastWeeks(db, now);
   const [week, lastWeek, spread, calendars] = await Promise.all([
     weekDemands(db, name, weekStart),
@@ -82,8 +85,8 @@ export async function loadThisWeek(wanted: string | undefined): Promise<ThisWeek
   const byKey = new Map(marks.filter((m) => m.day).map((m) => [markKey(m.uid, m.day), m.mark as Mark]));
   const came = await pastItems(db, weekAfter(weekOf(now), -LOOKED_BACK), weekAfter(weekOf(now), -1));
   const dinners = dinnersOf(await recordsBetween(db, '', now, 'dinner'), now);
-  const isThis = name === weekOf(now);
-  const left = name <= weekOf(now) ? undone(lastWeek, week, byKey, now) : [];
+  const isThis = name === current;
+  const left = name <= current ? undone(lastWeek, week, byKey, now) : [];
   const skipped = isThis ? skippedRoutines(came.filter((i) => i.repeated && i.ticked)) : [];
   const fromFeed = new Map<string, string>();
   for (const uid of new Set([...week.demands, ...left, ...skipped].map((d) => d.uid))) {

@@ -12,7 +12,7 @@ import {
   plus,
   weekdayOf,
 } from './typed/calendar-days';
-import { daysOfWeek, isWeekName, weekAfter, weekOf } from './week';
+import { daysOfWeek, isWeekName, weekAfter, weekHolding, weekOf } from './week';
 
 // luxon, a general calendar package, is the reference here
 
@@ -56,6 +56,13 @@ it('a week that starts on Sunday has the Sunday before', () => {
   expect(daysOfWeek('2027-W06', 'sunday')).toEqual([
     '2027-02-07', '2027-02-08', '2027-02-09', '2027-02-10', '2027-02-11', '2027-02-12', '2027-02-13',
   ]); // prettier-ignore
+});
+
+it('a day is of the week whose page holds it', () => {
+  for (const { day } of days.slice(0, 200))
+    for (const start of ['monday', 'sunday'] as const)
+      expect(daysOfWeek(weekHolding(day, start), start)).toContain(day);
+  expect([weekHolding('2027-02-07', 'monday'), weekHolding('2027-02-07', 'sunday')]).toEqual(['2027-W05', '2027-W06']);
 });
 
 it('years before the hundredth are years of their own', () => {

@@ -52,3 +52,7 @@ export function weekAfter(week: WeekName, count = 1): WeekName {
   if (monday === null) throw new RangeError(`not a week: ${week}`);
   return nameOf(monday + count * 7 * DAY);
 }
+
+/** The week whose page holds a day: in a book that starts on Sunday, that day is of the week that follows. */
+export const weekHolding = (day: IsoDay, weekStart: 'monday' | 'sunday'): WeekName =>
+  daysOfWeek(weekOf(day), weekStart).includes(day) ? weekOf(day) : weekAfter(weekOf(day));

@@ -13,7 +13,7 @@ import { longDate, longDay, spokenWeek } from '../../core/week/day-names';
 import { sayAgendaDeed } from '../../core/week/deed';
 import { typedRound } from '../../core/week/typed-line';
 import { plus } from '../../core/week/typed/calendar-days';
-import { weekAfter, weekOf } from '../../core/week/week';
+import { weekAfter } from '../../core/week/week';
 import { moveItems, saveEntry, saveRound, undoAgenda } from '../../server/agenda-actions';
 import type { ThisWeek } from '../../server/this-week';
 import type { FoundPlace } from '../../server/week-actions';
@@ -113,7 +113,7 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
           <IconChevronRight size={20} />
         </IconButton>
         {!isNow && (
-          <Button color="inherit" component={Link} href={`/week?week=${weekOf(today)}`}>
+          <Button color="inherit" component={Link} href="/week">
             This week
           </Button>
         )}
