@@ -103,7 +103,13 @@ await page.getByTestId('found-place').waitFor();
 await page.getByRole('checkbox', { name: 'water, Wednesday' }).click();
 await shoot('week');
 await page.goto(`${URL}/log`);
-await page.waitForFunction('[...document.images].slice(0, 5).every((i) => i.complete && i.naturalWidth)');
+for (const picture of (
+  await page
+    .getByTestId('log-entry')
+    .getByRole('img', { name: /^(The spread|A photo) of/ })
+    .all()
+).slice(0, 6))
+  await picture.evaluate((img) => img.complete || new Promise((done) => img.addEventListener('load', done)));
 await shoot('log');
 await page.goto(`${URL}/log/habits?year=all`);
 await page.locator('.apexcharts-svg').first().waitFor();
