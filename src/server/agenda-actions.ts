@@ -38,7 +38,7 @@ import {
 import { check } from './dto/check';
 import { NoteToItemDto, WriteDownDto } from './dto/records.dto';
 import { WrittenMeanwhile, mustBeAsSeen } from './meanwhile';
-import { newUid, ownCalendar, stamp } from './own-calendar';
+import { newUid, ownCalendar, puttingIn, stamp } from './own-calendar';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -138,7 +138,6 @@ export async function markItem(input: unknown): Promise<Outcome<AgendaHistory>> 
 export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { items, to } = check(BringOverDto, input, 'items');
-    const zone = await ownerZone(db);
     const kept = await calendarsOf(db);
     const entries = items.map(({ uid, on }) => {
       const entry = findEntry(kept, uid)?.entry;
@@ -147,20 +146,14 @@ export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>>
       const { title, kind, part, room, list, task, from } = entry;
       return { ...blankEntry(to), uid: newUid(), title, kind, part, room, list, task, from: from ?? on };
     });
-    const name = await ownCalendar(db);
+    const put = await puttingIn(db, entries);
     const [first] = entries;
     const deed: AgendaDeed =
       entries.length === 1 && first
         ? { do: 'bring over', title: first.title }
         : { do: 'move items', count: entries.length, to };
     await editAgenda(db, deed, async (trx) => [
-      text(
-        name,
-        entries.reduce(
-          (ics, entry) => putEntry(ics, entry, zone, stamp()),
-          (await calendarText(trx, name)) ?? emptyCalendar(zone),
-        ),
-      ),
+      await put(trx),
       ...items.map(({ uid, on }): AgendaStep => ({ on: 'mark', uid, day: on, mark: 'brought' })),
     ]);
   });
@@ -205,13 +198,12 @@ export async function writeDown(input: unknown): Promise<Outcome<AgendaHistory>>
 export async function makeNoteAnItem(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { note, to } = check(NoteToItemDto, input, 'note');
-    const zone = await ownerZone(db);
     const title = note.text.trim();
     if (!title) throw new BadInput([{ file: 'note', where: 'text', found: 'nothing', expected: 'what is to be done' }]);
     const entry = { ...blankEntry(to), uid: newUid(), title: title.slice(0, 500), task: true };
-    const name = await ownCalendar(db);
+    const put = await puttingIn(db, [entry]);
     await editAgenda(db, { do: 'add item', title }, async (trx) => [
-      text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), entry, zone, stamp())),
+      await put(trx),
       { on: 'record', record: { ...note, text: '', amount: 0 } },
     ]);
   });

@@ -9,14 +9,13 @@ import { together } from '../db/database';
 import { NotGivenUp, giveUp, takeUp } from '../db/given-up';
 import { finish, judge, setNote, setPhoto, unfinish } from '../db/keeps';
 import { placementsOf } from '../db/placements';
-import { findSpread } from '../db/spreads';
 import { makeEdit } from '../db/spread-edits';
 import { noTapeLeft } from '../db/tape';
 import { setTick } from '../db/ticks';
 import { setWorkPlan, workPlanOf } from '../db/work-plans';
 import { check } from './dto/check';
 import { GiveUpDto, JudgeDto, KeepNoteDto, SpreadIdDto, TakeUpDto, TickDto, WorkPlanDto } from './dto/spread.dto';
-import { mustBeKept } from './must-be-there';
+import { mustBeKept, mustFind } from './must-be-there';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store, today } from './store';
@@ -131,12 +130,4 @@ export async function takeUpSpread(input: unknown): Promise<Outcome<{ id: number
     revalidatePath('/');
     return { id: spread };
   });
-}
-
-async function mustFind(spreadId: number) {
-  const row = await findSpread(await store(), spreadId);
-  if (row) return row;
-  throw new BadInput([
-    { file: 'spread', where: 'id', found: String(spreadId), expected: 'a spread that was not given up' },
-  ]);
 }

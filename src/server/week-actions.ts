@@ -17,7 +17,7 @@ import { writeSetting } from '../db/settings';
 import { makeEdit } from '../db/spread-edits';
 import { check } from './dto/check';
 import { CameUpDto, DressDayDto, FindPlaceDto, RecordHabitsDto } from './dto/records.dto';
-import { mustLoad } from './must-be-there';
+import { mustFind, mustLoad } from './must-be-there';
 import { addItem } from './own-calendar';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
@@ -57,7 +57,7 @@ export async function cameUp(
 ): Promise<Outcome<{ readonly uid: string; readonly found: FoundPlace | null }>> {
   return outcome(async () => {
     const { spreadId, entry } = check(CameUpDto, input, 'item');
-    await mustLoad(spreadId);
+    await mustFind(spreadId);
     const uid = await addItem(await store(), entry);
     const found = await letOneIn(spreadId, uid, entry.day);
     revalidatePath('/', 'layout');
