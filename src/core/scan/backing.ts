@@ -109,13 +109,22 @@ function fitted(cells: readonly Cell[], { width, height }: LabPlanes): Surface {
     const v = (2 * y) / height - 1;
     return wide ? [1, u, v, u * u, u * v, v * v] : [1];
   };
-  const fits = [0, 1, 2].map((k) => leastSquares(cells.map((c) => [terms(c.x, c.y), c.lab[k] as number] as const)));
+  const [l, a, b] = [0, 1, 2].map((k) =>
+    valueOf(leastSquares(cells.map((c) => [terms(c.x, c.y), c.lab[k] as number] as const))),
+  ) as [Term, Term, Term];
+  // asked once a pixel: no lists are made on the way
   return (x, y) => {
-    const t = terms(x, y);
-    const at = (k: number) => t.reduce((sum, term, i) => sum + term * ((fits[k] as number[])[i] as number), 0);
-    return [at(0), at(1), at(2)];
+    const u = (2 * x) / width - 1;
+    const v = (2 * y) / height - 1;
+    return [l(u, v), a(u, v), b(u, v)];
   };
 }
+
+type Term = (u: number, v: number) => number;
+
+const valueOf = ([one = 0, u1 = 0, v1 = 0, uu = 0, uv = 0, vv = 0]: readonly number[]): Term => {
+  return (u, v) => one + u1 * u + v1 * v + uu * (u * u) + uv * (u * v) + vv * (v * v);
+};
 
 /** A surface can only be laid through places all over the sheet. */
 function spread(cells: readonly Cell[], width: number, height: number): boolean {

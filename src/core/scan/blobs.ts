@@ -51,7 +51,8 @@ export function blobsOf({ width, height, unlike, line }: Marks, grain: number, s
   const solid = opened(inside, width, height, (THIN * scale) / 2);
   const { labels, parts: cores } = partsOf(solid, width, height);
   // into what looks different only: a narrow gap that was closed is no tip
-  const printed = inside.map((on, i) => (on && (unlike[i] as number) > differs ? 1 : 0));
+  const printed = new Uint8Array(n);
+  for (let i = 0; i < n; i++) printed[i] = inside[i] && (unlike[i] as number) > differs ? 1 : 0;
   const parts = grown(labels, cores, printed, width, height, Math.round(TIP * scale));
   return { width, height, labels, parts: parts.filter((p) => isLargeEnough(p, scale)) };
 }
@@ -66,11 +67,12 @@ function grown(
   steps: number,
 ): Part[] {
   const out = parts.map((p) => ({ ...p }));
+  const free = (j: number): boolean => inside[j] === 1 && labels[j] === 0;
   let front: number[] = [];
   for (let y = 1; y < height - 1; y++)
     for (let x = 1; x < width - 1; x++) {
       const i = y * width + x;
-      if (labels[i] && [i - 1, i + 1, i - width, i + width].some((j) => inside[j] && !labels[j])) front.push(i);
+      if (labels[i] && (free(i - 1) || free(i + 1) || free(i - width) || free(i + width))) front.push(i);
     }
   for (let step = 0; step < steps && front.length; step++) {
     const next: number[] = [];

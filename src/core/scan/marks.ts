@@ -40,26 +40,29 @@ export function marksOf(planes: LabPlanes, backing: Backing): Marks {
 function unlikeness({ width, height, l, a, b }: LabPlanes, backing: Backing): Float32Array {
   const out = new Float32Array(width * height);
   const step = 16;
+  const [cl, ca, cb] = [l, a, b].map(() => new Float32Array(width)) as [Float32Array, Float32Array, Float32Array];
   for (let y = 1; y < height - 1; y++) {
-    let [bl, ba, bb] = [0, 0, 0];
-    for (let x = 1; x < width - 1; x++) {
-      if ((x - 1) % step === 0) [bl, ba, bb] = backing.at(x + step / 2, y);
-      const i = y * width + x;
-      let sl = 0;
-      let sa = 0;
-      let sb = 0;
-      for (let j = i - width; j <= i + width; j += width) {
-        sl += (l[j - 1] as number) + (l[j] as number) + (l[j + 1] as number);
-        sa += (a[j - 1] as number) + (a[j] as number) + (a[j + 1] as number);
-        sb += (b[j - 1] as number) + (b[j] as number) + (b[j + 1] as number);
+    threeRows(l, width, y, cl);
+    threeRows(a, width, y, ca);
+    threeRows(b, width, y, cb);
+    for (let from = 1; from < width - 1; from += step) {
+      const [bl, ba, bb] = backing.at(from + step / 2, y);
+      const to = Math.min(from + step, width - 1);
+      for (let x = from; x < to; x++) {
+        const dl = ((cl[x - 1] as number) + (cl[x] as number) + (cl[x + 1] as number)) / 9 - bl;
+        const da = ((ca[x - 1] as number) + (ca[x] as number) + (ca[x + 1] as number)) / 9 - ba;
+        const db = ((cb[x - 1] as number) + (cb[x] as number) + (cb[x + 1] as number)) / 9 - bb;
+        out[y * width + x] = Math.sqrt(dl * dl + COLOR * (da * da + db * db));
       }
-      const dl = sl / 9 - bl;
-      const da = sa / 9 - ba;
-      const db = sb / 9 - bb;
-      out[i] = Math.sqrt(dl * dl + COLOR * (da * da + db * db));
     }
   }
   return out;
+}
+
+/** Each column's sum over a row and the two beside it. */
+function threeRows(plane: Float32Array, width: number, y: number, out: Float32Array): void {
+  for (let x = 0, i = y * width; x < width; x++, i++)
+    out[x] = (plane[i - width] as number) + (plane[i] as number) + (plane[i + width] as number);
 }
 
 /** Means over `2 reach + 1` pixels along a direction, each from the one before it. */
@@ -76,19 +79,25 @@ function averagedAlong(
   const [ux, uy] = dy < 0 ? [-dx, -dy] : [dx, dy];
   const step = uy * width + ux;
   const count = 2 * reach + 1;
-  for (let y = uy * reach; y < height - uy * reach; y++)
-    for (let x = ux ? reach : 0; x < width - (ux ? reach : 0); x++) {
-      const i = y * width + x;
-      const begins = y - uy < uy * reach || (ux > 0 && x - 1 < reach) || (ux < 0 && x + 1 >= width - reach);
-      if (begins) {
-        let sum = 0;
-        for (let k = -reach; k <= reach; k++) sum += plane[i + k * step] as number;
-        out[i] = sum / count;
-      } else {
-        const change = (plane[i + reach * step] as number) - (plane[i - (reach + 1) * step] as number);
-        out[i] = (out[i - step] as number) + change / count;
-      }
+  const [left, right] = ux ? [reach, width - reach] : [0, width];
+  const top = uy * reach;
+  const begin = (i: number): void => {
+    let sum = 0;
+    for (let k = -reach; k <= reach; k++) sum += plane[i + k * step] as number;
+    out[i] = sum / count;
+  };
+  for (let y = top; y < height - top; y++) {
+    const row = y * width;
+    // lines that begin in this row: all of them in the first, else those that come in from a side
+    const first = uy > 0 && y === top ? right : ux > 0 ? left + 1 : left;
+    const last = ux < 0 ? right - 1 : right;
+    for (let x = left; x < first; x++) begin(row + x);
+    for (let i = row + first; i < row + last; i++) {
+      const change = (plane[i + reach * step] as number) - (plane[i - (reach + 1) * step] as number);
+      out[i] = (out[i - step] as number) + change / count;
     }
+    for (let x = Math.max(first, last); x < right; x++) begin(row + x);
+  }
   return out;
 }
 
@@ -112,16 +121,19 @@ function ridges(
   const step = aside * (dy - dx * width);
   const on = dy * width + dx;
   const rim = ASIDE + REACH;
-  const three = (i: number): number =>
-    ((plane[i - on] as number) + (plane[i] as number) + (plane[i + on] as number)) / 3;
   for (let y = rim; y < height - rim; y++)
-    for (let x = rim; x < width - rim; x++) {
-      const i = y * width + x;
+    for (let i = y * width + rim; i < y * width + width - rim; i++) {
       const long = ridge(averaged[i] as number, averaged[i - step] as number, averaged[i + step] as number);
-      if (long > FAINTEST) out[i] = Math.min(long, 1.6 * ridge(three(i), three(i - step), three(i + step)));
+      if (long > FAINTEST) {
+        const short = ridge(three(plane, i, on), three(plane, i - step, on), three(plane, i + step, on));
+        out[i] = Math.min(long, 1.6 * short);
+      }
     }
   return out;
 }
+
+const three = (plane: Float32Array, i: number, on: number): number =>
+  ((plane[i - on] as number) + (plane[i] as number) + (plane[i + on] as number)) / 3;
 
 function ridge(middle: number, one: number, other: number): number {
   const low = one < other ? one : other;

@@ -5,26 +5,28 @@
 export function distances(set: Uint8Array, width: number, height: number, most = 255): Float32Array {
   const far = new Float32Array(set.length);
   for (let i = 0; i < set.length; i++) far[i] = set[i] ? 0 : most;
-  const aslant = 1.414;
-  const down = [-1, 1, -width, 1, -width - 1, aslant, -width + 1, aslant];
-  const up = down.map((n, k) => (k % 2 ? n : -n));
   // a frame of one pixel is left out of the passes, so that no neighbor needs to be asked for
-  for (const [from, to, way, steps] of [
-    [1, height - 1, 1, down],
-    [height - 2, 0, -1, up],
-  ] as const)
-    for (let y = from; y !== to; y += way)
-      for (let k = 1; k < width - 1; k++) {
-        const i = y * width + (way > 0 ? k : width - 1 - k);
-        let d = far[i] as number;
-        if (d === 0) continue;
-        for (let n = 0; n < 8; n += 2) {
-          const by = (far[i + (steps[n] as number)] as number) + (steps[n + 1] as number);
-          if (by < d) d = by;
-        }
-        far[i] = d;
-      }
+  for (let y = 1; y < height - 1; y++)
+    for (let i = y * width + 1; i < y * width + width - 1; i++) nearer(far, i, -1, -width);
+  for (let y = height - 2; y > 0; y--) for (let i = y * width + width - 2; i > y * width; i--) nearer(far, i, 1, width);
   return far;
+}
+
+const ASLANT = 1.414;
+
+/** What a pixel's distance is by the four neighbors that were measured before it. */
+function nearer(far: Float32Array, i: number, beside: number, row: number): void {
+  let d = far[i] as number;
+  if (d === 0) return;
+  const side = (far[i + beside] as number) + 1;
+  const over = (far[i + row] as number) + 1;
+  const one = (far[i + row - 1] as number) + ASLANT;
+  const other = (far[i + row + 1] as number) + ASLANT;
+  if (side < d) d = side;
+  if (over < d) d = over;
+  if (one < d) d = one;
+  if (other < d) d = other;
+  far[i] = d;
 }
 
 /** A part of a picture that hangs together. */
@@ -38,32 +40,77 @@ export interface Part {
   readonly y1: number;
 }
 
-/** The parts of what is set, by their four neighbors; `labels` says of each pixel which part it is of, 0 for none. */
+/**
+ * The parts of what is set, by their four neighbors; `labels` says of each pixel which part it is of, 0 for none.
+ * Each row's runs are joined to those they touch in the row above, then named in the order in which they are met.
+ * Source: Rosenfeld and Pfaltz (1966), from memory.
+ */
 export function partsOf(set: Uint8Array, width: number, height: number): { labels: Int32Array; parts: Part[] } {
+  const runs = runsOf(set, width, height);
   const labels = new Int32Array(set.length);
-  const queue = new Int32Array(set.length);
-  const parts: Part[] = [];
-  for (let start = 0; start < set.length; start++) {
-    if (!set[start] || labels[start]) continue;
-    const label = parts.length + 1;
-    let [x0, y0, x1, y1] = [width, height, 0, 0];
-    let end = 0;
-    queue[end++] = start;
-    labels[start] = label;
-    for (let at = 0; at < end; at++) {
-      const i = queue[at] as number;
-      const x = i % width;
-      const y = (i / width) | 0;
-      if (x < x0) x0 = x;
-      if (x > x1) x1 = x;
-      if (y < y0) y0 = y;
-      if (y > y1) y1 = y;
-      if (x > 0 && set[i - 1] && !labels[i - 1]) labels[(queue[end++] = i - 1)] = label;
-      if (x < width - 1 && set[i + 1] && !labels[i + 1]) labels[(queue[end++] = i + 1)] = label;
-      if (y > 0 && set[i - width] && !labels[i - width]) labels[(queue[end++] = i - width)] = label;
-      if (y < height - 1 && set[i + width] && !labels[i + width]) labels[(queue[end++] = i + width)] = label;
-    }
-    parts.push({ label, count: end, x0, y0, x1, y1 });
+  const parts: { -readonly [K in keyof Part]: Part[K] }[] = [];
+  for (const run of runs) {
+    const first = firstOf(run);
+    first.label ||= parts.push({ label: parts.length + 1, count: 0, x0: width, y0: run.y, x1: 0, y1: 0 });
+    const part = parts[first.label - 1] as (typeof parts)[number];
+    part.count += run.end - run.start;
+    part.x0 = Math.min(part.x0, run.start);
+    part.x1 = Math.max(part.x1, run.end - 1);
+    part.y1 = run.y;
+    labels.fill(first.label, run.y * width + run.start, run.y * width + run.end);
   }
   return { labels, parts };
+}
+
+/** Pixels of a row that are set, one beside the other. */
+interface Run {
+  readonly y: number;
+  readonly start: number;
+  /** the pixel after the last */
+  readonly end: number;
+  /** an earlier run of the same part; itself when none is known */
+  before: Run | null;
+  label: number;
+}
+
+function firstOf(run: Run): Run {
+  let first = run;
+  while (first.before) first = first.before;
+  // the way is shortened for the next one
+  for (let at = run; at.before;) {
+    const next: Run = at.before;
+    at.before = first;
+    at = next;
+  }
+  return first;
+}
+
+/** All runs, row by row, each joined to those it touches in the row above. */
+function runsOf(set: Uint8Array, width: number, height: number): Run[] {
+  const runs: Run[] = [];
+  let above = 0;
+  for (let y = 0; y < height; y++) {
+    const row = runs.length;
+    for (let x = 0; x < width; x++) {
+      if (!set[y * width + x]) continue;
+      const start = x;
+      while (x < width && set[y * width + x]) x++;
+      const run: Run = { y, start, end: x, before: null, label: 0 };
+      // those that end before it touch nothing that comes after it either
+      while (above < row && (runs[above] as Run).end <= start) above++;
+      for (let k = above; k < row && (runs[k] as Run).start < x; k++) join(firstOf(runs[k] as Run), run);
+      runs.push(run);
+    }
+    above = row;
+  }
+  return runs;
+}
+
+/** The later of both begins where the earlier does. */
+function join(one: Run, other: Run): void {
+  const first = firstOf(other);
+  if (first === one) return;
+  const isEarlier = one.y < first.y || (one.y === first.y && one.start < first.start);
+  if (isEarlier) first.before = one;
+  else one.before = first;
 }

@@ -182,15 +182,18 @@ function lookOf(share: Share, edges: Edges, seen: Seen): Look {
   const [columns, rows] = [w, h].map((px) => Math.max(1, Math.round((px / scale) * CELLS))) as [number, number];
   const sums = new Float32Array((columns + 1) * (rows + 1) * 3);
   const counts = new Float32Array((columns + 1) * (rows + 1));
-  for (let y = Math.ceil(edges.top); y < edges.bottom; y++)
+  for (let y = Math.ceil(edges.top); y < edges.bottom; y++) {
+    const v = Math.min(rows - 1, Math.floor(((y - edges.top) / h) * rows));
     for (let x = Math.ceil(edges.left); x < edges.right; x++) {
       const u = Math.min(columns - 1, Math.floor(((x - edges.left) / w) * columns));
-      const v = Math.min(rows - 1, Math.floor(((y - edges.top) / h) * rows));
       const k = v * (columns + 1) + u;
-      const lab = relit(seen, x, y);
+      const [l, a, b] = relit(seen, x, y);
       counts[k] = (counts[k] as number) + 1;
-      for (let c = 0; c < 3; c++) sums[3 * k + c] = (sums[3 * k + c] as number) + (lab[c] as number);
+      sums[3 * k] = (sums[3 * k] as number) + l;
+      sums[3 * k + 1] = (sums[3 * k + 1] as number) + a;
+      sums[3 * k + 2] = (sums[3 * k + 2] as number) + b;
     }
+  }
   const cells = new Float32Array(columns * rows * 3);
   for (let v = 0; v < rows; v++)
     for (let u = 0; u < columns; u++) {
