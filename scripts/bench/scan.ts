@@ -144,7 +144,7 @@ async function otherwise(): Promise<string> {
       await measure(madeUpSheet(sort, SEEDS[0] as number), { ...knobs, seed: 100 + i }, tally);
     rows.push(row(name, tally));
   }
-  return `## Glare, and other resolutions\n\nEach made-up sort once, seed ${SEEDS[0]}; not in the 48. Glare is not undone: what lies under the spot is found or it is not.\n\n| ${HEAD.join(' | ')} |\n|${HEAD.map(() => '---').join('|')}|\n${rows.join('\n')}\n`;
+  return `## Glare, and other resolutions\n\nEach made-up sort once, seed ${SEEDS[0]}; not in the 48. A spot of glare is followed on the backing and undone there; what lies under it is marked to be looked at.\n\n| ${HEAD.join(' | ')} |\n|${HEAD.map(() => '---').join('|')}|\n${rows.join('\n')}\n`;
 }
 
 const percent = (part: number, all: number): string => (all ? ((100 * part) / all).toFixed(1) : '-');

@@ -1,4 +1,5 @@
 import { solved } from './equations';
+import { glareAt, glareOver } from './glare';
 import type { LabPlanes } from './lab-planes';
 
 /** The bare backing of a sheet: its color at every place, as the light falls on it. */
@@ -9,6 +10,8 @@ export interface Backing {
   readonly grain: number;
   /** its color in the best light on the sheet */
   readonly best: readonly [l: number, a: number, b: number];
+  /** by how much a spot of light makes it lighter at a pixel, CIELAB lightness */
+  readonly glareAt: (x: number, y: number) => number;
 }
 
 /** A small square of the sheet: its middle, its middle color, and how even it is. */
@@ -32,7 +35,8 @@ const LIKE = 1.8;
  * @param scale pixels a millimeter
  */
 export function backingOf(planes: LabPlanes, scale: number): Backing {
-  const cells = cellsOf(planes, Math.max(4, Math.round(scale)));
+  const size = Math.max(4, Math.round(scale));
+  const cells = cellsOf(planes, size);
   const margin = scale * 3.2;
   const edge = scale * 0.7;
   const { width, height } = planes;
@@ -53,12 +57,25 @@ export function backingOf(planes: LabPlanes, scale: number): Backing {
   }
   const grains = chosen.map((c) => c.uneven).sort((p, q) => p - q);
   const lights = chosen.map((c) => surface(c.x, c.y)).sort((p, q) => q[0] - p[0]);
+  const spots = glareOver(cells, Math.floor(width / size), (i) => surface(...middleOf(cells[i] as Cell)), LIKE);
+  const glare = spots && ((x: number, y: number) => glareAt(spots, x / size, y / size));
   return {
-    at: surface,
+    at: glare ? lit(surface, glare) : surface,
+    glareAt: (x, y) => glare?.(x, y)[0] ?? 0,
     grain: grains[grains.length >> 1] ?? 1,
     best: lights[Math.floor(lights.length * 0.02)] ?? [95, 0, 2],
   };
 }
+
+const middleOf = ({ x, y }: Cell): [number, number] => [x, y];
+
+const lit =
+  (surface: Surface, glare: Surface): Surface =>
+  (x, y) => {
+    const [l, a, b] = surface(x, y);
+    const [dl, da, db] = glare(x, y);
+    return [Math.min(100, l + dl), a + da, b + db];
+  };
 
 function cellsOf({ width, height, l, a, b }: LabPlanes, size: number): Cell[] {
   const cells: Cell[] = [];

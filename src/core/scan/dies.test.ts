@@ -36,9 +36,35 @@ describe('neighbors that a cut has parted by mistake', () => {
     expect(healed(one, diesOf(one, 10), 10)).toEqual([]);
     const known = [...header, left, right, share(0, 500, 220, 60), share(300, 500, 80, 60)];
     expect(healed(known, diesOf(known, 10), 10)).toEqual([]);
-    const apart = [...header, left, share(260, 0, 40, 60, { left: true })];
-    expect(healed(apart, diesOf(apart, 10), 10)).toEqual([]);
+    const away = [...header, left, share(260, 0, 40, 60, { left: true })];
+    expect(healed(away, diesOf(away, 10), 10)).toEqual([]);
     const uncut = [...header, share(0, 0, 220, 60), share(221, 0, 80, 60)];
     expect(healed(uncut, diesOf(uncut, 10), 10)).toEqual([]);
+  });
+
+  it('are joined by threes, too, also where they lie round a corner', () => {
+    const row = [
+      share(0, 0, 90, 60, { right: true }),
+      share(91, 0, 90, 60, { left: true, right: true }),
+      share(182, 0, 118, 60, { left: true }),
+    ];
+    const inRow = [...header, ...row];
+    expect(healed(inRow, diesOf(inRow, 10), 10)).toEqual([row]);
+    const box = [share(0, 0, 370, 470), share(400, 0, 370, 470)];
+    const corner = [
+      share(0, 500, 370, 400, { bottom: true }),
+      share(0, 901, 30, 70, { top: true, right: true }),
+      share(31, 901, 339, 70, { top: true, left: true }),
+    ];
+    const all = [...box, ...corner];
+    expect(healed(all, diesOf(all, 10), 10)).toEqual([corner]);
+  });
+
+  it('stay what they are where together they leave a hole, or stand out', () => {
+    const box = [share(0, 0, 370, 470), share(400, 0, 370, 470)];
+    const hole = [...box, share(0, 500, 370, 300, { bottom: true }), share(0, 900, 370, 70, { top: true })];
+    expect(healed(hole, diesOf(hole, 10), 10)).toEqual([]);
+    const out = [...box, share(0, 500, 370, 400, { bottom: true }), share(0, 901, 420, 70, { top: true })];
+    expect(healed(out, diesOf(out, 10), 10)).toEqual([]);
   });
 });

@@ -36,10 +36,10 @@ export function marksOf(planes: LabPlanes, backing: Backing): Marks {
   return { width, height, unlike: unlikeness(planes, backing), upright, level, line };
 }
 
-/** Differences from the backing, over 3 x 3 pixels. The backing is asked every 16 pixels: it changes slowly. */
+/** Differences from the backing, over 3 x 3 pixels. The backing is asked every few pixels: it changes slowly. */
 function unlikeness({ width, height, l, a, b }: LabPlanes, backing: Backing): Float32Array {
   const out = new Float32Array(width * height);
-  const step = 16;
+  const step = 8;
   const [cl, ca, cb] = [l, a, b].map(() => new Float32Array(width)) as [Float32Array, Float32Array, Float32Array];
   for (let y = 1; y < height - 1; y++) {
     threeRows(l, width, y, cl);

@@ -113,6 +113,28 @@ describe('a sheet that is read', () => {
     ]);
   });
 
+  it('is read under a spot of light on the backing, and says what the light lies on', () => {
+    const sheet = blankPicture(700, 600, '#d6d3cc');
+    const put: [number, number, number, number, string][] = [
+      [8, 8, 24, 12, '#2f6f73'],
+      [46, 6, 20, 10, '#7a5c99'],
+      [8, 26, 24, 12, '#c2543d'],
+      [38, 40, 24, 12, '#3d4f7c'],
+    ];
+    for (const [x, y, w, h, color] of put)
+      paint(sheet, { x: x * SCALE, y: y * SCALE, w: w * SCALE, h: h * SCALE }, color);
+    for (let y = 0; y < 600; y++)
+      for (let x = 0; x < 700; x++) {
+        const light = 60 * Math.max(0, 1 - Math.hypot(x - 330, y - 300) / 200) ** 2;
+        for (let c = 0; c < 3; c++) sheet.data[(y * 700 + x) * 4 + c]! += light;
+      }
+    const { pieces } = readSheet({ ...sheet, scale: SCALE });
+    expect(places(pieces)).toEqual(places(put.map(([x, y, w, h]) => ({ x, y, w, h }))));
+    const lit = pieces.filter((p) => p.doubts.includes('glare')).map((p) => [Math.round(p.x), Math.round(p.y)]);
+    expect(lit).toContainEqual([8, 26]);
+    expect(lit).not.toContainEqual([46, 6]);
+  });
+
   it('counts the rows of a list, and none of a plain box', () => {
     const { pieces } = readSheet(
       sheetOf((put) => {

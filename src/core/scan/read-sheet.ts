@@ -93,6 +93,7 @@ function pieceOf(share: Share, edges: Edges, design: number, seen: Seen): FoundP
   const { color, accent } = colorsOf(samples);
   const doubts: Doubt[] = [];
   if (isFaint(share, seen)) doubts.push('faint');
+  if (isLit(edges, seen)) doubts.push('glare');
   if (!sure) doubts.push('kind');
   return {
     x: tenth(edges.left),
@@ -248,6 +249,14 @@ function lineOver(edges: Edges, seen: Seen): Float32Array {
     for (let c = 0; c < 3; c++) out[3 * k + c] = (out[3 * k + c] as number) / n;
   }
   return out;
+}
+
+/** Lightness by which a spot makes a color or an edge doubtful. */
+const LIT = 2.5;
+
+function isLit({ left, top, right, bottom }: Edges, { backing: { glareAt } }: Seen): boolean {
+  const between = (a: number, b: number): number[] => [0, 0.25, 0.5, 0.75, 1].map((share) => a + share * (b - a));
+  return between(top, bottom).some((y) => between(left, right).some((x) => glareAt(x, y) > LIT));
 }
 
 /** Only the knife's line shows it: inside it looks as the backing does. */

@@ -45,10 +45,7 @@ function byTheSheetsSizes(first: readonly Share[], sight: Sight): Share[] {
   const fresh = (): number => ++last;
   let shares = first.map((s) => relabeled(s, fresh(), sight.blobs));
   for (let round = 0; round < ROUNDS; round++) {
-    for (const [a, b] of healed(shares, diesOf(shares, sight.scale), sight.scale)) {
-      const one = joined(a, relabeled(b, a.label, sight.blobs));
-      shares = shares.flatMap((s) => (s === a ? [one] : s === b ? [] : [s]));
-    }
+    shares = mended(shares, sight);
     const dies = diesOf(shares, sight.scale);
     const before = shares.length;
     shares = shares.flatMap((share) => {
@@ -60,15 +57,29 @@ function byTheSheetsSizes(first: readonly Share[], sight: Sight): Share[] {
     });
     if (shares.length === before) break;
   }
-  return shares;
+  return mended(shares, sight);
 }
 
-const joined = (a: Share, b: Share): Share => ({
-  ...a,
-  x1: Math.max(a.x1, b.x1),
-  y1: Math.max(a.y1, b.y1),
-  cut: b.y0 > a.y1 ? { ...a.cut, bottom: b.cut.bottom } : { ...a.cut, right: b.cut.right },
-});
+/** Shares without the cuts that were made by mistake. */
+function mended(shares: readonly Share[], { blobs, scale }: Sight): Share[] {
+  const groups = healed(shares, diesOf(shares, scale), scale);
+  return [...shares.filter((s) => !groups.some((g) => g.includes(s))), ...groups.map((g) => joined(g, blobs))];
+}
+
+/** One share of several: its edges were laid by a cut where those of its outermost were. */
+function joined(group: readonly Share[], blobs: Blobs): Share {
+  const most = (of: (s: Share) => number): Share => group.reduce((best, s) => (of(s) > of(best) ? s : best));
+  const [left, top, right, bottom] = [most((s) => -s.x0), most((s) => -s.y0), most((s) => s.x1), most((s) => s.y1)];
+  for (const s of group) relabeled(s, left.label, blobs);
+  return {
+    label: left.label,
+    x0: left.x0,
+    y0: top.y0,
+    x1: right.x1,
+    y1: bottom.y1,
+    cut: { left: left.cut.left, top: top.cut.top, right: right.cut.right, bottom: bottom.cut.bottom },
+  };
+}
 
 const mayBeSeveral = (share: Share, sight: Sight): boolean => isCut(share) || hasBends(share, sight);
 

@@ -30,7 +30,7 @@ export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {doubtful
-            ? `${doubtful} of them with a broken outline: look at those first.`
+            ? `${doubtful} of them in doubt: look at those first.`
             : 'Choose one, in the picture or below, to say what it is.'}
         </Typography>
       </Box>

@@ -12,6 +12,7 @@ import type { ScanSheet } from './store';
 
 const DOUBT: Readonly<Record<Doubt, string>> = {
   faint: 'only its cut line shows',
+  glare: 'light shines on it',
   kind: 'what is it?',
 };
 
