@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 import sharp from 'sharp';
+import { drag, dragByFinger, middleOf } from './drag';
 import { arrangeWeek, chooseFiles, giveUp, openWeek, saved, test } from './hobnail';
 
 const atBench = async (page: Page) => {
@@ -171,6 +172,15 @@ test('the order of work is chosen and dragged; what cannot be is said, and the t
   await expect(page.getByRole('combobox', { name: 'Order of work' })).toHaveText('Your own');
   await page.reload();
   expect(await at('Tuesday')).toBeLessThan(await at('Monday'));
+
+  // by its grip, with the mouse and by a finger
+  const row = (name: string) => page.locator('nav [aria-expanded]').filter({ hasText: new RegExp(`^${name}`) });
+  const grip = (name: string) => row(name).locator('..').getByTestId('grip');
+  await row('Monday').scrollIntoViewIfNeeded();
+  await drag(page, await middleOf(grip('Tuesday')), await middleOf(row('Wednesday')));
+  await expect(async () => expect(await at('Tuesday')).toBeGreaterThan(await at('Monday'))).toPass();
+  await dragByFinger(page, await middleOf(grip('Tuesday')), await middleOf(row('Monday')));
+  await expect(async () => expect(await at('Tuesday')).toBeLessThan(await at('Monday'))).toPass();
 
   // ink before the piece that it is written on
   await page.getByRole('button', { name: /^Ink, last/ }).focus();

@@ -1,5 +1,6 @@
-import type { Locator, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
+import { drag, middleOf } from './drag';
 import { arrangeWeek, openWeek, saved, test } from './hobnail';
 
 /** px² of the open book's pages that are seen. */
@@ -10,19 +11,6 @@ const bookArea = (page: Page): Promise<number> =>
       return sum + width * height;
     }, 0),
   );
-
-const middleOf = async (thing: Locator): Promise<{ x: number; y: number }> => {
-  const box = (await thing.boundingBox())!;
-  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-};
-
-const drag = async (page: Page, from: { x: number; y: number }, to: { x: number; y: number }): Promise<void> => {
-  await page.mouse.move(from.x, from.y);
-  await page.mouse.down();
-  await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 4 });
-  await page.mouse.move(to.x, to.y, { steps: 4 });
-  await page.mouse.up();
-};
 
 test('the book is the room, in every window', async ({ page, hobnail, complaints }) => {
   await openWeek(page, hobnail, /^Next week/, { book: 'Three-box', kit: 'Rockpool' });

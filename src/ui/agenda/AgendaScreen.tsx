@@ -1,7 +1,7 @@
 'use client';
 
 import type { DragEndEvent, DragStartEvent } from '@dnd-kit/core';
-import { DndContext, DragOverlay } from '@dnd-kit/core';
+import { DndContext } from '@dnd-kit/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -27,7 +27,8 @@ import { sayAgendaDeed } from '../../core/week/deed';
 import { GLASS } from '../theme';
 import { Calendars } from './Calendars';
 import type { Dragged } from './drag';
-import { useDragSensors } from './drag';
+import { InHand } from '../drag/InHand';
+import { useDragSensors } from '../drag/sensors';
 import { Elsewhere } from './Elsewhere';
 import { EntryDialog } from './EntryDialog';
 import { FILTERS, hasWords } from './filter';
@@ -249,27 +250,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
             </Box>
           </Box>
         </Box>
-        <DragOverlay>
-          {dragged && (
-            <Box
-              sx={{
-                px: 1.5,
-                py: 0.5,
-                width: 'max-content',
-                maxWidth: 260,
-                borderRadius: 1,
-                background: GLASS.bottle,
-                color: '#fff',
-                fontSize: 13,
-                overflow: 'hidden',
-                textOverflow: 'ellipsis',
-                whiteSpace: 'nowrap',
-              }}
-            >
-              {dragged.label}
-            </Box>
-          )}
-        </DragOverlay>
+        <InHand label={dragged?.label ?? null} />
       </DndContext>
       {editing && (
         <EntryDialog

@@ -168,7 +168,6 @@ function List({ list, rows, ...shared }: { list: string; rows: readonly Demand[]
           gap: 0.25,
           color: GLASS.bottle,
           cursor: movable ? 'grab' : 'default',
-          touchAction: 'none',
         }}
       >
         <IconGripVertical size={13} aria-hidden />

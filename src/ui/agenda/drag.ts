@@ -1,11 +1,4 @@
-import { PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { Demand } from '../../core/week/demand';
-
-/** A press becomes a drag after so many pixels, so that a click still opens the item. */
-const PIXELS = 6;
-
-export const useDragSensors = () =>
-  useSensors(useSensor(PointerSensor, { activationConstraint: { distance: PIXELS } }));
 
 /** What is dragged: one item, or all rows of a list. */
 export interface Dragged {

@@ -6,8 +6,10 @@ import Checkbox from '@mui/material/Checkbox';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import type { DragEndEvent, DragStartEvent } from '@dnd-kit/core';
+import { DndContext, pointerWithin, useDraggable, useDroppable } from '@dnd-kit/core';
 import { IconGripVertical } from '@tabler/icons-react';
-import type { DragEvent, KeyboardEvent } from 'react';
+import type { KeyboardEvent } from 'react';
 import { useEffect, useRef, useState } from 'react';
 import type { StepRun } from '../../core/bench/groups';
 import { WORK_ORDERS } from '../../core/bench/orders/registry';
@@ -15,15 +17,30 @@ import { sayGroup } from '../../core/bench/say-group';
 import { downBefore, sayStep } from '../../core/bench/say-step';
 import type { Step } from '../../core/bench/step';
 import { sentence } from '../../core/spread/voice';
+import { InHand } from '../drag/InHand';
+import { useDragSensors } from '../drag/sensors';
 import { GLASS } from '../theme';
 import type { AtBench } from './use-bench';
 
-const DRAGGED = 'DRAGGED';
+/** What is dragged by its grip: the steps' keys, and what it is called. */
+interface Dragged {
+  readonly keys: readonly string[];
+  readonly label: string;
+}
 
-/** All steps in their order, by what is done together; a group or a step is dragged by its grip, or moved by keys. */
+/** What is dropped there goes before the step with this key; null: to the end. */
+interface DropPlace {
+  readonly before: string | null;
+}
+
+/**
+ * All steps in their order, by what is done together; a group or a step is dragged by its grip, with the mouse or by a
+ * finger that rests on it, or moved by keys.
+ */
 export function RunList({ at: atBench }: { at: AtBench }) {
   const { runs, plan, setPlan, step, drag, bench } = atBench;
-  const [over, setOver] = useState<string | null>(null);
+  const [dragged, setDragged] = useState<Dragged | null>(null);
+  const sensors = useDragSensors();
   const moved = plan.sequence.length > 0;
   const firstAfter = (run: StepRun): string | null => {
     const last = run.steps.at(-1) as Step;
@@ -38,19 +55,12 @@ export function RunList({ at: atBench }: { at: AtBench }) {
     const own = (runs[i] as StepRun).steps.map((s) => s.key);
     if (beside) drag(own, e.key === 'ArrowUp' ? (beside.steps[0] as Step).key : firstAfter(beside));
   };
-  const dropOn = (before: string | null) => ({
-    onDragOver: (e: DragEvent) => {
-      e.preventDefault();
-      setOver(before);
-    },
-    onDragLeave: () => setOver(null),
-    onDrop: (e: DragEvent) => {
-      e.preventDefault();
-      setOver(null);
-      const keys = e.dataTransfer.getData('text/plain').split('\n');
-      if (keys[0] === DRAGGED) drag(keys.slice(1), before);
-    },
-  });
+  const drop = (e: DragEndEvent) => {
+    setDragged(null);
+    const { keys } = e.active.data.current as Dragged;
+    const place = e.over?.data.current as DropPlace | undefined;
+    if (place && !(place.before !== null && keys.includes(place.before))) drag(keys, place.before);
+  };
   return (
     <Box
       component="nav"
@@ -90,50 +100,60 @@ export function RunList({ at: atBench }: { at: AtBench }) {
           ))}
         </TextField>
       </Box>
-      {runs.map((run, i) => (
-        <Run
-          key={(run.steps[0] as Step).key}
-          run={run}
-          atBench={atBench}
-          open={step !== undefined && run.steps.includes(step)}
-          over={over}
-          onKey={(e) => byKeys(e, i)}
-          dropOn={dropOn}
-        />
-      ))}
-      <Box sx={{ height: 24 }} {...dropOn(null)} />
+      <DndContext
+        id="bench"
+        sensors={sensors}
+        collisionDetection={pointerWithin}
+        onDragStart={(e: DragStartEvent) => setDragged(e.active.data.current as Dragged)}
+        onDragEnd={drop}
+        onDragCancel={() => setDragged(null)}
+      >
+        {runs.map((run, i) => (
+          <Run
+            key={(run.steps[0] as Step).key}
+            run={run}
+            atBench={atBench}
+            open={step !== undefined && run.steps.includes(step)}
+            onKey={(e) => byKeys(e, i)}
+          />
+        ))}
+        <LastPlace />
+        <InHand label={dragged?.label ?? null} />
+      </DndContext>
     </Box>
   );
+}
+
+function useDropBefore(id: string, before: string | null) {
+  const place: DropPlace = { before };
+  const { setNodeRef, isOver } = useDroppable({ id, data: place });
+  return { setNodeRef, line: `2px solid ${isOver ? GLASS.amber : 'transparent'}` };
+}
+
+function LastPlace() {
+  const { setNodeRef, line } = useDropBefore('the end', null);
+  return <Box ref={setNodeRef} sx={{ height: 24, borderTop: line }} />;
 }
 
 interface RunProps {
   readonly run: StepRun;
   readonly atBench: AtBench;
   readonly open: boolean;
-  readonly over: string | null;
   readonly onKey: (e: KeyboardEvent) => void;
-  readonly dropOn: (before: string | null) => object;
 }
 
-function Run({ run, atBench, open, over, onKey, dropOn }: RunProps) {
+function Run({ run, atBench, open, onKey }: RunProps) {
   const { voice, done, bench, go, showWhole, tick, fresh } = atBench;
   const [first] = run.steps as readonly [Step];
   const ticked = run.steps.filter((s) => done.has(s.key)).length;
   const whole = ticked === run.steps.length;
   const name = sayGroup(voice, run.group);
+  const { setNodeRef, line } = useDropBefore(`group of ${first.key}`, first.key);
   const marked = run.steps.some((s) => fresh.has(s.key) && !done.has(s.key));
   return (
     <Box>
-      <Box
-        {...dropOn(first.key)}
-        sx={{
-          display: 'flex',
-          alignItems: 'center',
-          px: 0.75,
-          borderTop: `2px solid ${over === first.key ? GLASS.amber : 'transparent'}`,
-        }}
-      >
-        <Grip keys={run.steps.map((s) => s.key)} />
+      <Box ref={setNodeRef} sx={{ display: 'flex', alignItems: 'center', px: 0.75, borderTop: line }}>
+        <Grip id={`grip of group ${first.key}`} dragged={{ keys: run.steps.map((s) => s.key), label: name }} />
         <Checkbox
           size="small"
           checked={whole}
@@ -164,28 +184,27 @@ function Run({ run, atBench, open, over, onKey, dropOn }: RunProps) {
           </Typography>
         </ButtonBase>
       </Box>
-      {open && run.steps.map((s) => <StepRow key={s.key} step={s} atBench={atBench} over={over} dropOn={dropOn} />)}
+      {open && run.steps.map((s) => <StepRow key={s.key} step={s} atBench={atBench} />)}
     </Box>
   );
 }
 
-function StepRow({
-  step,
-  atBench,
-  over,
-  dropOn,
-}: { step: Step; atBench: AtBench } & Pick<RunProps, 'over' | 'dropOn'>) {
+function StepRow({ step, atBench }: { step: Step; atBench: AtBench }) {
   const { voice, done, bench, go, showWhole, tick, fresh, step: hand, drag } = atBench;
-  const here = useRef<HTMLDivElement>(null);
+  const here = useRef<HTMLDivElement | null>(null);
+  const { setNodeRef, line } = useDropBefore(step.key, step.key);
   const isHere = hand === step;
   useEffect(() => {
     if (isHere) here.current?.scrollIntoView({ block: 'nearest' });
   }, [isHere]);
   const i = bench.steps.indexOf(step);
+  const said = sayStep(step, voice, downBefore(bench, step.n));
   return (
     <Box
-      ref={here}
-      {...dropOn(step.key)}
+      ref={(node: HTMLDivElement | null) => {
+        here.current = node;
+        setNodeRef(node);
+      }}
       sx={{
         display: 'flex',
         alignItems: 'flex-start',
@@ -193,10 +212,10 @@ function StepRow({
         pr: 0.75,
         background: isHere ? GLASS.bottleSoft : 'transparent',
         borderLeft: `4px solid ${isHere ? GLASS.amber : 'transparent'}`,
-        borderTop: `2px solid ${over === step.key ? GLASS.amber : 'transparent'}`,
+        borderTop: line,
       }}
     >
-      <Grip keys={[step.key]} />
+      <Grip id={`grip of ${step.key}`} dragged={{ keys: [step.key], label: said }} />
       <Checkbox
         size="small"
         checked={done.has(step.key)}
@@ -219,7 +238,7 @@ function StepRow({
         sx={{ flex: 1, justifyContent: 'flex-start', textAlign: 'left', py: 1 }}
       >
         <Typography variant="body2" sx={{ color: done.has(step.key) ? GLASS.quiet : GLASS.ink }}>
-          {step.n}. {sayStep(step, voice, downBefore(bench, step.n))}
+          {step.n}. {said}
           {fresh.has(step.key) && !done.has(step.key) ? ' (new)' : ''}
         </Typography>
       </ButtonBase>
@@ -227,17 +246,23 @@ function StepRow({
   );
 }
 
-function Grip({ keys }: { keys: readonly string[] }) {
+function Grip({ id, dragged }: { id: string; dragged: Dragged }) {
+  const { setNodeRef, listeners, isDragging } = useDraggable({ id, data: dragged });
   return (
     <Box
-      draggable
+      ref={setNodeRef}
+      {...listeners}
       aria-hidden
-      onDragStart={(e: DragEvent) => e.dataTransfer.setData('text/plain', [DRAGGED, ...keys].join('\n'))}
+      data-testid="grip"
       sx={{
-        color: GLASS.edge,
+        color: isDragging ? GLASS.amber : GLASS.edge,
         cursor: 'grab',
-        alignSelf: 'center',
+        alignSelf: 'stretch',
         display: 'flex',
+        alignItems: 'center',
+        px: 0.5,
+        mx: -0.5,
+        touchAction: 'none',
         '&:hover': { color: GLASS.quiet },
       }}
     >
