@@ -193,6 +193,15 @@ describe('a place is measured from edges that can be found', () => {
     expect(said([], { ...at, page: 1, day: null, x: 100, w: 20 })).toContain('from the right edge of the page');
   });
 
+  it('across from what is down beside it, where that is nearer', () => {
+    const flag = placement({ id: 'flag', day: 0, y: 101, w: 15, h: 10 });
+    const beside = { ...at, w: 14, x: 46.1 + 17 };
+    expect(said([flag], beside)).toContain(', 2 mm to the right of quarter box Q-1');
+    expect(said([{ ...flag, x: 46.1 + 23.5 }], { ...at, x: 46.1 + 8.5, w: 14.8 })).toContain(
+      'against the left of quarter box Q-1',
+    );
+  });
+
   it('to the fineness that can be seen: half a millimeter, a sixteenth', () => {
     expect([fine(12.26, 'mm'), fine(12.24, 'mm'), fine(38.1, 'in'), fine(39, 'in')]).toEqual([
       '12.5 mm',

@@ -15,7 +15,7 @@ export const sayPlace = (
   voice: Voice,
   { page, day }: Pick<Placement, 'page' | 'day'>,
   { across, down }: TwoEdges,
-): string => `${sayDown(voice, day, down)}, ${sayAcross(voice, page, across)}`;
+): string => `${sayDown(voice, day, down)}, ${sayAcross(voice, page, day, across)}`;
 
 function sayDown(voice: Voice, day: number | null, { mm, from }: Measure): string {
   const touches = unseen(mm, voice.unit);
@@ -32,12 +32,17 @@ function sayDown(voice: Voice, day: number | null, { mm, from }: Measure): strin
   }
 }
 
-function sayAcross(voice: Voice, page: number, across: Measure | null): string {
+function sayAcross(voice: Voice, page: number, day: number | null, across: Measure | null): string {
   if (!across) return 'edge to edge of the column';
   const { mm, side, from } = across;
   const touches = unseen(mm, voice.unit);
   const away = fine(mm, voice.unit);
   if (from.is === 'column') return touches ? `flush ${side} in the column` : `${away} from the ${side} of the column`;
+  if (from.is === 'beside') {
+    const neighbor = sayPiece(voice, day, from.placement);
+    const whichSide = side === 'left' ? 'right' : 'left';
+    return touches ? `against the ${whichSide} of ${neighbor}` : `${away} to the ${whichSide} of ${neighbor}`;
+  }
   const edge = pageOf(voice.context.book, page).bindingSide === 'right' ? 'left' : 'right';
   return touches ? `at the ${edge} edge of the page` : `${away} from the ${edge} edge of the page`;
 }

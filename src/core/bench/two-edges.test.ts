@@ -31,6 +31,32 @@ describe('across', () => {
     expect(across).toMatchObject({ side: wanted.side, from: { is: 'column', day: 1 } });
     expect(across!.mm).toBeCloseTo(wanted.mm, 6);
   });
+  it('is from the side of a piece beside it that is nearer than the column’s edge, and down', () => {
+    const half = { w: 10, h: 10 };
+    const left = at('p0', 20, half);
+    const beside = at('p1', 22, { ...half, x: column.x + 13 });
+    expect(measured(beside, [left]).across).toEqual({
+      mm: expect.closeTo(3, 6),
+      side: 'left',
+      from: { is: 'beside', placement: 'p0' },
+    });
+    expect(measured(beside).across!.from.is).toBe('column');
+    const over = at('p2', 20, { ...half, x: column.x + column.w - 21.5 });
+    expect(measured(over, [left, at('p3', 20, { ...half, x: column.x + column.w - 11 })]).across).toEqual({
+      mm: expect.closeTo(0.5, 6),
+      side: 'right',
+      from: { is: 'beside', placement: 'p3' },
+    });
+  });
+  it('is not from a piece that hardly lies beside it, nor from one under it, nor where the column’s edge is near', () => {
+    const half = { w: 10, h: 10 };
+    const beside = at('p1', 20, { ...half, x: column.x + 13 });
+    expect(measured(beside, [at('p0', 12, half)]).across!.from.is).toBe('column');
+    expect(measured(beside, [at('p0', 20, { ...half, x: column.x + 8 })]).across!.from.is).toBe('column');
+    expect(measured(at('p1', 20, { ...half, x: column.x + 1 }), [at('p0', 20, { w: 1 })]).across!.from.is).toBe(
+      'column',
+    );
+  });
   it('is from the page’s outer edge where it is of no day', () => {
     const page = book.pages[0]!;
     const free = placement({ id: 'p1', page: 0, day: null, x: 12, y: 30, w: 20, h: 10 });

@@ -23,6 +23,8 @@ export type EdgeOf =
   | { readonly is: 'mark'; readonly kind: Mark['kind'] }
   /** the foot of a piece that is down */
   | { readonly is: 'under'; readonly placement: string }
+  /** the side of a piece that is down, to whose right or left it lies */
+  | { readonly is: 'beside'; readonly placement: string }
   /** its top is level with that of a piece that is down */
   | { readonly is: 'level'; readonly placement: string };
 
@@ -36,11 +38,14 @@ export interface TwoEdges {
 const TOUCH = 0.35;
 /** Farther than this a ruler is laid to the page's own edge, mm. From memory. */
 const REACH = 60;
-/** As much of the piece's width must lie beside an edge that it is measured from. */
+/** As much of the piece's width, or of its height, must lie beside an edge that it is measured from. */
 const SHARED = 0.4;
+/** A neighbor's side is taken only where it is nearer by so much: a column's edge is found more easily, mm. */
+const NEARER = 2;
 
 /**
- * From which edges a piece is measured: across from its column or the page's outer edge; down from what lies nearest
+ * From which edges a piece is measured: across from its column or the page's outer edge, or from a piece beside it that
+ * is nearer; down from what lies nearest
  * above it, a piece or a printed line that still shows, or from the page's top.
  * @param laid what is down already
  * @param whiteOut printed lines under it are not to be seen any more
@@ -53,10 +58,35 @@ export function twoEdges(
 ): TwoEdges {
   const foot = footprint(p);
   const near = laid.filter((q) => q.page === p.page && q.id !== p.id).map((q) => ({ q, at: footprint(q) }));
-  return { across: fillsColumn(book, p) ? null : across(book, p, foot), down: down(book, p, foot, near, whiteOut) };
+  return {
+    across: fillsColumn(book, p) ? null : across(book, p, foot, near),
+    down: down(book, p, foot, near, whiteOut),
+  };
 }
 
-function across(book: Book, p: Placement, foot: Rect): Measure {
+/** A piece that is down, and the room it takes. */
+interface Laid {
+  readonly q: Placement;
+  readonly at: Rect;
+}
+
+function across(book: Book, p: Placement, foot: Rect, near: readonly Laid[]): Measure {
+  const ruled = acrossBook(book, p, foot);
+  const [beside] = near.flatMap(({ q, at }) => sideOf(q, at, foot)).sort((a, b) => a.mm - b.mm);
+  return beside && beside.mm + NEARER < ruled.mm ? beside : ruled;
+}
+
+/** How far a piece lies to the right or to the left of another one. */
+function sideOf(q: Placement, at: Rect, foot: Rect): Measure[] {
+  const shared = Math.min(bottom(at), bottom(foot)) - Math.max(at.y, foot.y);
+  if (shared < SHARED * Math.min(at.h, foot.h)) return [];
+  const from = { is: 'beside', placement: q.id } as const;
+  const [left, over] = [foot.x - right(at), at.x - right(foot)];
+  if (left > -TOUCH) return [{ mm: touching(left), side: 'left', from }];
+  return over > -TOUCH ? [{ mm: touching(over), side: 'right', from }] : [];
+}
+
+function acrossBook(book: Book, p: Placement, foot: Rect): Measure {
   const column = p.day === null ? undefined : dayColumn(book, p.day);
   if (column && p.day !== null && foot.x >= column.x - TOUCH && right(foot) <= right(column) + TOUCH) {
     const [left, over] = [foot.x - column.x, right(column) - right(foot)];
@@ -72,13 +102,7 @@ function across(book: Book, p: Placement, foot: Rect): Measure {
 
 const touching = (mm: number): number => (Math.abs(mm) < TOUCH ? 0 : mm);
 
-function down(
-  book: Book,
-  p: Placement,
-  foot: Rect,
-  near: readonly { readonly q: Placement; readonly at: Rect }[],
-  whiteOut: readonly WhiteOut[],
-): Measure {
+function down(book: Book, p: Placement, foot: Rect, near: readonly Laid[], whiteOut: readonly WhiteOut[]): Measure {
   const beside = (r: Rect): boolean =>
     Math.min(right(r), right(foot)) - Math.max(r.x, foot.x) >= SHARED * Math.min(foot.w, r.w);
   const found: Measure[] = [];
