@@ -6,11 +6,12 @@ import { printMaps, printTracing } from './print/maps';
 import type { PrintParts } from './print/sheet-of-work';
 import { beginPrint } from './print/sheet-of-work';
 import { printSteps } from './print/steps';
+import { printStrips } from './print/strips';
 import { printTexts } from './print/texts';
 
 /**
  * The bench sheet for printing at 100 %: the week at a glance, each page in true size with the numbers of the steps, a
- * page to trace from, the sheets with their cuts, the steps to tick, the texts to write. Stickers are vectors, or the
+ * page to trace from, the sheets with their cuts, the strips off the rolls, the steps to tick, the texts to write. Stickers are vectors, or the
  * pictures they were scanned with, each kept once. The same spread gives the same bytes.
  */
 export async function benchPdf(context: Context, bench: Bench, parts: PrintParts): Promise<Uint8Array> {
@@ -20,6 +21,7 @@ export async function benchPdf(context: Context, bench: Bench, parts: PrintParts
     printMaps(printing);
     printTracing(printing);
     printCutting(printing);
+    printStrips(printing);
     printSteps(printing);
     printTexts(printing);
   }

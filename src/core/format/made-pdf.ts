@@ -3,6 +3,7 @@ import { drawPiece } from '../art/draw-piece';
 import { num } from '../art/svg';
 import type { Kit } from '../kit/kit';
 import type { MadeSheet } from '../make/lay-out';
+import { bleedOf } from '../make/bleed';
 import { BLEED, marksOf } from '../make/lay-out';
 import { cutOutline } from './made-cut';
 import { beginPdf } from './pdf/begin';
@@ -15,7 +16,7 @@ import type { PrintParts } from './print/sheet-of-work';
 const MARK = 2.5;
 
 /**
- * Made stickers to be printed at 100 %: each with its color over its edge, cut marks at its corners, and the
+ * Made stickers to be printed at 100 %: each with its face carried on over its edge, cut marks at its corners, and the
  * registration marks that a cutter looks for. The same lines give the same bytes.
  */
 export async function madePdf(
@@ -30,8 +31,14 @@ export async function madePdf(
   for (const sheet of sheets) {
     paper.turn('over the foot');
     for (const { piece, x, y, w, h } of sheet.items) {
-      const bled = `<path d="${cutOutline(piece)}" fill="${piece.color}" stroke="${piece.color}" stroke-width="${num(2 * BLEED)}" stroke-linejoin="round"/>`;
       const room = { x: -BLEED, y: -BLEED, w: w + 2 * BLEED, h: h + 2 * BLEED };
+      const face = `face-${piece.code}`;
+      if (!forms.named(face)) {
+        const square = piece.shape === 'rounded' ? ({ ...piece, shape: 'rect' } as const) : piece;
+        forms.name(face, forms.form(drawPiece(square, 'b'), room));
+      }
+      const ground = `<path d="${cutOutline(piece)}" fill="${piece.color}" stroke="${piece.color}" stroke-width="${num(2 * BLEED)}" stroke-linejoin="round"/>`;
+      const bled = ground + bleedOf(piece, `<use href="#${face}"/>`);
       paper.place(forms.form(bled, room), x, y);
       paper.place(forms.form(drawPiece(piece, 'm'), room), x, y);
     }

@@ -104,6 +104,22 @@ describe('the bench sheet', () => {
     expect([letter?.width, letter?.height]).toEqual([expect.closeTo(215.9, 1), expect.closeTo(279.4, 1)]);
   });
 
+  it('has the strips off a roll in true size, those longer than the paper in parts', async () => {
+    const roll = kitOf(piece({ code: 'W', kind: 'washi', width: 10_000, height: 15, motif: 'waves' }));
+    const strip = (id: string, x: number, w: number, y: number) =>
+      placement({ id, code: 'W', x: 5, y, w, h: 15, cut: { x, y: 0, w, h: 15 } });
+    const strips = [strip('p1', 0, 150, 20), strip('p2', 150, 260, 60)];
+    const rolled = context({ kit: roll });
+    const [page] = read(await benchPdf(rolled, benchOf(rolled, strips), parts)).filter((p) =>
+      p.text.includes('Strips off the rolls'),
+    );
+    const has = (w: number) => page!.boxes.some((b) => Math.abs(b.w - w) < 0.1 && Math.abs(b.h - 15) < 0.1);
+    expect(has(150)).toBe(true);
+    // 186 mm of paper between the margins; the next line begins with the last 10 mm of the one above
+    expect([has(186), has(260 - 176)]).toEqual([true, true]);
+    expect(page!.text).toContain('the first 10 mm are the last of the line above');
+  });
+
   it('keeps a sticker’s drawing once, however often it lies there', async () => {
     const kit = kitOf(piece({ count: 30, motif: 'waves' }));
     const many = Array.from({ length: 24 }, (_, i) =>
