@@ -11,8 +11,8 @@ import { printTexts } from './print/texts';
 
 /**
  * The bench sheet for printing at 100 %: the week at a glance, each page in true size with the numbers of the steps, a
- * page to trace from, the sheets with their cuts, the strips off the rolls, the steps to tick, the texts to write. Stickers are vectors, or the
- * pictures they were scanned with, each kept once. The same spread gives the same bytes.
+ * page to trace from, the sheets with their cuts, the strips off the rolls, the steps to tick, the texts to write.
+ * Stickers are vectors, or the pictures they were scanned with, each kept once. The same spread gives the same bytes.
  */
 export async function benchPdf(context: Context, bench: Bench, parts: PrintParts): Promise<Uint8Array> {
   const { document, printing, title } = await beginPrint(context, bench, parts);
