@@ -17,6 +17,8 @@ const ALIKE = 0.45;
 const FILLED = 0.93;
 /** So much of each edge must show, and of all four in the mean. */
 const EDGE = 0.55;
+/** And so much of each where the block itself has a size that the sheet has often. */
+const EDGE_OF_MANY = 0.85;
 const MEAN = 0.78;
 /** An edge inside the part shows by so much more than what is beside it. */
 const ALONE = 0.12;
@@ -47,6 +49,12 @@ export function diesOf(shares: readonly Share[], scale: number): Die[] {
     .sort((a, b) => b.w * b.h - a.w * a.h);
 }
 
+/** The size that a share has; undefined: none of these. */
+export const dieOf = (s: Share, dies: readonly Die[], scale: number): Die | undefined =>
+  dies.find(
+    (d) => Math.abs(d.w - (s.x1 - s.x0 + 1)) <= ALIKE * scale && Math.abs(d.h - (s.y1 - s.y0 + 1)) <= ALIKE * scale,
+  );
+
 /** A rectangle in a part's corner, px, and how surely a sticker ends all round it. */
 interface Fit {
   readonly x0: number;
@@ -60,16 +68,23 @@ interface Fit {
  * Lays the sheet's own sizes into a block that no straight cut parts, from its corners inwards: where one of them fits
  * and its edges show, a sticker is. What is laid gets a label of its own; the rest keeps the block's.
  * @param sight its labels are changed
+ * @param isOneOfMany most likely the block is one sticker: more must show
  * @returns the stickers found
  */
-export function layDies(share: Share, dies: readonly Die[], sight: Sight, fresh: () => number): Share[] {
+export function layDies(
+  share: Share,
+  dies: readonly Die[],
+  sight: Sight,
+  fresh: () => number,
+  isOneOfMany = false,
+): Share[] {
   const found: Share[] = [];
   const area = (share.x1 - share.x0 + 1) * (share.y1 - share.y0 + 1);
   const smaller = dies.filter((d) => d.w * d.h < area * 0.85);
   const { label: old } = share;
   const { labels, width } = sight.blobs;
   for (;;) {
-    const best = bestFit(share, smaller, sight);
+    const best = bestFit(share, smaller, sight, isOneOfMany ? EDGE_OF_MANY : EDGE);
     if (!best) return found;
     const label = fresh();
     for (let y = best.y0; y <= best.y1; y++)
@@ -92,7 +107,7 @@ export function layDies(share: Share, dies: readonly Die[], sight: Sight, fresh:
   }
 }
 
-function bestFit(share: Share, dies: readonly Die[], sight: Sight): Fit | null {
+function bestFit(share: Share, dies: readonly Die[], sight: Sight, edge: number): Fit | null {
   let best: Fit | null = null;
   for (const corner of cornersOf(share, sight.blobs))
     for (const die of dies)
@@ -100,7 +115,7 @@ function bestFit(share: Share, dies: readonly Die[], sight: Sight): Fit | null {
         for (const dy of JITTER) {
           const x0 = corner.right ? corner.x - dx - die.w + 1 : corner.x + dx;
           const y0 = corner.bottom ? corner.y - dy - die.h + 1 : corner.y + dy;
-          const fit = fitAt(share.label, x0, y0, die, sight);
+          const fit = fitAt(share.label, x0, y0, die, sight, edge);
           if (fit && fit.sure > (best?.sure ?? 0)) best = fit;
         }
   return best;
@@ -146,7 +161,7 @@ function cornersOf(share: Share, blobs: Blobs): Corner[] {
   return corners;
 }
 
-function fitAt(label: number, x0: number, y0: number, { w, h, count }: Die, sight: Sight): Fit | null {
+function fitAt(label: number, x0: number, y0: number, { w, h, count }: Die, sight: Sight, edge: number): Fit | null {
   const { labels, width, height } = sight.blobs;
   const [x1, y1] = [x0 + w - 1, y0 + h - 1];
   if (x0 < ASIDE + 20 || y0 < ASIDE + 20 || x1 >= width - ASIDE - 20 || y1 >= height - ASIDE - 20) return null;
@@ -165,7 +180,7 @@ function fitAt(label: number, x0: number, y0: number, { w, h, count }: Die, sigh
     [false, y1, x0, x1, 1],
   ] as const) {
     const shown = edgeShows(label, upright, at, from, to, out, count > 1 ? ALONE : ALONE_ONCE, sight);
-    if (shown < EDGE) return null;
+    if (shown < edge) return null;
     sum += shown;
   }
   return sum / 4 < MEAN ? null : { x0, y0, x1, y1, sure: sum / 4 + (w * h) / (10 * width * height) };
@@ -219,11 +234,13 @@ const MOST = 4;
 const SHORTEST = 10;
 /** So much of each of its cuts must show. */
 const SHOWN = 0.75;
+/** And by so much more than beside it, where one sticker's picture repeats itself. */
+const REPEATED = 0.5;
 
 /**
  * Parts a row, or a column, of stickers of one size that look alike: where the sheet has that size, what two neighbors
  * have in common tells that they are two. A picture that goes on over both is not the same twice. Where the sheet has
- * no such size, more must be seen of the cuts, and one sticker's picture must not repeat itself.
+ * no such size, more must be seen of the cuts.
  */
 export function partedEvenly(share: Share, dies: readonly Die[], sight: Sight): Share[] | null {
   const { scale } = sight;
@@ -235,12 +252,13 @@ export function partedEvenly(share: Share, dies: readonly Die[], sight: Sight): 
     if (across * down < 2 || (across > 1 && down > 1)) continue;
     if (Math.abs(w - across * die.w) > slack * across || Math.abs(h - down * die.h) > slack * down) continue;
     const parts = inLine(share, across > 1, across * down);
-    if (areCopies(parts, sight, (repeats) => ({ by: repeats ? PLAIN : PATTERNED, on: 0 }))) return parts;
+    if (areCopies(parts, sight, (repeats) => (repeats ? { by: PLAIN, on: SHOWN } : { by: PATTERNED, on: 0 })))
+      return parts;
   }
   const across = w > h;
   for (let n = 2; n <= MOST && Math.max(w, h) / n >= SHORTEST * scale; n++) {
     const parts = inLine(share, across, n);
-    if (areCopies(parts, sight, (repeats) => (repeats ? null : { by: PATTERNED, on: SHOWN }))) return parts;
+    if (areCopies(parts, sight, (repeats) => ({ by: repeats ? REPEATED : PATTERNED, on: SHOWN }))) return parts;
   }
   return null;
 }
@@ -270,12 +288,12 @@ function inLine(share: Share, across: boolean, count: number): [Share, ...Share[
 /**
  * Whether parts of one row show the same and the knife went between them.
  * @param least how much of each cut must show, and by how much more than what is beside it, where the print repeats
- * itself within one part and where it does not; null: such parts are no copies
+ * itself within one part and where it does not
  */
 function areCopies(
   parts: readonly [Share, ...Share[]],
   sight: Sight,
-  least: (repeats: boolean) => { readonly by: number; readonly on: number } | null,
+  least: (repeats: boolean) => { readonly by: number; readonly on: number },
 ): boolean {
   const [first, ...others] = parts;
   const { blobs, planes } = sight;
@@ -286,13 +304,10 @@ function areCopies(
   const needed = least(areAlike(first, aside, planes.l, blobs.width));
   const upright = next.x0 > first.x0;
   const row: Share = { ...first, x1: (parts.at(-1) as Share).x1, y1: (parts.at(-1) as Share).y1 };
-  return (
-    needed !== null &&
-    parts.slice(0, -1).every((p) => {
-      const { by, on } = contrastOf(row, sight, upright, upright ? p.x1 : p.y1);
-      return by > needed.by && on >= needed.on;
-    })
-  );
+  return parts.slice(0, -1).every((p) => {
+    const { by, on } = contrastOf(row, sight, upright, upright ? p.x1 : p.y1);
+    return by > needed.by && on >= needed.on;
+  });
 }
 
 /** By so much more a cut shows than what is beside it: where the print repeats itself anyway, and where it does not. */
@@ -336,9 +351,7 @@ const COVERED = 0.88;
  */
 export function healed(shares: readonly Share[], dies: readonly Die[], scale: number): Share[][] {
   const slack = ALIKE * scale;
-  const near = (a: number, b: number): boolean => Math.abs(a - b) <= slack;
-  const countOf = (s: Share): number =>
-    dies.find((d) => near(d.w, s.x1 - s.x0 + 1) && near(d.h, s.y1 - s.y0 + 1))?.count ?? 0;
+  const countOf = (s: Share): number => dieOf(s, dies, scale)?.count ?? 0;
   const groups: Share[][] = [];
   const taken = new Set<Share>();
   for (const orphan of shares) {

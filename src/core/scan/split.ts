@@ -5,7 +5,8 @@ import type { Sight } from './chord';
 import { bestCut } from './chord';
 import type { LabPlanes } from './lab-planes';
 import type { Marks } from './marks';
-import { diesOf, healed, layDies, partedEvenly } from './dies';
+import type { Die } from './dies';
+import { dieOf, diesOf, healed, layDies, partedEvenly } from './dies';
 import type { Part } from './reach';
 import { partsOf } from './reach';
 import type { Share } from './share';
@@ -46,13 +47,13 @@ function byTheSheetsSizes(first: readonly Share[], sight: Sight): Share[] {
   let shares = first.map((s) => relabeled(s, fresh(), sight.blobs));
   for (let round = 0; round < ROUNDS; round++) {
     shares = mended(shares, sight);
-    const dies = diesOf(shares, sight.scale);
+    const dies = sizesOf(shares, sight.scale);
     const before = shares.length;
     shares = shares.flatMap((share) => {
       if (!mayBeSeveral(share, sight)) return [share];
       const even = partedEvenly(share, dies, sight);
       if (even) return even.map((part) => relabeled(part, fresh(), sight.blobs));
-      const laid = layDies(share, dies, sight, fresh);
+      const laid = layDies(share, dies, sight, fresh, isOneOfMany(share, dies, sight));
       return laid.length ? [...laid, ...restOf(share, sight, fresh)] : [share];
     });
     if (shares.length === before) break;
@@ -60,9 +61,20 @@ function byTheSheetsSizes(first: readonly Share[], sight: Sight): Share[] {
   return mended(shares, sight);
 }
 
+/** The sizes of what may be a sticker: no slivers that cuts left. */
+const sizesOf = (shares: readonly Share[], scale: number): Die[] =>
+  diesOf(
+    shares.filter((s) => isLargeEnough(s, scale)),
+    scale,
+  );
+
+/** A full rectangle of a size that the sheet has often is most likely a sticker, however its print may look. */
+const isOneOfMany = (share: Share, dies: readonly Die[], sight: Sight): boolean =>
+  (dieOf(share, dies, sight.scale)?.count ?? 0) > 2 && !hasBends(share, sight);
+
 /** Shares without the cuts that were made by mistake. */
 function mended(shares: readonly Share[], { blobs, scale }: Sight): Share[] {
-  const groups = healed(shares, diesOf(shares, scale), scale);
+  const groups = healed(shares, sizesOf(shares, scale), scale);
   return [...shares.filter((s) => !groups.some((g) => g.includes(s))), ...groups.map((g) => joined(g, blobs))];
 }
 
