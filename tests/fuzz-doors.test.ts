@@ -51,6 +51,7 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [bench.tickSteps, { spreadId: 1, steps: [`place:${box.id}`], done: true }],
   [bench.saveWorkPlan, { spreadId: 1, order: 'day by day', sequence: [`place:${box.id}`], tapeOut: false }],
   [bench.finishSpread, { spreadId: 1 }],
+  [bench.judgeLayout, { spreadId: 1, loved: [], jarred: ['headers=none'] }],
   [bench.judgeSpread, { spreadId: 1, loved: [`${box.kit}/${box.code}`], jarred: [] }],
   [bench.saveKeepNote, { spreadId: 1, note: 'less blue next time' }],
   [bench.removePhoto, { spreadId: 1 }],
@@ -168,6 +169,7 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [settings.forgetWord, { word: 'Fern' }],
   [settings.addShortForm, { word: 'with', short: 'w/' }],
   [settings.dropShortForm, { word: 'with' }],
+  [settings.heedChoice, { manner: 'scattered', choice: 'headers=none', off: false }],
   [settings.heedLike, { kit: 'rockpool', code: 'FB-1', off: false }],
 ];
 

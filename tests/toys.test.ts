@@ -19,7 +19,7 @@ import type * as SayReview from '../src/core/review/say';
 import type * as Fixtures from './fixtures';
 import type * as Spread from '../src/server/dto/spread.dto';
 import type * as Check from '../src/server/dto/check';
-import type * as Settings from '../src/ui/spread/manner-settings';
+import type * as Settings from '../src/core/manner/settings';
 import type * as Books from '../src/db/books';
 import type * as DatabaseModule from '../src/db/database';
 
@@ -90,7 +90,7 @@ it('a way: the settings show it, the door and the options file take it, and no o
   const [{ readOptions }] = fresh<typeof OptionsJson>('../src/core/format/options-json');
   expect(readOptions('{"ways":{"glitter":"lots"}}', 'o.json').ways).toEqual({ glitter: 'lots' });
   expect(() => readOptions('{"ways":{"glitter":"none"}}', 'o.json')).toThrow('ways.glitter');
-  const [{ settingGroups }] = fresh<typeof Settings>('../src/ui/spread/manner-settings');
+  const [{ settingGroups }] = fresh<typeof Settings>('../src/core/manner/settings');
   const days = settingGroups().find((g) => g.group === 'Days')?.settings;
   expect(days?.find((s) => s.label === 'Glitter')?.choices.map((c) => c.label)).toEqual(['some', 'lots']);
   const [{ SetMannerDto }, { check }] = doors();
@@ -117,7 +117,7 @@ it('an option: its schema and the settings know it', () => {
   }));
   const [{ optionsSchema }] = fresh<typeof OptionsSchema>('../src/core/format/options-schema');
   expect(optionsSchema().properties).toHaveProperty('scent.enum', ['none', 'sea']);
-  const [{ settingGroups }] = fresh<typeof Settings>('../src/ui/spread/manner-settings');
+  const [{ settingGroups }] = fresh<typeof Settings>('../src/core/manner/settings');
   expect(
     settingGroups()
       .flatMap((g) => g.settings)

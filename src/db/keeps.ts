@@ -1,6 +1,7 @@
 import type { IsoDay } from '../core/week/week';
 import type { Database } from './database';
 import { asStrings } from './json';
+import { learnChoices } from './liked-choices';
 import { learn } from './likes';
 
 /** What came of a spread that is on paper. */
@@ -11,11 +12,19 @@ export interface Keep {
   /** `kit/code` of designs that were loved, and of those that jarred */
   readonly loved: readonly string[];
   readonly jarred: readonly string[];
+  /** the same of how it was laid out (`choiceOf`) */
+  readonly choices: Judged;
   readonly note: string;
   /** 1 to 5; 0: none was given */
   readonly rating: number;
   /** words that its owner finds it by */
   readonly tags: readonly string[];
+}
+
+/** What was loved of something, and what jarred. */
+export interface Judged {
+  readonly loved: readonly string[];
+  readonly jarred: readonly string[];
 }
 
 export async function keepOf(db: Database, spreadId: number): Promise<Keep | null> {
@@ -26,6 +35,7 @@ export async function keepOf(db: Database, spreadId: number): Promise<Keep | nul
         photo: row.photo,
         loved: asStrings(row.loved),
         jarred: asStrings(row.jarred),
+        choices: { loved: asStrings(row.loved_choices), jarred: asStrings(row.jarred_choices) },
         note: row.note,
         rating: row.rating,
         tags: asStrings(row.tags),
@@ -44,7 +54,9 @@ export async function finish(db: Database, spreadId: number, finished: IsoDay): 
 
 /** It is not on paper after all; what was said of it goes too. */
 export async function unfinish(trx: Database, spreadId: number): Promise<void> {
-  await judge(trx, spreadId, { loved: [], jarred: [] });
+  const nothing = { loved: [], jarred: [] };
+  await judge(trx, spreadId, nothing);
+  await judgeChoices(trx, spreadId, nothing);
   await trx.deleteFrom('keep').where('spread_id', '=', spreadId).execute();
 }
 
@@ -85,26 +97,14 @@ export async function setTags(db: Database, spreadId: number, tags: readonly str
 /**
  * Notes what was loved and what jarred; what is said anew is learned, and what is taken back is unlearned (handbook 7).
  */
-export async function judge(
-  trx: Database,
-  spreadId: number,
-  { loved, jarred }: Pick<Keep, 'loved' | 'jarred'>,
-): Promise<void> {
+export async function judge(trx: Database, spreadId: number, { loved, jarred }: Judged): Promise<void> {
   const before = await keepOf(trx, spreadId);
   if (!before) return;
-  const weights = new Map<string, number>();
-  const add = (keys: readonly string[], by: number) => {
-    for (const key of keys) weights.set(key, (weights.get(key) ?? 0) + by);
-  };
-  add(before.loved, -1);
-  add(before.jarred, 1);
-  add(loved, 1);
-  add(jarred, -1);
   await learn(
     trx,
-    [...weights].flatMap(([key, by]) => {
+    [...changeOf(before, { loved, jarred })].map(([key, by]) => {
       const at = key.indexOf('/');
-      return by ? [{ kit: key.slice(0, at), code: key.slice(at + 1), by }] : [];
+      return { kit: key.slice(0, at), code: key.slice(at + 1), by };
     }),
   );
   await trx
@@ -112,4 +112,30 @@ export async function judge(
     .set({ loved: JSON.stringify(loved), jarred: JSON.stringify(jarred) })
     .where('spread_id', '=', spreadId)
     .execute();
+}
+
+/** Notes what was loved and what jarred of how it was laid out; it is learned of the school (handbook 7). */
+export async function judgeChoices(trx: Database, spreadId: number, { loved, jarred }: Judged): Promise<void> {
+  const before = await keepOf(trx, spreadId);
+  const spread = await trx.selectFrom('spread').select('manner').where('id', '=', spreadId).executeTakeFirst();
+  if (!before || !spread) return;
+  await learnChoices(trx, spread.manner, changeOf(before.choices, { loved, jarred }));
+  await trx
+    .updateTable('keep')
+    .set({ loved_choices: JSON.stringify(loved), jarred_choices: JSON.stringify(jarred) })
+    .where('spread_id', '=', spreadId)
+    .execute();
+}
+
+/** By how much each is liked more, or less, after another judgement. */
+function changeOf(before: Judged, after: Judged): ReadonlyMap<string, number> {
+  const weights = new Map<string, number>();
+  const add = (keys: readonly string[], by: number): void => {
+    for (const key of keys) weights.set(key, (weights.get(key) ?? 0) + by);
+  };
+  add(before.loved, -1);
+  add(before.jarred, 1);
+  add(after.loved, 1);
+  add(after.jarred, -1);
+  return new Map([...weights].filter(([, by]) => by !== 0));
 }

@@ -11,7 +11,7 @@ export interface Like {
 }
 
 /** A taste never weighs more than this, however often it was shown. */
-const MOST = 5;
+export const MOST_LIKED = 5;
 
 export async function listLikes(db: Database): Promise<Like[]> {
   const rows = await db
@@ -48,7 +48,7 @@ export async function learn(trx: Database, tastes: readonly Taste[]): Promise<Ta
       .where('code', '=', code)
       .executeTakeFirst();
     const before = known?.weight ?? 0;
-    const weight = Math.max(-MOST, Math.min(MOST, before + by));
+    const weight = Math.max(-MOST_LIKED, Math.min(MOST_LIKED, before + by));
     if (weight === before) continue;
     await trx
       .insertInto('learned_like')

@@ -14,6 +14,7 @@ import * as pictures from './migrations/0011-pictures';
 import * as corrections from './migrations/0012-corrections';
 import * as bench from './migrations/0013-bench';
 import * as records from './migrations/0014-records';
+import * as choices from './migrations/0015-choices';
 import { StoreTrouble } from './trouble';
 
 /** In order. One line a migration. */
@@ -32,6 +33,7 @@ export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] =
   ['0012-corrections', corrections],
   ['0013-bench', bench],
   ['0014-records', records],
+  ['0015-choices', choices],
 ];
 
 /**

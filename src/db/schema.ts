@@ -154,6 +154,14 @@ export interface LearnedLikeTable {
   off: Generated<number>;
 }
 
+/** What was learned of how a school's weeks are laid out. */
+export interface LearnedChoiceTable {
+  manner: string;
+  choice: string;
+  weight: number;
+  off: Generated<number>;
+}
+
 /** The picture of a page that a book was measured from. */
 export interface BookScanTable {
   book_id: string;
@@ -258,6 +266,9 @@ export interface KeepTable {
   /** `kit/code` of what was loved, and of what jarred, as JSON */
   loved: Generated<string>;
   jarred: Generated<string>;
+  /** how it was laid out, what of that was loved, and what jarred, as JSON */
+  loved_choices: Generated<string>;
+  jarred_choices: Generated<string>;
   note: Generated<string>;
   /** 1 to 5; 0: none was given */
   rating: Generated<number>;
@@ -328,6 +339,7 @@ export interface Tables {
   favorite: FavoriteTable;
   kit: KitTable;
   learned_like: LearnedLikeTable;
+  learned_choice: LearnedChoiceTable;
   kit_week: KitWeekTable;
   order_item: OrderItemTable;
   stock_event: StockEventTable;

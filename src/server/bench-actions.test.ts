@@ -4,6 +4,7 @@
 import { beginWeek, done, freshHouse, layWeek, placementsOf, refusal, spreadNow } from '../../tests/house';
 import { benchOf } from '../core/bench/bench';
 import { USUAL_PACE, paceOf } from '../core/bench/pace';
+import { MANNERS } from '../core/manner/registry';
 import { contextFrom } from '../core/spread/context';
 import { isWriting } from '../core/spread/placement';
 import type { Database } from '../db/database';
@@ -17,6 +18,7 @@ import { lastTicks, setTick, ticksOf } from '../db/ticks';
 import {
   dropSpread,
   finishSpread,
+  judgeLayout,
   judgeSpread,
   removePhoto,
   saveKeepNote,
@@ -25,7 +27,10 @@ import {
   tickSteps,
   unfinishSpread,
 } from './bench-actions';
+import { loadSettings } from './load-settings';
+import { setMannerOf } from './manner-actions';
 import { mend } from './repair-actions';
+import { forgetTaste, heedChoice } from './settings-actions';
 import { loadShelf } from './shelf';
 
 let db: Database;
@@ -162,6 +167,7 @@ describe('a spread that is on paper', () => {
       photo: '',
       loved: [],
       jarred: [],
+      choices: { loved: [], jarred: [] },
       note: '',
       rating: 0,
       tags: [],
@@ -193,6 +199,37 @@ describe('a spread that is on paper', () => {
     expect((await spreadNow(id)).keep?.note).toBe('less blue');
     done(await unfinishSpread({ spreadId: id }));
     expect(await learned()).toEqual(new Map());
+  });
+
+  it('teaches how its owner likes a school’s weeks; new ones are set so, and are not once it is not heeded', async () => {
+    const id = await layWeek(db);
+    const said = { spreadId: id, loved: [], jarred: [] };
+    expect(refusal(await judgeLayout(said))).toContain('on paper');
+    const { headers } = MANNERS.scattered!.habits;
+    done(await setMannerOf({ spreadId: id, manner: { school: 'scattered', options: { headers: 'none' }, ways: {} } }));
+    done(await finishSpread({ spreadId: id }));
+    expect(refusal(await judgeLayout({ ...said, loved: [`headers=${headers}`] }))).toContain(
+      'how this spread was laid',
+    );
+    done(await judgeLayout({ ...said, loved: ['headers=none'], jarred: [] }));
+    expect((await spreadNow(id)).keep?.choices).toEqual({ loved: ['headers=none'], jarred: [] });
+    const leans = async () => (await loadShelf()).manners.map((m) => [m.name, m.leans] as const);
+    expect(new Map(await leans()).get('scattered')).toEqual(['Header colors: none']);
+    expect(new Map(await leans()).get('airy')).toEqual([]);
+    const ownOfNew = async (week: string) => (await spreadNow(await beginWeek(week))).own;
+    expect(await ownOfNew('2027-W07')).toEqual({ options: { headers: 'none' }, ways: {} });
+    done(await heedChoice({ manner: 'scattered', choice: 'headers=none', off: true }));
+    expect(await ownOfNew('2027-W08')).toEqual({ options: {}, ways: {} });
+    expect((await loadSettings()).likedChoices).toEqual([
+      { manner: 'scattered', choice: 'headers=none', weight: 1, off: true },
+    ]);
+    done(await unfinishSpread({ spreadId: id }));
+    expect((await loadSettings()).likedChoices).toEqual([]);
+    done(await finishSpread({ spreadId: id }));
+    done(await judgeLayout({ ...said, jarred: ['headers=none'] }));
+    expect((await loadSettings()).likedChoices).toMatchObject([{ weight: -1 }]);
+    done(await forgetTaste());
+    expect((await loadSettings()).likedChoices).toEqual([]);
   });
 });
 

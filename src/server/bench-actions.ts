@@ -4,10 +4,11 @@ import { revalidatePath } from 'next/cache';
 import { piecesOfStep } from '../core/bench/step-key';
 import { stickDown } from '../core/edit/stick-down';
 import { BadInput, quoted } from '../core/format/fault';
+import { choiceOf, choicesMade } from '../core/manner/choices';
 import { designsOf } from '../db/available';
 import { together } from '../db/database';
 import { NotGivenUp, giveUp, takeUp } from '../db/given-up';
-import { finish, judge, setNote, setPhoto, unfinish } from '../db/keeps';
+import { finish, judge, judgeChoices, setNote, setPhoto, unfinish } from '../db/keeps';
 import { placementsOf } from '../db/placements';
 import { makeEdit } from '../db/spread-edits';
 import { noTapeLeft } from '../db/tape';
@@ -15,7 +16,7 @@ import { setTick } from '../db/ticks';
 import { setWorkPlan, workPlanOf } from '../db/work-plans';
 import { check } from './dto/check';
 import { GiveUpDto, JudgeDto, KeepNoteDto, SpreadIdDto, TakeUpDto, TickDto, WorkPlanDto } from './dto/spread.dto';
-import { mustBeKept, mustFind } from './must-be-there';
+import { mustBeKept, mustFind, mustLoad } from './must-be-there';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store, today } from './store';
@@ -82,6 +83,24 @@ export async function judgeSpread(input: unknown): Promise<Outcome<null>> {
         { file: 'spread', where: 'pieces', found: quoted(strange), expected: 'pieces of this spread' },
       ]);
     await together(await store(), (trx) => judge(trx, spreadId, { loved, jarred }));
+    return null;
+  });
+}
+
+/** What was loved, and what jarred, of how a week was laid out: new weeks of its school heed it. */
+export async function judgeLayout(input: unknown): Promise<Outcome<null>> {
+  return outcome(async () => {
+    const { spreadId, loved, jarred } = check(JudgeDto, input, 'spread');
+    await mustBeKept(spreadId);
+    const { context, own } = await mustLoad(spreadId);
+    const made = new Set(choicesMade(context.manner, own).map(choiceOf));
+    const strange = [...loved, ...jarred].find((choice) => !made.has(choice));
+    if (strange !== undefined)
+      throw new BadInput([
+        { file: 'spread', where: 'choices', found: quoted(strange), expected: 'how this spread was laid out' },
+      ]);
+    await together(await store(), (trx) => judgeChoices(trx, spreadId, { loved, jarred }));
+    revalidatePath('/');
     return null;
   });
 }

@@ -139,6 +139,7 @@ describe('a manner', () => {
       name: 'quiet weeks',
       says: 'your own, after airy',
       rated: null,
+      leans: [],
     });
     done(await forgetMannerOf({ name: 'quiet weeks' }));
     expect(done(await ownManners())).toEqual([]);

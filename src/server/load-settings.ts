@@ -4,6 +4,8 @@ import type { ShortForm } from '../core/manner/options/short-forms';
 import type { TypingHabits } from '../core/week/typed/habits';
 import type { TaughtWord } from '../core/week/taught';
 import { allKits } from '../db/kits';
+import type { LearnedChoice } from '../db/liked-choices';
+import { listChoices } from '../db/liked-choices';
 import type { Like } from '../db/likes';
 import { listLikes } from '../db/likes';
 import { ownerZone } from './calendars';
@@ -20,6 +22,7 @@ export interface Settings {
   readonly zones: readonly string[];
   readonly typing: TypingHabits;
   readonly likes: readonly Like[];
+  readonly likedChoices: readonly LearnedChoice[];
   readonly taught: readonly TaughtWord[];
   readonly shortForms: readonly ShortForm[];
   /** what icons of the owner's kits can mean */
@@ -30,8 +33,9 @@ export interface Settings {
 export async function loadSettings(): Promise<Settings> {
   const db = await store();
   const [hand, set, zone] = await Promise.all([ownerHand(db), measuredHand(db), ownerZone(db)]);
-  const [likes, taught, shortForms, kits] = await Promise.all([
+  const [likes, likedChoices, taught, shortForms, kits] = await Promise.all([
     listLikes(db),
+    listChoices(db),
     taughtWords(db),
     ownShortForms(db),
     allKits(db),
@@ -39,6 +43,7 @@ export async function loadSettings(): Promise<Settings> {
   const meanings = [...new Set(kits.flatMap((k) => k.pieces.flatMap((p) => (p.icon ? [p.icon] : []))))].sort();
   return {
     likes,
+    likedChoices,
     taught,
     shortForms,
     meanings,

@@ -1,6 +1,7 @@
 import 'server-only';
 import type { Book } from '../core/book/book';
 import { BadInput, quoted } from '../core/format/fault';
+import { leanings, ownOf } from '../core/manner/choices';
 import { MANNERS, mannerNamed } from '../core/manner/registry';
 import { contextFrom } from '../core/spread/context';
 import type { Context } from '../core/spread/placement';
@@ -8,6 +9,7 @@ import { isWeekName } from '../core/week/week';
 import { findBook } from '../db/books';
 import type { Database } from '../db/database';
 import { findKit } from '../db/kits';
+import { heededChoices } from '../db/liked-choices';
 import { listManners } from '../db/manners';
 import type { StartSpreadDto } from './dto/spread.dto';
 import { ownerHand } from './settings';
@@ -34,7 +36,9 @@ export async function newWeek(db: Database, { week, bookId, kitId, manner }: Sta
   const own = (await listManners(db)).find((m) => m.name === manner);
   if (!own && !mannerNamed(manner))
     throw bad('manner', manner, `a manner of your own, or one of ${Object.keys(MANNERS).join(', ')}`);
-  return { week, book, school: own?.school ?? manner, options: own?.options ?? {}, ways: own?.ways ?? {} };
+  if (own) return { week, book, school: own.school, options: own.options, ways: own.ways };
+  const liked = (await heededChoices(db)).get(manner) ?? [];
+  return { week, book, school: manner, ...ownOf(leanings(manner, liked)) };
 }
 
 /** What a week would be laid out from that is not begun, with what is there of its kit and stash. @throws BadInput */

@@ -5,10 +5,20 @@ import { IANAZone } from 'luxon';
 import { BadInput, quoted } from '../core/format/fault';
 import type { Hand } from '../core/measure/hand';
 import type { Database } from '../db/database';
+import { forgetChoices, switchChoice } from '../db/liked-choices';
 import { forgetLikes, switchLike } from '../db/likes';
 import { writeSetting } from '../db/settings';
 import { check } from './dto/check';
-import { LikeDto, SaveHandDto, ShortFormDto, TaughtWordDto, TypingDto, WordDto, ZoneDto } from './dto/settings.dto';
+import {
+  LearnedChoiceDto,
+  LikeDto,
+  SaveHandDto,
+  ShortFormDto,
+  TaughtWordDto,
+  TypingDto,
+  WordDto,
+  ZoneDto,
+} from './dto/settings.dto';
 import { ownerZone } from './calendars';
 import { mustBeAsSeen } from './meanwhile';
 import { inOneStroke } from './one-stroke';
@@ -109,9 +119,20 @@ export async function heedLike(input: unknown): Promise<Outcome<null>> {
   });
 }
 
+/** Heeds what was learned of how a school's weeks are laid out, or not any more. */
+export async function heedChoice(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => {
+    const { manner, choice, off } = check(LearnedChoiceDto, input, 'taste');
+    await switchChoice(trx, manner, choice, off);
+  });
+}
+
 /** Forgets all that was learned. */
 export async function forgetTaste(): Promise<Outcome<null>> {
-  return changed(forgetLikes);
+  return changed(async (trx) => {
+    await forgetLikes(trx);
+    await forgetChoices(trx);
+  });
 }
 
 const changed = (run: (trx: Database) => Promise<void>): Promise<Outcome<null>> =>

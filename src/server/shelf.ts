@@ -7,6 +7,7 @@ import { cutsOf } from '../core/bench/cuts';
 import { whiteOutOf } from '../core/bench/white-out';
 import { palette } from '../core/kit/kit';
 import { intersect, unionArea } from '../core/measure/rect';
+import { leanings, sayChoice } from '../core/manner/choices';
 import { MANNERS } from '../core/manner/registry';
 import { footprint } from '../core/spread/placement';
 import { spokenWeek } from '../core/week/day-names';
@@ -17,6 +18,7 @@ import { listManners } from '../db/manners';
 import { plannedKits } from '../db/plans';
 import { givenUpWeeks } from '../db/given-up';
 import { keepOf, ratingsByManner } from '../db/keeps';
+import { heededChoices } from '../db/liked-choices';
 import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
 import { isBackupMissed } from './backup/make-backup';
@@ -69,6 +71,8 @@ export interface Shelf {
     readonly name: string;
     readonly says: string;
     readonly rated: { readonly mean: number; readonly weeks: number } | null;
+    /** in what a new week differs from it, by what was loved and what jarred, in words */
+    readonly leans: readonly string[];
   }[];
 }
 
@@ -86,10 +90,11 @@ export async function loadShelf(): Promise<Shelf> {
   const usual = await usualBook(db);
   const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual)));
   const own = (await listManners(db)).map((m) => ({ name: m.name, says: `your own, after ${m.school}` }));
-  const rated = await ratingsByManner(db);
+  const [rated, heeded] = await Promise.all([ratingsByManner(db), heededChoices(db)]);
   const manners = [...own, ...Object.values(MANNERS).map(({ name, says }) => ({ name, says }))].map((m) => ({
     ...m,
     rated: rated.get(m.name) ?? null,
+    leans: leanings(m.name, heeded.get(m.name) ?? []).map(sayChoice),
   }));
   return {
     weeks,

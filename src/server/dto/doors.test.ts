@@ -88,6 +88,7 @@ const DOORS: readonly (readonly [string, Door, object])[] = [
   ['a word to forget', settings.WordDto, { word: 'Fern' }],
   ['a door', settings.DoorDto, { open: true, passphrase: 'seven gray gulls' }],
   ['a taste', settings.LikeDto, { kit: 'fog', code: 'Q', off: false }],
+  ['a taste of how', settings.LearnedChoiceDto, { manner: 'airy', choice: 'headers=none', off: true }],
   ['a zone', settings.ZoneDto, { zone: 'America/Halifax' }],
   ['how one types', settings.TypingDto, { dateOrder: 'day first', afterNoon: { from: 1, to: 7 } }],
   ['a week begun', spread.StartSpreadDto, { week: '2027-W06', bookId: 'a', kitId: 'b', manner: 'airy' }],

@@ -57,6 +57,12 @@ export class LikeDto {
   @IsBoolean() off!: boolean;
 }
 
+export class LearnedChoiceDto {
+  @IsString() @MaxLength(200) manner!: string;
+  @IsString() @MaxLength(200) choice!: string;
+  @IsBoolean() off!: boolean;
+}
+
 export class ZoneDto {
   @IsString() @MaxLength(100) zone!: string;
   @IsSeen() seen: string | null = null;

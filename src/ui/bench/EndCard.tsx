@@ -20,6 +20,7 @@ import { GLASS } from '../theme';
 import { useRun } from '../use-run';
 import { later } from '../later';
 import { KeepNote } from './KeepNote';
+import { LayoutTaste } from './LayoutTaste';
 import { Leftovers } from './Leftovers';
 import { Memories } from './Memories';
 import { Rating } from './Rating';
@@ -101,6 +102,9 @@ export function EndCard({
         </Part>
         <Part name="What did you love, what jarred?">
           <Taste spread={spread} context={at.context} placements={bench.placements} />
+          <Box sx={{ mt: 2 }}>
+            <LayoutTaste spread={spread} />
+          </Box>
         </Part>
         <Part name="Is that what is left?">
           <Leftovers context={at.context} placements={bench.placements} />

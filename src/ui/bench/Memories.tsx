@@ -1,9 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useState } from 'react';
 import type { MemoryOffer, MemorySort } from '../../core/keep/memory-pieces';
 import { traits } from '../../core/kit/kinds';
+import type { Piece } from '../../core/kit/kit';
 import { pieceKey } from '../../core/kit/kit';
 import { pieceIndex } from '../../core/spread/placement';
 import type { Context } from '../../core/spread/placement';
@@ -36,10 +38,9 @@ export function Memories({ spread, context }: { spread: SpreadData; context: Con
       gone = true;
     };
   }, [spread.id]);
-  const lay = (offer: MemoryOffer) => {
-    const { kit, code, day, sort } = offer;
+  const lay = ({ kit, code, day, sort }: MemoryOffer, text: string) => {
     void run(
-      layMemoryPiece({ spreadId: spread.id, kit, code, day, sort, text: '' }).then((answer) => {
+      layMemoryPiece({ spreadId: spread.id, kit, code, day, sort, text }).then((answer) => {
         if (answer.ok) setOffers(answer.value);
         return answer;
       }),
@@ -59,34 +60,75 @@ export function Memories({ spread, context }: { spread: SpreadData; context: Con
         </Typography>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, maxHeight: 320, overflowY: 'auto' }}>
-        {offers.map((o) => {
-          const piece = pieces.get(pieceKey(o));
-          return (
-            <Box
-              key={`${o.day} ${o.sort}`}
-              data-testid="memory"
-              sx={{ border: `1px solid ${GLASS.edge}`, borderRadius: 2, p: 1, width: 132, textAlign: 'center' }}
-            >
-              {piece && (
-                <svg viewBox={`0 0 ${piece.width} ${piece.height}`} style={{ maxWidth: 96, height: 62 }} aria-hidden>
-                  <use href={`#${symbolId(piece)}`} />
-                </svg>
-              )}
-              <Typography variant="caption" component="p">
-                <b>{longDay(context.week.days[o.day] as string)}</b>, {SAYS[o.sort]}
-              </Typography>
-              <Button
-                size="small"
-                disabled={busy}
-                onClick={() => lay(o)}
-                aria-label={`Lay ${traits(o.kind).label} ${o.code} on ${longDay(context.week.days[o.day] as string)}`}
-              >
-                Lay it
-              </Button>
-            </Box>
-          );
-        })}
+        {offers.map((o) => (
+          <Offer
+            key={`${o.day} ${o.sort} ${pieceKey(o)}`}
+            offer={o}
+            piece={pieces.get(pieceKey(o))}
+            day={longDay(context.week.days[o.day] as string)}
+            busy={busy}
+            lay={lay}
+          />
+        ))}
       </Box>
     </>
+  );
+}
+
+interface OfferProps {
+  readonly offer: MemoryOffer;
+  readonly piece: Piece | undefined;
+  readonly day: string;
+  readonly busy: boolean;
+  readonly lay: (offer: MemoryOffer, text: string) => void;
+}
+
+function Offer({ offer, piece, day, busy, lay }: OfferProps) {
+  const [text, setText] = useState('');
+  const takesWord = offer.sort === 'word';
+  return (
+    <Box
+      component="form"
+      data-testid="memory"
+      onSubmit={(e) => {
+        e.preventDefault();
+        lay(offer, text);
+      }}
+      sx={{
+        border: `1px solid ${GLASS.edge}`,
+        borderRadius: 2,
+        p: 1,
+        width: takesWord ? 172 : 132,
+        textAlign: 'center',
+      }}
+    >
+      {piece && (
+        <svg viewBox={`0 0 ${piece.width} ${piece.height}`} style={{ maxWidth: 96, height: 62 }} aria-hidden>
+          <use href={`#${symbolId(piece)}`} />
+        </svg>
+      )}
+      <Typography variant="caption" component="p">
+        <b>{day}</b>, {SAYS[offer.sort]}
+      </Typography>
+      {takesWord && (
+        <TextField
+          size="small"
+          fullWidth
+          placeholder="first frost"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          slotProps={{ htmlInput: { 'aria-label': `The word for ${day}`, maxLength: 60 } }}
+          sx={{ my: 0.5 }}
+        />
+      )}
+      <Button
+        type="submit"
+        size="small"
+        disabled={busy}
+        aria-label={`Lay ${traits(offer.kind).label} ${offer.code} on ${day}`}
+      >
+        Lay it
+      </Button>
+    </Box>
   );
 }

@@ -1,7 +1,5 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import type { Piece } from '../../core/kit/kit';
 import { pieceKey } from '../../core/kit/kit';
 import { isStrip, traits } from '../../core/kit/kinds';
 import type { Context, Placement } from '../../core/spread/placement';
@@ -10,14 +8,9 @@ import { judgeSpread } from '../../server/bench-actions';
 import type { SpreadData } from '../../server/spread-data';
 import { symbolId } from '../sticker/symbol-id';
 import { GLASS } from '../theme';
+import { useJudged } from './use-judged';
 
-type Judgement = 'loved' | 'jarred' | null;
-const NEXT = new Map<Judgement, Judgement>([
-  [null, 'loved'],
-  ['loved', 'jarred'],
-  ['jarred', null],
-]);
-const SAID = { loved: 'loved', jarred: 'jarred' } as const;
+const NONE = { loved: [], jarred: [] };
 
 /** The designs of a spread: one tap, it was loved; two, it jarred; three, nothing. It is learned (handbook 7). */
 export function Taste({
@@ -30,31 +23,10 @@ export function Taste({
   placements: readonly Placement[];
 }) {
   const index = pieceIndex(context);
-  const [judged, setJudged] = useState<ReadonlyMap<string, Judgement>>(
-    () =>
-      new Map<string, Judgement>([
-        ...(spread.keep?.loved ?? []).map((key) => [key, 'loved'] as const),
-        ...(spread.keep?.jarred ?? []).map((key) => [key, 'jarred'] as const),
-      ]),
-  );
-  const [said, setSaid] = useState('');
+  const { of, tap, said } = useJudged(spread.keep ?? NONE, (judged) => judgeSpread({ spreadId: spread.id, ...judged }));
   const designs = [...new Set(placements.filter((p) => !isWriting(p)).map(pieceKey))]
     .flatMap((key) => index.get(key) ?? [])
     .filter((p) => p.kind !== 'date-dot' && !isStrip(p.kind) && (!traits(p.kind).overlay || p.kind === 'deco'));
-  const tap = async (piece: Piece) => {
-    const key = pieceKey(piece);
-    const before = judged;
-    const after = new Map(judged).set(key, NEXT.get(judged.get(key) ?? null) ?? null);
-    setJudged(after);
-    const all = (what: Judgement) => [...after].flatMap(([k, v]) => (v === what ? [k] : []));
-    const kept = await judgeSpread({ spreadId: spread.id, loved: all('loved'), jarred: all('jarred') }).catch(
-      () => null,
-    );
-    if (!kept?.ok) setJudged(before);
-    setSaid(
-      kept === null ? 'The server could not be reached; that was not kept.' : kept.ok ? '' : kept.messages.join(' '),
-    );
-  };
   return (
     <>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
@@ -67,14 +39,14 @@ export function Taste({
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, maxHeight: 340, overflowY: 'auto' }}>
         {designs.map((p) => {
-          const now = judged.get(pieceKey(p)) ?? null;
+          const now = of(pieceKey(p));
           return (
             <Box
               component="button"
               key={pieceKey(p)}
-              aria-label={`${traits(p.kind).label} ${p.code}${now ? `, ${SAID[now]}` : ''}`}
+              aria-label={`${traits(p.kind).label} ${p.code}${now ? `, ${now}` : ''}`}
               data-testid="taste"
-              onClick={() => void tap(p)}
+              onClick={() => void tap(pieceKey(p))}
               sx={{
                 border: `2px solid ${now === 'loved' ? GLASS.bottle : now === 'jarred' ? GLASS.cranberry : GLASS.edge}`,
                 borderRadius: 2,
@@ -99,7 +71,7 @@ export function Taste({
                 <use href={`#${symbolId(p)}`} />
               </svg>
               <Typography variant="caption" sx={{ fontWeight: now ? 700 : 400, lineHeight: 1.2 }}>
-                {now ? SAID[now] : p.code}
+                {now ?? p.code}
               </Typography>
             </Box>
           );

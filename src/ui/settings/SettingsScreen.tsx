@@ -217,7 +217,7 @@ export function SettingsScreen({
         <ShortForms forms={settings.shortForms} run={run} busy={busy} />
         <Backups backups={backups} old={old} />
         <Door door={settings.door} run={run} busy={busy} />
-        <Learned likes={settings.likes} run={run} busy={busy} />
+        <Learned likes={settings.likes} choices={settings.likedChoices} run={run} busy={busy} />
       </Box>
     </Box>
   );

@@ -42,6 +42,7 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
   const [bookId, setBookId] = useState(shelf.books.find((b) => b.id === 'three-box')?.id ?? shelf.books[0]?.id ?? '');
   const [kitId, setKitId] = useState(free?.id ?? '');
   const [manner, setManner] = useState(() => recall() ?? 'scattered');
+  const chosen = shelf.manners.find((m) => m.name === manner);
   const [messages, setMessages] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(false);
   const start = async () => {
@@ -87,7 +88,7 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
           label="Manner"
           value={shelf.manners.some((m) => m.name === manner) ? manner : 'scattered'}
           onChange={(e) => setManner(e.target.value)}
-          helperText={shelf.manners.find((m) => m.name === manner)?.says}
+          helperText={chosen?.says}
         >
           {shelf.manners.map((m) => (
             <MenuItem key={m.name} value={m.name}>
@@ -100,6 +101,11 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
             </MenuItem>
           ))}
         </TextField>
+        {chosen && chosen.leans.length > 0 && (
+          <Typography variant="body2" data-testid="leans">
+            As you loved it: {chosen.leans.join('; ')}.
+          </Typography>
+        )}
         {kitId && bookId && <Count week={week.week} bookId={bookId} kitId={kitId} manner={manner} />}
         {messages.map((m) => (
           <Alert key={m} severity="error">

@@ -1,9 +1,9 @@
-import type { Choice, Option } from '../../core/manner/options/option';
-import type { Options } from '../../core/manner/options/registry';
-import { OPTIONS } from '../../core/manner/options/registry';
-import type { Way, WayValue } from '../../core/manner/ways/way';
-import type { Ways } from '../../core/manner/ways/registry';
-import { WAYS } from '../../core/manner/ways/registry';
+import type { Choice, Option } from './options/option';
+import type { Options } from './options/registry';
+import { OPTIONS } from './options/registry';
+import type { Way, WayValue } from './ways/way';
+import type { Ways } from './ways/registry';
+import { WAYS } from './ways/registry';
 
 /** One thing that can be set for a spread, with what it may be set to. */
 export type Setting = {
