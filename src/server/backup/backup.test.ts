@@ -14,6 +14,7 @@ import SQLite from 'better-sqlite3';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { demoKit } from '../../../tests/fixtures';
 import { beginWeek, done, layWeek, placementsOf, refusal } from '../../../tests/house';
+import { laidDown } from '../../../tests/laid-down';
 import { addKit, allKits } from '../../db/kits';
 import { findSpreadOfWeek } from '../../db/spreads';
 import { dropSpread } from '../bench-actions';
@@ -100,7 +101,7 @@ it('in an empty house gives what was there', async () => {
   process.env.HOBNAIL_DATA = join(home(), 'hobnail.sqlite');
   delete (globalThis as { hobnailStore?: unknown }).hobnailStore;
   await store();
-  expect(await takeBackup(bytes)).toBe(name);
+  expect(await takeBackup(laidDown(bytes))).toBe(name);
   done(await restoreBackup({ name }));
   expect([await placed(), await allKits(await store())]).toEqual([laid, kits]);
 });
@@ -136,7 +137,7 @@ describe('what is no whole backup is refused, and nothing changes', () => {
     const before = dump(process.env.HOBNAIL_DATA!);
     writeFileSync(file, damage(new Uint8Array(readFileSync(file))));
     for (const act of [lookAtBackup, restoreBackup]) expect(refusal(await act({ name }))).toContain(why);
-    await expect(takeBackup(new Uint8Array(readFileSync(file)))).rejects.toThrow(why);
+    await expect(takeBackup(file)).rejects.toThrow(why);
     expect(dump(process.env.HOBNAIL_DATA!)).toBe(before);
     expect(readdirSync(home()).filter((f) => f.startsWith('.'))).toEqual([]);
   });
@@ -167,7 +168,7 @@ it('of an older version is brought up to date as it is put back', async () => {
   await readBackup(backupNamed(name)!, work);
   const old = new SQLite(join(work, 'hobnail.sqlite'));
   old.exec(
-    "drop table keep; drop table given_up; drop table record; drop table past_item; drop table past_week; drop table week_text; drop table stale_week; drop trigger past_item_mark_insert; drop trigger past_item_mark_update; drop trigger past_item_mark_delete; drop trigger stale_week_placement_insert; drop trigger stale_week_placement_update; drop trigger stale_week_placement_delete; drop trigger stale_week_writing_insert; drop trigger stale_week_writing_update; drop trigger stale_week_writing_delete; drop trigger stale_week_spread_insert; drop trigger stale_week_spread_update; drop trigger stale_week_spread_delete; delete from kysely_migration where name = '0014-records'; delete from kysely_migration where name = '0013-bench'; alter table tick drop column at; alter table tick drop column tape; alter table spread drop column work",
+    "drop table keep; drop table given_up; drop table record; drop table past_item; drop table past_week; drop table week_text; drop table stale_week; drop trigger past_item_mark_insert; drop trigger past_item_mark_update; drop trigger past_item_mark_delete; drop trigger stale_week_placement_insert; drop trigger stale_week_placement_update; drop trigger stale_week_placement_delete; drop trigger stale_week_writing_insert; drop trigger stale_week_writing_update; drop trigger stale_week_writing_delete; drop trigger stale_week_spread_insert; drop trigger stale_week_spread_update; drop trigger stale_week_spread_delete; delete from kysely_migration where name in ('0014-records', '0015-choices'); drop table learned_choice; delete from kysely_migration where name = '0013-bench'; alter table tick drop column at; alter table tick drop column tape; alter table spread drop column work",
   );
   old.exec('vacuum');
   old.close();
@@ -181,7 +182,7 @@ it('of an older version is brought up to date as it is put back', async () => {
     files: [{ name: 'hobnail.sqlite', bytes: data.length, sha256: createHash('sha256').update(data).digest('hex') }],
   };
   const older = await takeBackup(
-    zipSync({ 'hobnail.sqlite': new Uint8Array(data), 'manifest.json': strToU8(JSON.stringify(list)) }),
+    laidDown(zipSync({ 'hobnail.sqlite': new Uint8Array(data), 'manifest.json': strToU8(JSON.stringify(list)) })),
   );
   done(await restoreBackup({ name: older }));
   expect(await placed()).toBe(laid);

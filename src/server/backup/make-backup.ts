@@ -11,7 +11,6 @@ import {
   renameSync,
   rmSync,
   statSync,
-  writeFileSync,
   writeSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -117,23 +116,18 @@ export async function packBackup(data: string, pictureFolder: string, now: Date)
 }
 
 /**
- * Takes a backup that was kept elsewhere, under the time it was made; it is looked over first.
+ * Takes a backup that was kept elsewhere, under the time it was made; it is looked over first. Its file is moved: it
+ * lies on the disk of the data.
  * @throws NoBackup; nothing is kept then
  */
-export async function takeBackup(bytes: Uint8Array): Promise<string> {
+export async function takeBackup(file: string): Promise<string> {
+  const { made } = await readBackup(file);
+  const at = new Date(made);
+  if (Number.isNaN(at.getTime())) throw new NoBackup('it does not say when it was made');
+  const name = nameAt(at);
   mkdirSync(backupFolder(), { recursive: true });
-  const unfinished = join(backupFolder(), `taken-${process.pid}.part`);
-  try {
-    writeFileSync(unfinished, bytes, { flush: true });
-    const { made } = await readBackup(unfinished);
-    const at = new Date(made);
-    if (Number.isNaN(at.getTime())) throw new NoBackup('it does not say when it was made');
-    const name = nameAt(at);
-    renameSync(unfinished, join(backupFolder(), name));
-    return name;
-  } finally {
-    rmSync(unfinished, { force: true });
-  }
+  renameSync(file, join(backupFolder(), name));
+  return name;
 }
 
 async function write(

@@ -14,6 +14,7 @@ import ICAL from 'ical.js';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { demoKit } from '../../../tests/fixtures';
 import { done, layWeek } from '../../../tests/house';
+import { laidDown } from '../../../tests/laid-down';
 import { demoAgenda } from '../../../demo/agenda';
 import { readBook } from '../../core/format/book-json';
 import { readKit } from '../../core/format/kit-csv';
@@ -29,7 +30,7 @@ import { finishSpread } from '../bench-actions';
 import { store } from '../store';
 import { sweepPictures } from '../sweep-pictures';
 import { makeExport } from './make-export';
-import { exportIn, takeExport } from './read-export';
+import { takeExport } from './read-export';
 
 const root = mkdtempSync(join(tmpdir(), 'hobnail-exports-'));
 let n = 0;
@@ -102,8 +103,8 @@ it('imported in an empty house gives the same export', async () => {
   const bytes = await exported();
   await (await store()).destroy();
   await moveIn();
-  const name = await takeExport(exportIn(bytes) ?? new Map());
-  done(await restoreBackup({ name }));
+  const name = await takeExport(laidDown(bytes));
+  done(await restoreBackup({ name: name ?? '' }));
   expect(Buffer.compare(await exported(), bytes)).toBe(0);
   expect(readFileSync(join(home(), 'pictures', PICTURE), 'utf8')).toBe('a picture');
 });
@@ -112,10 +113,10 @@ it('a backup restored into an empty house gives the same export', async () => {
   const bytes = await exported();
   const { name } = await makeBackup();
   const file = new Uint8Array(readFileSync(backupNamed(name)!));
-  expect(exportIn(file)).toBeNull();
+  expect(await takeExport(laidDown(file))).toBeNull();
   await (await store()).destroy();
   await moveIn();
-  await takeBackup(file);
+  await takeBackup(laidDown(file));
   done(await restoreBackup({ name }));
   expect(Buffer.compare(await exported(), bytes)).toBe(0);
 });
@@ -141,10 +142,9 @@ describe('an export that is not whole is refused, and nothing is kept', () => {
     for (const [, damage, why] of damaged) {
       const all = unzipSync(bytes);
       damage(all);
-      const parts = exportIn(zipSync(all, { level: 0 }))!;
-      await expect(takeExport(parts)).rejects.toThrow(new RegExp(why));
+      await expect(takeExport(laidDown(zipSync(all, { level: 0 })))).rejects.toThrow(new RegExp(why));
     }
-    expect(() => exportIn(bytes.slice(0, bytes.length >> 1))).toThrow('breaks off');
+    await expect(takeExport(laidDown(bytes.slice(0, bytes.length >> 1)))).rejects.toThrow('breaks off');
     expect(listBackups()).toEqual([]);
     expect(readdirSync(home()).filter((f) => f.endsWith('.part'))).toEqual([]);
   });

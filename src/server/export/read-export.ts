@@ -1,54 +1,45 @@
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
-import { strFromU8, unzipSync } from 'fflate';
+import { strFromU8 } from 'fflate';
 import { openDatabase } from '../../db/database';
 import { MIGRATIONS } from '../../db/migrate';
 import { packBackup } from '../backup/make-backup';
 import { NoBackup } from '../backup/manifest';
+import type { ZipFile } from '../backup/zip-file';
+import { openZip } from '../backup/zip-file';
 import type { ExportedRow } from './tables';
 import { EXPORT_FORMAT, EXPORT_NAME, exportedTables, fillTable } from './tables';
 
-/** What an import reads of an export. */
-const IS_READ = /^(hobnail-export\.json|data\/[a-z_]+\.json|pictures\/[0-9a-f]{64}\.webp)$/;
-
-/** The parts of an export that an import reads; null: it is none. @throws NoBackup where it breaks off */
-export function exportIn(bytes: Uint8Array): ReadonlyMap<string, Uint8Array> | null {
-  try {
-    const all = new Map(Object.entries(unzipSync(bytes, { filter: ({ name }) => IS_READ.test(name) })));
-    return all.has(EXPORT_NAME) ? all : null;
-  } catch {
-    throw new NoBackup('it breaks off, or is no backup');
-  }
-}
+const PICTURE = /^pictures\/[0-9a-f]{64}\.webp$/;
 
 /**
  * Makes a backup of an export, which lies among the others then: it is put back as they are, with a look at what it
  * holds first. An export of an earlier version is brought up to date on the way.
- * @returns the backup's name
+ * @returns the backup's name; null where the file is no export
  * @throws NoBackup where it is not whole, or of a later version; nothing is kept then
  */
-export async function takeExport(all: ReadonlyMap<string, Uint8Array>, now = new Date()): Promise<string> {
-  const told = toldOf(json(all, EXPORT_NAME));
+export async function takeExport(file: string, now = new Date()): Promise<string | null> {
+  const zip = await openZip(file);
   const work = mkdtempSync(join(tmpdir(), 'hobnail-import-'));
   try {
+    if (!zip.files.has(EXPORT_NAME)) return null;
+    const told = toldOf(await json(zip, EXPORT_NAME));
     const data = join(work, 'hobnail.sqlite');
     await (await openDatabase(data, told.schema)).destroy();
-    fill(data, told.tables, all);
+    await fill(data, told.tables, zip);
     await (await openDatabase(data)).destroy();
-    for (const [name, bytes] of all) {
-      if (!name.startsWith('pictures/')) continue;
-      mkdirSync(dirname(join(work, name)), { recursive: true });
-      writeFileSync(join(work, name), bytes);
-    }
+    for (const picture of zip.files.values())
+      if (PICTURE.test(picture.name)) await picture.unpack(join(work, picture.name));
     return (await packBackup(data, join(work, 'pictures'), now)).name;
   } finally {
+    zip.close();
     rmSync(work, { recursive: true, force: true });
   }
 }
 
-function fill(data: string, tables: readonly string[], all: ReadonlyMap<string, Uint8Array>): void {
+async function fill(data: string, tables: readonly string[], zip: ZipFile): Promise<void> {
   const sqlite = new SQLite(data);
   try {
     const known = new Set(exportedTables(sqlite));
@@ -58,7 +49,7 @@ function fill(data: string, tables: readonly string[], all: ReadonlyMap<string, 
     sqlite.exec('begin');
     // what a migration laid in makes way for what the export says
     for (const table of [...known].reverse()) sqlite.exec(`delete from "${table}"`);
-    for (const table of tables) fillTable(sqlite, table, rowsOf(all, table));
+    for (const table of tables) fillTable(sqlite, table, await rowsOf(zip, table));
     sqlite.exec('commit');
     const [broken] = sqlite.pragma('foreign_key_check') as readonly { readonly table: string }[];
     if (broken) throw new NoBackup(`data/${broken.table}.json points to something that is not in it`);
@@ -70,9 +61,10 @@ function fill(data: string, tables: readonly string[], all: ReadonlyMap<string, 
   }
 }
 
-function json(all: ReadonlyMap<string, Uint8Array>, name: string): unknown {
-  const bytes = all.get(name);
-  if (!bytes) throw new NoBackup(`${name} is not in it`);
+async function json({ files }: ZipFile, name: string): Promise<unknown> {
+  const packed = files.get(name);
+  if (!packed) throw new NoBackup(`${name} is not in it`);
+  const bytes = await packed.bytes();
   try {
     return JSON.parse(strFromU8(bytes));
   } catch {
@@ -94,8 +86,8 @@ function toldOf(value: unknown): { readonly schema: string; readonly tables: rea
   return { schema, tables };
 }
 
-function rowsOf(all: ReadonlyMap<string, Uint8Array>, table: string): readonly ExportedRow[] {
-  const rows = json(all, `data/${table}.json`);
+async function rowsOf(zip: ZipFile, table: string): Promise<readonly ExportedRow[]> {
+  const rows = await json(zip, `data/${table}.json`);
   if (!Array.isArray(rows) || !rows.every(isRecord)) throw new NoBackup(`data/${table}.json in it is no list of rows`);
   return rows as readonly ExportedRow[];
 }

@@ -16,6 +16,7 @@ import type { Counts } from '../../server/backup/manifest';
 import type { Preview } from '../../server/backup/restore';
 import type { Outcome } from '../../server/outcome';
 import { GLASS } from '../theme';
+import { sendFile } from './send-file';
 
 const when = (made: number | string): string =>
   new Date(made).toLocaleString('en-US', { dateStyle: 'medium', timeStyle: 'short' });
@@ -28,6 +29,8 @@ const said = (c: Counts): string =>
 export function Backups({ backups, old }: { backups: readonly BackupFile[]; old: boolean }) {
   const router = useRouter();
   const [busy, setBusy] = useState('');
+  /** share of a file that is there, 0-1 */
+  const [part, setPart] = useState(0);
   const [told, setTold] = useState<{ good: boolean; text: string } | null>(null);
   const [asked, setAsked] = useState<{ name: string; preview: Preview } | null>(null);
   const during = async <T,>(what: string, action: Promise<Outcome<T>>, done: (value: T) => string | null) => {
@@ -39,11 +42,6 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
     const text = done(answer.value);
     setTold(text === null ? null : { good: true, text });
     router.refresh();
-  };
-  const bring = async (file: File): Promise<Outcome<{ name: string }>> => {
-    const form = new FormData();
-    form.set('backup', file);
-    return (await (await fetch('/backups', { method: 'POST', body: form })).json()) as Outcome<{ name: string }>;
   };
   return (
     <Paper component="section" aria-label="Backups" sx={{ p: 2.5 }}>
@@ -72,7 +70,11 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
           {busy === 'now' ? 'Backing up…' : 'Back up now'}
         </Button>
         <Button component="label" variant="outlined" disabled={busy !== ''}>
-          {busy === 'bring' ? 'Looking it over…' : 'Import a backup or export'}
+          {busy === 'bring'
+            ? part < 1
+              ? `Reading, ${Math.round(part * 100)} %…`
+              : 'Looking it over…'
+            : 'Import a backup or export'}
           <input
             type="file"
             hidden
@@ -80,7 +82,8 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
             data-testid="backup-file"
             onChange={(e) => {
               const [file] = e.target.files ?? [];
-              if (file) void during('bring', bring(file), () => 'It is whole, and lies among the others now.');
+              if (file)
+                void during('bring', sendFile(file, setPart), () => 'It is whole, and lies among the others now.');
               e.target.value = '';
             }}
           />
