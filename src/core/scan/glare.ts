@@ -1,3 +1,5 @@
+import { partsOf } from './reach';
+
 /** A small square of the sheet, by which light is learned: its color, CIELAB, and how even it is. */
 export interface LightCell {
   readonly lab: readonly [l: number, a: number, b: number];
@@ -53,32 +55,60 @@ export function glareOver(
     (cells[i] as LightCell).uneven < EVEN && (more[i] as number) > LIT && (color[i] as number) < MORE_COLOR;
   const known = new Uint8Array(cells.length);
   for (const i of bare) known[i] = 1;
-  const lit: number[] = [];
+  const goesOn = (i: number, j: number): boolean =>
+    Math.abs((more[i] as number) - (more[j] as number)) <=
+    STEP.foot + STEP.rising * Math.max(more[i] as number, more[j] as number);
+  const lit = new Uint8Array(cells.length);
   for (let queue = bare; queue.length;) {
     const next: number[] = [];
     for (const i of queue)
       for (const j of besides(i, columns, rows)) {
-        if (known[j] || !mayBeLit(j)) continue;
-        const step = Math.abs((more[i] as number) - (more[j] as number));
-        if (step > STEP.foot + STEP.rising * Math.max(more[i] as number, more[j] as number)) continue;
-        known[j] = 1;
+        if (known[j] || !mayBeLit(j) || !goesOn(i, j)) continue;
+        known[j] = lit[j] = 1;
         next.push(j);
       }
-    lit.push(...next);
     queue = next;
   }
-  if (!lit.some((i) => (more[i] as number) > PEAK)) return null;
-  const isLit = new Uint8Array(cells.length);
-  for (const i of lit) isLit[i] = 1;
+  const spots = spotsOf(lit, more, columns, rows, (i, j) => known[j] === 1 && !lit[j] && !goesOn(i, j));
+  if (!spots) return null;
   const laid = change.map((plane) =>
     laidBetween(
-      plane.map((by, i) => (isLit[i] ? by : 0)),
+      plane.map((by, i) => (spots[i] ? by : 0)),
       known,
       columns,
       rows,
     ),
   );
   return { columns, rows, change: laid as unknown as Glare['change'] };
+}
+
+/**
+ * The lit cells that are a spot: light enough, and fading into the bare backing all round. A white sticker that was got
+ * into by a blurred corner has an edge against it instead. Null where none is.
+ */
+function spotsOf(
+  lit: Uint8Array,
+  more: Float32Array,
+  columns: number,
+  rows: number,
+  hasEdge: (i: number, j: number) => boolean,
+): Uint8Array | null {
+  const { labels, parts } = partsOf(lit, columns, rows);
+  const seen = parts.map(() => ({ peak: 0, edges: 0, fades: 0 }));
+  labels.forEach((label, i) => {
+    const part = seen[label - 1];
+    if (!part) return;
+    part.peak = Math.max(part.peak, more[i] as number);
+    for (const j of besides(i, columns, rows)) {
+      if (hasEdge(i, j)) part.edges++;
+      else if (!labels[j]) part.fades++;
+    }
+  });
+  // stickers may lie across a spot: one part of it must be light enough
+  const isSpot = seen.map(({ edges, fades }) => fades > 2 * edges);
+  return seen.some(({ peak }, i) => isSpot[i] && peak > PEAK)
+    ? lit.map((_, i) => (isSpot[(labels[i] as number) - 1] ? 1 : 0))
+    : null;
 }
 
 function besides(i: number, columns: number, rows: number): number[] {
