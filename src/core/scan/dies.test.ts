@@ -1,4 +1,5 @@
-import { diesOf, healed } from './dies';
+import { diesOf } from './dies';
+import { healed } from './mend';
 import type { Share } from './share';
 
 const NONE = { left: false, top: false, right: false, bottom: false };

@@ -1,8 +1,8 @@
 import type { Blobs } from './blobs';
 import type { Sight } from './chord';
-import { ASIDE, STEP, STRAY, apart, contrastOf } from './chord';
+import { ASIDE, STEP, STRAY, apart } from './chord';
 import type { Share } from './share';
-import { isCut, spanAt } from './share';
+import { spanAt } from './share';
 
 /** A size that stickers of a sheet are cut to, px, and how many were found of it. */
 export interface Die {
@@ -12,7 +12,7 @@ export interface Die {
 }
 
 /** Sizes nearer than this are one, mm. */
-const ALIKE = 0.45;
+export const ALIKE = 0.45;
 /** So much of a rectangle is filled where a sticker with rounded corners lies. */
 const FILLED = 0.93;
 /** So much of each edge must show, and of all four in the mean. */
@@ -222,175 +222,4 @@ function edgeShows(
   const inner = count - ended;
   if (inner > count * 0.1 && (shown - beside) / inner < Math.max(alone, (BUSY * beside) / inner)) return 0;
   return (ended + shown) / count;
-}
-
-/** Halves of a row that are copies differ by less, lightness over fields of FIELD px. */
-const COPIES = 3;
-const FIELD = 4;
-/** mm */
-const EVEN = 0.5;
-/** A row whose size is not known is parted into so many at the most, none of them shorter, mm. */
-const MOST = 4;
-const SHORTEST = 10;
-/** So much of each of its cuts must show. */
-const SHOWN = 0.75;
-/** And by so much more than beside it, where one sticker's picture repeats itself. */
-const REPEATED = 0.5;
-
-/**
- * Parts a row, or a column, of stickers of one size that look alike: where the sheet has that size, what two neighbors
- * have in common tells that they are two. A picture that goes on over both is not the same twice. Where the sheet has
- * no such size, more must be seen of the cuts.
- */
-export function partedEvenly(share: Share, dies: readonly Die[], sight: Sight): Share[] | null {
-  const { scale } = sight;
-  const [w, h] = [share.x1 - share.x0 + 1, share.y1 - share.y0 + 1];
-  const slack = EVEN * scale;
-  for (const die of dies) {
-    const across = Math.round(w / die.w);
-    const down = Math.round(h / die.h);
-    if (across * down < 2 || (across > 1 && down > 1)) continue;
-    if (Math.abs(w - across * die.w) > slack * across || Math.abs(h - down * die.h) > slack * down) continue;
-    const parts = inLine(share, across > 1, across * down);
-    if (areCopies(parts, sight, (repeats) => (repeats ? { by: PLAIN, on: SHOWN } : { by: PATTERNED, on: 0 })))
-      return parts;
-  }
-  const across = w > h;
-  for (let n = 2; n <= MOST && Math.max(w, h) / n >= SHORTEST * scale; n++) {
-    const parts = inLine(share, across, n);
-    if (areCopies(parts, sight, (repeats) => ({ by: repeats ? REPEATED : PATTERNED, on: SHOWN }))) return parts;
-  }
-  return null;
-}
-
-/** A share in equal parts, one beside or below the other. */
-function inLine(share: Share, across: boolean, count: number): [Share, ...Share[]] {
-  const { x0, y0, cut } = share;
-  const [w, h] = [share.x1 - x0 + 1, share.y1 - y0 + 1];
-  return Array.from({ length: count }, (_, i): Share => {
-    const [inner, last] = [i > 0, i < count - 1];
-    return across
-      ? {
-          ...share,
-          x0: x0 + Math.round((w * i) / count),
-          x1: x0 + Math.round((w * (i + 1)) / count) - 1,
-          cut: { ...cut, left: inner || cut.left, right: last || cut.right },
-        }
-      : {
-          ...share,
-          y0: y0 + Math.round((h * i) / count),
-          y1: y0 + Math.round((h * (i + 1)) / count) - 1,
-          cut: { ...cut, top: inner || cut.top, bottom: last || cut.bottom },
-        };
-  }) as [Share, ...Share[]];
-}
-
-/**
- * Whether parts of one row show the same and the knife went between them.
- * @param least how much of each cut must show, and by how much more than what is beside it, where the print repeats
- * itself within one part and where it does not
- */
-function areCopies(
-  parts: readonly [Share, ...Share[]],
-  sight: Sight,
-  least: (repeats: boolean) => { readonly by: number; readonly on: number },
-): boolean {
-  const [first, ...others] = parts;
-  const { blobs, planes } = sight;
-  if (!others.every((o) => areAlike(first, o, planes.l, blobs.width))) return false;
-  const [next] = others as [Share];
-  const [dx, dy] = [(next.x0 - first.x0) >> 1, (next.y0 - first.y0) >> 1];
-  const aside = { ...first, x0: first.x0 + dx, x1: first.x1 + dx, y0: first.y0 + dy, y1: first.y1 + dy };
-  const needed = least(areAlike(first, aside, planes.l, blobs.width));
-  const upright = next.x0 > first.x0;
-  const row: Share = { ...first, x1: (parts.at(-1) as Share).x1, y1: (parts.at(-1) as Share).y1 };
-  return parts.slice(0, -1).every((p) => {
-    const { by, on } = contrastOf(row, sight, upright, upright ? p.x1 : p.y1);
-    return by > needed.by && on >= needed.on;
-  });
-}
-
-/** By so much more a cut shows than what is beside it: where the print repeats itself anyway, and where it does not. */
-const PLAIN = 0.4;
-const PATTERNED = 0.08;
-
-/** Whether two shares of one size show the same, give or take a pixel or two. */
-function areAlike(one: Share, other: Share, l: Float32Array, width: number): boolean {
-  const rim = 6;
-  const w = Math.min(one.x1 - one.x0, other.x1 - other.x0) - 2 * rim;
-  const h = Math.min(one.y1 - one.y0, other.y1 - other.y0) - 2 * rim;
-  let best = Infinity;
-  for (let dx = -2; dx <= 2; dx++)
-    for (let dy = -2; dy <= 2; dy++) {
-      let [sum, fields] = [0, 0];
-      for (let v = 0; v + FIELD <= h; v += FIELD * 2)
-        for (let u = 0; u + FIELD <= w; u += FIELD * 2) {
-          let apartBy = 0;
-          for (let k = 0; k < FIELD; k++) {
-            const i = (one.y0 + rim + v + k) * width + one.x0 + rim + u + k;
-            const j = (other.y0 + rim + dy + v + k) * width + other.x0 + rim + dx + u + k;
-            apartBy += (l[i] as number) - (l[j] as number);
-          }
-          sum += Math.abs(apartBy) / FIELD;
-          fields++;
-        }
-      best = Math.min(best, sum / Math.max(1, fields));
-    }
-  return best < COPIES;
-}
-
-/** Px by which what is joined may stand out of its size. */
-const OUT = 6;
-/** So much of the size must be there. */
-const COVERED = 0.88;
-
-/**
- * What cuts through a sticker have parted by mistake: neighbors that together fill a size that the sheet has more than
- * once, and of which not all have sizes of their own.
- * @returns groups of shares, each of which is one sticker
- */
-export function healed(shares: readonly Share[], dies: readonly Die[], scale: number): Share[][] {
-  const slack = ALIKE * scale;
-  const countOf = (s: Share): number => dieOf(s, dies, scale)?.count ?? 0;
-  const groups: Share[][] = [];
-  const taken = new Set<Share>();
-  for (const orphan of shares) {
-    if (taken.has(orphan) || countOf(orphan) > 1 || !isCut(orphan)) continue;
-    const group = dies
-      .filter((d) => d.count > 1)
-      .flatMap((die) => cornersAt(orphan, die).map((rect) => within(rect, shares, slack)))
-      .find((g) => g !== null && g.every((s) => !taken.has(s)));
-    if (!group) continue;
-    groups.push(group);
-    for (const s of group) taken.add(s);
-  }
-  return groups;
-}
-
-type Box = Pick<Share, 'x0' | 'y0' | 'x1' | 'y1'>;
-
-/** The four places of a size in which a share lies in one of its corners. */
-const cornersAt = ({ x0, y0, x1, y1 }: Share, { w, h }: Die): Box[] =>
-  [x0, x1 - w + 1].flatMap((x) => [y0, y1 - h + 1].map((y) => ({ x0: x, y0: y, x1: x + w - 1, y1: y + h - 1 })));
-
-/** The shares that fill a rectangle; null where it is not filled, or where one of them lies half in it. */
-function within(rect: Box, shares: readonly Share[], slack: number): Share[] | null {
-  const inside: Share[] = [];
-  let filled = 0;
-  for (const s of shares) {
-    const w = Math.min(s.x1, rect.x1) - Math.max(s.x0, rect.x0) + 1;
-    const h = Math.min(s.y1, rect.y1) - Math.max(s.y0, rect.y0) + 1;
-    if (w <= OUT || h <= OUT) continue;
-    if (s.x1 - s.x0 + 1 - w > OUT || s.y1 - s.y0 + 1 - h > OUT || !isCut(s)) return null;
-    inside.push(s);
-    filled += w * h;
-  }
-  const [w, h] = [rect.x1 - rect.x0 + 1, rect.y1 - rect.y0 + 1];
-  const ends = (key: keyof Box, most: typeof Math.max): number => most(...inside.map((s) => s[key]));
-  const fills =
-    inside.length > 1 &&
-    filled >= COVERED * w * h &&
-    Math.abs(ends('x1', Math.max) - ends('x0', Math.min) + 1 - w) <= slack &&
-    Math.abs(ends('y1', Math.max) - ends('y0', Math.min) + 1 - h) <= slack;
-  return fills ? inside : null;
 }

@@ -6,9 +6,11 @@ import { bestCut } from './chord';
 import type { LabPlanes } from './lab-planes';
 import type { Marks } from './marks';
 import type { Die } from './dies';
-import { dieOf, diesOf, healed, layDies, partedEvenly } from './dies';
+import { dieOf, diesOf, layDies } from './dies';
+import { healed } from './mend';
 import type { Part } from './reach';
 import { partsOf } from './reach';
+import { partedEvenly } from './rows-of-copies';
 import type { Share } from './share';
 import { isCut } from './share';
 
