@@ -86,7 +86,6 @@ export class Hobnail {
     return false;
   }
 
-  /** Ends the server and all that it started at once, with no chance to write anything more. */
   /** An empty house in place of the demo's. */
   async emptied(): Promise<void> {
     await this.kill();
@@ -94,6 +93,7 @@ export class Hobnail {
     await this.comeBack();
   }
 
+  /** Ends the server and all that it started at once, with no chance to write anything more. */
   async kill(): Promise<void> {
     const { server } = this;
     this.server = null;

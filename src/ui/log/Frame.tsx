@@ -1,24 +1,23 @@
+'use client';
+
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
+import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { GLASS } from '../theme';
 import { TopBar } from '../TopBar';
 
-/** The rooms of the log, in the order in which they stand. */
-export const LOG_ROOMS = [
-  { href: '/log', name: 'Weeks' },
-  { href: '/log/dinners', name: 'Dinners' },
-  { href: '/log/habits', name: 'Habits' },
-  { href: '/log/hours', name: 'Hours and spending' },
-  { href: '/log/items', name: 'Items' },
-  { href: '/log/kits', name: 'Kits' },
-  { href: '/log/colors', name: 'Colors' },
-  { href: '/log/bench', name: 'At the bench' },
-] as const;
+/** A room of the log, as one goes to it. */
+export interface LogWay {
+  readonly href: string;
+  readonly title: string;
+}
 
 /** What stands round every page of the log: where one is, and the way to the others. */
-export function LogFrame({ at, children }: { at: string; children: ReactNode }) {
+export function LogFrame({ rooms, children }: { rooms: readonly LogWay[]; children: ReactNode }) {
+  const path = usePathname();
+  const at = rooms.findLast((r) => path.startsWith(r.href))?.href;
   return (
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <TopBar
@@ -39,7 +38,7 @@ export function LogFrame({ at, children }: { at: string; children: ReactNode }) 
           background: GLASS.paper,
         }}
       >
-        {LOG_ROOMS.map((room) => {
+        {rooms.map((room) => {
           const here = room.href === at;
           return (
             <Box
@@ -57,7 +56,7 @@ export function LogFrame({ at, children }: { at: string; children: ReactNode }) 
                 boxShadow: here ? `inset 0 -3px 0 ${GLASS.amber}` : 'none',
               }}
             >
-              {room.name}
+              {room.title}
             </Box>
           );
         })}

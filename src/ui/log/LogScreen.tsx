@@ -14,7 +14,6 @@ import { Dots } from '../Dots';
 import { useKitName } from '../kit-names';
 import { SpreadPicture } from '../SpreadPicture';
 import { GLASS } from '../theme';
-import { LogFrame } from './Frame';
 
 const FIELDS = [
   { value: '', name: 'Anywhere' },
@@ -31,7 +30,7 @@ export function LogScreen({ log, search }: { log: Log; search: LogSearch }) {
   const years = [...new Set(log.entries.map((e) => e.week.slice(0, 4)))];
   const asked = Boolean(search.words || search.first || search.last);
   return (
-    <LogFrame at="/log">
+    <>
       <SearchForm search={search} asked={asked} />
       {log.entries.length === 0 && (
         <Typography>
@@ -61,7 +60,7 @@ export function LogScreen({ log, search }: { log: Log; search: LogSearch }) {
           Earlier weeks
         </Button>
       )}
-    </LogFrame>
+    </>
   );
 }
 

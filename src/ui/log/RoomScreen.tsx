@@ -12,7 +12,6 @@ import type { RoomPage } from '../../server/log/load-room';
 import { Chart } from '../Chart';
 import { GLASS } from '../theme';
 import { chartOf } from './charts';
-import { LogFrame } from './Frame';
 
 /** Rows shown at first. */
 const SOME = 12;
@@ -22,7 +21,7 @@ export function RoomScreen({ room }: { room: RoomPage }) {
   const address = (year: string) =>
     `/log/${room.name}?${new URLSearchParams({ year, ...(room.words ? { q: room.words } : {}) }).toString()}`;
   return (
-    <LogFrame at={`/log/${room.name}`}>
+    <>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mb: 2 }}>
         <Typography variant="h1" component="h2" sx={{ mr: 2 }}>
           {room.title}
@@ -76,7 +75,7 @@ export function RoomScreen({ room }: { room: RoomPage }) {
           <TableCard key={table.name} table={table} room={room} />
         ))}
       </Box>
-    </LogFrame>
+    </>
   );
 }
 

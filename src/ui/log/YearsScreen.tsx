@@ -8,12 +8,11 @@ import { shortDay } from '../../core/week/day-names';
 import type { WeekOfYear } from '../../server/log/years';
 import { SpreadPicture } from '../SpreadPicture';
 import { GLASS } from '../theme';
-import { LogFrame } from './Frame';
 
 /** One week beside the same week of other years. */
 export function YearsScreen({ weeks }: { weeks: readonly WeekOfYear[] }) {
   return (
-    <LogFrame at="/log">
+    <>
       <Typography variant="h1" component="h2" sx={{ mb: 2 }}>
         The same week of every year
       </Typography>
@@ -41,7 +40,7 @@ export function YearsScreen({ weeks }: { weeks: readonly WeekOfYear[] }) {
           </Paper>
         ))}
       </Box>
-    </LogFrame>
+    </>
   );
 }
 
