@@ -79,6 +79,9 @@ test('the whole bench of a week by keyboard: ticking, spoiling, going back, fini
   await expect(page.getByRole('heading', { name: 'The week is on paper' })).toBeVisible();
   await page.goto(hobnail.url);
   await expect(page.getByRole('region', { name: /^Next week/ })).toContainText('on paper');
+  await page.getByRole('button', { name: 'Plan this week' }).first().click();
+  await expect(page.getByTestId('leans')).toContainText('Cover month flags: no');
+  await expect(page.getByTestId('leans')).not.toContainText('Header colors');
   expect(complaints).toEqual([]);
 });
 
@@ -121,6 +124,17 @@ test('the end: a photo, what was loved, what is left; a week given up is asked a
   await taste.click();
   await taste.click();
   await expect(taste).toHaveAccessibleName(/, loved$/);
+
+  // how it was laid out, too: the next week of that manner is said to start so
+  const headers = page.getByTestId('layout-taste').filter({ hasText: 'Header colors' });
+  await headers.click();
+  await expect(headers).toHaveText(/· loved$/);
+  await headers.click();
+  await expect(headers).toHaveText(/· jarred$/);
+  const flags = page.getByTestId('layout-taste').filter({ hasText: /^Cover month flags/ });
+  await flags.click();
+  await flags.click();
+  await expect(flags).toHaveText(/· jarred$/);
 
   await page.getByLabel('A word about it').fill('less blue next time');
   await page.getByLabel('A word about it').blur();

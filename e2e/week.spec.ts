@@ -87,6 +87,21 @@ test('the log: charts with their tables and files, other years, sharing, leftove
   const entry = page.getByTestId('log-entry').filter({ hasText: 'Jan 4' });
   await expect(entry.getByRole('img', { name: /^A photo of Jan 4/ })).toBeVisible();
   await expect(entry.locator('mark').first()).toHaveText(/seed/i);
+  // a leftover laid in an empty place of that week, with a word
+  const spread = (await entry.getByRole('link').first().getAttribute('href'))!;
+  await page.goto(`${hobnail.url}${spread.replace(/[?#].*$/, '')}/bench`);
+  const memories = page.getByRole('region', { name: 'Empty places, and leftovers for them' });
+  const forWords = memories.getByTestId('memory').filter({ has: page.getByRole('textbox') });
+  const field = forWords.first().getByRole('textbox');
+  await field.fill('the first frost of the whole long winter, and then some more of it');
+  await field.press('Enter');
+  await expect(memories.getByRole('alert')).toContainText('a word it has room for');
+  await field.fill('ice');
+  const there = await forWords.count();
+  await forWords.first().getByRole('button', { name: /^Lay / }).click();
+  await expect(forWords).not.toHaveCount(there);
+  await page.goto(`${hobnail.url}/log?q=ice`);
+  await expect(page.getByTestId('log-entry').filter({ hasText: 'Jan 4' })).toContainText('ice');
   for (const room of ['Dinners', 'Habits', 'Hours and spending', 'Items', 'Kits', 'Colors', 'At the bench']) {
     await page.getByRole('navigation', { name: 'Log' }).getByRole('link', { name: room }).click();
     await expect(page.getByRole('heading', { level: 2, name: room })).toBeVisible();

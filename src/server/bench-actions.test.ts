@@ -214,7 +214,7 @@ describe('a spread that is on paper', () => {
     done(await judgeLayout({ ...said, loved: ['headers=none'], jarred: [] }));
     expect((await spreadNow(id)).keep?.choices).toEqual({ loved: ['headers=none'], jarred: [] });
     const leans = async () => (await loadShelf()).manners.map((m) => [m.name, m.leans] as const);
-    expect(new Map(await leans()).get('scattered')).toEqual(['Header colors: none']);
+    expect(new Map(await leans()).get('scattered')).toEqual(['Headers and lists · Header colors: none']);
     expect(new Map(await leans()).get('airy')).toEqual([]);
     const ownOfNew = async (week: string) => (await spreadNow(await beginWeek(week))).own;
     expect(await ownOfNew('2027-W07')).toEqual({ options: { headers: 'none' }, ways: {} });

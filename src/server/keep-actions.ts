@@ -1,7 +1,7 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { BadInput } from '../core/format/fault';
+import { BadInput, quoted } from '../core/format/fault';
 import type { MemoryOffer } from '../core/keep/memory-pieces';
 import { layMemory } from '../core/keep/memory-pieces';
 import { findSheet } from '../core/scan/find-sheet';
@@ -130,9 +130,13 @@ export async function layMemoryPiece(input: unknown): Promise<Outcome<readonly M
     const { spreadId, text, ...offer } = check(LayMemoryDto, input, 'piece');
     const { context, placements } = await mustLoad(spreadId);
     const change = layMemory(contextFrom(context), placements, offer, text);
-    if (!change)
+    if (change === 'no place')
       throw new BadInput([
         { file: 'piece', where: offer.code, found: 'no room for it, or none left', expected: 'an empty place' },
+      ]);
+    if (change === 'no room')
+      throw new BadInput([
+        { file: 'piece', where: offer.code, found: quoted(text), expected: 'a word it has room for' },
       ]);
     await makeEdit(await store(), spreadId, change);
     revalidatePath('/', 'layout');

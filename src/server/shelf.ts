@@ -7,7 +7,7 @@ import { cutsOf } from '../core/bench/cuts';
 import { whiteOutOf } from '../core/bench/white-out';
 import { palette } from '../core/kit/kit';
 import { intersect, unionArea } from '../core/measure/rect';
-import { leanings, sayChoice } from '../core/manner/choices';
+import { leanings, sayChoiceInFull } from '../core/manner/choices';
 import { MANNERS } from '../core/manner/registry';
 import { footprint } from '../core/spread/placement';
 import { spokenWeek } from '../core/week/day-names';
@@ -94,7 +94,7 @@ export async function loadShelf(): Promise<Shelf> {
   const manners = [...own, ...Object.values(MANNERS).map(({ name, says }) => ({ name, says }))].map((m) => ({
     ...m,
     rated: rated.get(m.name) ?? null,
-    leans: leanings(m.name, heeded.get(m.name) ?? []).map(sayChoice),
+    leans: leanings(m.name, heeded.get(m.name) ?? []).map(sayChoiceInFull),
   }));
   return {
     weeks,

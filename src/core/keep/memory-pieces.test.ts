@@ -20,20 +20,25 @@ it('offers leftovers for empty places of the days asked for, one of a sort a day
   for (const [key, n] of used) expect(n).toBeLessThanOrEqual(pieceIndex(context).get(key)!.count);
 });
 
-it('lays one where nothing lies, with a word where it has room for one', () => {
+it('lays one where nothing lies, with its word where it is for one, and loses no word that has no room', () => {
   for (const offer of memoryPieces(context, placements, ALL)) {
     const change = layMemory(context, placements, offer, 'seals');
-    expect(change).not.toBeNull();
-    const [laid] = change!.after;
+    if (typeof change === 'string') {
+      expect([offer.sort, change]).toEqual(['word', 'no room']);
+      continue;
+    }
+    const [laid] = change.after;
     const others = placements.filter((p) => p.page === laid!.page && p.layer === 0);
     expect(others.filter((p) => intersect(footprint(p), footprint(laid!)))).toEqual([]);
-    expect(laid!.text === 'seals' || laid!.text === null).toBe(true);
-    if (offer.sort !== 'word') expect(laid!.text).toBeNull();
-    expect(apply(placements, change!)).toHaveLength(placements.length + 1);
+    expect(laid!.text).toBe(offer.sort === 'word' ? 'seals' : null);
+    expect(layMemory(context, placements, offer, 'so much '.repeat(30))).toEqual(
+      offer.sort === 'word' ? 'no room' : expect.anything(),
+    );
+    expect(apply(placements, change)).toHaveLength(placements.length + 1);
   }
 });
 
 it('lays nothing that is not there, or has no place', () => {
   const offer = { sort: 'moment' as const, day: 0, kit: 'zeppelin', code: 'X' };
-  expect(layMemory(context, placements, offer, '')).toBeNull();
+  expect(layMemory(context, placements, offer, '')).toBe('no place');
 });

@@ -89,23 +89,22 @@ function strangeTo(context: Context, placements: readonly Placement[], day: numb
 }
 
 /**
- * Lays a leftover in an empty place of a day, with a text where it has room for one.
- * @returns null when there is no place, or none is left
+ * Lays a leftover in an empty place of a day, with a word where it is for one.
+ * @returns why it cannot be: there is no place or none is left; or the word has no room on it
  */
 export function layMemory(
   context: Context,
   placements: readonly Placement[],
   offer: Pick<MemoryOffer, 'kit' | 'code' | 'day' | 'sort'>,
   text: string,
-): Change | null {
+): Change | 'no place' | 'no room' {
   const piece = pieceIndex(context).get(pieceKey(offer));
   const spot = piece && spotsFor(context, placements, piece).find((s: Spot) => s.day === offer.day && !s.rows);
   const change = piece && spot ? placeAt(context, placements, piece, spot) : null;
   const [added] = change?.after ?? [];
-  if (!piece || !change || !added) return null;
-  const fitted =
-    offer.sort === 'word' && text.trim()
-      ? fitText(text.trim(), writingRoom(baseOf(piece, added)), context.options)
-      : null;
+  if (!piece || !change || !added) return 'no place';
+  const word = offer.sort === 'word' ? text.trim() : '';
+  const fitted = word ? fitText(word, writingRoom(baseOf(piece, added)), context.options) : null;
+  if (word && !fitted) return 'no room';
   return { ...change, after: [{ ...added, ...(fitted ? { ...fitted, ink: inkFor(piece) } : {}) }] };
 }

@@ -1,4 +1,4 @@
-import { choiceNamed, choiceOf, choicesMade, leanings, ownOf, sayChoice } from './choices';
+import { choiceNamed, choiceOf, choicesMade, leanings, ownOf, sayChoice, sayChoiceInFull } from './choices';
 import { MANNERS } from './registry';
 import { settingGroups } from './settings';
 
@@ -19,6 +19,7 @@ describe('what a week was laid out with', () => {
       undefined, undefined, undefined, undefined,
     ]); // prettier-ignore
     expect(sayChoice(named('headers=none'))).toBe('Header colors: none');
+    expect(sayChoiceInFull(named('headers=none'))).toBe('Headers and lists · Header colors: none');
   });
 
   it('is what its school does, but for what its owner set, which comes first', () => {

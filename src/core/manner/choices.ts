@@ -40,6 +40,9 @@ export function choiceNamed(name: string): Made | undefined {
 export const sayChoice = ({ setting, value }: Made): string =>
   `${setting.label}: ${setting.choices.find((c) => c.value === value)?.label ?? String(value)}`;
 
+/** `Full boxes · They stand: floor`, for where nothing else says what it is of. */
+export const sayChoiceInFull = (made: Made): string => `${made.setting.group} · ${sayChoice(made)}`;
+
 const ofSchool = ({ habits, ways }: Manner, setting: Setting): unknown =>
   setting.of === 'options' ? habits[setting.key] : ways[setting.key];
 

@@ -4,7 +4,7 @@ import Paper from '@mui/material/Paper';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { spokenName } from '../../core/kit/kit';
-import { choiceNamed, sayChoice } from '../../core/manner/choices';
+import { choiceNamed, sayChoiceInFull } from '../../core/manner/choices';
 import type { LearnedChoice } from '../../db/liked-choices';
 import type { Like } from '../../db/likes';
 import { forgetTaste, heedChoice, heedLike } from '../../server/settings-actions';
@@ -70,7 +70,7 @@ export function Learned({
             made && (
               <Lesson
                 key={`${manner} ${choice}`}
-                name={`${sayChoice(made)}, ${spokenName(manner)}`}
+                name={`${sayChoiceInFull(made)}, ${spokenName(manner)}`}
                 weight={weight}
                 off={off}
                 busy={busy}
