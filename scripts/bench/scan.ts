@@ -10,6 +10,7 @@ import type { PrintedSheet, Printed } from '../../demo/scanner-service/sheet';
 import { difference } from '../../src/core/color/color';
 import { readKit } from '../../src/core/format/kit-csv';
 import { actsOfAKit } from './scan-acts';
+import { inTheBrowser } from './scan-in-browser';
 import type { FoundPiece, ReadSheet } from '../../src/core/scan/found';
 import { findSheet } from '../../src/core/scan/find-sheet';
 import { readSheet } from '../../src/core/scan/read-sheet';
@@ -197,7 +198,7 @@ async function main(): Promise<void> {
   }, empty());
   writeFileSync(
     'docs/scan.md',
-    `# Scanning, measured\n\nWritten by \`npm run bench:scan\`. ${sheets.length * 2} simulated sheets (demo/scanner-service): each as a flatbed scan at 300 dpi and as a phone's photo in perspective; made-up kits of seeds ${SEEDS.join(' and ')}, never looked at while the reader was made, and the demo kits' own sheets. Invented: pieces where no sticker is, or a second one on a sticker; unparted: pieces that are several stickers in one, which count as not found. Of 100, but for counts and milliseconds (Node, without decoding). Sizes: each side within 0.4 mm of a scan, 0.8 mm of a photo; of those found. Colors: the main one within 3 by CIEDE2000, where one color clearly leads. Copies, rows: designs counted exactly right.\n\n| ${HEAD.join(' | ')} |\n|${HEAD.map(() => '---').join('|')}|\n${[...tallies].map(([name, t]) => row(name, t)).join('\n')}\n${row('**all**', total)}\n\n${await otherwise()}\n${await actsOfAKit(readBack, matched, FLATBED)}`,
+    `# Scanning, measured\n\nWritten by \`npm run bench:scan\`. ${sheets.length * 2} simulated sheets (demo/scanner-service): each as a flatbed scan at 300 dpi and as a phone's photo in perspective; made-up kits of seeds ${SEEDS.join(' and ')}, never looked at while the reader was made, and the demo kits' own sheets. Invented: pieces where no sticker is, or a second one on a sticker; unparted: pieces that are several stickers in one, which count as not found. Of 100, but for counts and milliseconds (Node, without decoding). Sizes: each side within 0.4 mm of a scan, 0.8 mm of a photo; of those found. Colors: the main one within 3 by CIEDE2000, where one color clearly leads. Copies, rows: designs counted exactly right.\n\n| ${HEAD.join(' | ')} |\n|${HEAD.map(() => '---').join('|')}|\n${[...tallies].map(([name, t]) => row(name, t)).join('\n')}\n${row('**all**', total)}\n\n${await otherwise()}\n${await inTheBrowser(SEEDS[0] as number)}\n${await actsOfAKit(readBack, matched, FLATBED)}`,
   );
 }
 

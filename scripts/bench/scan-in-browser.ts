@@ -1,0 +1,46 @@
+// Reads sheets of 600 dpi on the real screen: from the file chosen to the outlines shown, decoding included, and the
+// most memory that the page's process has held.
+import { readFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { FLATBED, scanned } from '../../demo/scanner-service/device';
+import { madeUpSheet } from '../../demo/scanner-service/made-up-sheets';
+import { Hobnail, seededDatabase } from '../../e2e/server';
+
+const SHEETS = ['boxes', 'lists', 'mixed'] as const;
+const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'];
+
+/** @param seed of sheets that the reader was not made on. @returns a section of the report */
+export async function inTheBrowser(seed: number): Promise<string> {
+  const hobnail = new Hobnail(seededDatabase());
+  await hobnail.start();
+  const chrome = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
+  const rows: string[] = [];
+  try {
+    for (const sort of SHEETS) {
+      const sheet = madeUpSheet(sort, seed);
+      const { bytes, type, width, height } = await scanned(sheet, { ...FLATBED, dpi: 600, seed: 100 });
+      const page = await chrome.newPage({ viewport: { width: 1280, height: 800 } });
+      await page.goto(`${hobnail.url}/scan`, { waitUntil: 'networkidle' });
+      const start = performance.now();
+      await page.getByTestId('sheet-files').setInputFiles({ name: 'sheet.jpg', mimeType: type, buffer: bytes });
+      await page.getByTestId('outline').first().waitFor({ timeout: 60_000 });
+      const ms = performance.now() - start;
+      const found = await page.getByTestId('outline').count();
+      const hands = await chrome.newBrowserCDPSession();
+      const { processInfo } = await hands.send('SystemInfo.getProcessInfo');
+      const most = Math.max(...processInfo.filter((p) => p.type === 'renderer').map((p) => peakOf(p.id)));
+      rows.push(
+        `| ${sort} | ${width} × ${height} | ${found} of ${sheet.stickers.length} | ${(ms / 1000).toFixed(1)} | ${most} |`,
+      );
+      await page.close();
+    }
+  } finally {
+    await chrome.close();
+    await hobnail.remove();
+  }
+  return `## In the browser, 600 dpi\n\nFrom the file chosen to the outlines shown, decoding and cutting out included (bar: 4 s in the worker, 600 MB); memory is the most that the page's whole process held, of which an empty screen takes its share.\n\n| sheet | px | stickers | s | MB |\n|---|---|---|---|---|\n${rows.join('\n')}\n`;
+}
+
+/** The most memory a process has held, MB. */
+const peakOf = (pid: number): number =>
+  Math.round(Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024);
