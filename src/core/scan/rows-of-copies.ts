@@ -33,7 +33,7 @@ export function partedEvenly(share: Share, dies: readonly Die[], sight: Sight): 
       return parts;
   }
   const across = w > h;
-  for (let n = 2; n <= MOST && Math.max(w, h) / n >= SHORTEST * scale; n++) {
+  for (let n = Math.min(MOST, Math.floor(Math.max(w, h) / (SHORTEST * scale))); n >= 2; n--) {
     const parts = inLine(share, across, n);
     if (areCopies(parts, sight, (repeats) => ({ by: repeats ? REPEATED : PATTERNED, on: SHOWN }))) return parts;
   }
