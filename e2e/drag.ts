@@ -25,7 +25,7 @@ export async function dragByFinger(page: Page, from: Spot, to: Spot): Promise<vo
   const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: Spot | null) =>
     hand.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [{ x: at.x, y: at.y }] : [] });
   await touch('touchStart', from);
-  await page.waitForTimeout(350);
+  await page.getByTestId('in-hand').waitFor();
   for (let i = 1; i <= 8; i++)
     await touch('touchMove', { x: from.x + ((to.x - from.x) * i) / 8, y: from.y + ((to.y - from.y) * i) / 8 });
   await touch('touchEnd', null);

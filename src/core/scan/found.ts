@@ -2,8 +2,11 @@ import type { Hex } from '../color/color';
 import type { Kind, Shape } from '../kit/kinds';
 import type { Rect } from '../measure/rect';
 
-/** Why a piece should be looked at first: its outline hardly shows, a spot of light lies on it, its kind is a guess. */
-export type Doubt = 'faint' | 'glare' | 'kind';
+/**
+ * Why a piece should be looked at first: its outline hardly shows, a spot of light lies on it, it was cut from its
+ * neighbors with a size that nothing else has, its kind is a guess.
+ */
+export type Doubt = 'faint' | 'glare' | 'parting' | 'kind';
 
 /** A sticker found on a sheet, in mm from the sheet's top left corner. */
 export interface FoundPiece extends Rect {

@@ -4,6 +4,8 @@ import { backingOf } from './backing';
 import type { Blobs } from './blobs';
 import { blobsOf, leastUnlike } from './blobs';
 import { colorsOf } from './colors-of';
+import type { Die } from './dies';
+import { dieOf, diesOf } from './dies';
 import type { Edges } from './edges';
 import { edgesOf } from './edges';
 import { foilOf } from './foil-of';
@@ -30,6 +32,7 @@ interface Seen {
   readonly backing: Backing;
   readonly marks: Marks;
   readonly blobs: Blobs;
+  readonly dies: readonly Die[];
   readonly scale: number;
 }
 
@@ -50,7 +53,7 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
   onStep('parting');
   const shares = splitAll(blobs, marks, planes, backing.grain, scale);
   onStep('measuring');
-  const seen: Seen = { planes, backing, marks, blobs, scale };
+  const seen: Seen = { planes, backing, marks, blobs, dies: diesOf(shares, scale), scale };
   const measured = inReadingOrder(shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) })));
   const designs = designsOf(measured.map((m) => lookOf(m.share, m.edges, seen)));
   const [l, a, b] = backing.best;
@@ -94,6 +97,7 @@ function pieceOf(share: Share, edges: Edges, design: number, seen: Seen): FoundP
   const doubts: Doubt[] = [];
   if (isFaint(share, seen)) doubts.push('faint');
   if (isLit(edges, seen)) doubts.push('glare');
+  if (isCut(share) && dieOf(share, seen.dies, scale)?.count === 1) doubts.push('parting');
   if (!sure) doubts.push('kind');
   return {
     x: tenth(edges.left),

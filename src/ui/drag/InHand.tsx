@@ -8,6 +8,7 @@ export function InHand({ label }: { label: string | null }) {
     <DragOverlay>
       {label !== null && (
         <Box
+          data-testid="in-hand"
           sx={{
             px: 1.5,
             py: 0.5,

@@ -13,6 +13,7 @@ import type { ScanSheet } from './store';
 const DOUBT: Readonly<Record<Doubt, string>> = {
   faint: 'only its cut line shows',
   glare: 'light shines on it',
+  parting: 'is it one sticker?',
   kind: 'what is it?',
 };
 
