@@ -5,7 +5,7 @@ import { addKit } from '../../src/db/kits';
 import { placementsOf } from '../../src/db/placements';
 import { makeEdit } from '../../src/db/spread-edits';
 import { kitOf, piece } from '../../tests/fixtures';
-import { chromium } from '@playwright/test';
+import { launchChrome } from './chrome';
 import { say, ms, quantile } from './report';
 
 /** What only a browser shows: how much script comes, and how dragging feels. */
@@ -13,18 +13,7 @@ export async function browser(): Promise<void> {
   const hobnail = new Hobnail(seededDatabase());
   await fillUp(hobnail.data);
   await hobnail.start();
-  const chrome = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  const chrome = await launchChrome();
   const page = await chrome.newPage({ viewport: { width: 1280, height: 800 } });
   // each script once: one that is asked for ahead and then run comes once, and out of the cache the second time
   const scripts = new Map<string, Promise<number>>();

@@ -1,5 +1,4 @@
 import { statSync } from 'node:fs';
-import { chromium } from '@playwright/test';
 import { sql } from 'kysely';
 import { lifeOf } from '../../demo/past-life';
 import { Hobnail } from '../../e2e/server';
@@ -17,6 +16,7 @@ import { restore } from '../../src/server/backup/restore';
 import { LOG_ROOMS } from '../../src/server/log/registry';
 import { FIRST_WEEK } from '../../tests/ten-years';
 import { join } from 'node:path';
+import { launchChrome } from './chrome';
 import { ms, quantile, say } from './report';
 
 const SEED = 27;
@@ -123,10 +123,7 @@ export async function logOver(db: Database, file: string, weeks: number): Promis
 export async function scrolling(file: string): Promise<void> {
   const hobnail = new Hobnail(file);
   await hobnail.start();
-  const chrome = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-  }); // prettier-ignore
+  const chrome = await launchChrome();
   const page = await chrome.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${hobnail.url}/log`);
   const pictures = await page.getByTestId('log-entry').count();

@@ -1,19 +1,18 @@
 // Reads sheets of 600 dpi on the real screen: from the file chosen to the outlines shown, decoding included, and the
 // most memory that the page's process has held.
 import { readFileSync } from 'node:fs';
-import { chromium } from '@playwright/test';
 import { FLATBED, scanned } from '../../demo/scanner-service/device';
 import { madeUpSheet } from '../../demo/scanner-service/made-up-sheets';
 import { Hobnail, seededDatabase } from '../../e2e/server';
+import { launchChrome } from './chrome';
 
 const SHEETS = ['boxes', 'lists', 'mixed'] as const;
-const FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'];
 
 /** @param seed of sheets that the reader was not made on. @returns a section of the report */
 export async function inTheBrowser(seed: number): Promise<string> {
   const hobnail = new Hobnail(seededDatabase());
   await hobnail.start();
-  const chrome = await chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
+  const chrome = await launchChrome();
   const rows: string[] = [];
   try {
     for (const sort of SHEETS) {

@@ -71,15 +71,9 @@ export function glareOver(
   }
   const spots = spotsOf(lit, more, columns, rows, (i, j) => known[j] === 1 && !lit[j] && !goesOn(i, j));
   if (!spots) return null;
-  const laid = change.map((plane) =>
-    laidBetween(
-      plane.map((by, i) => (spots[i] ? by : 0)),
-      known,
-      columns,
-      rows,
-    ),
-  );
-  return { columns, rows, change: laid as unknown as Glare['change'] };
+  const bySpots = change.map((plane) => plane.map((by, i) => (spots[i] ? by : 0)));
+  layBetween(bySpots, known, columns, rows);
+  return { columns, rows, change: bySpots as unknown as Glare['change'] };
 }
 
 /**
@@ -122,15 +116,13 @@ function besides(i: number, columns: number, rows: number): number[] {
 }
 
 /** What is not known becomes the mean of what is around it, round by round. */
-function laidBetween(values: Float32Array, known: Uint8Array, columns: number, rows: number): Float32Array {
-  const out = values.slice();
-  const unknown = [...known.keys()].filter((i) => !known[i]);
-  for (let round = 0; round < ROUNDS; round++)
-    for (const i of round % 2 ? unknown : [...unknown].reverse()) {
-      const around = besides(i, columns, rows);
-      out[i] = around.reduce((sum, j) => sum + (out[j] as number), 0) / around.length;
-    }
-  return out;
+function layBetween(planes: readonly Float32Array[], known: Uint8Array, columns: number, rows: number): void {
+  const unknown = [...known.keys()].flatMap((i) => (known[i] ? [] : [{ i, around: besides(i, columns, rows) }]));
+  const backwards = unknown.toReversed();
+  for (const plane of planes)
+    for (let round = 0; round < ROUNDS; round++)
+      for (const { i, around } of round % 2 ? unknown : backwards)
+        plane[i] = around.reduce((sum, j) => sum + (plane[j] as number), 0) / around.length;
 }
 
 /** How a spot changes the backing at a place given in cells from the top left: between the middles of four cells. */

@@ -32,7 +32,7 @@ export async function addPiece({ id, at, of, bytes }: Piece): Promise<string | n
   if (!ID.test(id)) throw bad('upload', id.slice(0, 60), 'a UUID');
   if (!Number.isInteger(of) || of <= 0 || of > MOST) throw bad('size', `${of} bytes`, 'at most 8 GB');
   mkdirSync(backupFolder(), { recursive: true });
-  throwAwayOld();
+  if (at === 0) throwAwayOld();
   const file = join(backupFolder(), `taken-${id}.part`);
   const there = existsSync(file) ? statSync(file).size : 0;
   if (at === 0 && there > 0)

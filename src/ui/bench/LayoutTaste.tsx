@@ -10,12 +10,10 @@ import { GLASS } from '../theme';
 import type { Judgement } from './use-judged';
 import { useJudged } from './use-judged';
 
-const NONE = { loved: [], jarred: [] };
-
 /** How a week was laid out, to be loved or not: new weeks of its school heed it (handbook 7). */
 export function LayoutTaste({ spread }: { spread: SpreadData }) {
   const { manner } = spread.context;
-  const { of, tap, said } = useJudged(spread.keep?.choices ?? NONE, (judged) =>
+  const { of, tap, said } = useJudged(spread.keep?.choices, (judged) =>
     judgeLayout({ spreadId: spread.id, ...judged }),
   );
   const all = choicesMade(manner, spread.own);

@@ -10,8 +10,6 @@ import { symbolId } from '../sticker/symbol-id';
 import { GLASS } from '../theme';
 import { useJudged } from './use-judged';
 
-const NONE = { loved: [], jarred: [] };
-
 /** The designs of a spread: one tap, it was loved; two, it jarred; three, nothing. It is learned (handbook 7). */
 export function Taste({
   spread,
@@ -23,7 +21,7 @@ export function Taste({
   placements: readonly Placement[];
 }) {
   const index = pieceIndex(context);
-  const { of, tap, said } = useJudged(spread.keep ?? NONE, (judged) => judgeSpread({ spreadId: spread.id, ...judged }));
+  const { of, tap, said } = useJudged(spread.keep, (judged) => judgeSpread({ spreadId: spread.id, ...judged }));
   const designs = [...new Set(placements.filter((p) => !isWriting(p)).map(pieceKey))]
     .flatMap((key) => index.get(key) ?? [])
     .filter((p) => p.kind !== 'date-dot' && !isStrip(p.kind) && (!traits(p.kind).overlay || p.kind === 'deco'));

@@ -13,12 +13,12 @@ const NEXT = new Map<Judgement, Judgement>([
  * One tap: it was loved; two: it jarred; three: nothing. Shown at once, and kept; what was not kept is taken back.
  * @returns what is said of a key, what a tap does, and why it was not kept
  */
-export function useJudged(before: Judged, keep: (judged: Judged) => Promise<Outcome<null>>) {
+export function useJudged(before: Judged | null | undefined, keep: (judged: Judged) => Promise<Outcome<null>>) {
   const [judged, setJudged] = useState<ReadonlyMap<string, Judgement>>(
     () =>
       new Map<string, Judgement>([
-        ...before.loved.map((key) => [key, 'loved'] as const),
-        ...before.jarred.map((key) => [key, 'jarred'] as const),
+        ...(before?.loved ?? []).map((key) => [key, 'loved'] as const),
+        ...(before?.jarred ?? []).map((key) => [key, 'jarred'] as const),
       ]),
   );
   const [said, setSaid] = useState('');

@@ -5,10 +5,11 @@ import { fine } from '../../measure/fraction';
 import { kitName } from '../../spread/voice';
 import { FAINT, FRAME, STOP } from '../pdf/paper';
 import type { Printing } from './sheet-of-work';
+import { stepsOfCuts } from './steps-of-cuts';
 
 /** Each sheet that something is cut from, in true size: where the knife goes, how large the part is, what is kept. */
 export function printCutting({ paper, context, bench, faceOf, voice }: Printing): void {
-  const steps = new Map(bench.steps.flatMap((s) => (s.about.is === 'cut' ? [[s.about.cut, s.n] as const] : [])));
+  const steps = stepsOfCuts(bench);
   const { unit } = context.book;
   for (const kit of [context.kit, ...context.stash])
     for (const sheet of sheetsOf(kit)) {

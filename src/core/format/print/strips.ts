@@ -7,6 +7,7 @@ import type { Rect } from '../../measure/rect';
 import { pieceIndex } from '../../spread/placement';
 import { FAINT, STOP } from '../pdf/paper';
 import type { Printing } from './sheet-of-work';
+import { stepsOfCuts } from './steps-of-cuts';
 
 /** Room for a strip's words over it, and between two strips, mm. */
 const WORDS = 4.5;
@@ -21,7 +22,7 @@ const AGAIN = 10;
 export function printStrips(printing: Printing): void {
   const { paper, context, bench, voice } = printing;
   const index = pieceIndex(context);
-  const steps = new Map(bench.steps.flatMap((s) => (s.about.is === 'cut' ? [[s.about.cut, s.n] as const] : [])));
+  const steps = stepsOfCuts(bench);
   const rolls = bench.cuts.flatMap((cut) => {
     const piece = index.get(pieceKey(cut));
     return piece && isRoll(piece) ? [{ cut, piece }] : [];
