@@ -1,15 +1,14 @@
-import { diesOf } from './dies';
-import { healed } from './mend';
+import { believed, diesOf, timesIn } from './dies';
 import type { Share } from './share';
 
 const NONE = { left: false, top: false, right: false, bottom: false };
-const share = (x: number, y: number, w: number, h: number, cut: Partial<Share['cut']> = {}): Share => ({
+const share = (x: number, y: number, w: number, h: number): Share => ({
   label: 1,
   x0: x,
   y0: y,
   x1: x + w - 1,
   y1: y + h - 1,
-  cut: { ...NONE, ...cut },
+  cut: NONE,
 });
 
 describe('the sizes of a sheet', () => {
@@ -23,49 +22,31 @@ describe('the sizes of a sheet', () => {
     expect(diesOf([share(0, 0, 381, 64), share(0, 70, 387, 64)], 10)).toHaveLength(2));
 });
 
-describe('neighbors that a cut has parted by mistake', () => {
-  const header = [share(0, 300, 300, 60), share(0, 400, 300, 60)];
-  const [left, right] = [share(0, 0, 220, 60, { right: true }), share(221, 0, 80, 60, { left: true })];
+describe('several of a size side by side', () => {
+  const die = { w: 300, h: 60 };
 
-  it('are joined where both together have a size that the sheet has more than once', () => {
-    const all = [...header, left, right];
-    expect(healed(all, diesOf(all, 10), 10)).toEqual([[left, right]]);
+  it('are counted in a row and in a column, give or take half a millimeter each', () => {
+    expect(timesIn({ w: 300, h: 60 }, die, 10)).toBe(1);
+    expect(timesIn({ w: 889, h: 57 }, die, 10)).toBe(3);
+    expect(timesIn({ w: 304, h: 125 }, die, 10)).toBe(2);
   });
 
-  it('stay two where no such size is, where each has a size of its own, and where they do not meet', () => {
-    const one = [header[0]!, left, right];
-    expect(healed(one, diesOf(one, 10), 10)).toEqual([]);
-    const known = [...header, left, right, share(0, 500, 220, 60), share(300, 500, 80, 60)];
-    expect(healed(known, diesOf(known, 10), 10)).toEqual([]);
-    const away = [...header, left, share(260, 0, 40, 60, { left: true })];
-    expect(healed(away, diesOf(away, 10), 10)).toEqual([]);
-    const uncut = [...header, share(0, 0, 220, 60), share(221, 0, 80, 60)];
-    expect(healed(uncut, diesOf(uncut, 10), 10)).toEqual([]);
+  it('are none where they leave a rest, or lie in two rows', () => {
+    expect(timesIn({ w: 450, h: 60 }, die, 10)).toBe(0);
+    expect(timesIn({ w: 300, h: 75 }, die, 10)).toBe(0);
+    expect(timesIn({ w: 600, h: 120 }, die, 10)).toBe(0);
   });
+});
 
-  it('are joined by threes, too, also where they lie round a corner', () => {
-    const row = [
-      share(0, 0, 90, 60, { right: true }),
-      share(91, 0, 90, 60, { left: true, right: true }),
-      share(182, 0, 118, 60, { left: true }),
-    ];
-    const inRow = [...header, ...row];
-    expect(healed(inRow, diesOf(inRow, 10), 10)).toEqual([row]);
-    const box = [share(0, 0, 370, 470), share(400, 0, 370, 470)];
-    const corner = [
-      share(0, 500, 370, 400, { bottom: true }),
-      share(0, 901, 30, 70, { top: true, right: true }),
-      share(31, 901, 339, 70, { top: true, left: true }),
-    ];
-    const all = [...box, ...corner];
-    expect(healed(all, diesOf(all, 10), 10)).toEqual([corner]);
-  });
+describe('the sizes that are believed', () => {
+  const header = { w: 300, h: 60, count: 5 };
+  const pair = { w: 600, h: 60, count: 2 };
 
-  it('stay what they are where together they leave a hole, or stand out', () => {
-    const box = [share(0, 0, 370, 470), share(400, 0, 370, 470)];
-    const hole = [...box, share(0, 500, 370, 300, { bottom: true }), share(0, 900, 370, 70, { top: true })];
-    expect(healed(hole, diesOf(hole, 10), 10)).toEqual([]);
-    const out = [...box, share(0, 500, 370, 400, { bottom: true }), share(0, 901, 420, 70, { top: true })];
-    expect(healed(out, diesOf(out, 10), 10)).toEqual([]);
+  it('are those of more than one sticker', () =>
+    expect(believed([header, { w: 380, h: 470, count: 1 }], 10)).toEqual([header]));
+
+  it('are not those of several that are commoner, though they are found twice', () => {
+    expect(believed([pair, header], 10)).toEqual([header]);
+    expect(believed([{ ...pair, count: 6 }, header], 10)).toEqual([{ ...pair, count: 6 }, header]);
   });
 });

@@ -51,7 +51,7 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
   onStep('outlines');
   const blobs = blobsOf(marks, backing.grain, scale);
   onStep('parting');
-  const shares = splitAll(blobs, marks, planes, backing.grain, scale);
+  const shares = splitAll(blobs, planes, scale);
   onStep('measuring');
   const seen: Seen = { planes, backing, marks, blobs, dies: diesOf(shares, scale), scale };
   const measured = inReadingOrder(shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) })));
