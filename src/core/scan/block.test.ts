@@ -40,14 +40,16 @@ describe('a block of stickers', () => {
 
   it('hangs together by a neck where less than two millimeters join it', () => {
     const joined = filled([100, 50, 100, 100], [200, 90, 20, 12], [220, 50, 100, 100]);
-    const neck = neckOf(joined.block, joined.share)!;
+    const neck = neckOf(joined.block, joined.share, 50)!;
     expect(neck.upright).toBe(true);
     expect(neck.at).toBeGreaterThanOrEqual(200);
     expect(neck.at).toBeLessThan(220);
     const wide = filled([100, 50, 100, 100], [200, 80, 20, 40], [220, 50, 100, 100]);
-    expect(neckOf(wide.block, wide.share)).toBeNull();
+    expect(neckOf(wide.block, wide.share, 50)).toBeNull();
+    const tip = filled([100, 50, 100, 100], [200, 90, 30, 12]);
+    expect(neckOf(tip.block, tip.share, 50)).toBeNull();
     const apart = filled([100, 50, 100, 60], [100, 150, 100, 60]);
-    expect(neckOf(apart.block, apart.share)).toMatchObject({ upright: false });
+    expect(neckOf(apart.block, apart.share, 50)).toMatchObject({ upright: false });
   });
 
   it.each([

@@ -4,7 +4,7 @@ import type { Share } from './share';
 /** Rows and columns with fewer pixels are what a cut left of the neighbor, px. */
 const SLIVER = 4;
 /** Beside a cut lies what it left of the longer neighbor, px: it makes no share wider. */
-export const RAGGED = 12;
+const RAGGED = 12;
 /** What hangs together by less was joined by a speck, mm. */
 const NECK = 2;
 /** A corner that is empty over more is a bend, mm; its sides are seen so far inward, px. */
@@ -79,14 +79,17 @@ export function tightened(block: Block, share: Share): Share | null {
   };
 }
 
-/** Where next to nothing of a share hangs together; null: nowhere. */
-export function neckOf(block: Block, { x0, y0, x1, y1 }: Share): { upright: boolean; at: number } | null {
+/**
+ * Where next to nothing of a share hangs together; null: nowhere.
+ * @param narrow of the narrowest sticker, px: nearer to the edge it is a tip
+ */
+export function neckOf(block: Block, { x0, y0, x1, y1 }: Share, narrow: number): { upright: boolean; at: number } | null {
   let thinnest = { upright: true, at: -1, count: NECK * block.scale };
-  for (let x = x0 + RAGGED; x <= x1 - RAGGED; x++) {
+  for (let x = Math.ceil(x0 + narrow); x <= x1 - narrow; x++) {
     const count = countIn(block, x, y0, x, y1);
     if (count < thinnest.count) thinnest = { upright: true, at: x, count };
   }
-  for (let y = y0 + RAGGED; y <= y1 - RAGGED; y++) {
+  for (let y = Math.ceil(y0 + narrow); y <= y1 - narrow; y++) {
     const count = countIn(block, x0, y, x1, y);
     if (count < thinnest.count) thinnest = { upright: false, at: y, count };
   }

@@ -6,7 +6,7 @@ import type { LabPlanes } from './lab-planes';
 import type { Share } from './share';
 
 /** No sticker that touches another is narrower, mm. From memory. */
-export const NARROWEST = 5;
+export const NARROWEST = 5.3;
 /** What must speak for a cut, all stretches together and each in the mean; see `likelihoods.ts`. */
 export const CUT = 8;
 const MEAN = 0.4;

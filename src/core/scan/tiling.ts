@@ -37,8 +37,10 @@ export type Tiler = (known: readonly Die[], before: readonly Share[]) => readonl
  */
 export function tilerOf(share: Share, sight: Sight, isOneOfMany: boolean): Tiler {
   const { scale, planes } = sight;
-  if (Math.max(share.x1 - share.x0, share.y1 - share.y0) < 2 * NARROWEST * scale) return () => [share];
   const block = blockOf(share, sight);
+  const tight = tightened(block, share);
+  const isTooSmall = Math.max(share.x1 - share.x0, share.y1 - share.y0) < 2 * NARROWEST * scale;
+  if (isTooSmall || !tight) return () => (tight ? [tight] : []);
   const [upright, level] = [evidenceFor(share, sight, true), evidenceFor(share, sight, false)];
   // what once was worth a try stays so: a size that was laid is not lost in the next round
   const [across, down] = [new Set(upright.worth), new Set(level.worth)];
@@ -61,7 +63,7 @@ function bestTiling(share: Share, looking: Looking): Tiling {
 }
 
 function tilingOf(tight: Share, looking: Looking): Tiling {
-  const neck = isLargeEnough(tight, looking.scale) ? neckOf(looking.block, tight) : null;
+  const neck = isLargeEnough(tight, looking.scale) ? neckOf(looking.block, tight, NARROWEST * looking.scale) : null;
   if (neck) return parted(tight, neck, 0, looking);
   let best: Tiling = { score: asOne(tight, looking), shares: [tight] };
   for (const cut of cutsThrough(tight, looking)) {
