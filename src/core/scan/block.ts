@@ -83,7 +83,11 @@ export function tightened(block: Block, share: Share): Share | null {
  * Where next to nothing of a share hangs together; null: nowhere.
  * @param narrow of the narrowest sticker, px: nearer to the edge it is a tip
  */
-export function neckOf(block: Block, { x0, y0, x1, y1 }: Share, narrow: number): { upright: boolean; at: number } | null {
+export function neckOf(
+  block: Block,
+  { x0, y0, x1, y1 }: Share,
+  narrow: number,
+): { upright: boolean; at: number } | null {
   let thinnest = { upright: true, at: -1, count: NECK * block.scale };
   for (let x = Math.ceil(x0 + narrow); x <= x1 - narrow; x++) {
     const count = countIn(block, x, y0, x, y1);

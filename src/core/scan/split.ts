@@ -25,20 +25,27 @@ export function splitAll(blobs: Blobs, planes: LabPlanes, scale: number): Share[
   const blocks = blobs.parts.map(whole);
   const common = diesOf(blocks, scale).filter((d) => d.count >= MANY);
   const tilers = blocks.map((block) => tilerOf(block, sight, dieOf(block, common, scale) !== undefined));
-  let shares: readonly Share[] = [];
+  let shares: (readonly Share[])[] = blocks.map(() => []);
   for (let round = 0; round < ROUNDS; round++) {
-    const large = shares.filter((s) => isLargeEnough(s, scale));
+    const large = shares.flat().filter((s) => isLargeEnough(s, scale));
     const known = believed(diesOf(large, scale), scale);
     const before = shares;
-    shares = tilers.flatMap((tile) => tile(known, before));
-    if (shares.length === before.length && shares.every((s, i) => isSame(s, before[i] as Share))) break;
+    shares = tilers.map((tile, i) => tile(known, before[i] as readonly Share[]));
+    if (shares.every((some, i) => areSame(some, before[i] as readonly Share[]))) break;
   }
   const last = blobs.parts.reduce((most, part) => Math.max(most, part.label), 0);
-  return shares.map((s, i) => relabeled(s, last + 1 + i, blobs)).filter((s) => isSticker(s, blobs, scale));
+  return shares
+    .flat()
+    .map((s, i) => relabeled(s, last + 1 + i, blobs))
+    .filter((s) => isSticker(s, blobs, scale));
 }
 
-const isSame = (one: Share, other: Share): boolean =>
-  one.x0 === other.x0 && one.y0 === other.y0 && one.x1 === other.x1 && one.y1 === other.y1;
+const areSame = (some: readonly Share[], others: readonly Share[]): boolean =>
+  some.length === others.length &&
+  some.every((one, i) => {
+    const other = others[i] as Share;
+    return one.x0 === other.x0 && one.y0 === other.y0 && one.x1 === other.x1 && one.y1 === other.y1;
+  });
 
 /** Gives a share's pixels a label of their own. */
 function relabeled(share: Share, label: number, { labels, width }: Blobs): Share {

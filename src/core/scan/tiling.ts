@@ -45,7 +45,7 @@ export function tilerOf(share: Share, sight: Sight, isOneOfMany: boolean): Tiler
   // what once was worth a try stays so: a size that was laid is not lost in the next round
   const [across, down] = [new Set(upright.worth), new Set(level.worth)];
   return (known, before) => {
-    const odd = before.filter((s) => s.label === share.label && !dieOf(s, known, scale));
+    const odd = before.filter((s) => !dieOf(s, known, scale));
     for (const at of placesFor(upright, true, odd, known)) across.add(at);
     for (const at of placesFor(level, false, odd, known)) down.add(at);
     const parting: Parting = { upright, level, across, down, known, planes, scale, isOneOfMany };
