@@ -30,7 +30,7 @@ export interface Codec {
   readonly encode: (picture: Raster, lossless: boolean) => Promise<Blob>;
 }
 
-/** Pixels a millimeter at which a sheet is read: a little under 300 dpi. */
+/** Pixels a millimeter at which a sheet is read, whatever it was scanned at: a little under 300 dpi. */
 const SCALE = 10;
 /** The same for the pictures that are kept, at most: they are printed at that. */
 const KEPT_SCALE = 11.8;
@@ -72,7 +72,7 @@ export function scanService({ decode, encode }: Codec): ScanService {
     read: async (id, corners, width, height, onStep) => {
       if (!picture) throw new Error('no picture is open');
       const span = Math.hypot(corners[1].x - corners[0].x, corners[1].y - corners[0].y) / width;
-      const seen = straightened(picture, corners, width, height, Math.min(SCALE, span));
+      const seen = straightened(picture, corners, width, height, SCALE);
       const sheet = readSheet(seen, onStep);
       const flat = span > KEPT_SCALE ? straightened(picture, corners, width, height, KEPT_SCALE) : seen;
       sheets.set(id, { flat, backing: sheet.backing });
