@@ -2,7 +2,7 @@ import { randomFrom } from '../measure/random';
 import { blobsOf, isLargeEnough, leastUnlike } from './blobs';
 import type { Marks } from './marks';
 import { distances, partsOf } from './reach';
-import { isCut, spanAt } from './share';
+import { isCut } from './share';
 
 /** A picture of letters: `#` is set. */
 const setOf = (...rows: readonly string[]) => ({
@@ -62,7 +62,7 @@ function sheet(
   ...stickers: readonly (readonly [number, number, number, number])[]
 ): Marks {
   const plane = () => new Float32Array(width * height);
-  const marks = { width, height, unlike: plane(), upright: plane(), level: plane(), line: plane() };
+  const marks = { width, height, unlike: plane(), line: plane() };
   for (const [x0, y0, w, h] of stickers)
     for (let y = y0; y < y0 + h; y++) for (let x = x0; x < x0 + w; x++) marks.unlike[y * width + x] = 30;
   return marks;
@@ -108,13 +108,8 @@ it('grain raises what counts as different, and never under what the eye sees', (
   expect([leastUnlike(0), leastUnlike(1), leastUnlike(4)]).toEqual([2.6, 2.6, 8.8]);
 });
 
-it('a share’s span in a row or a column is where its own pixels are', () => {
-  const { set, width, height } = setOf('.##.#', '.#..#', '.....');
-  const { labels } = partsOf(set, width, height);
+it('a share is cut where one of its edges was laid by a cut', () => {
   const cut = { left: false, top: false, right: false, bottom: false };
   const share = { label: 1, x0: 0, y0: 0, x1: 4, y1: 2, cut };
-  expect(spanAt(share, { labels, width }, false, 0)).toEqual({ ends: [1, 2], count: 2 });
-  expect(spanAt(share, { labels, width }, true, 1)).toEqual({ ends: [0, 1], count: 2 });
-  expect(spanAt(share, { labels, width }, false, 2)).toBeNull();
   expect([isCut(share), isCut({ ...share, cut: { ...cut, top: true } })]).toEqual([false, true]);
 });

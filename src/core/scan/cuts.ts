@@ -48,42 +48,48 @@ export interface Parting {
   readonly isOneOfMany: boolean;
 }
 
+type Judged = Cut & { readonly isSure: boolean };
+
 /** The cuts through a share that are worth a try. */
 export function cutsThrough(share: Share, parting: Parting): Cut[] {
-  const { upright, level, across, down, isOneOfMany } = parting;
   const narrow = NARROWEST * parting.scale;
-  const isRow = !isOneOfMany && !isKnown(share, parting) && isRowOf(share, parting, 2);
-  const cuts: (Cut & { readonly isSure: boolean })[] = [];
-  for (const isUpright of [true, false]) {
-    const [evidence, places] = isUpright ? [upright, across] : [level, down];
-    const [from, to] = isUpright ? [share.x0, share.x1] : [share.y0, share.y1];
-    const [start, end] = isUpright ? [share.y0, share.y1] : [share.x0, share.x1];
-    for (const at of places) {
-      if (at < from + narrow || at > to - narrow) continue;
-      const { sum, count } = evidence.between(at, start, end);
-      if (!count) continue;
-      const cut: Cut = { upright: isUpright, at, sum };
-      if (
-        isRow &&
-        isBetweenKnown(share, cut, parting) &&
-        (areCopies(share, cut, parting) || (sum > HINT && evidence.ends(at, start, end)))
-      ) {
-        cuts.push({ ...cut, sum: Math.max(sum, CUT + 1), isSure: false });
-        continue;
-      }
-      if (sum < (isOneOfMany ? CLEAR_OF_MANY : MEAN) * count || evidence.isPrint(at, start, end)) continue;
-      const gap = evidence.gap(at, start, end);
-      if (gap > GAP) continue;
-      const ends = evidence.ends(at, start, end);
-      const isClear = isOneOfMany || sum >= CLEAR * count;
-      if (isClear ? ends < 2 || evidence.isDashed(at, start, end) : !ends) continue;
-      const isSure = count >= SURE.count && sum >= SURE.mean * count && gap < SURE.gap;
-      const most = evidence.isLined(at, start, end) ? sum : Math.min(sum, MEETING);
-      cuts.push({ ...cut, sum: ends < 2 ? most - ENDLESS : most, isSure: isSure && most === sum });
-    }
-  }
+  const isRow = !parting.isOneOfMany && !isKnown(share, parting) && isRowOf(share, parting, 2);
+  const cuts = [true, false].flatMap((upright) => {
+    const [from, to] = upright ? [share.x0, share.x1] : [share.y0, share.y1];
+    return [...(upright ? parting.across : parting.down)]
+      .filter((at) => at >= from + narrow && at <= to - narrow)
+      .flatMap((at) => judged(share, upright, at, isRow, parting) ?? []);
+  });
   const sure = cuts.find((c) => c.isSure);
   return sure ? cuts.filter((c) => c.upright === sure.upright && Math.abs(c.at - sure.at) < narrow / 2) : cuts;
+}
+
+/**
+ * What speaks for a cut at a place; null: it is none.
+ * @param isRow the share is as large as several of a known size
+ */
+function judged(share: Share, upright: boolean, at: number, isRow: boolean, parting: Parting): Judged | null {
+  const { isOneOfMany } = parting;
+  const evidence = upright ? parting.upright : parting.level;
+  const [start, end] = upright ? [share.y0, share.y1] : [share.x0, share.x1];
+  const { sum, count } = evidence.between(at, start, end);
+  if (!count) return null;
+  const cut: Cut = { upright, at, sum };
+  if (
+    isRow &&
+    isBetweenKnown(share, cut, parting) &&
+    (areCopies(share, cut, parting) || (sum > HINT && evidence.ends(at, start, end)))
+  )
+    return { ...cut, sum: Math.max(sum, CUT + 1), isSure: false };
+  if (sum < (isOneOfMany ? CLEAR_OF_MANY : MEAN) * count || evidence.isPrint(at, start, end)) return null;
+  const gap = evidence.gap(at, start, end);
+  if (gap > GAP) return null;
+  const ends = evidence.ends(at, start, end);
+  const isClear = isOneOfMany || sum >= CLEAR * count;
+  if (isClear ? ends < 2 || evidence.isDashed(at, start, end) : !ends) return null;
+  const most = evidence.isLined(at, start, end) ? sum : Math.min(sum, MEETING);
+  const isSure = most === sum && count >= SURE.count && sum >= SURE.mean * count && gap < SURE.gap;
+  return { ...cut, sum: ends < 2 ? most - ENDLESS : most, isSure };
 }
 
 /** The two halves of a share. */

@@ -1,5 +1,5 @@
 import { likelihoods } from './likelihoods';
-import { HUNDREDTHS } from './seams';
+import { lineNear } from './seams';
 import type { Share } from './share';
 import type { Sight } from './sight';
 import { endsShown, isDashed } from './tips';
@@ -39,8 +39,6 @@ const MOST = 0.7;
 const NEIGHBORS = 4;
 const APART = 12;
 const AS_MUCH = 0.6;
-/** Px that a line may stray. */
-const STRAY = 1;
 /** All but so much of a cut may show no line: a fainter one is none, lightness. */
 const LINED = 0.75;
 const FAINT = 1;
@@ -122,13 +120,9 @@ function summed(likely: Float32Array, count: number): { sums: Float32Array; coun
 
 /** How strong a line is along a way, lightness: as strong as so much of it is at the most, else as it usually is. */
 function strengthOf({ seams }: Sight, upright: boolean, at: number, first: number, last: number, share = 0.5): number {
-  const { lines, breadth } = upright ? seams.upright : seams.level;
+  const stretches = upright ? seams.upright : seams.level;
   const strengths: number[] = [];
-  for (let s = first; s <= last; s++) {
-    let most = 0;
-    for (let q = at - STRAY; q <= at + STRAY; q++) most = Math.max(most, Math.abs(lines[s * breadth + q] as number));
-    strengths.push(most / HUNDREDTHS);
-  }
+  for (let s = first; s <= last; s++) strengths.push(lineNear(stretches, s, at));
   return strengths.sort((p, q) => p - q)[Math.floor(strengths.length * share)] ?? 0;
 }
 

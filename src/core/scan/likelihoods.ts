@@ -1,9 +1,7 @@
-import { HUNDREDTHS } from './seams';
+import { STRAY, lineNear } from './seams';
 import type { Share } from './share';
 import type { Sight } from './sight';
 
-/** Px that a line may stray. */
-const STRAY = 1;
 /** Px to both sides that are of the block where a cut may go; nearer than ROOM its own outline would be seen. */
 const ASIDE = 4;
 const ROOM = 24;
@@ -46,11 +44,12 @@ export function likelihoods(
   upright: boolean,
 ): { readonly likely: Float32Array; readonly count: number } {
   const { stride } = seams;
-  const { lines, steps, breadth } = upright ? seams.upright : seams.level;
+  const stretches = upright ? seams.upright : seams.level;
+  const { steps, breadth } = stretches;
   const [from, to] = upright ? [box.x0, box.x1] : [box.y0, box.y1];
   const [start, end] = upright ? [box.y0, box.y1] : [box.x0, box.x1];
   const [onward, across] = upright ? [width, 1] : [1, width];
-  const count = lines.length / breadth;
+  const count = steps.length / breadth;
   const places = to - from + 1;
   const likely = new Float32Array(places * count).fill(NaN);
   const squares = new Float32Array(places);
@@ -59,14 +58,13 @@ export function likelihoods(
   for (let s = Math.max(1, Math.floor(start / stride)); s <= last; s++) {
     printed.fill(0);
     for (let k = 0, at = from; k < places; k++, at++) {
-      let [line, step] = [0, 0];
-      for (let q = Math.max(0, at - STRAY); q <= Math.min(breadth - 1, at + STRAY); q++) {
-        line = Math.max(line, Math.abs(lines[s * breadth + q] as number));
+      let step = 0;
+      for (let q = Math.max(0, at - STRAY); q <= Math.min(breadth - 1, at + STRAY); q++)
         step |= steps[s * breadth + q] as number;
-      }
-      squares[k] = (line / HUNDREDTHS) ** 2;
+      const line = lineNear(stretches, s, at);
+      squares[k] = line ** 2;
       stepped[k] = step;
-      if (line > STRONGEST * HUNDREDTHS) printed.fill(1, Math.max(0, k - SMEAR), k + SMEAR + 1);
+      if (line > STRONGEST) printed.fill(1, Math.max(0, k - SMEAR), k + SMEAR + 1);
       const i = s * stride * onward + at * across;
       const ends = (stride - 1) * onward;
       inside[k] = labels[i] !== label ? 0 : labels[i - ends] === label && labels[i + ends] === label ? WHOLLY : PARTLY;

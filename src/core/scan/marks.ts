@@ -7,11 +7,7 @@ export interface Marks {
   readonly height: number;
   /** how far the color is from the bare backing's, CIELAB, over 3 x 3 pixels */
   readonly unlike: Float32Array;
-  /** how strongly a fine line goes from top to bottom: lightness by which it is darker, or lighter, than both sides */
-  readonly upright: Float32Array;
-  /** the same from left to right */
-  readonly level: Float32Array;
-  /** the same in whatever direction it is strongest */
+  /** how strongly a fine line goes, in whatever direction it is strongest: by how much lightness it leaves its sides */
   readonly line: Float32Array;
 }
 
@@ -33,7 +29,7 @@ export function marksOf(planes: LabPlanes, backing: Backing): Marks {
   const up = along(1, -1, 2);
   for (let i = 0; i < line.length; i++)
     line[i] = Math.max(upright[i] as number, level[i] as number, down[i] as number, up[i] as number);
-  return { width, height, unlike: unlikeness(planes, backing), upright, level, line };
+  return { width, height, unlike: unlikeness(planes, backing), line };
 }
 
 /** Differences from the backing, over 3 x 3 pixels. The backing is asked every few pixels: it changes slowly. */

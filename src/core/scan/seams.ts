@@ -20,7 +20,7 @@ export interface Seams {
   readonly level: Stretches;
 }
 
-export const HUNDREDTHS = 100;
+export const HUNDREDTHS = 100; // of lightness: the lines of a sheet are held as whole numbers
 
 /** A stretch's middle is so far from the next one's, mm. */
 const STRIDE = 1;
@@ -52,6 +52,17 @@ export function seamsOf(planes: LabPlanes, among: Int32Array, scale: number): Se
     return { lines, steps, breadth };
   };
   return { stride, upright: seen(width, 1, height, width), level: seen(1, width, width, height) };
+}
+
+/** Px that a line may stray. */
+export const STRAY = 1;
+
+/** How strong the line is that goes through a stretch at a place across, give or take, lightness. */
+export function lineNear({ lines, breadth }: Stretches, stretch: number, at: number): number {
+  let most = 0;
+  for (let q = Math.max(0, at - STRAY); q <= Math.min(breadth - 1, at + STRAY); q++)
+    most = Math.max(most, Math.abs(lines[stretch * breadth + q] as number));
+  return most / HUNDREDTHS;
 }
 
 /** By how much most of a stretch is lighter, or darker, than both its sides; 0: not most, or not all the same way. */
