@@ -10,6 +10,9 @@ export const middleOf = async (thing: Locator): Promise<Spot> => {
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 };
 
+/** What was let go of has flown home: until then its label would pass for that of the next drag. */
+const landed = (page: Page) => page.getByTestId('in-hand').waitFor({ state: 'detached' });
+
 /** With the mouse, px of the window. */
 export async function drag(page: Page, from: Spot, to: Spot): Promise<void> {
   await page.mouse.move(from.x, from.y);
@@ -17,6 +20,7 @@ export async function drag(page: Page, from: Spot, to: Spot): Promise<void> {
   await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 4 });
   await page.mouse.move(to.x, to.y, { steps: 4 });
   await page.mouse.up();
+  await landed(page);
 }
 
 /** By a finger that rests before it goes. */
@@ -30,4 +34,5 @@ export async function dragByFinger(page: Page, from: Spot, to: Spot): Promise<vo
     await touch('touchMove', { x: from.x + ((to.x - from.x) * i) / 8, y: from.y + ((to.y - from.y) * i) / 8 });
   await touch('touchEnd', null);
   await hand.detach();
+  await landed(page);
 }
