@@ -1,6 +1,8 @@
+import { dilated } from './dilated';
 import type { Marks } from './marks';
+import { leastUnlike } from './marks';
 import type { Part } from './reach';
-import { distances, partsOf } from './reach';
+import { partsOf } from './reach';
 
 /** What lies on the backing: 1 where a sticker is; stickers that touch are one part. */
 export interface Blobs {
@@ -27,9 +29,6 @@ export function isLargeEnough({ x0, y0, x1, y1 }: Omit<Part, 'label' | 'count'>,
   return Math.max(w, h) >= SMALLEST[0] && Math.min(w, h) >= SMALLEST[1];
 }
 
-/** What differs from the backing by less is backing, CIELAB. @param grain of the backing */
-export const leastUnlike = (grain: number): number => Math.max(2.6, grain * 2.2);
-
 /**
  * Tells stickers from the backing: backing is what is reached from the sheet's rim without stepping over anything that
  * looks different or over a fine line. So a white sticker on white backing is found by the line that the knife left.
@@ -46,8 +45,7 @@ export function blobsOf({ width, height, unlike, line }: Marks, grain: number, s
   clearRim(wall, width, height, rim);
   clearSpecks(wall, width, height, SPECK * scale);
   const outside = reached(wall, width, height, CLOSED * scale);
-  const inside = new Uint8Array(n);
-  for (let i = 0; i < n; i++) inside[i] = outside[i] ? 0 : 1;
+  const inside = without(outside);
   const solid = opened(inside, width, height, (THIN * scale) / 2);
   const { labels, parts: cores } = partsOf(solid, width, height);
   // into what looks different only: a narrow gap that was closed is no tip
@@ -111,28 +109,24 @@ function clearSpecks(set: Uint8Array, width: number, height: number, size: numbe
 
 /** What is reached from the rim by a disc of the given radius (px) that touches no wall. */
 function reached(wall: Uint8Array, width: number, height: number, radius: number): Uint8Array {
-  const room = distances(wall, width, height, 64);
-  const open = new Uint8Array(wall.length);
-  for (let i = 0; i < wall.length; i++) open[i] = (room[i] as number) > radius ? 1 : 0;
-  const { labels } = partsOf(open, width, height);
+  const { labels } = partsOf(without(dilated(wall, width, height, radius)), width, height);
   // the outermost pixels are open all round, so that all that is reached from them is one part
   const core = new Uint8Array(wall.length);
   for (let i = 0; i < core.length; i++) core[i] = labels[i] === labels[0] ? 1 : 0;
-  const near = distances(core, width, height, 64);
-  const out = new Uint8Array(wall.length);
-  for (let i = 0; i < out.length; i++) out[i] = (near[i] as number) <= radius + 0.5 && !wall[i] ? 1 : 0;
+  const out = dilated(core, width, height, radius + 0.5);
+  for (let i = 0; i < out.length; i++) if (wall[i]) out[i] = 0;
   return out;
 }
 
 /** What is left of a set after all that is thinner than a disc of the radius (px) is taken away. */
 function opened(set: Uint8Array, width: number, height: number, radius: number): Uint8Array {
-  const outside = new Uint8Array(set.length);
-  for (let i = 0; i < set.length; i++) outside[i] = set[i] ? 0 : 1;
-  const depth = distances(outside, width, height, 255);
-  const core = new Uint8Array(set.length);
-  for (let i = 0; i < set.length; i++) core[i] = (depth[i] as number) > radius ? 1 : 0;
-  const near = distances(core, width, height, 255);
+  const core = without(dilated(without(set), width, height, radius));
+  return dilated(core, width, height, radius);
+}
+
+/** All that is not in a set. */
+function without(set: Uint8Array): Uint8Array {
   const out = new Uint8Array(set.length);
-  for (let i = 0; i < set.length; i++) out[i] = (near[i] as number) <= radius ? 1 : 0;
+  for (let i = 0; i < set.length; i++) out[i] = set[i] ? 0 : 1;
   return out;
 }

@@ -78,7 +78,7 @@ function judged(share: Share, upright: boolean, at: number, isRow: boolean, part
   if (
     isRow &&
     isBetweenKnown(share, cut, parting) &&
-    (areCopies(share, cut, parting) || (sum > HINT && evidence.ends(at, start, end)))
+    ((sum > HINT && evidence.ends(at, start, end)) || areCopies(share, cut, parting))
   )
     return { ...cut, sum: Math.max(sum, CUT + 1), isSure: false };
   if (sum < (isOneOfMany ? CLEAR_OF_MANY : MEAN) * count || evidence.isPrint(at, start, end)) return null;

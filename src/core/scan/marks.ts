@@ -7,7 +7,10 @@ export interface Marks {
   readonly height: number;
   /** how far the color is from the bare backing's, CIELAB, over 3 x 3 pixels */
   readonly unlike: Float32Array;
-  /** how strongly a fine line goes, in whatever direction it is strongest: by how much lightness it leaves its sides */
+  /**
+   * how strongly a fine line goes, in whatever direction it is strongest: by how much lightness it leaves its sides; not
+   * looked for where the color is not the backing's
+   */
   readonly line: Float32Array;
 }
 
@@ -15,22 +18,23 @@ export interface Marks {
 const REACH = 5;
 /** Color counts less than light, squared: it smears in photographs. */
 const COLOR = 0.5;
-/** How far a line's sides are from its middle, px. */
+/** How far a line's sides are from its middle, px; those of a slanting one so much across and down. */
 const ASIDE = 3;
+const ASLANT = 2;
 
 export function marksOf(planes: LabPlanes, backing: Backing): Marks {
-  const { width, height, l } = planes;
-  const along = (dx: number, dy: number, aside = ASIDE): Float32Array =>
-    ridges(l, averagedAlong(l, width, height, dx, dy, dx && dy ? REACH - 1 : REACH), width, height, dx, dy, aside);
-  const upright = along(0, 1);
-  const level = along(1, 0);
-  const line = new Float32Array(width * height);
-  const down = along(1, 1, 2);
-  const up = along(1, -1, 2);
-  for (let i = 0; i < line.length; i++)
-    line[i] = Math.max(upright[i] as number, level[i] as number, down[i] as number, up[i] as number);
-  return { width, height, unlike: unlikeness(planes, backing), line };
+  const { width, height } = planes;
+  const marks: Marks = { width, height, unlike: unlikeness(planes, backing), line: new Float32Array(width * height) };
+  const differs = leastUnlike(backing.grain);
+  markLines(marks, planes, differs, 0, 1, ASIDE);
+  markLines(marks, planes, differs, 1, 0, ASIDE);
+  markLines(marks, planes, differs, 1, 1, ASLANT);
+  markLines(marks, planes, differs, 1, -1, ASLANT);
+  return marks;
 }
+
+/** What differs from the backing by less is backing, CIELAB. @param grain of the backing */
+export const leastUnlike = (grain: number): number => Math.max(2.6, grain * 2.2);
 
 /** Differences from the backing, over 3 x 3 pixels. The backing is asked every few pixels: it changes slowly. */
 function unlikeness({ width, height, l, a, b }: LabPlanes, backing: Backing): Float32Array {
@@ -101,31 +105,29 @@ function averagedAlong(
 const FAINTEST = 1;
 
 /**
- * How much a middle differs from both of its sides, the same way. A line ends where it ends: what its long average
+ * Marks by how much a middle differs from both of its sides, the same way. A line ends where it ends: what its long average
  * reaches beyond is held against the average of three pixels.
  */
-function ridges(
-  plane: Float32Array,
-  averaged: Float32Array,
-  width: number,
-  height: number,
+function markLines(
+  { width, height, unlike, line }: Marks,
+  { l }: LabPlanes,
+  differs: number,
   dx: number,
   dy: number,
   aside: number,
-): Float32Array {
-  const out = new Float32Array(averaged.length);
+): void {
+  const averaged = averagedAlong(l, width, height, dx, dy, dx && dy ? REACH - 1 : REACH);
   const step = aside * (dy - dx * width);
   const on = dy * width + dx;
   const rim = ASIDE + REACH;
   for (let y = rim; y < height - rim; y++)
     for (let i = y * width + rim; i < y * width + width - rim; i++) {
+      if ((unlike[i] as number) > differs) continue;
       const long = ridge(averaged[i] as number, averaged[i - step] as number, averaged[i + step] as number);
-      if (long > FAINTEST) {
-        const short = ridge(three(plane, i, on), three(plane, i - step, on), three(plane, i + step, on));
-        out[i] = Math.min(long, 1.6 * short);
-      }
+      if (long <= FAINTEST) continue;
+      const short = ridge(three(l, i, on), three(l, i - step, on), three(l, i + step, on));
+      line[i] = Math.max(line[i] as number, Math.min(long, 1.6 * short));
     }
-  return out;
 }
 
 const three = (plane: Float32Array, i: number, on: number): number =>

@@ -1,34 +1,3 @@
-/**
- * How far each pixel is from the nearest one that is set, px: two passes with weights 1 and 1.4 (chamfer distance).
- * The outermost pixels are not measured: they stay at `most`. Source: Borgefors (1986), from memory.
- */
-export function distances(set: Uint8Array, width: number, height: number, most = 255): Float32Array {
-  const far = new Float32Array(set.length);
-  for (let i = 0; i < set.length; i++) far[i] = set[i] ? 0 : most;
-  // a frame of one pixel is left out of the passes, so that no neighbor needs to be asked for
-  for (let y = 1; y < height - 1; y++)
-    for (let i = y * width + 1; i < y * width + width - 1; i++) nearer(far, i, -1, -width);
-  for (let y = height - 2; y > 0; y--) for (let i = y * width + width - 2; i > y * width; i--) nearer(far, i, 1, width);
-  return far;
-}
-
-const ASLANT = 1.414;
-
-/** What a pixel's distance is by the four neighbors that were measured before it. */
-function nearer(far: Float32Array, i: number, beside: number, row: number): void {
-  let d = far[i] as number;
-  if (d === 0) return;
-  const side = (far[i + beside] as number) + 1;
-  const over = (far[i + row] as number) + 1;
-  const one = (far[i + row - 1] as number) + ASLANT;
-  const other = (far[i + row + 1] as number) + ASLANT;
-  if (side < d) d = side;
-  if (over < d) d = over;
-  if (one < d) d = one;
-  if (other < d) d = other;
-  far[i] = d;
-}
-
 /** A part of a picture that hangs together. */
 export interface Part {
   readonly label: number;

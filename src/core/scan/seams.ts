@@ -36,22 +36,59 @@ const BESIDE = 4;
  */
 export function seamsOf(planes: LabPlanes, among: Int32Array, scale: number): Seams {
   const stride = Math.round(STRIDE * scale);
-  const { width, height } = planes;
-  const seen = (onward: number, across: number, length: number, breadth: number): Stretches => {
-    const count = Math.floor(length / stride);
-    const [lines, steps] = [new Int16Array(count * breadth), new Uint8Array(count * breadth)];
-    const values = new Float32Array(2 * stride);
-    for (let s = 1; s < count - 1; s++)
-      for (let at = BESIDE + 1; at < breadth - BESIDE - 1; at++) {
-        const first = (s - 1) * stride * onward + at * across;
-        if (!among[first + stride * onward]) continue;
-        const line = lineOver(planes.l, first, onward, across, values) * HUNDREDTHS;
-        lines[s * breadth + at] = Math.round(line);
-        if (stepsOver(planes, first, onward, across, values.length)) steps[s * breadth + at] = 1;
-      }
-    return { lines, steps, breadth };
-  };
-  return { stride, upright: seen(width, 1, height, width), level: seen(1, width, width, height) };
+  return { stride, upright: stretches(planes, among, stride, true), level: stretches(planes, among, stride, false) };
+}
+
+function stretches(planes: LabPlanes, among: Int32Array, stride: number, upright: boolean): Stretches {
+  const { width, height, l } = planes;
+  const [onward, across] = upright ? [width, 1] : [1, width];
+  const [length, breadth] = upright ? [height, width] : [width, height];
+  const count = Math.floor(length / stride);
+  const { lighter, darker, dl, da, db, squares } = halves(planes, stride, upright);
+  const [lines, steps] = [new Int16Array(count * breadth), new Uint8Array(count * breadth)];
+  const values = new Float32Array(2 * stride);
+  const both = (of: Uint8Array | Float32Array, i: number): number => (of[i - breadth] as number) + (of[i] as number);
+  for (let s = 1; s < count - 1; s++)
+    for (let at = BESIDE + 1; at < breadth - BESIDE - 1; at++) {
+      const middle = s * stride * onward + at * across;
+      if (!among[middle]) continue;
+      const i = s * breadth + at;
+      if (both(lighter, i) >= stride || both(darker, i) > stride)
+        lines[i] = Math.round(lineOver(l, middle - stride * onward, onward, across, values) * HUNDREDTHS);
+      if (isStep(both(dl, i), both(da, i), both(db, i), both(squares, i), values.length)) steps[i] = 1;
+    }
+  return { lines, steps, breadth };
+}
+
+/**
+ * What is seen from one stretch's middle to the next one's, added up: stretches overlap by half. Only where about half
+ * of the pixels are lighter, or darker, than both sides can a line go.
+ */
+function halves({ width, height, l, a, b }: LabPlanes, stride: number, upright: boolean) {
+  const [length, breadth, across] = upright ? [height, width, 1] : [width, height, width];
+  const count = Math.floor(length / stride);
+  const [lighter, darker] = [new Uint8Array(count * breadth), new Uint8Array(count * breadth)];
+  const sums = (): Float32Array => new Float32Array(count * breadth);
+  const [dl, da, db, squares] = [sums(), sums(), sums(), sums()];
+  const aside = BESIDE * across;
+  const [left, top] = upright ? [BESIDE, 0] : [0, BESIDE];
+  const [right, bottom] = upright ? [width - BESIDE, count * stride] : [count * stride, height - BESIDE];
+  for (let y = top; y < bottom; y++)
+    for (let x = left; x < right; x++) {
+      const i = y * width + x;
+      const k = upright ? ((y / stride) | 0) * breadth + x : ((x / stride) | 0) * breadth + y;
+      const line = lineAt(l, i, across);
+      if (line > 0) lighter[k] = (lighter[k] as number) + 1;
+      else if (line < 0) darker[k] = (darker[k] as number) + 1;
+      const light = (l[i - aside] as number) - (l[i + aside] as number);
+      const red = (a[i - aside] as number) - (a[i + aside] as number);
+      const yellow = (b[i - aside] as number) - (b[i + aside] as number);
+      dl[k] = (dl[k] as number) + light;
+      da[k] = (da[k] as number) + red;
+      db[k] = (db[k] as number) + yellow;
+      squares[k] = (squares[k] as number) + light * light + red * red + yellow * yellow;
+    }
+  return { lighter, darker, dl, da, db, squares };
 }
 
 /** Px that a line may stray. */
@@ -88,17 +125,22 @@ export function stepsOver(
   across: number,
   length: number,
 ): boolean {
-  let [far, scatter] = [0, 0];
-  for (const plane of [l, a, b]) {
-    let [sum, squares] = [0, 0];
-    for (let k = 0, i = first; k < length; k++, i += onward) {
-      const d = (plane[i - BESIDE * across] as number) - (plane[i + BESIDE * across] as number);
-      sum += d;
-      squares += d * d;
-    }
-    const mean = sum / length;
-    far += mean * mean;
-    scatter += squares / length - mean * mean;
+  let [dl, da, db, squares] = [0, 0, 0, 0];
+  const aside = BESIDE * across;
+  for (let k = 0, i = first; k < length; k++, i += onward) {
+    const light = (l[i - aside] as number) - (l[i + aside] as number);
+    const red = (a[i - aside] as number) - (a[i + aside] as number);
+    const yellow = (b[i - aside] as number) - (b[i + aside] as number);
+    dl += light;
+    da += red;
+    db += yellow;
+    squares += light * light + red * red + yellow * yellow;
   }
-  return far > APART * APART && far > SCATTER * SCATTER * scatter;
+  return isStep(dl, da, db, squares, length);
+}
+
+/** Whether two sides differ, given their pixels' differences in CIELAB and the squares of these, added up. */
+function isStep(dl: number, da: number, db: number, squares: number, length: number): boolean {
+  const far = (dl * dl + da * da + db * db) / (length * length);
+  return far > APART * APART && far > SCATTER * SCATTER * (squares / length - far);
 }
