@@ -4,7 +4,7 @@ import type { LabPlanes } from './lab-planes';
 
 /** The bare backing of a sheet: its color at every place, as the light falls on it. */
 export interface Backing {
-  /** CIELAB at a pixel */
+  /** CIELAB at a pixel, or near it: light changes slowly */
   readonly at: Surface;
   /** how far its pixels stray from that, CIELAB (median) */
   readonly grain: number;
@@ -60,11 +60,24 @@ export function backingOf(planes: LabPlanes, scale: number): Backing {
   const spots = glareOver(cells, Math.floor(width / size), (i) => surface(...middleOf(cells[i] as Cell)), LIKE);
   const glare = spots && ((x: number, y: number) => glareAt(spots, x / size, y / size));
   return {
-    at: glare ? lit(surface, glare) : surface,
+    at: inSquares(glare ? lit(surface, glare) : surface, planes),
     glareAt: (x, y) => glare?.(x, y)[0] ?? 0,
     grain: grains[grains.length >> 1] ?? 1,
     best: lights[Math.floor(lights.length * 0.02)] ?? [95, 0, 2],
   };
+}
+
+/** Px of a square over which the backing has one color. */
+const SQUARE = 8;
+
+/** A surface worked out once for each small square: it is asked for every pixel. */
+function inSquares(surface: Surface, { width, height }: LabPlanes): Surface {
+  const columns = Math.floor(width / SQUARE) + 1;
+  const rows = Math.floor(height / SQUARE) + 1;
+  const squares = Array.from({ length: columns * rows }, (_, i) =>
+    surface(((i % columns) + 0.5) * SQUARE, (Math.floor(i / columns) + 0.5) * SQUARE),
+  );
+  return (x, y) => squares[((y / SQUARE) | 0) * columns + ((x / SQUARE) | 0)] as ReturnType<Surface>;
 }
 
 const middleOf = ({ x, y }: Cell): [number, number] => [x, y];

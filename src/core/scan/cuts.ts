@@ -42,6 +42,8 @@ export interface Parting {
   /** the sizes that are believed */
   readonly known: readonly Die[];
   readonly planes: LabPlanes;
+  /** what was found of copies on both sides of a cut */
+  readonly copies: Map<string, boolean>;
   /** pixels a millimeter */
   readonly scale: number;
   /** the sheet has more blocks of its size: most likely it is one sticker, and more must be seen of a cut */
@@ -123,10 +125,18 @@ const isBetweenKnown = (share: Share, cut: Cut, parting: Parting): boolean =>
   cutAt(share, cut).every((half) => isRowOf(half, parting, 1));
 
 /** Whether the same is printed on both sides of a cut, and on neither is it the same all over. */
-function areCopies(share: Share, { upright, at }: Cut, { known, scale, planes: { l, width } }: Parting): boolean {
+function areCopies(share: Share, { upright, at }: Cut, { known, scale, planes, copies }: Parting): boolean {
   const die = known.find((d) => timesIn(sizeOf(share), d, scale) > 1);
   if (!die) return false;
   const long = upright ? die.w : die.h;
+  const [start, end] = upright ? [share.y0, share.y1] : [share.x0, share.x1];
+  const key = `${upright} ${at} ${long} ${start} ${end}`;
+  const found = copies.get(key) ?? isRepeated(share, upright, at, long, planes);
+  copies.set(key, found);
+  return found;
+}
+
+function isRepeated(share: Share, upright: boolean, at: number, long: number, { l, width }: LabPlanes): boolean {
   const part = (from: number, length: number): Share =>
     upright ? { ...share, x0: from, x1: from + length - 1 } : { ...share, y0: from, y1: from + length - 1 };
   const half = long >> 1;

@@ -44,7 +44,7 @@ function stretches(planes: LabPlanes, among: Int32Array, stride: number, upright
   const [onward, across] = upright ? [width, 1] : [1, width];
   const [length, breadth] = upright ? [height, width] : [width, height];
   const count = Math.floor(length / stride);
-  const { lighter, darker, dl, da, db, squares } = halves(planes, stride, upright);
+  const { lighter, darker, dl, da, db, squares } = halves(planes, among, stride, upright);
   const [lines, steps] = [new Int16Array(count * breadth), new Uint8Array(count * breadth)];
   const values = new Float32Array(2 * stride);
   const both = (of: Uint8Array | Float32Array, i: number): number => (of[i - breadth] as number) + (of[i] as number);
@@ -64,29 +64,38 @@ function stretches(planes: LabPlanes, among: Int32Array, stride: number, upright
  * What is seen from one stretch's middle to the next one's, added up: stretches overlap by half. Only where about half
  * of the pixels are lighter, or darker, than both sides can a line go.
  */
-function halves({ width, height, l, a, b }: LabPlanes, stride: number, upright: boolean) {
-  const [length, breadth, across] = upright ? [height, width, 1] : [width, height, width];
+function halves({ width, height, l, a, b }: LabPlanes, among: Int32Array, stride: number, upright: boolean) {
+  const [onward, across] = upright ? [width, 1] : [1, width];
+  const [length, breadth] = upright ? [height, width] : [width, height];
   const count = Math.floor(length / stride);
   const [lighter, darker] = [new Uint8Array(count * breadth), new Uint8Array(count * breadth)];
   const sums = (): Float32Array => new Float32Array(count * breadth);
   const [dl, da, db, squares] = [sums(), sums(), sums(), sums()];
-  const aside = BESIDE * across;
-  const [left, top] = upright ? [BESIDE, 0] : [0, BESIDE];
-  const [right, bottom] = upright ? [width - BESIDE, count * stride] : [count * stride, height - BESIDE];
-  for (let y = top; y < bottom; y++)
-    for (let x = left; x < right; x++) {
-      const i = y * width + x;
-      const k = upright ? ((y / stride) | 0) * breadth + x : ((x / stride) | 0) * breadth + y;
-      const line = lineAt(l, i, across);
-      if (line > 0) lighter[k] = (lighter[k] as number) + 1;
-      else if (line < 0) darker[k] = (darker[k] as number) + 1;
-      const light = (l[i - aside] as number) - (l[i + aside] as number);
-      const red = (a[i - aside] as number) - (a[i + aside] as number);
-      const yellow = (b[i - aside] as number) - (b[i + aside] as number);
-      dl[k] = (dl[k] as number) + light;
-      da[k] = (da[k] as number) + red;
-      db[k] = (db[k] as number) + yellow;
-      squares[k] = (squares[k] as number) + light * light + red * red + yellow * yellow;
+  const [long, aside] = [stride * onward, BESIDE * across];
+  for (let s = 0; s < count; s++)
+    for (let at = BESIDE + 1; at < breadth - BESIDE - 1; at++) {
+      const first = s * long + at * across;
+      if (!among[first] && !among[first + long]) continue;
+      let [rises, falls, light, red, yellow, square] = [0, 0, 0, 0, 0, 0];
+      for (let i = first; i < first + long; i += onward) {
+        const line = lineAt(l, i, across);
+        if (line > 0) rises++;
+        else if (line < 0) falls++;
+        const byLight = (l[i - aside] as number) - (l[i + aside] as number);
+        const byRed = (a[i - aside] as number) - (a[i + aside] as number);
+        const byYellow = (b[i - aside] as number) - (b[i + aside] as number);
+        light += byLight;
+        red += byRed;
+        yellow += byYellow;
+        square += byLight * byLight + byRed * byRed + byYellow * byYellow;
+      }
+      const k = s * breadth + at;
+      lighter[k] = rises;
+      darker[k] = falls;
+      dl[k] = light;
+      da[k] = red;
+      db[k] = yellow;
+      squares[k] = square;
     }
   return { lighter, darker, dl, da, db, squares };
 }

@@ -44,11 +44,12 @@ export function tilerOf(share: Share, sight: Sight, isOneOfMany: boolean): Tiler
   const [upright, level] = [evidenceFor(share, sight, true), evidenceFor(share, sight, false)];
   // what once was worth a try stays so: a size that was laid is not lost in the next round
   const [across, down] = [new Set(upright.worth), new Set(level.worth)];
+  const copies = new Map<string, boolean>();
   return (known, before) => {
     const odd = before.filter((s) => !dieOf(s, known, scale));
     for (const at of placesFor(upright, true, odd, known)) across.add(at);
     for (const at of placesFor(level, false, odd, known)) down.add(at);
-    const parting: Parting = { upright, level, across, down, known, planes, scale, isOneOfMany };
+    const parting: Parting = { upright, level, across, down, known, planes, copies, scale, isOneOfMany };
     return bestTiling(share, { ...parting, block, done: new Map() }).shares;
   };
 }
