@@ -27,7 +27,8 @@ export interface Opened {
 /** How pictures are decoded and encoded: the browser does it; a test plays it. */
 export interface Codec {
   readonly decode: (file: Blob) => Promise<Raster>;
-  readonly encode: (picture: Raster, lossless: boolean) => Promise<Blob>;
+  /** @param kept as it is, with what is clear in it; else it is only looked at, and soon made */
+  readonly encode: (picture: Raster, kept: boolean) => Promise<Blob>;
 }
 
 /** Pixels a millimeter at which a sheet is read, whatever it was scanned at: a little under 300 dpi. */
@@ -61,7 +62,7 @@ export interface ScanService {
 
 export function scanService({ decode, encode }: Codec): ScanService {
   let picture: Raster | null = null;
-  const sheets = new Map<number, { readonly flat: FlatSheet; readonly backing: Hex }>();
+  const sheets = new Map<number, { readonly flat: Promise<FlatSheet>; readonly backing: Hex }>();
   return {
     open: async (file, name) => {
       const { dpi } = pictureFile(new Uint8Array(await file.arrayBuffer()), name);
@@ -71,22 +72,33 @@ export function scanService({ decode, encode }: Codec): ScanService {
     },
     read: async (id, corners, width, height, onStep) => {
       if (!picture) throw new Error('no picture is open');
+      const taken = picture;
       const span = Math.hypot(corners[1].x - corners[0].x, corners[1].y - corners[0].y) / width;
-      const seen = straightened(picture, corners, width, height, SCALE);
+      const seen = straightened(taken, corners, width, height, SCALE);
       const sheet = readSheet(seen, onStep);
-      const flat = span > KEPT_SCALE ? straightened(picture, corners, width, height, KEPT_SCALE) : seen;
-      sheets.set(id, { flat, backing: sheet.backing });
-      return { sheet, picture: await encode(seen, false) };
+      const shown = await encode(seen, false);
+      const finer = (): FlatSheet => straightened(taken, corners, width, height, KEPT_SCALE);
+      sheets.set(id, { flat: span > KEPT_SCALE ? soon(finer) : Promise.resolve(seen), backing: sheet.backing });
+      return { sheet, picture: shown };
     },
     rescale: (id, factor) => {
       const sheet = sheets.get(id);
-      if (sheet) sheets.set(id, { ...sheet, flat: { ...sheet.flat, scale: sheet.flat.scale / factor } });
+      if (!sheet) return;
+      const flat = sheet.flat.then((f) => ({ ...f, scale: f.scale / factor }));
+      sheets.set(id, { ...sheet, flat });
     },
     cut: async (id, pieces) => {
       const sheet = sheets.get(id);
       if (!sheet) return null;
-      return Promise.all(pieces.map((p) => encode(cutOut(sheet.flat, p, p.shape, sheet.backing), true)));
+      const flat = await sheet.flat;
+      return Promise.all(pieces.map((p) => encode(cutOut(flat, p, p.shape, sheet.backing), true)));
     },
     drop: (id) => void sheets.delete(id),
   };
 }
+
+/** Work that waits till what was read is shown. */
+const soon = async <T>(work: () => T): Promise<T> => {
+  await new Promise((done) => setTimeout(done));
+  return work();
+};

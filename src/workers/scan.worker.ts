@@ -15,11 +15,11 @@ expose(
       bitmap.close();
       return pen.getImageData(0, 0, canvas.width, canvas.height);
     },
-    encode: async ({ width, height, data }: Raster, lossless: boolean) => {
+    encode: async ({ width, height, data }: Raster, kept: boolean) => {
       const canvas = new OffscreenCanvas(width, height);
       const pen = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
       pen.putImageData(new ImageData(new Uint8ClampedArray(data), width, height), 0, 0);
-      return canvas.convertToBlob(lossless ? { type: 'image/png' } : { type: 'image/webp', quality: 0.9 });
+      return canvas.convertToBlob(kept ? { type: 'image/png' } : { type: 'image/jpeg', quality: 0.9 });
     },
   }),
 );
