@@ -1,4 +1,4 @@
-import { areAlike } from './alike';
+import { apartBy } from './alike';
 import type { Die } from './dies';
 import { timesIn } from './dies';
 import type { Evidence } from './evidence';
@@ -124,6 +124,10 @@ const isRowOf = (share: Share, { known, scale }: Sizes, least: number): boolean 
 const isBetweenKnown = (share: Share, cut: Cut, parting: Parting): boolean =>
   cutAt(share, cut).every((half) => isRowOf(half, parting, 1));
 
+/** Copies differ by less, lightness, and by so much of what the halves of one do: of a sparse print little differs. */
+const COPIES = 3;
+const LIKE = Number(process.env.LIKE ?? 0.5);
+
 /** Whether the same is printed on both sides of a cut, and on neither is it the same all over. */
 function areCopies(share: Share, { upright, at }: Cut, { known, scale, planes, copies }: Parting): boolean {
   const die = known.find((d) => timesIn(sizeOf(share), d, scale) > 1);
@@ -140,10 +144,10 @@ function isRepeated(share: Share, upright: boolean, at: number, long: number, { 
   const part = (from: number, length: number): Share =>
     upright ? { ...share, x0: from, x1: from + length - 1 } : { ...share, y0: from, y1: from + length - 1 };
   const half = long >> 1;
-  return (
-    areAlike(part(at - long, long), part(at, long), l, width) &&
-    !areAlike(part(at, half), part(at + half, half), l, width)
-  );
+  const copies = apartBy(part(at - long, long), part(at, long), l, width);
+  if (copies >= COPIES) return false;
+  const halves = apartBy(part(at, half), part(at + half, half), l, width);
+  return halves >= COPIES && copies < LIKE * halves;
 }
 
 /** Px by which a size may lie beside a line. */
