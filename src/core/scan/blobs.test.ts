@@ -1,7 +1,8 @@
 import { randomFrom } from '../measure/random';
-import { blobsOf, isLargeEnough, leastUnlike } from './blobs';
+import { blobsOf, isLargeEnough } from './blobs';
 import type { Marks } from './marks';
-import { distances, partsOf } from './reach';
+import { leastUnlike } from './marks';
+import { partsOf } from './reach';
 import { isCut } from './share';
 
 /** A picture of letters: `#` is set. */
@@ -37,22 +38,6 @@ describe('parts that hang together', () => {
         if (i % 20 < 19 && set[i] && set[i + 1]) expect(labels[i]).toBe(labels[i + 1]);
     }
   });
-});
-
-it('distances are at most a tenth from the true ones inside the frame, and never too short (seed 9)', () => {
-  const random = randomFrom(9);
-  const [width, height] = [24, 18];
-  const set = Uint8Array.from({ length: width * height }, () => (random() < 0.02 ? 1 : 0));
-  set[9 * width + 12] = 1;
-  const far = distances(set, width, height, 255);
-  const there = [...set.keys()].filter((i) => set[i] && i % width > 0 && i % width < width - 1);
-  for (let y = 1; y < height - 1; y++)
-    for (let x = 1; x < width - 1; x++) {
-      const inner = there.filter((i) => i >= width && i < width * (height - 1));
-      const truth = Math.min(...inner.map((i) => Math.hypot((i % width) - x, Math.floor(i / width) - y)));
-      const found = far[y * width + x]!;
-      expect(found).toBeLessThanOrEqual(truth * 1.1 + 1e-4);
-    }
 });
 
 /** A sheet of bare backing with rectangles on it; px, ten a millimeter. */

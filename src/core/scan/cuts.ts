@@ -124,9 +124,12 @@ const isRowOf = (share: Share, { known, scale }: Sizes, least: number): boolean 
 const isBetweenKnown = (share: Share, cut: Cut, parting: Parting): boolean =>
   cutAt(share, cut).every((half) => isRowOf(half, parting, 1));
 
-/** Copies differ by less, lightness, and by so much of what the halves of one do: of a sparse print little differs. */
+/** Copies differ by less, lightness, and by so much of what one of them differs from itself, moved aside. */
 const COPIES = 3;
-const LIKE = Number(process.env.LIKE ?? 0.5);
+const LIKE = 0.5;
+/** A pattern that repeats so often on a sticker, every so many px, is the same on what is beside it by chance. */
+const MOST_OFTEN = 12;
+const SHORTEST = 15;
 
 /** Whether the same is printed on both sides of a cut, and on neither is it the same all over. */
 function areCopies(share: Share, { upright, at }: Cut, { known, scale, planes, copies }: Parting): boolean {
@@ -143,11 +146,14 @@ function areCopies(share: Share, { upright, at }: Cut, { known, scale, planes, c
 function isRepeated(share: Share, upright: boolean, at: number, long: number, { l, width }: LabPlanes): boolean {
   const part = (from: number, length: number): Share =>
     upright ? { ...share, x0: from, x1: from + length - 1 } : { ...share, y0: from, y1: from + length - 1 };
-  const half = long >> 1;
   const copies = apartBy(part(at - long, long), part(at, long), l, width);
   if (copies >= COPIES) return false;
-  const halves = apartBy(part(at, half), part(at + half, half), l, width);
-  return halves >= COPIES && copies < LIKE * halves;
+  for (let n = 2; n <= MOST_OFTEN && long >= n * SHORTEST; n++) {
+    const shift = Math.round(long / n);
+    const within = apartBy(part(at, long - shift), part(at + shift, long - shift), l, width);
+    if (within < COPIES || copies > LIKE * within) return false;
+  }
+  return true;
 }
 
 /** Px by which a size may lie beside a line. */

@@ -31,6 +31,12 @@ describe('several of a size side by side', () => {
     expect(timesIn({ w: 304, h: 125 }, die, 10)).toBe(2);
   });
 
+  it('are the fewer the more they are off all together', () => {
+    const quarter = { w: 333, h: 104 };
+    expect(timesIn({ w: 333, h: 422 }, quarter, 10)).toBe(4);
+    expect(timesIn({ w: 333, h: 434 }, quarter, 10)).toBe(0);
+  });
+
   it('are none where they leave a rest, or lie in two rows', () => {
     expect(timesIn({ w: 450, h: 60 }, die, 10)).toBe(0);
     expect(timesIn({ w: 300, h: 75 }, die, 10)).toBe(0);

@@ -32,17 +32,16 @@ export const dieOf = (s: Share, dies: readonly Die[], scale: number): Die | unde
     (d) => Math.abs(d.w - (s.x1 - s.x0 + 1)) <= ALIKE * scale && Math.abs(d.h - (s.y1 - s.y0 + 1)) <= ALIKE * scale,
   );
 
-/** Stickers side by side differ by so much more than one, mm each. */
+/** Stickers side by side differ by so much, mm: one, and each further one. */
 const IN_A_ROW = 0.6;
+const EACH = 0.3;
 
 /** How many of a size lie side by side, in a row or a column, in a rectangle, px; 0: they do not fill it. */
 export function timesIn({ w, h }: Pick<Die, 'w' | 'h'>, die: Pick<Die, 'w' | 'h'>, scale: number): number {
   const [across, down] = [Math.max(1, Math.round(w / die.w)), Math.max(1, Math.round(h / die.h))];
   if (across > 1 && down > 1) return 0;
-  const slack = IN_A_ROW * scale;
-  return Math.abs(w - across * die.w) <= slack * across && Math.abs(h - down * die.h) <= slack * down
-    ? across * down
-    : 0;
+  const slack = (n: number): number => (IN_A_ROW + EACH * (n - 1)) * scale;
+  return Math.abs(w - across * die.w) <= slack(across) && Math.abs(h - down * die.h) <= slack(down) ? across * down : 0;
 }
 
 /** The sizes that are believed: those of more than one sticker that are not several of one as common. */
