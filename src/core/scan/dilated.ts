@@ -1,6 +1,6 @@
 /**
- * A set of pixels and all that is no farther from one of them than a radius, px. The outermost pixels take no part: they
- * stay as they are and widen nothing. Each row's runs are laid over the rows around, as wide as the disc is there.
+ * A set of pixels and all that is no farther from one of them than a radius, px. The outermost pixels take no part:
+ * they stay as they are and widen nothing. Each row's runs are laid over the rows around, as wide as the disc is there.
  * Source: dilation by a flat disc, Serra (1982), from memory; checked against OpenCV.
  */
 export function dilated(set: Uint8Array, width: number, height: number, radius: number): Uint8Array {

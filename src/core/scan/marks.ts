@@ -8,8 +8,8 @@ export interface Marks {
   /** how far the color is from the bare backing's, CIELAB, over 3 x 3 pixels */
   readonly unlike: Float32Array;
   /**
-   * how strongly a fine line goes, in whatever direction it is strongest: by how much lightness it leaves its sides; not
-   * looked for where the color is not the backing's
+   * how strongly a fine line goes, in whatever direction it is strongest: by how much lightness it leaves its sides;
+   * not looked for where the color is not the backing's
    */
   readonly line: Float32Array;
 }
@@ -105,8 +105,8 @@ function averagedAlong(
 const FAINTEST = 1;
 
 /**
- * Marks by how much a middle differs from both of its sides, the same way. A line ends where it ends: what its long average
- * reaches beyond is held against the average of three pixels.
+ * Marks by how much a middle differs from both of its sides, the same way. A line ends where it ends: what its long
+ * average reaches beyond is held against the average of three pixels.
  */
 function markLines(
   { width, height, unlike, line }: Marks,
