@@ -21,6 +21,7 @@ export async function inTheBrowser(seed: number): Promise<string> {
     for (const sort of SHEETS) {
       const sheet = madeUpSheet(sort, seed);
       const { bytes, width, height } = await scanned(sheet, { ...FLATBED, dpi: 600, seed: 100 });
+      // a file: bytes would first go through the pipe to the browser, and that time is not the screen's
       const file = join(folder, `${sort}.jpg`);
       writeFileSync(file, bytes);
       const page = await chrome.newPage({ viewport: { width: 1280, height: 800 } });

@@ -141,6 +141,9 @@ const HEAD = [
   'ms',
 ];
 
+const table = (rows: readonly string[]): string =>
+  [`| ${HEAD.join(' | ')} |`, `|${HEAD.map(() => '---').join('|')}|`, ...rows].join('\n');
+
 /** What is not in the 48: a spot of glare in a photo, and other resolutions of a flatbed. */
 async function otherwise(): Promise<string> {
   const ways: readonly (readonly [string, Knobs])[] = [
@@ -156,21 +159,21 @@ async function otherwise(): Promise<string> {
       await measure(madeUpSheet(sort, SEEDS[0] as number), { ...knobs, seed: 100 + i }, tally);
     rows.push(row(name, tally));
   }
-  return `## Glare, and other resolutions\n\nEach made-up sort once, seed ${SEEDS[0]}; not in the 48. A spot of glare is followed on the backing and undone there; what lies under it is marked to be looked at.\n\n| ${HEAD.join(' | ')} |\n|${HEAD.map(() => '---').join('|')}|\n${rows.join('\n')}\n`;
+  return `## Glare, and other resolutions\n\nEach made-up sort once, seed ${SEEDS[0]}; not in the 48. A spot of glare is followed on the backing and undone there; what lies under it is marked to be looked at.\n\n${table(rows)}\n`;
 }
 
 /** Touching sheets of which nothing was looked at. */
 const TOUCHING = Array.from({ length: 12 }, (_, i) => 86 + i);
 
 /** Touching sheets are the hardest, and two of them say little. */
-export async function touching(): Promise<string> {
+async function touching(): Promise<string> {
   const rows: string[] = [];
   for (const knobs of [FLATBED, PHONE]) {
     const tally = empty();
     for (const seed of TOUCHING) await measure(madeUpSheet('touching', seed), { ...knobs, seed: 100 + seed }, tally);
     rows.push(row(`touching, ${knobs.device}`, tally));
   }
-  return `## Touching sheets alone\n\nSeeds ${TOUCHING[0]} to ${TOUCHING.at(-1)}, not looked at; not in the 48. Where stripes or dots run on from one sticker to the next and its size is nowhere else, two or three stay one.\n\n| ${HEAD.join(' | ')} |\n|${HEAD.map(() => '---').join('|')}|\n${rows.join('\n')}\n`;
+  return `## Touching sheets alone\n\nSeeds ${TOUCHING[0]} to ${TOUCHING.at(-1)}, not looked at; not in the 48. Where stripes or dots run on from one sticker to the next and its size is nowhere else, two or three stay one.\n\n${table(rows)}\n`;
 }
 
 const percent = (part: number, all: number): string => (all ? ((100 * part) / all).toFixed(1) : '-');
@@ -212,7 +215,7 @@ async function main(): Promise<void> {
   }, empty());
   writeFileSync(
     'docs/scan.md',
-    `# Scanning, measured\n\nWritten by \`npm run bench:scan\`. ${sheets.length * 2} simulated sheets (demo/scanner-service): each as a flatbed scan at 300 dpi and as a phone's photo in perspective; made-up kits of seeds ${SEEDS.join(' and ')}, not looked at while the reader was made (but for white on white 22 as a photo, on which a spot of light was seen that is none), and the demo kits' own sheets. Invented: pieces where no sticker is, or a second one on a sticker; unparted: pieces that are several stickers in one, which count as not found. Of 100, but for counts and milliseconds (Node, without decoding). Sizes: each side within 0.4 mm of a scan, 0.8 mm of a photo; of those found. Colors: the main one within 3 by CIEDE2000, where one color clearly leads. Copies, rows: designs counted exactly right.\n\n| ${HEAD.join(' | ')} |\n|${HEAD.map(() => '---').join('|')}|\n${[...tallies].map(([name, t]) => row(name, t)).join('\n')}\n${row('**all**', total)}\n\n${await otherwise()}\n${await touching()}\n${await inTheBrowser(SEEDS[0] as number)}\n${await actsOfAKit(readBack, matched, FLATBED)}`,
+    `# Scanning, measured\n\nWritten by \`npm run bench:scan\`. ${sheets.length * 2} simulated sheets (demo/scanner-service): each as a flatbed scan at 300 dpi and as a phone's photo in perspective; made-up kits of seeds ${SEEDS.join(' and ')}, not looked at while the reader was made (but for white on white 22 as a photo, on which a spot of light was seen that is none), and the demo kits' own sheets. Invented: pieces where no sticker is, or a second one on a sticker; unparted: pieces that are several stickers in one, which count as not found. Of 100, but for counts and milliseconds (Node, without decoding). Sizes: each side within 0.4 mm of a scan, 0.8 mm of a photo; of those found. Colors: the main one within 3 by CIEDE2000, where one color clearly leads. Copies, rows: designs counted exactly right.\n\n${table([...[...tallies].map(([name, t]) => row(name, t)), row('**all**', total)])}\n\n${await otherwise()}\n${await touching()}\n${await inTheBrowser(SEEDS[0] as number)}\n${await actsOfAKit(readBack, matched, FLATBED)}`,
   );
 }
 

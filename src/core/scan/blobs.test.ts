@@ -2,7 +2,7 @@ import { randomFrom } from '../measure/random';
 import { blobsOf, isLargeEnough } from './blobs';
 import type { Marks } from './marks';
 import { leastUnlike } from './marks';
-import { partsOf } from './reach';
+import { partsOf } from './parts';
 import { isCut } from './share';
 
 /** A picture of letters: `#` is set. */

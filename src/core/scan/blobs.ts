@@ -1,8 +1,8 @@
 import { dilated } from './dilated';
 import type { Marks } from './marks';
 import { leastUnlike } from './marks';
-import type { Part } from './reach';
-import { partsOf } from './reach';
+import type { Part } from './parts';
+import { partsOf } from './parts';
 
 /** What lies on the backing: 1 where a sticker is; stickers that touch are one part. */
 export interface Blobs {

@@ -7,8 +7,8 @@ import type { LabPlanes } from './lab-planes';
 import { labPlanes } from './lab-planes';
 import type { Raster } from './raster';
 import { shrunk } from './raster';
-import type { Part } from './reach';
-import { partsOf } from './reach';
+import type { Part } from './parts';
+import { partsOf } from './parts';
 
 /** Where the sheet lies in a picture. */
 export interface FoundSheet {

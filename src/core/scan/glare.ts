@@ -1,4 +1,4 @@
-import { partsOf } from './reach';
+import { partsOf } from './parts';
 
 /** A small square of the sheet, by which light is learned: its color, CIELAB, and how even it is. */
 export interface LightCell {

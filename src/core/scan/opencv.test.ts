@@ -6,7 +6,7 @@ import { homography } from './homography';
 import type { Quad } from './homography';
 import { hullOf } from './hull';
 import { labPlanes } from './lab-planes';
-import { partsOf } from './reach';
+import { partsOf } from './parts';
 
 /** OpenCV 4.5.2 as an independent reference (`@techstark/opencv-js`, Apache 2.0). */
 type Cv = typeof cvReady;

@@ -36,26 +36,39 @@ const BESIDE = 4;
  */
 export function seamsOf(planes: LabPlanes, among: Int32Array, scale: number): Seams {
   const stride = Math.round(STRIDE * scale);
-  return { stride, upright: stretches(planes, among, stride, true), level: stretches(planes, among, stride, false) };
+  const { width, height } = planes;
+  const along = (length: number) => Math.floor(length / stride);
+  const down: Direction = { onward: width, across: 1, count: along(height), breadth: width };
+  const right: Direction = { onward: 1, across: width, count: along(width), breadth: height };
+  return { stride, upright: stretches(planes, among, stride, down), level: stretches(planes, among, stride, right) };
 }
 
-function stretches(planes: LabPlanes, among: Int32Array, stride: number, upright: boolean): Stretches {
-  const { width, height, l } = planes;
-  const [onward, across] = upright ? [width, 1] : [1, width];
-  const [length, breadth] = upright ? [height, width] : [width, height];
-  const count = Math.floor(length / stride);
-  const { lighter, darker, dl, da, db, squares } = halves(planes, among, stride, upright);
+/** Px from a pixel to the next one along and across, how many stretches go along, and how many places across. */
+interface Direction {
+  readonly onward: number;
+  readonly across: number;
+  readonly count: number;
+  readonly breadth: number;
+}
+
+function stretches(planes: LabPlanes, among: Int32Array, stride: number, direction: Direction): Stretches {
+  const { onward, across, count, breadth } = direction;
+  const { lighter, darker, sides } = halves(planes, among, stride, direction);
   const [lines, steps] = [new Int16Array(count * breadth), new Uint8Array(count * breadth)];
   const values = new Float32Array(2 * stride);
-  const both = (of: Uint8Array | Float32Array, i: number): number => (of[i - breadth] as number) + (of[i] as number);
+  const both = new Float64Array(SIDES);
   for (let s = 1; s < count - 1; s++)
     for (let at = BESIDE + 1; at < breadth - BESIDE - 1; at++) {
       const middle = s * stride * onward + at * across;
       if (!among[middle]) continue;
-      const i = s * breadth + at;
-      if (both(lighter, i) >= stride || both(darker, i) > stride)
-        lines[i] = Math.round(lineOver(l, middle - stride * onward, onward, across, values) * HUNDREDTHS);
-      if (isStep(both(dl, i), both(da, i), both(db, i), both(squares, i), values.length)) steps[i] = 1;
+      const [k, before] = [s * breadth + at, (s - 1) * breadth + at];
+      const isLighter = (lighter[before] as number) + (lighter[k] as number) >= stride;
+      const isDarker = (darker[before] as number) + (darker[k] as number) > stride;
+      if (isLighter || isDarker)
+        lines[k] = Math.round(lineOver(planes.l, middle - stride * onward, onward, across, values) * HUNDREDTHS);
+      for (let n = 0; n < SIDES; n++)
+        both[n] = (sides[SIDES * before + n] as number) + (sides[SIDES * k + n] as number);
+      if (isStep(both, values.length)) steps[k] = 1;
     }
   return { lines, steps, breadth };
 }
@@ -64,40 +77,27 @@ function stretches(planes: LabPlanes, among: Int32Array, stride: number, upright
  * What is seen from one stretch's middle to the next one's, added up: stretches overlap by half. Only where about half
  * of the pixels are lighter, or darker, than both sides can a line go.
  */
-function halves({ width, height, l, a, b }: LabPlanes, among: Int32Array, stride: number, upright: boolean) {
-  const [onward, across] = upright ? [width, 1] : [1, width];
-  const [length, breadth] = upright ? [height, width] : [width, height];
-  const count = Math.floor(length / stride);
+function halves(planes: LabPlanes, among: Int32Array, stride: number, direction: Direction) {
+  const { onward, across, count, breadth } = direction;
   const [lighter, darker] = [new Uint8Array(count * breadth), new Uint8Array(count * breadth)];
-  const sums = (): Float32Array => new Float32Array(count * breadth);
-  const [dl, da, db, squares] = [sums(), sums(), sums(), sums()];
-  const [long, aside] = [stride * onward, BESIDE * across];
+  const sides = new Float32Array(SIDES * count * breadth);
+  const long = stride * onward;
   for (let s = 0; s < count; s++)
     for (let at = BESIDE + 1; at < breadth - BESIDE - 1; at++) {
       const first = s * long + at * across;
       if (!among[first] && !among[first + long]) continue;
-      let [rises, falls, light, red, yellow, square] = [0, 0, 0, 0, 0, 0];
+      let [rises, falls] = [0, 0];
       for (let i = first; i < first + long; i += onward) {
-        const line = lineAt(l, i, across);
+        const line = lineAt(planes.l, i, across);
         if (line > 0) rises++;
         else if (line < 0) falls++;
-        const byLight = (l[i - aside] as number) - (l[i + aside] as number);
-        const byRed = (a[i - aside] as number) - (a[i + aside] as number);
-        const byYellow = (b[i - aside] as number) - (b[i + aside] as number);
-        light += byLight;
-        red += byRed;
-        yellow += byYellow;
-        square += byLight * byLight + byRed * byRed + byYellow * byYellow;
       }
       const k = s * breadth + at;
       lighter[k] = rises;
       darker[k] = falls;
-      dl[k] = light;
-      da[k] = red;
-      db[k] = yellow;
-      squares[k] = square;
+      sidesOver(planes, first, onward, across, stride, sides, SIDES * k);
     }
-  return { lighter, darker, dl, da, db, squares };
+  return { lighter, darker, sides };
 }
 
 /** Px that a line may stray. */
@@ -127,16 +127,28 @@ export function lineAt(l: Float32Array, i: number, across: number): number {
 }
 
 /** Whether both sides differ, all along a stretch, and the same way. */
-export function stepsOver(
+export function stepsOver(planes: LabPlanes, first: number, onward: number, across: number, length: number): boolean {
+  const sides = new Float64Array(SIDES);
+  sidesOver(planes, first, onward, across, length, sides, 0);
+  return isStep(sides, length);
+}
+
+/** By how much two sides differ: three coordinates of CIELAB, and the squares of all three. */
+const SIDES = 4;
+
+/** Adds up by how much both sides differ along a stretch. @param k where in `out` that is put */
+function sidesOver(
   { l, a, b }: LabPlanes,
   first: number,
   onward: number,
   across: number,
   length: number,
-): boolean {
+  out: Float32Array | Float64Array,
+  k: number,
+): void {
   let [dl, da, db, squares] = [0, 0, 0, 0];
   const aside = BESIDE * across;
-  for (let k = 0, i = first; k < length; k++, i += onward) {
+  for (let n = 0, i = first; n < length; n++, i += onward) {
     const light = (l[i - aside] as number) - (l[i + aside] as number);
     const red = (a[i - aside] as number) - (a[i + aside] as number);
     const yellow = (b[i - aside] as number) - (b[i + aside] as number);
@@ -145,11 +157,15 @@ export function stepsOver(
     db += yellow;
     squares += light * light + red * red + yellow * yellow;
   }
-  return isStep(dl, da, db, squares, length);
+  out[k] = dl;
+  out[k + 1] = da;
+  out[k + 2] = db;
+  out[k + 3] = squares;
 }
 
-/** Whether two sides differ, given their pixels' differences in CIELAB and the squares of these, added up. */
-function isStep(dl: number, da: number, db: number, squares: number, length: number): boolean {
+/** Whether two sides differ, given what `sidesOver` adds up over so many pixels. */
+function isStep(sides: Float64Array, length: number): boolean {
+  const [dl, da, db, squares] = [sides[0] as number, sides[1] as number, sides[2] as number, sides[3] as number];
   const far = (dl * dl + da * da + db * db) / (length * length);
   return far > APART * APART && far > SCATTER * SCATTER * (squares / length - far);
 }

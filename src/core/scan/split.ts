@@ -2,7 +2,7 @@ import type { Blobs } from './blobs';
 import { isLargeEnough } from './blobs';
 import { believed, dieOf, diesOf } from './dies';
 import type { LabPlanes } from './lab-planes';
-import type { Part } from './reach';
+import type { Part } from './parts';
 import { seamsOf } from './seams';
 import type { Share } from './share';
 import type { Sight } from './sight';
