@@ -39,22 +39,49 @@ class HouseDriver extends SqliteDriver {
   }
 
   private async run<R>(plain: DatabaseConnection, query: Query): Promise<QueryResult<R>> {
-    if (!this.sqlite.inTransaction && query.query.kind !== 'SelectQueryNode') this.mustBeInPlace();
+    if (!this.sqlite.open) throw new StoreTrouble('replaced');
+    const alone = !this.sqlite.inTransaction && WRITING.has(query.query.kind);
     try {
-      return await plain.executeQuery<R>(query);
+      if (!alone) return await plain.executeQuery<R>(query);
+      this.begin();
+      const result = await plain.executeQuery<R>(query);
+      this.sqlite.exec('commit');
+      return result;
     } catch (error) {
+      if (alone && this.sqlite.inTransaction) this.sqlite.exec('rollback');
       throw asTrouble(error);
     }
   }
 
-  /** A file that was moved away would still take what is written, and all of it would be lost. */
+  /**
+   * Takes the lock for writing, then looks whether the file is still the one in place: what is written to one that was
+   * moved away, or replaced by a backup, would be lost. Asked before the lock it could be replaced in between.
+   */
+  private begin(): void {
+    try {
+      this.sqlite.exec('begin immediate');
+    } catch (error) {
+      this.mustBeInPlace(); // SQLite calls one that was moved away read-only
+      throw error;
+    }
+    this.mustBeInPlace();
+  }
+
   private mustBeInPlace(): void {
-    if (this.file !== null && inodeOf(this.file) !== this.inode) throw new StoreTrouble('moved');
+    const inode = this.file === null ? this.inode : inodeOf(this.file);
+    if (inode === this.inode) return;
+    if (this.sqlite.inTransaction) this.sqlite.exec('rollback');
+    throw new StoreTrouble(inode === null ? 'moved' : 'replaced');
   }
 
   /** At once for writing: who begins by reading and writes later is refused without any waiting. */
-  override async beginTransaction(connection: DatabaseConnection): Promise<void> {
-    await connection.executeQuery(CompiledQuery.raw('begin immediate'));
+  override async beginTransaction(): Promise<void> {
+    if (!this.sqlite.open) throw new StoreTrouble('replaced');
+    try {
+      this.begin();
+    } catch (error) {
+      throw asTrouble(error);
+    }
   }
 
   /** A full disk has rolled it back already. */
@@ -62,6 +89,14 @@ class HouseDriver extends SqliteDriver {
     if (this.sqlite.inTransaction) await super.rollbackTransaction(connection);
   }
 }
+
+/** Statements that change rows. */
+const WRITING: ReadonlySet<string> = new Set([
+  'InsertQueryNode',
+  'UpdateQueryNode',
+  'DeleteQueryNode',
+  'MergeQueryNode',
+]);
 
 /** Statements kept prepared; the house uses some two hundred. */
 const MOST_PREPARED = 500;

@@ -8,6 +8,7 @@ export const STORE_TROUBLES = [
   'no folder',
   'no access',
   'moved',
+  'replaced',
   'newer',
 ] as const;
 export type StoreTroubleKind = (typeof STORE_TROUBLES)[number];
@@ -64,4 +65,10 @@ export function asTrouble(error: unknown): unknown {
   if (error instanceof StoreTrouble || typeof code !== 'string') return error;
   const kind = OF_SYSTEM.get(code) ?? OF_SQLITE.get(code.split('_')[1] ?? '');
   return kind ? new StoreTrouble(kind, { cause: error }) : error;
+}
+
+/** Whether an error is the disk's, and no file's own: it is full, or cannot be written. */
+export function isOfDisk(error: unknown): boolean {
+  const trouble = asTrouble(error);
+  return trouble instanceof StoreTrouble && ['full', 'read-only', 'no folder', 'no access'].includes(trouble.trouble);
 }

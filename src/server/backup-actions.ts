@@ -2,6 +2,7 @@
 
 import { revalidatePath } from 'next/cache';
 import { BadInput, quoted } from '../core/format/fault';
+import type { LeftOut } from './backup/fill-data';
 import type { BackupFile } from './backup/make-backup';
 import { backupNamed, makeBackup } from './backup/make-backup';
 import { NoBackup } from './backup/manifest';
@@ -30,12 +31,12 @@ export async function lookAtBackup(input: unknown): Promise<Outcome<Preview>> {
 }
 
 /** Puts everything back as a backup has it. @returns the backup of what was here before */
-export async function restoreBackup(input: unknown): Promise<Outcome<{ before: string }>> {
+export async function restoreBackup(input: unknown): Promise<Outcome<{ before: string; leftOut: readonly LeftOut[] }>> {
   return outcome(async () => {
     const { name } = check(NameDto, input, 'backup');
-    const { before } = await sayingWhy(() => restore(mustBeNamed(name)), name);
+    const { before, leftOut } = await sayingWhy(() => restore(mustBeNamed(name)), name);
     revalidatePath('/', 'layout');
-    return { before };
+    return { before, leftOut };
   });
 }
 

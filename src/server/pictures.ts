@@ -8,6 +8,7 @@ import type { Piece } from '../core/kit/kit';
 import type { Rect } from '../core/measure/rect';
 import { clearRoom } from '../core/scan/clear-room';
 import type { Raster } from '../core/scan/raster';
+import { passingFile } from './backup/passing';
 import { dataFile } from './store';
 
 /** A sticker's picture is no larger, px a side and bytes. */
@@ -97,7 +98,7 @@ function written(kept: Buffer): string {
   const hash = createHash('sha256').update(kept).digest('hex');
   if (!existsSync(fileOf(hash))) {
     mkdirSync(folder(), { recursive: true });
-    const unfinished = `${fileOf(hash)}.${process.pid}.part`;
+    const unfinished = passingFile(folder());
     writeFileSync(unfinished, kept, { flush: true });
     renameSync(unfinished, fileOf(hash));
   }

@@ -40,6 +40,10 @@ const SAID: { readonly [T in StoreTroubleKind]: SaidTrouble } = {
     what: 'The data file was moved or removed while Hobnail had it open.',
     way: 'Put it back, then try again; or start Hobnail anew to begin with an empty house.',
   },
+  replaced: {
+    what: 'Another data file lies in the place of the one this was meant for: a backup was put back, most likely.',
+    way: 'Load the page anew, look what is there now, and do it again.',
+  },
   newer: {
     what: 'The data file was written by a newer Hobnail.',
     way: 'Open it with that one. Nothing in it was changed.',

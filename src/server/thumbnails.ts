@@ -5,6 +5,7 @@ import { whiteOutOf } from '../core/bench/white-out';
 import { spreadSvg } from '../core/format/spread-svg';
 import { contextFrom } from '../core/spread/context';
 import { piecesOn } from '../core/spread/placement';
+import { passingFile } from './backup/passing';
 import { shippedLetters } from './fonts';
 import { picturesToDraw, readPicture } from './pictures';
 import { loadSpread } from './spread-data';
@@ -59,7 +60,7 @@ export async function thumbnail(id: number): Promise<Uint8Array<ArrayBuffer> | n
 function keepOnly(id: number, name: string, made: Buffer): void {
   try {
     mkdirSync(folder(), { recursive: true });
-    const unfinished = join(folder(), `${name}.${process.pid}.part`);
+    const unfinished = passingFile(folder());
     writeFileSync(unfinished, made);
     renameSync(unfinished, join(folder(), name));
     for (const other of readdirSync(folder()))

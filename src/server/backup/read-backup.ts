@@ -1,11 +1,13 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { strFromU8 } from 'fflate';
 import { MIGRATIONS } from '../../db/migrate';
+import { StoreTrouble, asTrouble, isOfDisk } from '../../db/trouble';
 import type { Manifest } from './manifest';
 import { DATA_NAME, MANIFEST_NAME, NoBackup, readManifest } from './manifest';
+import { passingFolder } from './passing';
 import { openZip } from './zip-file';
 
 /** Names that a backup may hold: nothing that leads out of its folder. */
@@ -19,7 +21,7 @@ const MAY_BE = /^(hobnail\.sqlite|pictures\/[0-9a-f]{64}\.webp)$/;
  */
 export async function readBackup(file: string, into?: string): Promise<Manifest> {
   const zip = await openZip(file);
-  const folder = into ?? mkdtempSync(join(tmpdir(), 'hobnail-read-'));
+  const folder = into ?? passingFolder(tmpdir());
   try {
     const list = zip.files.get(MANIFEST_NAME);
     if (!list) throw new NoBackup('it has no list of contents');
@@ -46,10 +48,14 @@ export async function readBackup(file: string, into?: string): Promise<Manifest>
 }
 
 function mustBeWhole(file: string): void {
-  const opened = new SQLite(file, { readonly: true });
+  const damaged = new NoBackup('its data is damaged');
   try {
-    if (opened.pragma('integrity_check(1)', { simple: true }) !== 'ok') throw new NoBackup('its data is damaged');
-  } finally {
+    const opened = new SQLite(file, { readonly: true });
+    const said: unknown = opened.pragma('integrity_check(1)', { simple: true });
     opened.close();
+    if (said !== 'ok') throw damaged;
+  } catch (error) {
+    // what SQLite has against it is said of the backup: it is not the house's own file
+    throw asTrouble(error) instanceof StoreTrouble && !isOfDisk(error) ? damaged : error;
   }
 }

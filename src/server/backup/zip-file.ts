@@ -6,6 +6,7 @@ import { Transform, Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { Entry } from 'yauzl';
 import { openPromise } from 'yauzl';
+import { asTrouble, isOfDisk } from '../../db/trouble';
 import { NoBackup } from './manifest';
 
 /** A file in a packed file: read only when it is asked for, and never whole into memory but by `bytes`. */
@@ -59,15 +60,17 @@ export async function openZip(file: string): Promise<ZipFile> {
         },
       });
     }
-  } catch {
+  } catch (error) {
     zip.close();
-    return broken();
+    return broken(error);
   }
   return { files, close: () => zip.close() };
 }
 
 const nowhere = (): Writable => new Writable({ write: (_chunk, _encoding, done) => done() });
 
-function broken(): never {
+/** @throws what the disk has against it as it is: the file is not to blame for that */
+function broken(error: unknown): never {
+  if (isOfDisk(error)) throw asTrouble(error);
   throw new NoBackup('it breaks off, or is no backup');
 }

@@ -126,11 +126,15 @@ describe('an export that is not whole is refused, and nothing is kept', () => {
     ['without a table', (all) => delete all['data/placement.json'], 'data/placement.json is not in it'],
     ['a table that is no list', (all) => (all['data/spread.json'] = strToU8('{}')), 'no list of rows'],
     ['a table that breaks off', (all) => (all['data/spread.json'] = strToU8('[{"id"')), 'cannot be read'],
-    ['rows that point nowhere', (all) => (all['data/spread.json'] = strToU8('[]')), 'does not fit together|points to'],
-    ['rows with nothing that is needed', (all) => (all['data/piece.json'] = strToU8('[{"code":"A"}]')), 'fit together'],
+    ['rows that point nowhere', (all) => (all['data/spread.json'] = strToU8('[]')), 'rows that do not fit'],
+    [
+      'rows with nothing that is needed',
+      (all) => (all['data/piece.json'] = strToU8('[{"code":"A"}]')),
+      'rows that do not fit',
+    ],
     ['of a later version', (all) => told(all, { schema: '9999-future' }), 'later version'],
     ['of another format', (all) => told(all, { format: 'hobnail.export/2' }), 'none of Hobnail'],
-    ['with a strange table', (all) => told(all, { tables: ['sqlite_master'] }), 'not known'],
+    ['with a strange table', (all) => told(all, { tables: ['sqlite_master'] }), 'sqlite_master.json is not in it'],
     ['with tables that are no list', (all) => told(all, { tables: 7 }), 'not whole'],
   ];
   const told = (all: Record<string, Uint8Array>, over: object) => {

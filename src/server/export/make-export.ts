@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
@@ -15,7 +15,9 @@ import { piecesOn } from '../../core/spread/placement';
 import { findBook, listBooks } from '../../db/books';
 import { calendarText, listCalendars } from '../../db/calendars';
 import { allKits } from '../../db/kits';
+import { snapshot } from '../../db/snapshot';
 import { pictureFolder } from '../backup/make-backup';
+import { passingFolder } from '../backup/passing';
 import { schemaOf } from '../backup/counts';
 import { shippedLetters } from '../fonts';
 import { LOG_ROOMS } from '../log/registry';
@@ -100,12 +102,10 @@ async function* exported(): AsyncGenerator<Exported> {
 
 /** What an import reads: the tables as they were in one moment, and the pictures. */
 async function* dataFiles(): AsyncGenerator<Exported> {
-  const work = mkdtempSync(join(tmpdir(), 'hobnail-export-'));
+  const work = passingFolder(tmpdir());
   try {
     const copy = join(work, 'copy.sqlite');
-    const source = new SQLite(dataFile(), { readonly: true });
-    await source.backup(copy);
-    source.close();
+    await snapshot(dataFile(), copy);
     const opened = new SQLite(copy, { readonly: true });
     try {
       const tables = exportedTables(opened);

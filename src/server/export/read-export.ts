@@ -1,16 +1,17 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import SQLite from 'better-sqlite3';
 import { strFromU8 } from 'fflate';
-import { openDatabase } from '../../db/database';
+import type { StoredRow } from '../../db/sound-values';
 import { MIGRATIONS } from '../../db/migrate';
+import { fillData } from '../backup/fill-data';
 import { packBackup } from '../backup/make-backup';
 import { NoBackup } from '../backup/manifest';
 import type { ZipFile } from '../backup/zip-file';
+import { passingFolder } from '../backup/passing';
 import { openZip } from '../backup/zip-file';
 import type { ExportedRow } from './tables';
-import { EXPORT_FORMAT, EXPORT_NAME, exportedTables, fillTable } from './tables';
+import { EXPORT_FORMAT, EXPORT_NAME, storedRow } from './tables';
 
 const PICTURE = /^pictures\/[0-9a-f]{64}\.webp$/;
 
@@ -22,42 +23,22 @@ const PICTURE = /^pictures\/[0-9a-f]{64}\.webp$/;
  */
 export async function takeExport(file: string, now = new Date()): Promise<string | null> {
   const zip = await openZip(file);
-  const work = mkdtempSync(join(tmpdir(), 'hobnail-import-'));
+  const work = passingFolder(tmpdir());
   try {
     if (!zip.files.has(EXPORT_NAME)) return null;
     const told = toldOf(await json(zip, EXPORT_NAME));
     const data = join(work, 'hobnail.sqlite');
-    await (await openDatabase(data, told.schema)).destroy();
-    await fill(data, told.tables, zip);
-    await (await openDatabase(data)).destroy();
+    const strange = told.tables.find((t) => !zip.files.has(`data/${t}.json`) || !/^[a-z_]+$/.test(t));
+    if (strange !== undefined) throw new NoBackup(`data/${strange.slice(0, 40)}.json is not in it`);
+    const [broken] = await fillData(data, told.schema, new Set(told.tables), async (t) => rowsOf(zip, t));
+    if (broken)
+      throw new NoBackup(`data/${broken.table}.json has ${broken.rows} rows that do not fit, or point to nothing`);
     for (const picture of zip.files.values())
       if (PICTURE.test(picture.name)) await picture.unpack(join(work, picture.name));
     return (await packBackup(data, join(work, 'pictures'), now)).name;
   } finally {
     zip.close();
     rmSync(work, { recursive: true, force: true });
-  }
-}
-
-async function fill(data: string, tables: readonly string[], zip: ZipFile): Promise<void> {
-  const sqlite = new SQLite(data);
-  try {
-    const known = new Set(exportedTables(sqlite));
-    const strange = tables.find((t) => !known.has(t));
-    if (strange !== undefined) throw new NoBackup(`it has a table that is not known: ${strange.slice(0, 40)}`);
-    sqlite.pragma('foreign_keys = OFF');
-    sqlite.exec('begin');
-    // what a migration laid in makes way for what the export says
-    for (const table of [...known].reverse()) sqlite.exec(`delete from "${table}"`);
-    for (const table of tables) fillTable(sqlite, table, await rowsOf(zip, table));
-    sqlite.exec('commit');
-    const [broken] = sqlite.pragma('foreign_key_check') as readonly { readonly table: string }[];
-    if (broken) throw new NoBackup(`data/${broken.table}.json points to something that is not in it`);
-  } catch (error) {
-    if (error instanceof NoBackup) throw error;
-    throw new NoBackup(`its data does not fit together: ${error instanceof Error ? error.message : String(error)}`);
-  } finally {
-    sqlite.close();
   }
 }
 
@@ -86,8 +67,8 @@ function toldOf(value: unknown): { readonly schema: string; readonly tables: rea
   return { schema, tables };
 }
 
-async function rowsOf(zip: ZipFile, table: string): Promise<readonly ExportedRow[]> {
+async function rowsOf(zip: ZipFile, table: string): Promise<readonly StoredRow[]> {
   const rows = await json(zip, `data/${table}.json`);
   if (!Array.isArray(rows) || !rows.every(isRecord)) throw new NoBackup(`data/${table}.json in it is no list of rows`);
-  return rows as readonly ExportedRow[];
+  return (rows as readonly ExportedRow[]).map(storedRow);
 }

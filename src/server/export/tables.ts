@@ -1,31 +1,39 @@
 import type SQLite from 'better-sqlite3';
 import { own } from '../../core/measure/own';
+import type { Column, StoredRow } from '../../db/sound-values';
+import { isSound } from '../../db/sound-values';
+import { StoreTrouble, asTrouble } from '../../db/trouble';
 
 /** What an export says of itself, and names it. */
 export const EXPORT_FORMAT = 'hobnail.export/1';
 export const EXPORT_NAME = 'hobnail-export.json';
 
-/** Worked out from the others by triggers, or of use in one house only (what undo would take back). */
-const NOT_EXPORTED: ReadonlySet<string> = new Set([
+/** Worked out from the others by triggers, or the migrations' own. */
+const WORKED_OUT: ReadonlySet<string> = new Set([
   'copy_state',
   'kit_stock',
   'kit_clock',
   'stale_week',
-  'log',
   'kysely_migration',
 ]);
+/** Of use in one house only: what undo would take back. */
+const OF_ONE_HOUSE: ReadonlySet<string> = new Set(['log']);
 
 /** A value as JSON has it; bytes have a form of their own. */
 type Cell = string | number | null | { readonly base64: string };
 export type ExportedRow = Readonly<Record<string, Cell>>;
 
 /** Tables that an export holds, in the order in which they can be filled again. */
-export function exportedTables(sqlite: SQLite.Database): string[] {
+export const exportedTables = (sqlite: SQLite.Database): string[] =>
+  tablesToFill(sqlite).filter((t) => !OF_ONE_HOUSE.has(t));
+
+/** Tables whose rows are not worked out from others, those first that others need. */
+export function tablesToFill(sqlite: SQLite.Database): string[] {
   const all = sqlite
     .prepare("select name from sqlite_master where type = 'table' and name not like 'sqlite_%' order by name")
     .pluck()
     .all() as string[];
-  const own = all.filter((t) => !NOT_EXPORTED.has(t) && !t.startsWith('week_text'));
+  const own = all.filter((t) => !WORKED_OUT.has(t) && !t.startsWith('week_text'));
   const needs = (table: string): string[] =>
     (sqlite.pragma(`foreign_key_list("${table}")`) as { readonly table: string }[]).map((k) => k.table);
   const ordered: string[] = [];
@@ -61,19 +69,45 @@ export function tableJson(sqlite: SQLite.Database, table: string): string {
 const isBytes = (value: unknown): value is { readonly data: readonly number[] } =>
   typeof value === 'object' && value !== null && (value as { type?: unknown }).type === 'Buffer';
 
-/** Fills a table with the rows of an export. @throws SqliteError where they do not fit it */
-export function fillTable(sqlite: SQLite.Database, table: string, rows: readonly ExportedRow[]): void {
-  const known = new Set((sqlite.pragma(`table_info("${table}")`) as { readonly name: string }[]).map((c) => c.name));
+/** A row of an export as it is stored. */
+export const storedRow = (row: ExportedRow): StoredRow =>
+  Object.fromEntries(
+    Object.entries(row).map(([name, value]) => [
+      name,
+      typeof value === 'object' && value !== null ? Buffer.from(String(value.base64), 'base64') : value,
+    ]),
+  );
+
+/** Rows that are put in before others are answered. */
+const AT_ONCE = 2000;
+
+/**
+ * Fills a table with rows from elsewhere. One whose values are not sound, or that the table's own rules forbid, is left
+ * out; columns that the table does not have are passed over.
+ * @returns how many rows were left out
+ * @throws StoreTrouble where the disk has something against it
+ */
+export async function fillTable(sqlite: SQLite.Database, table: string, rows: Iterable<StoredRow>): Promise<number> {
+  const columns = sqlite.pragma(`table_info("${table}")`) as readonly Column[];
+  let [taken, leftOut] = [0, 0];
   for (const row of rows) {
-    const columns = Object.keys(row).filter((c) => known.has(c));
-    const values = columns.map((c) => {
-      const value = own(row, c) ?? null;
-      return typeof value === 'object' && value !== null ? Buffer.from(value.base64, 'base64') : value;
-    });
+    const given = columns.filter((c) => own(row, c.name) !== undefined);
+    if (!isSound(table, given, row) || !goesIn(sqlite, table, given, row)) leftOut++;
+    else if (++taken % AT_ONCE === 0) await new Promise((next) => setImmediate(next));
+  }
+  return leftOut;
+}
+
+function goesIn(sqlite: SQLite.Database, table: string, columns: readonly Column[], row: StoredRow): boolean {
+  const names = columns.map((c) => `"${c.name}"`).join(', ');
+  try {
     sqlite
-      .prepare(
-        `insert into "${table}" (${columns.map((c) => `"${c}"`).join(', ')}) values (${columns.map(() => '?').join(', ')})`,
-      )
-      .run(...values);
+      .prepare(`insert into "${table}" (${names}) values (${columns.map(() => '?').join(', ')})`)
+      .run(...columns.map((c) => row[c.name]));
+    return true;
+  } catch (error) {
+    const trouble = asTrouble(error);
+    if (trouble instanceof StoreTrouble) throw trouble;
+    return false;
   }
 }

@@ -11,6 +11,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { counted } from '../../core/spread/voice';
 import { backUpNow, lookAtBackup, restoreBackup } from '../../server/backup-actions';
+import type { LeftOut } from '../../server/backup/fill-data';
 import type { BackupFile } from '../../server/backup/make-backup';
 import type { Counts } from '../../server/backup/manifest';
 import type { Preview } from '../../server/backup/restore';
@@ -24,6 +25,26 @@ const size = (bytes: number): string =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 const said = (c: Counts): string =>
   `${counted(c.weeks, 'week')}${c.lastWeek ? ` up to ${c.lastWeek}` : ''}, ${counted(c.stickers, 'sticker')} laid, ${counted(c.kits, 'kit')}, ${counted(c.calendars, 'calendar')}, ${counted(c.pictures, 'picture')}`;
+
+/** What rows are called that were not taken: what their owner would miss. */
+const ROWS_OF: ReadonlyMap<string, readonly [one: string, many: string]> = new Map([
+  ['spread', ['week', 'weeks']],
+  ['placement', ['sticker on a spread', 'stickers on spreads']],
+  ['writing', ['text on a spread', 'texts on spreads']],
+  ['kit', ['kit', 'kits']],
+  ['piece', ['sticker of a kit', 'stickers of kits']],
+  ['book', ['book', 'books']],
+  ['calendar', ['calendar', 'calendars']],
+  ['setting', ['setting', 'settings']],
+  ['log', ['step of undo', 'steps of undo']],
+  ['keep', ['finished week’s notes', 'finished weeks’ notes']],
+]);
+const leftOutSaid = (leftOut: readonly LeftOut[]): string =>
+  leftOut
+    .map(({ table, rows }) =>
+      counted(rows, ...(ROWS_OF.get(table) ?? ([`row of “${table}”`, `rows of “${table}”`] as const))),
+    )
+    .join(', ');
 
 /** Everything in one file: made by itself each day, on demand, and put back. */
 export function Backups({ backups, old }: { backups: readonly BackupFile[]; old: boolean }) {
@@ -52,7 +73,7 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
       </Typography>
       {old && (
         <Alert severity="warning" sx={{ mb: 1.5 }}>
-          {backups.length ? 'The last backup is more than a week old.' : 'There is no backup yet.'}
+          {backups.some((b) => !b.ahead) ? 'The last backup is more than a week old.' : 'There is no backup yet.'}
         </Alert>
       )}
       {told && (
@@ -102,7 +123,14 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
           data-testid="backup"
           sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 0.5, borderTop: `1px solid ${GLASS.edge}` }}
         >
-          <Typography sx={{ flex: 1 }}>{when(b.made)}</Typography>
+          <Typography sx={{ flex: 1 }}>
+            {when(b.made)}
+            {b.ahead && (
+              <Typography component="span" variant="caption" sx={{ ml: 1, color: GLASS.cranberry }}>
+                dated later than tomorrow: it does not count as a backup of these days
+              </Typography>
+            )}
+          </Typography>
           <Typography color="text.secondary">{size(b.bytes)}</Typography>
           <Button size="small" href={`/backups/${b.name}`}>
             Save a copy
@@ -148,6 +176,11 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
                 : 'Every week that is planned now is in it, as it was then.'}{' '}
               What is here now is backed up first, so that it can be put back the same way.
             </Typography>
+            {asked.preview.leftOut.length > 0 && (
+              <Alert severity="warning" sx={{ mt: 2 }}>
+                Not all of it can be read. Left out: {leftOutSaid(asked.preview.leftOut)}.
+              </Alert>
+            )}
           </DialogContent>
           <DialogActions>
             <Button onClick={() => setAsked(null)}>Cancel</Button>
@@ -158,10 +191,10 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
               onClick={() => {
                 const { name } = asked;
                 setAsked(null);
-                void during(
-                  'restore',
-                  restoreBackup({ name }),
-                  () => 'It is all as it was then. The latest backup has what was here before.',
+                void during('restore', restoreBackup({ name }), ({ leftOut }) =>
+                  leftOut.length
+                    ? `It is as it was then, but for what could not be read: ${leftOutSaid(leftOut)}. The latest backup has what was here before.`
+                    : 'It is all as it was then. The latest backup has what was here before.',
                 );
               }}
             >
