@@ -8,7 +8,7 @@ import { readCalendar } from '../src/core/format/calendar';
 import { readKit } from '../src/core/format/kit-csv';
 import { demandsOfWeek } from '../src/core/week/demands';
 import { weekAfter, weekOf } from '../src/core/week/week';
-import { noteAsked, putCalendar } from '../src/db/calendars';
+import { listCalendars, noteAsked, putCalendar } from '../src/db/calendars';
 import type { Database } from '../src/db/database';
 import type { Book } from '../src/core/book/book';
 import type { Kit, Piece } from '../src/core/kit/kit';
@@ -122,7 +122,9 @@ const know = (db: Database, kit: string, facts: KitFacts) =>
 async function subscribeTo(db: Database, address: string, today: string): Promise<void> {
   const ics = householdFeed(today, 0);
   await putCalendar(db, 'shared house', ics, address);
-  await noteAsked(db, 'shared house', {
+  const [feed] = (await listCalendars(db)).filter((c) => c.address === address);
+  if (!feed) return;
+  await noteAsked(db, feed.id, {
     at: `${today}T07:00:00.000Z`,
     trouble: null,
     read: { ics, etag: '"0"', changes: JSON.stringify({ added: [], changed: [], removed: [] }) },

@@ -67,13 +67,14 @@ async function take(db: Database, step: AgendaStep): Promise<Effect> {
 
 /**
  * Takes the last edit back, or makes it again.
- * @param only the number of the one that is meant: any other is left as it is
+ * @param only the number of the one that is meant
+ * @throws StaleStep where another one is the last
  * @returns false when there is none, or what it touched was changed otherwise since
  */
 export function stepAgenda(db: Database, way: 'undo' | 'redo', only: number | null = null): Promise<boolean> {
   return together(db, async (trx) => {
-    const edit = await nextStep(trx, AGENDA, way);
-    if (!edit || (only !== null && edit.seq !== only)) return false;
+    const edit = await nextStep(trx, AGENDA, way, only);
+    if (!edit) return false;
     const effects = edit.effects as readonly Effect[];
     const steps: AgendaStep[] = [];
     for (const effect of way === 'undo' ? [...effects].reverse() : effects) {

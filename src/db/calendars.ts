@@ -3,9 +3,12 @@ import type { Database } from './database';
 import type { CalendarTable } from './schema';
 
 /** What is known of a calendar without its text, which may be long. */
-export type CalendarHead = Omit<CalendarTable, 'ics' | 'id' | 'revision'> & { readonly revision: number };
+export type CalendarHead = Omit<CalendarTable, 'ics' | 'id' | 'revision'> & {
+  readonly id: number;
+  readonly revision: number;
+};
 
-const HEAD = ['name', 'revision', 'address', 'etag', 'checked_at', 'read_at', 'trouble', 'changes'] as const;
+const HEAD = ['id', 'name', 'revision', 'address', 'etag', 'checked_at', 'read_at', 'trouble', 'changes'] as const;
 
 export const listCalendars = (db: Database): Promise<CalendarHead[]> =>
   db
@@ -42,7 +45,7 @@ export const deleteCalendar = async (db: Database, name: string): Promise<void> 
  */
 export async function noteAsked(
   db: Database,
-  name: string,
+  id: number,
   asked: {
     at: string;
     trouble: string | null;
@@ -52,7 +55,7 @@ export async function noteAsked(
   const { at, trouble, read } = asked;
   await db
     .updateTable('calendar')
-    .where('name', '=', name)
+    .where('id', '=', id)
     .set({
       checked_at: at,
       trouble,

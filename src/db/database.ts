@@ -50,4 +50,14 @@ function mustBeWhole(sqlite: SQLite.Database): void {
 
 /** Does something in one transaction: the one that is open already, or one of its own. */
 export const together = <T>(db: Database, work: (trx: Database) => Promise<T>): Promise<T> =>
-  db.isTransaction ? work(db) : db.transaction().execute(work);
+  db.isTransaction
+    ? work(db)
+    : db.transaction().execute((trx) => {
+        houses.set(trx, db);
+        return work(trx);
+      });
+
+const houses = new WeakMap<Database, Database>();
+
+/** The database that a transaction is of: what is held of it outlives the transaction. */
+export const houseOf = (db: Database): Database => houses.get(db) ?? db;

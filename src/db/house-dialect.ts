@@ -1,7 +1,7 @@
 import { statSync } from 'node:fs';
 import type SQLite from 'better-sqlite3';
 import type { CompiledQuery as Query, DatabaseConnection, Driver, QueryResult, SqliteDatabase } from 'kysely';
-import { CompiledQuery, SqliteDialect, SqliteDriver } from 'kysely';
+import { SqliteDialect, SqliteDriver } from 'kysely';
 import { StoreTrouble, asTrouble } from './trouble';
 
 /** SQLite as this house uses it. @param file its name; null for one in memory */

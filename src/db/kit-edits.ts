@@ -53,22 +53,28 @@ export const kitHistory = (db: Database): Promise<KitHistory> => stepsOf<KitDeed
 /**
  * Makes one edit of kits, stock, plans, orders or supplies, in one transaction with its entry in the history.
  * @throws StockClash, Held
+ * @returns its number there
  */
-export function editKits(db: Database, deed: KitDeed, steps: readonly KitStep[]): Promise<void> {
+export function editKits(db: Database, deed: KitDeed, steps: readonly KitStep[]): Promise<number> {
   return together(db, async (trx) => {
     const effects: Effect[] = [];
     await mustBeFree(trx, steps);
     await withoutClash(trx, await designsOfSteps(trx, steps), async () => {
       for (const step of steps) effects.push(await take(trx, step));
     });
-    await record(trx, KITS, deed, effects);
+    return record(trx, KITS, deed, effects);
   });
 }
 
-/** Takes the last edit back, or makes it again. @throws StockClash, Held @returns false when there is none */
-export function stepKits(db: Database, way: 'undo' | 'redo'): Promise<boolean> {
+/**
+ * Takes the last edit back, or makes it again.
+ * @param only the number of the one that is meant
+ * @throws StockClash, Held; StaleStep where another one is the last
+ * @returns false when there is none
+ */
+export function stepKits(db: Database, way: 'undo' | 'redo', only: number | null = null): Promise<boolean> {
   return together(db, async (trx) => {
-    const edit = await nextStep(trx, KITS, way);
+    const edit = await nextStep(trx, KITS, way, only);
     if (!edit) return false;
     const effects = edit.effects as readonly Effect[];
     const steps = (way === 'undo' ? [...effects].reverse() : effects).map(({ table, key, before, after }): KitStep => ({

@@ -31,8 +31,11 @@ export async function allKits(db: Database): Promise<Kit[]> {
   const { time } = await db.selectFrom('kit_clock').select('time').executeTakeFirstOrThrow();
   let known = read.get(db);
   if (known?.time !== time) {
-    known = { time, kits: readAll(db) };
-    read.set(db, known);
+    const fresh = { time, kits: readAll(db) };
+    read.set(db, fresh);
+    // what could not be read once can be later
+    fresh.kits.catch(() => read.get(db) === fresh && read.delete(db));
+    known = fresh;
   }
   return known.kits;
 }

@@ -29,7 +29,7 @@ const kept = async (room: Scope['room']) =>
 describe('the log', () => {
   it('is walked back and forth, one edit at a time', async () => {
     for (const n of [1, 2, 3]) await write(agenda, n);
-    expect(await stepsOf(db, agenda)).toEqual({ undo: { do: 'edit', n: 3 }, redo: null });
+    expect(await stepsOf(db, agenda)).toEqual({ undo: { do: 'edit', n: 3 }, redo: null, at: { undo: 3, redo: null } });
     for (const n of [3, 2]) {
       const step = await nextStep(db, agenda, 'undo');
       expect(step?.effects).toEqual({ n, text: '' });
@@ -49,9 +49,9 @@ describe('the log', () => {
   });
 
   it('has nothing to undo at first, and nothing of another room', async () => {
-    expect(await stepsOf(db, agenda)).toEqual({ undo: null, redo: null });
+    expect(await stepsOf(db, agenda)).toMatchObject({ undo: null, redo: null });
     await write(kits, 1);
-    expect(await stepsOf(db, agenda)).toEqual({ undo: null, redo: null });
+    expect(await stepsOf(db, agenda)).toMatchObject({ undo: null, redo: null });
     expect(await nextStep(db, agenda, 'undo')).toBeNull();
     await noteStep(db, (await nextStep(db, kits, 'undo'))!, 'undo');
     await write(agenda, 2);

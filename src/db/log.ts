@@ -12,7 +12,12 @@ export type Scope =
 export interface Steps<D> {
   readonly undo: D | null;
   readonly redo: D | null;
+  /** their numbers, by which the step that a button names is asked for */
+  readonly at: { readonly undo: number | null; readonly redo: number | null };
 }
+
+/** Another window has done something since: the step that was asked for is not the next one. */
+export class StaleStep extends Error {}
 
 /** One edit in the log: what was done, and what that did, in the form of the version that wrote it. */
 export interface Entry {
@@ -45,10 +50,14 @@ function of(db: Database, scope: Scope) {
 /** The edits that undo and redo would take next. */
 export async function stepsOf<D>(db: Database, scope: Scope): Promise<Steps<D>> {
   const [done, undone] = await Promise.all([
-    of(db, scope).select('deed').where('undone', '=', 0).orderBy('seq', 'desc').executeTakeFirst(),
-    of(db, scope).select('deed').where('undone', '=', 1).orderBy('seq').executeTakeFirst(),
+    of(db, scope).select(['seq', 'deed']).where('undone', '=', 0).orderBy('seq', 'desc').executeTakeFirst(),
+    of(db, scope).select(['seq', 'deed']).where('undone', '=', 1).orderBy('seq').executeTakeFirst(),
   ]);
-  return { undo: done ? (asObject(done.deed) as D) : null, redo: undone ? (asObject(undone.deed) as D) : null };
+  return {
+    undo: done ? (asObject(done.deed) as D) : null,
+    redo: undone ? (asObject(undone.deed) as D) : null,
+    at: { undo: done?.seq ?? null, redo: undone?.seq ?? null },
+  };
 }
 
 /**
@@ -116,13 +125,23 @@ export async function prune(trx: Database, scope: Scope, most: number): Promise<
       .execute();
 }
 
-/** The edit that undo or redo takes next. */
-export async function nextStep(trx: Database, scope: Scope, way: 'undo' | 'redo'): Promise<Entry | null> {
+/**
+ * The edit that undo or redo takes next.
+ * @param only the number of the one that is meant; null: whichever it is
+ * @throws StaleStep where it is another one
+ */
+export async function nextStep(
+  trx: Database,
+  scope: Scope,
+  way: 'undo' | 'redo',
+  only: number | null = null,
+): Promise<Entry | null> {
   const row = await of(trx, scope)
     .select(['seq', 'version', 'effects'])
     .where('undone', '=', way === 'undo' ? 0 : 1)
     .orderBy('seq', way === 'undo' ? 'desc' : 'asc')
     .executeTakeFirst();
+  if (only !== null && row?.seq !== only) throw new StaleStep(way);
   return row ? { ...row, effects: asObject(row.effects) } : null;
 }
 

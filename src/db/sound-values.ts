@@ -1,3 +1,4 @@
+import { own } from '../core/measure/own';
 import { MANNERS } from '../core/manner/registry';
 import { isWeekName } from '../core/week/week';
 import { FACES, FINISHES, KIND_NAMES, SHAPES, WRITABLE } from '../core/kit/kinds';
@@ -72,13 +73,13 @@ export interface Column {
  */
 export function isSound(table: string, columns: readonly Column[], row: StoredRow): boolean {
   return columns.every(({ name, type, notnull }) => {
-    const value = row[name] ?? null;
+    const value = own(row, name) ?? null;
     if (value === null) return !notnull;
     if (!isOfType(type, value)) return false;
     const read = READERS.get(`${table}.${name}`);
     if (!read) return true;
     try {
-      read(String(value));
+      read(value as string);
       return true;
     } catch {
       return false;

@@ -9,7 +9,7 @@ import { imageOf } from '../core/format/image-of';
 import { copyKey } from '../core/kit/ledger';
 import type { StockEvent } from '../core/kit/stock';
 import type { Placement } from '../core/spread/placement';
-import { stepAgenda } from './agenda-edits';
+import { agendaHistory, stepAgenda } from './agenda-edits';
 import { designsOf, mustBeThere } from './available';
 import type { Database } from './database';
 import { together } from './database';
@@ -130,7 +130,9 @@ export function stepHistory(
     await noteSticking(trx, spreadId, sticking, way === 'undo');
     await learn(trx, way === 'undo' ? tastes.map((t) => ({ ...t, by: -t.by })) : tastes);
     await noteStep(trx, entry, way);
-    const withAgenda = agenda !== undefined && (await stepAgenda(trx, way, agenda));
+    // an agenda that was changed since stays as it is
+    const withAgenda =
+      agenda !== undefined && (await agendaHistory(trx)).at[way] === agenda && (await stepAgenda(trx, way, agenda));
     return { change, history: await historyOf(trx, spreadId), withAgenda };
   });
 }

@@ -85,11 +85,12 @@ describe('calendars', () => {
   });
   it('that could not be read keep their last good text, and the trouble', async () => {
     await putCalendar(db, 'choir', 'good', 'http://localhost/choir.ics');
-    await noteAsked(db, 'choir', { at: '2027-02-03T08:00:00Z', trouble: 'no answer' });
+    const { id } = (await heads()).get('choir')!;
+    await noteAsked(db, id, { at: '2027-02-03T08:00:00Z', trouble: 'no answer' });
     expect(await calendarText(db, 'choir')).toBe('good');
     expect((await heads()).get('choir')).toMatchObject({ trouble: 'no answer', checked_at: '2027-02-03T08:00:00Z' });
     const read = { ics: 'news', etag: '"2"', changes: '{}' };
-    await noteAsked(db, 'choir', { at: '2027-02-03T09:00:00Z', trouble: null, read });
+    await noteAsked(db, id, { at: '2027-02-03T09:00:00Z', trouble: null, read });
     expect(await calendarText(db, 'choir')).toBe('news');
     expect((await heads()).get('choir')).toMatchObject({ trouble: null, etag: '"2"', read_at: '2027-02-03T09:00:00Z' });
   });

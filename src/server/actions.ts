@@ -1,13 +1,11 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import type { Placement } from '../core/spread/placement';
 import type { Change } from '../core/edit/change';
 import type { Deed } from '../core/edit/deed';
 import { BadInput, quoted } from '../core/format/fault';
 import { isWeekName } from '../core/week/week';
 import { listKits } from '../db/kits';
-import { together } from '../db/database';
 import type { History, Step } from '../db/spread-edits';
 import { makeEdit, stepHistory } from '../db/spread-edits';
 import { addSpread, chooseStash, findSpread, findSpreadOfWeek, setWaved } from '../db/spreads';
@@ -17,6 +15,7 @@ import type { StashChoice } from './stash';
 import { choicesFor, usualStash } from './stash';
 import { SpreadIdDto, StartSpreadDto, StashDto, StepHistoryDto, WaveDto } from './dto/spread.dto';
 import { newWeek } from './new-week';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import type { SpreadData } from './spread-data';
@@ -25,44 +24,39 @@ import { store } from './store';
 
 /** Opens a week: a new spread, empty, with its book and kit; or the one that is there already. */
 export async function startSpread(input: unknown): Promise<Outcome<{ id: number }>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const chosen = check(StartSpreadDto, input, 'new week');
     const { week, bookId, kitId } = chosen;
-    const db = await store();
-    const there = isWeekName(week) && (await findSpreadOfWeek(db, week));
+    const there = isWeekName(week) && (await findSpreadOfWeek(trx, week));
     if (there) return { id: there.id };
-    const { school, options, ways } = await newWeek(db, chosen);
-    const id = await together(db, async (trx) => {
-      const made = await addSpread(trx, {
-        week,
-        book_id: bookId,
-        kit_id: kitId,
-        manner: school,
-        seed: 1,
-        options: JSON.stringify(options),
-        ways: JSON.stringify(ways),
-      });
-      await chooseStash(trx, made, await usualStash(trx, week, kitId));
-      return made;
+    const { school, options, ways } = await newWeek(trx, chosen);
+    const made = await addSpread(trx, {
+      week,
+      book_id: bookId,
+      kit_id: kitId,
+      manner: school,
+      seed: 1,
+      options: JSON.stringify(options),
+      ways: JSON.stringify(ways),
     });
-    revalidatePath('/');
-    return { id };
-  });
+    await chooseStash(trx, made, await usualStash(trx, week, kitId));
+    return { id: made };
+  }, 'shelf');
 }
 
 /** Makes one edit. When this answers ok, it is on the disk. */
 export async function saveEdit(input: unknown): Promise<Outcome<History>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, change } = check(SaveEditDto, input, 'edit');
-    return makeEdit(await store(), spreadId, plain(change));
-  });
+    return makeEdit(trx, spreadId, plain(change));
+  }, 'nothing');
 }
 
 export async function undoOrRedo(input: unknown): Promise<Outcome<Step | null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, way, revision } = check(StepHistoryDto, input, 'history');
-    return stepHistory(await store(), spreadId, way, revision);
-  });
+    return stepHistory(trx, spreadId, way, revision);
+  }, 'nothing');
 }
 
 /** What could lie ready beside a spread's own kit. */
@@ -78,18 +72,17 @@ export async function stashChoices(input: unknown): Promise<Outcome<StashChoice[
 
 /** Chooses the kits that a spread may take from beside its own. @returns its context as it is now */
 export async function setStash(input: unknown): Promise<Outcome<SpreadData['context']>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, kits } = check(StashDto, input, 'stash');
-    const db = await store();
-    const known = new Set((await listKits(db)).map((k) => k.id));
+    const known = new Set((await listKits(trx)).map((k) => k.id));
     const strange = kits.find((kit) => !known.has(kit));
     if (strange !== undefined)
       throw new BadInput([{ file: 'stash', where: 'kits', found: quoted(strange), expected: 'kits of your own' }]);
-    await chooseStash(db, spreadId, kits);
+    await chooseStash(trx, spreadId, kits);
     const spread = await loadSpread(spreadId);
     if (!spread) throw new BadInput([noSpread(spreadId)]);
     return spread.context;
-  });
+  }, 'nothing');
 }
 
 /** The spread as it is on the disk, for a window that fell behind. */
@@ -104,10 +97,10 @@ export async function readSpread(input: unknown): Promise<Outcome<Pick<SpreadDat
 
 /** Waves a finding through, or takes that back. @returns all that are waved through */
 export async function waveThrough(input: unknown): Promise<Outcome<string[]>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, key, wanted } = check(WaveDto, input, 'finding');
-    return setWaved(await store(), spreadId, key, wanted);
-  });
+    return setWaved(trx, spreadId, key, wanted);
+  }, 'nothing');
 }
 
 const noSpread = (id: number) => ({

@@ -5,6 +5,7 @@ import { entryOf } from '../core/format/calendar-edit';
 import { blankEntry } from '../core/week/agenda-entry';
 import { calendarText, listCalendars, putCalendar } from '../db/calendars';
 import type { Database } from '../db/database';
+import { agendaHistory } from '../db/agenda-edits';
 import { marksBetween } from '../db/marks';
 import { loadAgenda } from './agenda';
 import {
@@ -52,6 +53,20 @@ describe('an item', () => {
     expect(await named('hoof trim, Fig')).toEqual([]);
     for (const way of ['undo', 'undo', 'redo'] as const) done(await undoAgenda({ way }));
     expect(await named('hoof trim, Fig')).toHaveLength(1);
+  });
+
+  it('is undone by the step that the button names, and never another window’s', async () => {
+    const mine = done(await saveEntry({ entry: { ...vet, title: 'mine' } }));
+    done(await saveEntry({ entry: { ...vet, title: 'theirs' } }));
+    const late = await undoAgenda({ way: 'undo', step: mine.at.undo });
+    expect(late).toMatchObject({ ok: false, stale: true });
+    expect([(await named('mine')).length, (await named('theirs')).length]).toEqual([1, 1]);
+    const { at } = await agendaHistory(db);
+    const redo = done(await undoAgenda({ way: 'undo', step: at.undo })).at.redo;
+    expect((await named('theirs')).length).toBe(0);
+    expect(await undoAgenda({ way: 'redo', step: at.undo! + 7 })).toMatchObject({ ok: false, stale: true });
+    done(await undoAgenda({ way: 'redo', step: redo }));
+    expect((await named('theirs')).length).toBe(1);
   });
 
   it('is not written over what another window wrote since its form was opened, unless that is meant', async () => {

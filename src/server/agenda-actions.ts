@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { emptyCalendar, putEntry, removeEntry } from '../core/format/calendar-edit';
 import { changeOccurrence, skipOccurrence } from '../core/format/calendar-occurrence';
 import { putRound, removeRound } from '../core/format/calendar-round';
@@ -16,14 +15,13 @@ import { pairKey } from '../core/week/twice';
 import type { DayRecord } from '../core/keep/day-record';
 import type { AgendaHistory, AgendaStep } from '../db/agenda-edits';
 import { agendaHistory, editAgenda, stepAgenda } from '../db/agenda-edits';
-import { calendarText, listCalendars } from '../db/calendars';
+import { calendarText } from '../db/calendars';
 import type { Database } from '../db/database';
-import { together } from '../db/database';
 import { tieToAgenda } from '../db/spread-edits';
 import type { KeptCalendar } from './calendars';
 import { calendarsOf, editableCalendarOf, findEntry, ownerZone, roundsIn } from './calendars';
 import {
-  AgendaHistoryDto,
+  HistoryStepDto,
   BothMeantDto,
   BringOverDto,
   GatherDto,
@@ -37,11 +35,10 @@ import {
 } from './dto/agenda.dto';
 import { check } from './dto/check';
 import { NoteToItemDto, WriteDownDto } from './dto/records.dto';
-import { WrittenMeanwhile, mustBeAsSeen } from './meanwhile';
+import { mustBeAsSeen } from './meanwhile';
 import { newUid, ownCalendar, puttingIn, stamp } from './own-calendar';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
-import { outcome } from './outcome';
-import { store } from './store';
 
 /** Adds an item, or changes the one with its uid. */
 export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>> {
@@ -53,7 +50,6 @@ export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>>
     if (entry.uid) mustBeAsSeen(seen, findEntry(kept, entry.uid)?.entry ?? null, sayEntry);
     const full = { ...entry, uid: entry.uid || newUid() };
     await editAgenda(db, { do: entry.uid ? 'change item' : 'add item', title: entry.title }, async (trx) => {
-      if (seen !== null) await mustBeAsRead(trx, kept, name);
       return [text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), full, zone, stamp()))];
     });
   });
@@ -61,13 +57,6 @@ export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>>
 
 const sayEntry = ({ title, day, start }: AgendaEntry): string =>
   `It is now “${title}”, ${longDate(day)}${start === null ? '' : `, ${spokenTime(start)}`}`;
-
-/** What a calendar was found to say holds only while nobody writes to it. */
-async function mustBeAsRead(trx: Database, kept: readonly KeptCalendar[], name: string): Promise<void> {
-  const now = (await listCalendars(trx)).find((c) => c.name === name);
-  if (now?.revision !== kept.find((c) => c.name === name)?.revision)
-    throw new WrittenMeanwhile(`Its calendar “${name}” was written to this very moment`);
-}
 
 /** Takes an item out: one day of its series, or all of it. */
 export async function dropEntry(input: unknown): Promise<Outcome<AgendaHistory>> {
@@ -88,10 +77,8 @@ export async function dropEntry(input: unknown): Promise<Outcome<AgendaHistory>>
 export async function moveItems(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
     const { items, to, withSpread } = check(MoveDto, input, 'move');
-    await together(db, async (trx) => {
-      const made = await changeEach(trx, { do: 'move items', count: items.length, to }, items, { day: to });
-      if (withSpread !== undefined) await tieToAgenda(trx, withSpread, made);
-    });
+    const made = await changeEach(db, { do: 'move items', count: items.length, to }, items, { day: to });
+    if (withSpread !== undefined) await tieToAgenda(db, withSpread, made);
   });
 }
 
@@ -239,7 +226,6 @@ export async function saveRound(input: unknown): Promise<Outcome<AgendaHistory>>
     if (instead)
       mustBeAsSeen(seen, rounds.find((r) => r.name === instead) ?? null, (r) => `It is now ${spokenRound(r)}`);
     await editAgenda(db, { do: instead ? 'change round' : 'add round', name: round.name }, async (trx) => {
-      if (seen !== null) await mustBeAsRead(trx, kept, name);
       const ics = (await calendarText(trx, name)) ?? emptyCalendar(zone);
       return [text(name, putRound(ics, round, zone, stamp(), newUid, instead || round.name))];
     });
@@ -280,8 +266,8 @@ export async function dropCalendar(input: unknown): Promise<Outcome<AgendaHistor
 
 export async function undoAgenda(input: unknown): Promise<Outcome<AgendaHistory>> {
   return changed(async (db) => {
-    const { way } = check(AgendaHistoryDto, input, 'history');
-    if (!(await stepAgenda(db, way)))
+    const { way, step } = check(HistoryStepDto, input, 'history');
+    if (!(await stepAgenda(db, way, step)))
       throw new BadInput([
         {
           file: 'agenda',
@@ -298,11 +284,12 @@ const titleOfItem = async (db: Database, uid: string): Promise<string> =>
 
 const text = (name: string, ics: string | null): AgendaStep => ({ on: 'calendar', name, text: ics });
 
-async function changed(run: (db: Database) => Promise<void>): Promise<Outcome<AgendaHistory>> {
-  return outcome(async () => {
-    const db = await store();
-    await run(db);
-    revalidatePath('/', 'layout');
-    return agendaHistory(db);
-  });
-}
+const changed = (run: (trx: Database) => Promise<void>): Promise<Outcome<AgendaHistory>> =>
+  inOneStroke(
+    async (trx) => {
+      await run(trx);
+      return agendaHistory(trx);
+    },
+    'all',
+    calendarsOf,
+  );

@@ -1,12 +1,10 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { piecesOfStep } from '../core/bench/step-key';
 import { stickDown } from '../core/edit/stick-down';
 import { BadInput, quoted } from '../core/format/fault';
 import { choiceOf, choicesMade } from '../core/manner/choices';
 import { designsOf } from '../db/available';
-import { together } from '../db/database';
 import { NotGivenUp, giveUp, takeUp } from '../db/given-up';
 import { finish, judge, judgeChoices, setNote, setPhoto, unfinish } from '../db/keeps';
 import { placementsOf } from '../db/placements';
@@ -17,79 +15,72 @@ import { setWorkPlan, workPlanOf } from '../db/work-plans';
 import { check } from './dto/check';
 import { GiveUpDto, JudgeDto, KeepNoteDto, SpreadIdDto, TakeUpDto, TickDto, WorkPlanDto } from './dto/spread.dto';
 import { mustBeKept, mustFind, mustLoad } from './must-be-there';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
-import { outcome } from './outcome';
-import { store, today } from './store';
+import { today } from './store';
 
 /** Notes that steps of the bench are done, or are not; pieces that they stick down are never moved from then on. */
 export async function tickSteps(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, steps, done } = check(TickDto, input, 'bench');
-    return together(await store(), async (trx) => {
-      const ids = steps.flatMap(piecesOfStep);
-      const placements = ids.length ? await placementsOf(trx, spreadId) : [];
-      const change = stickDown(await designsOf(trx, placements), placements, ids, done);
-      if (change) await makeEdit(trx, spreadId, change);
-      const at = new Date().toISOString();
-      for (const step of steps) await setTick(trx, spreadId, step, done, at);
-      return null;
-    });
-  });
+    const ids = steps.flatMap(piecesOfStep);
+    const placements = ids.length ? await placementsOf(trx, spreadId) : [];
+    const change = stickDown(await designsOf(trx, placements), placements, ids, done);
+    if (change) await makeEdit(trx, spreadId, change);
+    const at = new Date().toISOString();
+    for (const step of steps) await setTick(trx, spreadId, step, done, at);
+    return null;
+  }, 'nothing');
 }
 
 /** In which order its owner works on a spread. */
 export async function saveWorkPlan(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, ...plan } = check(WorkPlanDto, input, 'work');
-    const db = await store();
     const row = await mustFind(spreadId);
-    await together(db, async (trx) => {
-      if (plan.tapeOut && !workPlanOf(row.work).tapeOut) await noTapeLeft(trx);
-      await setWorkPlan(trx, spreadId, plan);
-    });
+    if (plan.tapeOut && !workPlanOf(row.work).tapeOut) await noTapeLeft(trx);
+    await setWorkPlan(trx, spreadId, plan);
     return null;
-  });
+  }, 'nothing');
 }
 
 /** The spread is on paper, or is not after all. */
 export async function finishSpread(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId } = check(SpreadIdDto, input, 'spread');
     await mustFind(spreadId);
-    await finish(await store(), spreadId, today());
-    revalidatePath('/');
+    await finish(trx, spreadId, today());
     return null;
-  });
+  }, 'shelf');
 }
 
 export async function unfinishSpread(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId } = check(SpreadIdDto, input, 'spread');
-    await together(await store(), (trx) => unfinish(trx, spreadId));
-    revalidatePath('/');
+    await unfinish(trx, spreadId);
     return null;
-  });
+  }, 'shelf');
 }
 
 /** What was loved and what jarred in a spread that is on paper: it is learned. */
 export async function judgeSpread(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, loved, jarred } = check(JudgeDto, input, 'spread');
     await mustBeKept(spreadId);
-    const there = new Set((await placementsOf(await store(), spreadId)).map((p) => `${p.kit}/${p.code}`));
+    const there = new Set((await placementsOf(trx, spreadId)).map((p) => `${p.kit}/${p.code}`));
     const strange = [...loved, ...jarred].find((key) => !there.has(key));
     if (strange !== undefined)
       throw new BadInput([
         { file: 'spread', where: 'pieces', found: quoted(strange), expected: 'pieces of this spread' },
       ]);
-    await together(await store(), (trx) => judge(trx, spreadId, { loved, jarred }));
+    await judge(trx, spreadId, { loved, jarred });
     return null;
-  });
+  }, 'nothing');
 }
 
 /** What was loved, and what jarred, of how a week was laid out: new weeks of its school heed it. */
 export async function judgeLayout(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, loved, jarred } = check(JudgeDto, input, 'spread');
     await mustBeKept(spreadId);
     const { context, own } = await mustLoad(spreadId);
@@ -99,28 +90,26 @@ export async function judgeLayout(input: unknown): Promise<Outcome<null>> {
       throw new BadInput([
         { file: 'spread', where: 'choices', found: quoted(strange), expected: 'how this spread was laid out' },
       ]);
-    await together(await store(), (trx) => judgeChoices(trx, spreadId, { loved, jarred }));
-    revalidatePath('/');
+    await judgeChoices(trx, spreadId, { loved, jarred });
     return null;
-  });
+  }, 'shelf');
 }
 
 export async function saveKeepNote(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, note } = check(KeepNoteDto, input, 'note');
     await mustBeKept(spreadId);
-    await setNote(await store(), spreadId, note);
+    await setNote(trx, spreadId, note);
     return null;
-  });
+  }, 'nothing');
 }
 
 export async function removePhoto(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId } = check(SpreadIdDto, input, 'photo');
-    await setPhoto(await store(), spreadId, '');
-    revalidatePath('/');
+    await setPhoto(trx, spreadId, '');
     return null;
-  });
+  }, 'shelf');
 }
 
 /**
@@ -128,25 +117,23 @@ export async function removePhoto(input: unknown): Promise<Outcome<null>> {
  * @returns the number by which it can be taken up again
  */
 export async function dropSpread(input: unknown): Promise<Outcome<{ givenUp: number | null }>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, stuck } = check(GiveUpDto, input, 'spread');
-    const givenUp = await giveUp(await store(), spreadId, new Set(stuck), new Date().toISOString());
-    revalidatePath('/');
+    const givenUp = await giveUp(trx, spreadId, new Set(stuck), new Date().toISOString());
     return { givenUp };
-  });
+  }, 'shelf');
 }
 
 /** Takes a given-up week up again. */
 export async function takeUpSpread(input: unknown): Promise<Outcome<{ id: number }>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { id } = check(TakeUpDto, input, 'week');
-    const spread = await takeUp(await store(), id).catch((error: unknown) => {
+    const spread = await takeUp(trx, id).catch((error: unknown) => {
       if (!(error instanceof NotGivenUp)) throw error;
       throw new BadInput([
         { file: 'week', where: 'given up', found: error.message, expected: 'a week that can be taken up' },
       ]);
     });
-    revalidatePath('/');
     return { id: spread };
-  });
+  }, 'shelf');
 }

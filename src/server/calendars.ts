@@ -11,6 +11,7 @@ import type { Round } from '../core/week/round';
 import type { CalendarHead } from '../db/calendars';
 import { calendarText, listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
+import { houseOf } from '../db/database';
 import { inSteps } from './in-steps';
 import { setZone } from './settings';
 
@@ -30,32 +31,44 @@ interface Read {
   readonly bundles: Promise<Bundles>;
 }
 
-/** Calendars as read, kept until their text changes, and then in part: reading a long one takes seconds. */
-const held = globalThis as unknown as { hobnailCalendars?: WeakMap<object, Map<string, Read>> };
+type Known = Map<CalendarHead['id'], Read>;
 
-/** @param reader the transaction to see them in, where one is open */
-export async function calendarsOf(db: Database, reader: Database = db): Promise<KeptCalendar[]> {
-  held.hobnailCalendars ??= new WeakMap();
-  const known = held.hobnailCalendars.get(db) ?? new Map<string, Read>();
-  held.hobnailCalendars.set(db, known);
+/**
+ * Calendars as read, by their rows, of which none is ever born again; kept until their text changes, and then in part:
+ * reading a long one takes seconds. What a transaction reads is its own: it may be taken back, and its revision given
+ * to another text.
+ */
+const held = globalThis as unknown as { hobnailCalendars?: WeakMap<Database, Known> };
+
+export async function calendarsOf(db: Database): Promise<KeptCalendar[]> {
+  const [known, own] = [knownOf(houseOf(db)), knownOf(db)];
   const kept: KeptCalendar[] = [];
-  for (const head of await listCalendars(reader)) {
-    let read = known.get(head.name);
-    if (read?.revision !== head.revision) {
-      const before = read?.bundles;
-      read = {
+  for (const head of await listCalendars(db)) {
+    const isIt = (r: Read | undefined): r is Read => r?.revision === head.revision;
+    let read = [own.get(head.id), known.get(head.id)].find(isIt);
+    if (!read) {
+      const before = (own.get(head.id) ?? known.get(head.id))?.bundles;
+      const fresh: Read = {
         revision: head.revision,
-        bundles: calendarText(reader, head.name).then(async (text) =>
+        bundles: calendarText(db, head.name).then(async (text) =>
           readBundles(text ?? '', head.name, (await before?.catch(() => null)) ?? new Map()),
         ),
       };
-      known.set(head.name, read);
-      read.bundles.catch(() => known.delete(head.name));
+      own.set(head.id, fresh);
+      fresh.bundles.catch(() => own.get(head.id) === fresh && own.delete(head.id));
+      read = fresh;
     }
     const bundles = await read.bundles;
     kept.push({ ...head, bundles: [...bundles.values()], read: bundles });
   }
   return kept;
+}
+
+function knownOf(db: Database): Known {
+  held.hobnailCalendars ??= new WeakMap();
+  const known = held.hobnailCalendars.get(db) ?? new Map<CalendarHead['id'], Read>();
+  held.hobnailCalendars.set(db, known);
+  return known;
 }
 
 /**

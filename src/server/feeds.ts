@@ -42,13 +42,13 @@ export async function askFeed(db: Database, feed: CalendarHead, now: () => Date 
   try {
     const answer = await fetchFeed(feedAddress(feed.address ?? ''), feed.etag);
     if (answer === null) {
-      await noteAsked(db, feed.name, { at, trouble: null });
+      await noteAsked(db, feed.id, { at, trouble: null });
       return { name: feed.name, changes: null, trouble: null };
     }
     await inSteps(readingCalendar(answer.text, feed.name)); // whole, or nothing of it is taken
     const changes = await changesOf(await calendarsOf(db), answer.text, feed.name);
     // a service that says nothing of versions sends the same again and again: that is no change
-    await noteAsked(db, feed.name, {
+    await noteAsked(db, feed.id, {
       at,
       trouble: null,
       read: noChanges(changes) ? undefined : { ics: answer.text, etag: answer.etag, changes: JSON.stringify(changes) },
@@ -56,7 +56,7 @@ export async function askFeed(db: Database, feed: CalendarHead, now: () => Date 
     return { name: feed.name, changes: noChanges(changes) ? null : changes, trouble: null };
   } catch (error) {
     const trouble = error instanceof BadInput ? error.faults.slice(0, 3).map(faultLine).join(' ') : whyNot(error);
-    await noteAsked(db, feed.name, { at, trouble });
+    await noteAsked(db, feed.id, { at, trouble });
     return { name: feed.name, changes: null, trouble };
   }
 }

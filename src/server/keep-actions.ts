@@ -14,6 +14,7 @@ import { check } from './dto/check';
 import { LayMemoryDto, PhotoDto, RateDto, SpreadIdDto, StraightenDto, TagsDto } from './dto/spread.dto';
 import { memoryOffers } from './memory';
 import { mustBeKept, mustLoad } from './must-be-there';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { keepRaster, rasterOf, readPicture } from './pictures';
@@ -21,25 +22,23 @@ import { store, today } from './store';
 
 /** How well a week that is on paper came out: 1 to 5, or 0 for nothing said. */
 export async function rateSpread(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, rating } = check(RateDto, input, 'rating');
     await mustBeKept(spreadId);
-    await setRating(await store(), spreadId, rating);
-    revalidatePath('/');
+    await setRating(trx, spreadId, rating);
     return null;
-  });
+  }, 'shelf');
 }
 
 /** Words that its owner finds the week by. */
 export async function tagSpread(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, tags } = check(TagsDto, input, 'tags');
     await mustBeKept(spreadId);
     const clean = [...new Set(tags.map((t) => t.trim().replace(/^#+/, '')).filter(Boolean))];
-    await setTags(await store(), spreadId, clean);
-    revalidatePath('/');
+    await setTags(trx, spreadId, clean);
     return null;
-  });
+  }, 'shelf');
 }
 
 /** A photo and where the open book is in it. */
@@ -94,14 +93,13 @@ export async function straightenPhoto(input: unknown): Promise<Outcome<{ readonl
 
 /** Goes back to a photo that was kept before. */
 export async function takePhotoBack(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, photo } = check(PhotoDto, input, 'photo');
     await mustBeKept(spreadId);
     if (!readPicture(photo)) throw noPhoto();
-    await setPhoto(await store(), spreadId, photo);
-    revalidatePath('/');
+    await setPhoto(trx, spreadId, photo);
     return null;
-  });
+  }, 'shelf');
 }
 
 const noPhoto = (): BadInput =>
@@ -126,7 +124,7 @@ export async function memoryOffersOf(input: unknown): Promise<Outcome<readonly M
 
 /** Lays a leftover in an empty place of a day that is over. @returns what is offered then */
 export async function layMemoryPiece(input: unknown): Promise<Outcome<readonly MemoryOffer[]>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, text, ...offer } = check(LayMemoryDto, input, 'piece');
     const { context, placements } = await mustLoad(spreadId);
     const change = layMemory(contextFrom(context), placements, offer, text);
@@ -138,8 +136,7 @@ export async function layMemoryPiece(input: unknown): Promise<Outcome<readonly M
       throw new BadInput([
         { file: 'piece', where: offer.code, found: quoted(text), expected: 'a word it has room for' },
       ]);
-    await makeEdit(await store(), spreadId, change);
-    revalidatePath('/', 'layout');
+    await makeEdit(trx, spreadId, change);
     return memoryOffers(await mustLoad(spreadId), today());
   });
 }

@@ -1,6 +1,7 @@
 import { imageOf } from '../core/format/image-of';
 import { beginWeek, done, freshHouse, layWeek, refusal } from '../../tests/house';
 import type { Database } from '../db/database';
+import { kitHistory } from '../db/kit-edits';
 import { findKit, listKits } from '../db/kits';
 import { favoritesOf } from '../db/manners';
 import { listOrders, listSupplies, plannedKits } from '../db/plans';
@@ -40,6 +41,19 @@ describe('a kit', () => {
       'line 3',
     );
     expect(await findKit(db, 'mist')).toBeNull();
+  });
+
+  it('is undone by the step that the button names, and never another window’s', async () => {
+    done(await saveFacts({ kit: 'rockpool', facts: FACTS }));
+    const step = (await kitHistory(db)).at.undo;
+    done(await saveFacts({ kit: 'night-almanac', facts: FACTS }));
+    expect(await undoKits({ way: 'undo', step })).toMatchObject({ ok: false, stale: true });
+    expect((await listKits(db)).map((k) => k.facts.moods)).toEqual(['fog', 'fog', '']);
+    const { step: last } = done(
+      await changeStock({ what: 'spoiled', kit: 'rockpool', code: 'FB-1', copy: null, reason: 'torn' }),
+    );
+    done(await undoKits({ way: 'undo', step: last }));
+    expect(await stockEvents(db, 'rockpool')).toEqual([]);
   });
 
   it('has a card that can be changed and changed back', async () => {

@@ -14,7 +14,7 @@ import { favoriteOf } from '../db/manners';
 import { listOrders, listSupplies } from '../db/plans';
 import { stockEvents, usesOf } from '../db/stock';
 import { addNewKit } from './add-new-kit';
-import { NameDto } from './dto/agenda.dto';
+import { HistoryStepDto, NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import {
   FavoriteDto,
@@ -26,7 +26,6 @@ import {
   PutOrderDto,
   SearchPiecesDto,
   StockChangeDto,
-  StockStepDto,
   SupplyChangeDto,
 } from './dto/kits.dto';
 import { knownKit } from './known-kit';
@@ -74,8 +73,11 @@ export async function setFavorite(input: unknown): Promise<Outcome<null>> {
   });
 }
 
-/** Notes that a sticker was spoiled, used elsewhere, or found; one that lies on a spread is first taken off there. */
-export async function changeStock(input: unknown): Promise<Outcome<null>> {
+/**
+ * Notes that a sticker was spoiled, used elsewhere, or found; one that lies on a spread is first taken off there.
+ * @returns the step that takes it back
+ */
+export async function changeStock(input: unknown): Promise<Outcome<{ readonly step: number }>> {
   return inOneStroke(async (db) => {
     const { what, kit: name, code, copy, reason } = check(StockChangeDto, input, 'stock');
     const kit = await knownKit(db, name);
@@ -98,18 +100,18 @@ export async function changeStock(input: unknown): Promise<Outcome<null>> {
         },
       ]);
     }
-    await editKits(db, { do: 'stock', what, code, reason }, [
+    const step = await editKits(db, { do: 'stock', what, code, reason }, [
       { table: 'stock_event', key: null, row: { what, kit_id: name, code, copy: free, reason } },
     ]);
-    return null;
+    return { step };
   });
 }
 
 /** Takes the last change of kits, stock, plans, orders or supplies back, or makes it again. */
 export async function undoKits(input: unknown): Promise<Outcome<null>> {
   return inOneStroke(async (db) => {
-    const { way } = check(StockStepDto, input, 'stock');
-    if (!(await stepKits(db, way)))
+    const { way, step } = check(HistoryStepDto, input, 'stock');
+    if (!(await stepKits(db, way, step)))
       throw new BadInput([{ file: 'kits', where: way, found: 'nothing', expected: 'a change made here' }]);
     return null;
   });

@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { BadInput } from '../core/format/fault';
 import { readOptions } from '../core/format/options-json';
 import { forgetManner, keepManner, listManners } from '../db/manners';
@@ -10,6 +9,7 @@ import { NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import type { MannerDto } from './dto/spread.dto';
 import { KeepMannerDto, SetMannerDto } from './dto/spread.dto';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import type { SpreadData } from './spread-data';
@@ -18,10 +18,10 @@ import { store } from './store';
 
 /** Sets how a spread is laid out from now on; what lies on it stays. @returns its context as it is now */
 export async function setMannerOf(input: unknown): Promise<Outcome<Pick<SpreadData, 'context' | 'own'>>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, manner } = check(SetMannerDto, input, 'manner');
     const { school, options, ways } = checked(manner);
-    await setManner(await store(), spreadId, {
+    await setManner(trx, spreadId, {
       manner: school,
       options: JSON.stringify(options),
       ways: JSON.stringify(ways),
@@ -31,25 +31,22 @@ export async function setMannerOf(input: unknown): Promise<Outcome<Pick<SpreadDa
       throw new BadInput([
         { file: 'manner', where: 'spread', found: String(spreadId), expected: 'a spread that was not given up' },
       ]);
-    revalidatePath('/');
     return { context: spread.context, own: spread.own };
-  });
+  }, 'shelf');
 }
 
 /** Keeps a manner under a name of one's own; one of that name is replaced. */
 export async function keepMannerAs(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const manner = check(KeepMannerDto, input, 'manner');
-    await keepManner(await store(), { name: manner.name, ...checked(manner) });
-    revalidatePath('/', 'layout');
+    await keepManner(trx, { name: manner.name, ...checked(manner) });
     return null;
   });
 }
 
 export async function forgetMannerOf(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
-    await forgetManner(await store(), check(NameDto, input, 'manner').name);
-    revalidatePath('/', 'layout');
+  return inOneStroke(async (trx) => {
+    await forgetManner(trx, check(NameDto, input, 'manner').name);
     return null;
   });
 }

@@ -3,6 +3,7 @@ import { BadInput, faultLine } from '../core/format/fault';
 import { TakenSticker } from '../db/available';
 import { StockClash } from '../db/clashes';
 import { Held } from '../db/held';
+import { StaleStep } from '../db/log';
 import { StaleEdit } from '../db/spread-edits';
 import { WrittenMeanwhile } from './meanwhile';
 import { sayHeld } from './say-held';
@@ -24,7 +25,7 @@ export async function outcome<T>(run: () => Promise<T>): Promise<Outcome<T>> {
   try {
     return { ok: true, value: await run() };
   } catch (error) {
-    const stale = error instanceof StaleEdit || error instanceof TakenSticker;
+    const stale = error instanceof StaleEdit || error instanceof StaleStep || error instanceof TakenSticker;
     const meanwhile = error instanceof WrittenMeanwhile;
     return { ok: false, ...(stale ? { stale } : {}), ...(meanwhile ? { meanwhile } : {}), messages: failure(error) };
   }
@@ -35,6 +36,8 @@ export function failure(error: unknown): readonly string[] {
   if (error instanceof BadInput) return error.faults.map(faultLine);
   if (error instanceof StaleEdit)
     return ['This spread was changed in another window. It has been loaded anew; please make your change again.'];
+  if (error instanceof StaleStep)
+    return ['Another window has changed something here since. What is the last step now is shown; look, then go on.'];
   if (error instanceof TakenSticker) {
     const { kit, code, copy } = error.placement;
     return [

@@ -23,7 +23,7 @@ export async function keepPastWeeks(db: Database, today: IsoDay): Promise<number
   const now = weekOf(today);
   if (!known || known >= now) return 0;
   const kept = await keptWeeks(db);
-  const asOf = (await listCalendars(db)).map((c) => `${c.name} ${c.revision}`).join(', ');
+  const asOf = (await listCalendars(db)).map((c) => `${c.id} ${c.revision}`).join(', ');
   const usual = await usualBook(db);
   let n = 0;
   for (let back = 1; back <= MOST_BACK; back++) {

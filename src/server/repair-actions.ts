@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { contextFrom } from '../core/spread/context';
 import { BadInput } from '../core/format/fault';
 import type { Repair } from '../core/repair/let-in';
@@ -11,18 +10,16 @@ import { stockOfKit } from '../core/kit/stock';
 import { keepForLater } from '../core/edit/remove';
 import type { Context, Placement } from '../core/spread/placement';
 import { findKit } from '../db/kits';
-import { together } from '../db/database';
 import { makeEdit } from '../db/spread-edits';
 import { stockEvents, usesOf } from '../db/stock';
 import type { Database } from '../db/database';
 import { check } from './dto/check';
 import type { Mishap } from './dto/spread.dto';
 import { MishapDto } from './dto/spread.dto';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
-import { outcome } from './outcome';
 import type { SpreadData } from './spread-data';
 import { loadSpread } from './spread-data';
-import { store } from './store';
 
 /** What became of a mishap, and the spread as it is now. */
 export interface Mended {
@@ -36,9 +33,8 @@ export interface Mended {
  * stays, and the stock knows of it. One that is kept for later goes off, and no week takes it till it is used again.
  */
 export async function mend(input: unknown): Promise<Outcome<Mended>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, placement: id, what, dx, dy } = check(MishapDto, input, 'sticker');
-    const db = await store();
     const before = await loadSpread(spreadId);
     const gone = before?.placements.find((p) => p.id === id);
     if (!before || !gone)
@@ -58,11 +54,8 @@ export async function mend(input: unknown): Promise<Outcome<Mended>> {
               }),
         },
       ]);
-    await together(db, async (trx) => {
-      const lost = what === 'out' ? await allWhole(trx, gone, before.context.week.week, repair) : lostBy(gone, what);
-      await makeEdit(trx, spreadId, repair.change, lost);
-    });
-    revalidatePath('/', 'layout');
+    const lost = what === 'out' ? await allWhole(trx, gone, before.context.week.week, repair) : lostBy(gone, what);
+    await makeEdit(trx, spreadId, repair.change, lost);
     const spread = await loadSpread(spreadId);
     if (!spread) throw new BadInput([{ file: 'sticker', where: 'spread', found: 'none', expected: 'a spread' }]);
     return { repair, changed: repair.change.after.map((p) => p.id), spread };

@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { IANAZone } from 'luxon';
 import { BadInput, quoted } from '../core/format/fault';
 import type { Hand } from '../core/measure/hand';
@@ -23,9 +22,7 @@ import { ownerZone } from './calendars';
 import { mustBeAsSeen } from './meanwhile';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
-import { outcome } from './outcome';
 import { ownShortForms, ownerHand, taughtWords, typingHabits } from './settings';
-import { store } from './store';
 
 /** Keeps the owner's hand; every week that has none of its own is planned with it from now on. */
 export async function saveHand(input: unknown): Promise<Outcome<null>> {
@@ -38,16 +35,14 @@ export async function saveHand(input: unknown): Promise<Outcome<null>> {
 }
 
 export async function saveZone(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { zone, seen } = check(ZoneDto, input, 'settings');
     if (!IANAZone.isValidZone(zone))
       throw new BadInput([
         { file: 'settings', where: 'time zone', found: quoted(zone), expected: 'a zone such as America/Halifax' },
       ]);
-    const db = await store();
-    mustBeAsSeen(seen, await ownerZone(db), (now) => `Your clock is now ${now}’s`);
-    await writeSetting(db, 'zone', zone);
-    revalidatePath('/', 'layout');
+    mustBeAsSeen(seen, await ownerZone(trx), (now) => `Your clock is now ${now}’s`);
+    await writeSetting(trx, 'zone', zone);
     return null;
   });
 }

@@ -4,5 +4,5 @@ import { backupFolder, pictureFolder } from './backup/make-backup';
 import { sweepPassing } from './backup/passing';
 import { dataFile } from './store';
 
-/** Once at the start: what a process that was killed left behind beside the data, and in the folder for passing things. */
+/** Once at the start: what a process that was killed left behind beside the data, and among passing things. */
 export const sweepAtStart = (): void => sweepPassing(dirname(dataFile()), backupFolder(), pictureFolder(), tmpdir());

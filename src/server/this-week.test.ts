@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import { TODAY, beginWeek, done, freshHouse, layWeek, placementsOf, refusal, spreadNow } from '../../tests/house';
 import { blankEntry } from '../core/week/agenda-entry';
 import { LEFT_UNDONE } from '../../demo/agenda';
@@ -34,6 +35,24 @@ const record = (over: object = {}) => ({
   ...over,
 });
 const down = () => recordsBetween(db, '0000-01-01', '9999-12-31');
+
+describe('what comes up', () => {
+  it('is added with its place, or not at all: a letting in that fails leaves no item behind', async () => {
+    const id = await layWeek(db);
+    // a spread that cannot be laid on any more: its pieces are refused
+    await sql`create trigger no_more before insert on placement begin select raise(abort, 'no more'); end`.execute(db);
+    await sql`create trigger no_words before insert on writing begin select raise(abort, 'no more'); end`.execute(db);
+    const entry = { ...blankEntry('2027-02-09'), title: 'collect the greyhounds' };
+    const before = (await loadThisWeek(TODAY)).history.at.undo;
+    expect(refusal(await cameUp({ spreadId: id, entry }))).toContain('nothing was changed');
+    expect((await loadThisWeek(TODAY)).history.at.undo).toBe(before);
+    await sql`drop trigger no_more`.execute(db);
+    await sql`drop trigger no_words`.execute(db);
+    expect(done(await cameUp({ spreadId: id, entry })).found).toMatchObject({ is: expect.any(String) as string });
+    const titles = (await spreadNow(id)).context.week.demands.filter((d) => d.title === entry.title);
+    expect(titles).toHaveLength(1);
+  });
+});
 
 describe('what is written down', () => {
   it('is kept, written over, taken away, and undone step by step', async () => {

@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { benchOf } from '../core/bench/bench';
 import { downBefore, sayStep } from '../core/bench/say-step';
 import { apply } from '../core/edit/change';
@@ -19,8 +18,8 @@ import { check } from './dto/check';
 import { CameUpDto, DressDayDto, FindPlaceDto, RecordHabitsDto } from './dto/records.dto';
 import { mustFind, mustLoad } from './must-be-there';
 import { addItem } from './own-calendar';
+import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
-import { outcome } from './outcome';
 import { store } from './store';
 
 /** What became of an item that came up. */
@@ -38,12 +37,11 @@ export type FoundPlace =
 
 /** An item that has no place finds one on its week's spread, with what is stuck down left where it is (D4). */
 export async function findPlace(input: unknown): Promise<Outcome<FoundPlace>> {
-  return outcome(async () => {
+  return inOneStroke(async () => {
     const { spreadId, uid, on } = check(FindPlaceDto, input, 'item');
     const found = await letOneIn(spreadId, uid, on);
     if (!found)
       throw new BadInput([{ file: 'item', where: 'uid', found: quoted(uid), expected: 'an item of this week' }]);
-    revalidatePath('/', 'layout');
     return found;
   });
 }
@@ -55,12 +53,11 @@ export async function findPlace(input: unknown): Promise<Outcome<FoundPlace>> {
 export async function cameUp(
   input: unknown,
 ): Promise<Outcome<{ readonly uid: string; readonly found: FoundPlace | null }>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, entry } = check(CameUpDto, input, 'item');
     await mustFind(spreadId);
-    const uid = await addItem(await store(), entry);
+    const uid = await addItem(trx, entry);
     const found = await letOneIn(spreadId, uid, entry.day);
-    revalidatePath('/', 'layout');
     return { uid, found };
   });
 }
@@ -117,23 +114,21 @@ function roomElsewhere(context: Context, placements: readonly Placement[], deman
 
 /** Dresses one day and leaves all others as they are (handbook 4: day by day). */
 export async function dressDay(input: unknown): Promise<Outcome<{ readonly pieces: number }>> {
-  return outcome(async () => {
+  return inOneStroke(async (trx) => {
     const { spreadId, day } = check(DressDayDto, input, 'day');
     const { context: data, placements } = await mustLoad(spreadId);
     const context = contextFrom({ ...data, options: { ...data.options, ahead: 'all' } });
     const change = arrangeDay(context, placements, day);
     if (!change) return { pieces: 0 };
-    await makeEdit(await store(), spreadId, change);
-    revalidatePath('/', 'layout');
+    await makeEdit(trx, spreadId, change);
     return { pieces: change.after.length };
   });
 }
 
 /** What its owner writes down of each day. */
 export async function saveRecordHabits(input: unknown): Promise<Outcome<null>> {
-  return outcome(async () => {
-    await writeSetting(await store(), 'records', { ...check(RecordHabitsDto, input, 'records') });
-    revalidatePath('/', 'layout');
+  return inOneStroke(async (trx) => {
+    await writeSetting(trx, 'records', { ...check(RecordHabitsDto, input, 'records') });
     return null;
   });
 }

@@ -35,7 +35,7 @@ export function useRun() {
       if (choice === 'mine') done = await over().catch(unreachable);
     }
     setMessages(done.ok || choice !== 'mine' ? [] : done.messages);
-    if (done.ok || choice === 'theirs') router.refresh();
+    if (done.ok || done.stale || choice === 'theirs') router.refresh();
     setBusy(false);
     return done.ok || choice === 'theirs';
   };

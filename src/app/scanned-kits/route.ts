@@ -7,7 +7,7 @@ import { check } from '../../server/dto/check';
 import { KitTextDto } from '../../server/dto/kits.dto';
 import { outcome } from '../../server/outcome';
 import { keepPicture, shownBy } from '../../server/pictures';
-import { store } from '../../server/store';
+import { inStroke } from '../../server/store';
 
 export const dynamic = 'force-dynamic';
 
@@ -38,7 +38,7 @@ export async function POST(request: Request): Promise<Response> {
           return picture === undefined ? p : shownBy(p, picture);
         }),
       );
-      await addNewKit(await store(), { ...kit, pieces }, role);
+      await inStroke((trx) => addNewKit(trx, { ...kit, pieces }, role));
       revalidatePath('/', 'layout');
       return { name, designs: pieces.length, pictures: pictures.size };
     }),

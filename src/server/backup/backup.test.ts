@@ -212,7 +212,7 @@ describe('while others write', () => {
   });
 
   it('a backup ends, however fast another program writes', async () => {
-    const other = new SQLite(process.env.HOBNAIL_DATA!);
+    const other = new SQLite(process.env.HOBNAIL_DATA);
     other.exec('create table noise (x); insert into noise values (zeroblob(3000000))');
     let writes = 0;
     const noise = setInterval(() => {
@@ -311,7 +311,7 @@ describe('one that was brought', () => {
     const db = await store();
     await rise(db, (await findSpreadOfWeek(db, '2027-W06'))!.id);
     expect(await placed()).toBe(laid);
-    const opened = new SQLite(process.env.HOBNAIL_DATA!, { readonly: true });
+    const opened = new SQLite(process.env.HOBNAIL_DATA, { readonly: true });
     expect(opened.prepare("select name from sqlite_master where name in ('eats', 'looks')").all()).toEqual([]);
     opened.close();
   });

@@ -34,8 +34,8 @@ export interface BackupFile {
   readonly made: number;
   readonly bytes: number;
   /**
-   * made later than tomorrow, by a clock that ran ahead or on another machine: it says nothing of what is safe here, and
-   * counts for nothing
+   * made later than tomorrow, by a clock that ran ahead or on another machine: it counts for nothing, since it says
+   * nothing of what is safe here
    */
   readonly ahead: boolean;
 }

@@ -151,6 +151,8 @@ export class SubscribeDto {
   @IsString() @MinLength(1) @MaxLength(2000) address!: string;
 }
 
-export class AgendaHistoryDto {
+/** The step that a button names; of a button that names none, whichever is the last. */
+export class HistoryStepDto {
   @IsIn(['undo', 'redo']) way!: 'undo' | 'redo';
+  @IsOptional() @IsCount() step: number | null = null;
 }

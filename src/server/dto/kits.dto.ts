@@ -121,10 +121,6 @@ export class StockChangeDto implements Omit<StockEvent, 'copy' | 'cut'> {
   @IsString() @MinLength(1) @MaxLength(200) reason!: string;
 }
 
-export class StockStepDto {
-  @IsIn(['undo', 'redo']) way!: 'undo' | 'redo';
-}
-
 export class PlanKitDto {
   @IsWeek() week!: string;
   @IsOptional() @IsString() @MaxLength(200) kit: string | null = null;

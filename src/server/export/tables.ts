@@ -103,7 +103,7 @@ function goesIn(sqlite: SQLite.Database, table: string, columns: readonly Column
   try {
     sqlite
       .prepare(`insert into "${table}" (${names}) values (${columns.map(() => '?').join(', ')})`)
-      .run(...columns.map((c) => row[c.name]));
+      .run(...columns.map((c) => own(row, c.name)));
     return true;
   } catch (error) {
     const trouble = asTrouble(error);

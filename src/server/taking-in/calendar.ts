@@ -3,10 +3,11 @@ import { MOST_MEGABYTES, readingCalendar } from '../../core/format/calendar';
 import { mergedCalendar } from '../../core/format/calendar-merge';
 import { BadInput, quoted } from '../../core/format/fault';
 import { editAgenda } from '../../db/agenda-edits';
-import { calendarText } from '../../db/calendars';
+import { calendarText, listCalendars } from '../../db/calendars';
 import { calendarsOf } from '../calendars';
 import { changesOf } from '../feeds';
 import { inSteps } from '../in-steps';
+import { WrittenMeanwhile } from '../meanwhile';
 import type { Format } from './format';
 import { SAME_NAME_WAYS } from './format';
 
@@ -36,6 +37,10 @@ export const calendar: Format = {
       ]);
     const target = way === 'keep both' ? freeName(base, new Set(kept.map((c) => c.name))) : base;
     await editAgenda(db, { do: 'take in calendar', name: target }, async (trx) => {
+      const now = (await listCalendars(trx)).find((c) => c.name === target);
+      const seen = kept.find((c) => c.name === target);
+      if (now?.id !== seen?.id || now?.revision !== seen?.revision)
+        throw new WrittenMeanwhile(`The calendar ${quoted(target)} was written to this very moment`);
       const before = way === 'merge' ? await calendarText(trx, target) : null;
       return [{ on: 'calendar', name: target, text: before === null ? text : mergedCalendar(before, text) }];
     });

@@ -72,7 +72,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
     if (to && demands[0] && to !== week.days[demands[0].day])
       void run(moveItems({ items: demands.map(occurrenceOf), to }));
   };
-  const step = (way: 'undo' | 'redo') => void run(undoAgenda({ way }));
+  const step = (way: 'undo' | 'redo') => void run(undoAgenda({ way, step: agenda.history.at[way] }));
   const from = week.days.includes(agenda.today) ? agenda.today : (week.days[0] as string);
   const words = search.trim();
   const shows = (d: Demand): boolean => (FILTERS[filter] as (typeof FILTERS)[number]).shows(d) && hasWords(d, words);

@@ -18,7 +18,8 @@ import { useRun } from '../use-run';
 export function Leftovers({ context, placements }: { context: Context; placements: readonly Placement[] }) {
   const { run, busy, messages } = useRun();
   const called = useKitName();
-  const [changed, setChanged] = useState(0);
+  /** what was put right here, by its steps */
+  const [steps, setSteps] = useState<readonly number[]>([]);
   const kits = [context.kit, ...context.stash.filter((k) => placements.some((p) => p.kit === k.name))];
   const taken = [...placements, ...context.usedElsewhere];
   const byCopy = new Map<string, (typeof taken)[number][]>();
@@ -40,15 +41,20 @@ export function Leftovers({ context, placements }: { context: Context; placement
       testId: 'left-over',
     };
   };
-  const settle = async (action: ReturnType<typeof changeStock>, by: number) => {
-    if (await run(action)) setChanged(changed + by);
+  const put = async (action: ReturnType<typeof changeStock>) => {
+    const done = await run(action);
+    const answer = done ? await action : null;
+    if (answer?.ok) setSteps((before) => [...before, answer.value.step]);
+  };
+  const undo = async () => {
+    if (await run(undoKits({ way: 'undo', step: steps.at(-1) ?? null }))) setSteps((before) => before.slice(0, -1));
   };
   /** a whole one is not there after all, or one more is there than was thought */
   const tap = (piece: Piece) => {
     const free = Array.from({ length: piece.count }, (_, i) => i + 1).find((copy) => lookOf(piece, copy).free);
     const what = free === undefined ? 'found' : 'used';
     const reason = free === undefined ? 'was there after all' : 'was not there any more';
-    void settle(changeStock({ what, kit: piece.kit, code: piece.code, copy: free ?? null, reason }), 1);
+    void put(changeStock({ what, kit: piece.kit, code: piece.code, copy: free ?? null, reason }));
   };
   return (
     <>
@@ -60,10 +66,10 @@ export function Leftovers({ context, placements }: { context: Context; placement
           {m}
         </Typography>
       ))}
-      {changed > 0 && (
+      {steps.length > 0 && (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-          <Typography variant="body2">Put right: {changed}.</Typography>
-          <Button size="small" disabled={busy} onClick={() => void settle(undoKits({ way: 'undo' }), -1)}>
+          <Typography variant="body2">Put right: {steps.length}.</Typography>
+          <Button size="small" disabled={busy} onClick={() => void undo()}>
             Undo
           </Button>
         </Box>

@@ -122,7 +122,7 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
           redo={history.redo && sayAgendaDeed(history.redo)}
           onStep={(way) => {
             setCame(null);
-            void run(undoAgenda({ way }));
+            void run(undoAgenda({ way, step: data.history.at[way] }));
           }}
           busy={busy}
         />

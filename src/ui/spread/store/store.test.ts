@@ -55,7 +55,7 @@ const data: SpreadData = {
     ways: {},
   },
   placements,
-  history: { revision: 1, undo: { do: 'arrange', what: 'week' }, redo: null },
+  history: { revision: 1, undo: { do: 'arrange', what: 'week' }, redo: null, at: { undo: 1, redo: null } },
   waved: [],
   work: USUAL_PLAN,
   keep: null,

@@ -4,7 +4,7 @@ import { keepOf, setPhoto } from '../../../../db/keeps';
 import { page } from '../../../../server/answering';
 import { outcome } from '../../../../server/outcome';
 import { keepPhoto } from '../../../../server/pictures';
-import { store } from '../../../../server/store';
+import { inStroke } from '../../../../server/store';
 
 /** Takes a photo of a spread that is on paper: `photo` in a form. */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
@@ -14,13 +14,14 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   if (!(photo instanceof File)) return page(400, 'This cannot be taken', 'A photo in a form is expected.');
   return Response.json(
     await outcome(async () => {
-      const db = await store();
-      if (!(await keepOf(db, id)))
-        throw new BadInput([
-          { file: 'photo', where: 'spread', found: 'one that is not on paper', expected: 'a finished spread' },
-        ]);
       const hash = await keepPhoto(new Uint8Array(await photo.arrayBuffer()), photo.name);
-      await setPhoto(db, id, hash);
+      await inStroke(async (trx) => {
+        if (!(await keepOf(trx, id)))
+          throw new BadInput([
+            { file: 'photo', where: 'spread', found: 'one that is not on paper', expected: 'a finished spread' },
+          ]);
+        await setPhoto(trx, id, hash);
+      });
       revalidatePath('/');
       return { photo: hash };
     }),
