@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import type { NextRequest } from 'next/server';
 import { NextResponse } from 'next/server';
-import { policyFor, refusalOf } from './server/gate';
+import { EVERYWHERE, policyFor, refusalOf } from './server/gate';
 
 const NO_SPREAD = /^\/spreads\/(?!\d+(?:\/|$))/;
 
@@ -16,6 +16,8 @@ export function proxy(request: NextRequest): NextResponse {
     host: headers.get('host'),
     origin: headers.get('origin'),
     fetchSite: headers.get('sec-fetch-site'),
+    fetchMode: headers.get('sec-fetch-mode'),
+    fetchDest: headers.get('sec-fetch-dest'),
   });
   if (refusal !== null) return refused(403, refusal);
   if (Number(headers.get('content-length') ?? 0) > MOST_BYTES)
@@ -27,13 +29,12 @@ export function proxy(request: NextRequest): NextResponse {
   inward.set('content-security-policy', policy); // the framework takes its scripts' nonce from here
   const answer = NextResponse.next({ request: { headers: inward } });
   answer.headers.set('content-security-policy', policy);
-  answer.headers.set('x-content-type-options', 'nosniff');
-  answer.headers.set('x-frame-options', 'DENY');
-  answer.headers.set('referrer-policy', 'same-origin');
+  for (const [name, value] of Object.entries(EVERYWHERE)) answer.headers.set(name, value);
   return answer;
 }
 
 const refused = (status: number, why: string): NextResponse =>
-  new NextResponse(why, { status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+  new NextResponse(why, { status, headers: { ...EVERYWHERE, 'content-type': 'text/plain; charset=utf-8' } });
 
-export const config = { matcher: '/((?!_next/static|_next/image).*)' };
+/** Without exception: an address that only begins as a file’s would run what it names. */
+export const config = { matcher: '/:path*' };

@@ -29,15 +29,19 @@ const kept = async (room: Scope['room']) =>
 describe('the log', () => {
   it('is walked back and forth, one edit at a time', async () => {
     for (const n of [1, 2, 3]) await write(agenda, n);
-    expect(await stepsOf(db, agenda)).toEqual({ undo: { do: 'edit', n: 3 }, redo: null, at: { undo: 3, redo: null } });
+    expect(await stepsOf(db, agenda)).toMatchObject({
+      undo: { do: 'edit', n: 3 },
+      redo: null,
+      at: { undo: 3, redo: null },
+    });
     for (const n of [3, 2]) {
       const step = await nextStep(db, agenda, 'undo');
       expect(step?.effects).toEqual({ n, text: '' });
       await noteStep(db, step!, 'undo');
     }
-    expect(await stepsOf(db, agenda)).toEqual({ undo: { do: 'edit', n: 1 }, redo: { do: 'edit', n: 2 } });
+    expect(await stepsOf(db, agenda)).toMatchObject({ undo: { do: 'edit', n: 1 }, redo: { do: 'edit', n: 2 } });
     await noteStep(db, (await nextStep(db, agenda, 'redo'))!, 'redo');
-    expect(await stepsOf(db, agenda)).toEqual({ undo: { do: 'edit', n: 2 }, redo: { do: 'edit', n: 3 } });
+    expect(await stepsOf(db, agenda)).toMatchObject({ undo: { do: 'edit', n: 2 }, redo: { do: 'edit', n: 3 } });
   });
 
   it('forgets what was undone when something else is done instead', async () => {

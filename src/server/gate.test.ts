@@ -6,7 +6,11 @@ const own: Comer = {
   host: '127.0.0.1:4300',
   origin: 'http://127.0.0.1:4300',
   fetchSite: 'same-origin',
+  fetchMode: 'cors',
+  fetchDest: 'empty',
 };
+const link = { fetchMode: 'navigate', fetchDest: 'document' } as const;
+const look = { method: 'GET', origin: null } as const;
 
 describe('who is let in', () => {
   it.each([
@@ -16,7 +20,7 @@ describe('who is let in', () => {
     ['a host without a port', { host: '127.0.0.1', origin: 'http://127.0.0.1' }],
     ['IPv6', { host: '[::1]:4300', origin: 'http://[::1]:4300' }],
     ['a browser that says nothing of where it comes from', { origin: null, fetchSite: null }],
-    ['a link on another page, to look only', { method: 'GET', origin: null, fetchSite: 'cross-site' }],
+    ['a link on another page, to look only', { ...look, fetchSite: 'cross-site', ...link }],
   ] as const)('%s', (_, over) => expect(refusalOf({ ...own, ...over })).toBeNull());
 
   it.each([
@@ -27,6 +31,14 @@ describe('who is let in', () => {
     ['a page on another port', { origin: 'http://127.0.0.1:9999', fetchSite: 'same-site' }, /Another page/],
     ['another page in an old browser', { origin: 'https://evil.example', fetchSite: null }, /Another page/],
     ['a page without an origin', { origin: 'null', fetchSite: null }, /Another page/],
+    [
+      'a picture in another page',
+      { ...look, fetchSite: 'cross-site', fetchMode: 'no-cors', fetchDest: 'image' },
+      /own/,
+    ],
+    ['a frame in another page', { ...look, fetchSite: 'cross-site', ...link, fetchDest: 'iframe' }, /own windows/],
+    ['a script of a page on another port', { ...look, fetchSite: 'same-site' }, /own windows/],
+    ['a form on another page that is followed', { fetchSite: 'cross-site', ...link }, /Another page/],
     ['another name, to look only', { method: 'GET', host: 'evil.example' }, /only to 127\.0\.0\.1/],
   ] as const)('not %s', (_, over, why) => expect(refusalOf({ ...own, ...over })).toMatch(why));
 });

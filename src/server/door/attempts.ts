@@ -10,24 +10,28 @@ interface Tries {
 
 /**
  * Who tries passphrases: after five wrong ones an address waits half a minute, then twice as long after each, up to an
- * hour; so do all of them together after ten times as many.
+ * hour; so do all of them together after ten times as many, but for those from where the right one came before.
+ * A try counts as a wrong one from its first byte on, till it was the right one: many at once are many.
  * @param now ms
  */
 export class Attempts {
   private readonly known = new Map<string, Tries>();
+  private readonly right = new Set<string>();
 
-  /** @returns ms to wait; 0: it may try */
-  wait(address: string, now: number): number {
-    return Math.max(0, ...[address, ALL].map((who) => (this.known.get(who)?.until ?? 0) - now));
-  }
-
-  failed(address: string, now: number): void {
+  /** Counts a try. @returns ms to wait before the next; 0: this one may go on */
+  begin(address: string, now: number): number {
+    const who = this.right.has(address) ? [address] : [address, ALL];
+    const wait = Math.max(0, ...who.map((w) => (this.known.get(w)?.until ?? 0) - now));
+    if (wait > 0) return wait;
     this.note(address, FREE_TRIES, now);
     this.note(ALL, FREE_TRIES * 10, now);
+    return 0;
   }
 
   succeeded(address: string): void {
     this.known.delete(address);
+    this.right.add(address);
+    if (this.right.size > MOST_KNOWN) this.right.delete([...this.right][0] ?? '');
     const all = this.known.get(ALL);
     if (all) this.known.set(ALL, { ...all, failed: Math.max(0, all.failed - 1) });
   }

@@ -30,23 +30,25 @@ describe('tries', () => {
   it('are five, then wait, each longer than the last, up to an hour', () => {
     const attempts = new Attempts();
     const waits: number[] = [];
-    for (let now = 0, n = 0; n < 16; n++) {
-      attempts.failed('a', now);
-      waits.push(attempts.wait('a', now));
-      now += attempts.wait('a', now);
+    let free = 0;
+    for (let now = 0, n = 0; n < 40; n++) {
+      const wait = attempts.begin('a', now);
+      now += wait;
+      if (wait) waits.push(wait);
+      else if (!waits.length) free++;
     }
-    expect(waits.slice(0, 7)).toEqual([0, 0, 0, 0, 30_000, 60_000, 120_000]);
+    expect([free, ...waits.slice(0, 3)]).toEqual([5, 30_000, 60_000, 120_000]);
     expect(waits.at(-1)).toBe(HOUR);
-    expect(attempts.wait('b', 0)).toBe(0);
+    expect(attempts.begin('b', 0)).toBe(0);
   });
   it('from everywhere at once wait, too, and the right word clears its address', () => {
     const attempts = new Attempts();
-    for (let n = 0; n < 4; n++) attempts.failed('a', 0);
+    for (let n = 0; n < 4; n++) attempts.begin('a', 0);
     attempts.succeeded('a');
-    attempts.failed('a', 0);
-    expect(attempts.wait('a', 0)).toBe(0);
-    for (let n = 0; n < 60; n++) attempts.failed(`10.0.0.${n}`, 0);
-    expect(attempts.wait('10.0.1.1', 0)).toBeGreaterThan(0);
+    expect(attempts.begin('a', 0)).toBe(0);
+    for (let n = 0; n < 60; n++) attempts.begin(`10.0.0.${n}`, 0);
+    expect(attempts.begin('10.0.1.1', 0)).toBeGreaterThan(0);
+    expect(attempts.begin('a', 0)).toBe(0); // from where the right word came before
   });
 });
 
@@ -149,7 +151,7 @@ describe('the door', () => {
     expect([url, body, headers.cookie]).toEqual(['/agenda?week=2027-W06', 'x', 'a=b']);
     expect(headers.origin).toBe(`http://${String(headers.host)}`);
     expect((await go('/moved', { headers: { cookie } })).headers.location).toBe(`${origin}/agenda`);
-    expect((await go('/door/out', { headers: { cookie } })).status).toBe(303);
+    expect((await go('/door/out', { headers: { cookie }, body: '' })).status).toBe(303);
     expect((await go('/', { headers: { cookie } })).status).toBe(401);
   });
 
@@ -167,6 +169,35 @@ describe('the door', () => {
     expect([waiting.status, waiting.headers['retry-after']]).toEqual([429, '30']);
     now += 31_000;
     expect((await say(WORDS)).status).toBe(303);
+  });
+
+  it('counts tries that begin at once and say their words later', async () => {
+    const begun = Array.from({ length: 40 }, () => {
+      const headers = { host: `shelf.local:${port}`, 'content-type': 'application/x-www-form-urlencoded' };
+      const ask = request({ host: '127.0.0.1', port, path: '/door', method: 'POST', headers });
+      const answer = new Promise<number>((done, fail) => {
+        ask.on('response', (res) => (res.resume(), done(res.statusCode!)));
+        ask.on('error', fail);
+      });
+      ask.flushHeaders();
+      return { ask, answer };
+    });
+    await new Promise((next) => setTimeout(next, 100));
+    for (const { ask } of begun) ask.end('passphrase=gulls');
+    const said = await Promise.all(begun.map((b) => b.answer));
+    expect([said.filter((s) => s === 401).length, said.filter((s) => s === 429).length]).toEqual([5, 35]);
+  });
+
+  it('never asks who is in already, and sends nobody out by a link', async () => {
+    const cookie = cookieOf(await say(WORDS));
+    for (let n = 0; n < 8; n++) await say('gulls');
+    expect((await say(WORDS)).status).toBe(429);
+    expect((await go('/door', { headers: { cookie }, body: 'passphrase=x' })).headers.location).toBe('/');
+    expect((await go('/', { headers: { cookie } })).status).toBe(200);
+    const leaving = await go('/door/out', { headers: { cookie } });
+    expect([leaving.status, leaving.text.includes('method="post"')]).toEqual([200, true]);
+    expect((await go('/', { headers: { cookie } })).status).toBe(200);
+    expect(leaving.headers['cross-origin-resource-policy']).toBe('same-origin');
   });
 
   it('takes no long words', async () => expect((await say('x'.repeat(5000))).status).toBe(401));

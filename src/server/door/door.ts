@@ -1,7 +1,8 @@
 import type { IncomingMessage, OutgoingHttpHeaders, Server, ServerResponse } from 'node:http';
 import { createServer, request as ask } from 'node:http';
+import { EVERYWHERE } from '../gate';
 import { Attempts } from './attempts';
-import { doorPage } from './door-page';
+import { doorPage, leavePage } from './door-page';
 import type { KeptPassphrase } from './passphrase';
 import { isPassphrase } from './passphrase';
 import { Sessions } from './sessions';
@@ -35,8 +36,10 @@ export function doorOf({ inner, passphrase, names, now = Date.now }: DoorPlan): 
     if (origin !== undefined && origin.toLowerCase() !== `http://${host}`)
       return send(response, 403, doorPage('Only the pages of this house may ask for that', null));
     const token = tokenOf(request);
-    if (request.url === '/door' && request.method === 'POST') return letIn(request, response);
+    if (request.url === '/door' && request.method === 'POST')
+      return sessions.holds(token, now()) ? send(response, 303, '', { location: '/' }) : letIn(request, response);
     if (request.url === '/door/out') {
+      if (request.method !== 'POST') return send(response, 200, leavePage());
       sessions.end(token);
       return send(response, 303, '', { location: '/', 'set-cookie': `${COOKIE}=; Path=/; Max-Age=0` });
     }
@@ -46,7 +49,7 @@ export function doorOf({ inner, passphrase, names, now = Date.now }: DoorPlan): 
 
   const letIn = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
     const who = request.socket.remoteAddress ?? 'unknown';
-    const wait = attempts.wait(who, now());
+    const wait = attempts.begin(who, now());
     if (wait > 0) {
       const seconds = Math.ceil(wait / 1000);
       const said = doorPage('Too many tries', `Wait ${seconds} s, then try again.`);
@@ -54,7 +57,6 @@ export function doorOf({ inner, passphrase, names, now = Date.now }: DoorPlan): 
     }
     const form = await bodyOf(request);
     const given = form === null ? null : new URLSearchParams(form).get('passphrase');
-    attempts.failed(who, now()); // before the long look, so that many at once are counted
     if (given === null || !(await isPassphrase(given, passphrase)))
       return send(response, 401, doorPage('Hobnail is closed', 'That was not the passphrase.'));
     attempts.succeeded(who);
@@ -123,7 +125,7 @@ function send(response: ServerResponse, status: number, text: string, more: Reco
       'content-type': 'text/html; charset=utf-8',
       'content-security-policy':
         "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; frame-ancestors 'none'",
-      'x-content-type-options': 'nosniff',
+      ...EVERYWHERE,
       'cache-control': 'no-store',
       ...more,
     })
