@@ -11,7 +11,8 @@ import { openDatabase } from '../src/db/database';
 import { listKits } from '../src/db/kits';
 import type { Piece } from '../src/core/kit/kit';
 import { shippedLetters } from '../src/server/fonts';
-import { keepPhoto, keepPicture, pictureData, shownBy } from '../src/server/pictures';
+import { keepPhoto, keepPicture, pictureData } from '../src/server/pictures';
+import { shownBy } from '../src/server/shown-by';
 
 const keep = async (piece: Piece, bytes: Uint8Array): Promise<Piece> =>
   shownBy(piece, await keepPicture(bytes, piece.code));

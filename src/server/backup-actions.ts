@@ -3,8 +3,9 @@
 import { revalidatePath } from 'next/cache';
 import { BadInput, quoted } from '../core/format/fault';
 import type { LeftOut } from './backup/fill-data';
-import type { BackupFile } from './backup/make-backup';
-import { backupNamed, makeBackup } from './backup/make-backup';
+import type { BackupFile } from './backup/backup-files';
+import { backupNamed } from './backup/backup-files';
+import { makeBackup } from './backup/make-backup';
 import { NoBackup } from './backup/manifest';
 import type { Preview } from './backup/restore';
 import { previewOf, restore } from './backup/restore';

@@ -3,9 +3,10 @@
 import type { Carried } from '../core/arrange/counting/carried';
 import type { Enough } from '../core/arrange/counting/enough';
 import { isItEnough } from '../core/arrange/counting/enough';
+import { contextFrom } from '../core/spread/context';
 import { check } from './dto/check';
 import { StartSpreadDto } from './dto/spread.dto';
-import { contextOfNewWeek } from './new-week';
+import { dataOfNewWeek } from './new-week';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
@@ -22,7 +23,7 @@ export interface WeekCount {
 /** Counts a week with a book, a kit and a manner, before anything is laid or begun (handbook K1, K7). */
 export async function countWeek(input: unknown): Promise<Outcome<WeekCount>> {
   return outcome(async () => {
-    const context = await contextOfNewWeek(await store(), check(StartSpreadDto, input, 'new week'));
+    const context = contextFrom(await dataOfNewWeek(await store(), check(StartSpreadDto, input, 'new week')));
     const lacking = isItEnough(context).filter((e) => e.there < e.needed);
     return {
       days: context.week.days,

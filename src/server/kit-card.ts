@@ -6,7 +6,7 @@ import { designUse, kitCosts, weekUse } from '../db/kit-use';
 import { shippedLetters } from './fonts';
 import { pictureData, picturesToDraw } from './pictures';
 import { recordHabits } from './settings';
-import { pngOf } from './share';
+import { pngOf } from './png-of';
 import { store } from './store';
 
 const PNG_WIDTH = 1440;

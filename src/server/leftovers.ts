@@ -1,10 +1,5 @@
 import 'server-only';
-import sharp from 'sharp';
-import { arrange } from '../core/arrange/arrange';
-import { whiteOutOf } from '../core/bench/white-out';
-import { spreadSvg } from '../core/format/spread-svg';
 import { MANNERS } from '../core/manner/registry';
-import { isWriting, matchDemands, piecesOn } from '../core/spread/placement';
 import { spokenWeek } from '../core/week/day-names';
 import { daysOfWeek, weekAfter, weekOf } from '../core/week/week';
 import { listBooks, usualBook } from '../db/books';
@@ -14,9 +9,8 @@ import { kitSums } from '../db/stock';
 import { findSpreadOfWeek } from '../db/spreads';
 import { check } from './dto/check';
 import { StartSpreadDto } from './dto/spread.dto';
-import { shippedLetters } from './fonts';
-import { contextOfNewWeek } from './new-week';
-import { picturesToDraw } from './pictures';
+import { heavily } from './heavy/heavily';
+import { dataOfNewWeek } from './new-week';
 import { store, today } from './store';
 
 /** A begun kit of which much is left. */
@@ -91,19 +85,6 @@ const WIDTH = 620;
 
 /** Lays a week out with what is left of a kit, and keeps nothing of it. @throws BadInput */
 export async function tryWeek(input: unknown): Promise<TriedWeek> {
-  const context = await contextOfNewWeek(await store(), check(StartSpreadDto, input, 'week'));
-  const placements = arrange(context);
-  const pictures = await picturesToDraw(piecesOn(context, placements));
-  const svg = spreadSvg(context, placements, whiteOutOf(context, placements), shippedLetters(), pictures);
-  const picture = await sharp(Buffer.from(svg), { density: 100 })
-    .resize({ width: WIDTH })
-    .webp({ quality: 82 })
-    .toBuffer();
-  return {
-    items: context.week.demands.length,
-    placed: matchDemands(placements, context.week.demands).size,
-    boxes: placements.filter((p) => p.role === 'box').length,
-    stickers: placements.filter((p) => !isWriting(p)).length,
-    picture: `data:image/webp;base64,${picture.toString('base64')}`,
-  };
+  const context = await dataOfNewWeek(await store(), check(StartSpreadDto, input, 'week'));
+  return heavily('tried', { context, width: WIDTH });
 }

@@ -1,11 +1,10 @@
 import { BadInput } from '../core/format/fault';
 import { cutFile } from '../core/format/made-cut';
-import { madePdf } from '../core/format/made-pdf';
 import { layOutMade } from '../core/make/lay-out';
 import { madeKit } from '../core/make/made-kit';
 import { check } from './dto/check';
 import { MadeDto } from './dto/made.dto';
-import { printFonts, shippedLetters } from './fonts';
+import { heavily } from './heavy/heavily';
 
 /** Where the household's cutter answers; null: there is none. */
 export const cutterAddress = (): string | null => process.env.HOBNAIL_CUTTER ?? null;
@@ -15,7 +14,7 @@ const PATIENCE_MS = 30_000;
 /** The print page of what is to be made. */
 export async function madePrint(input: unknown): Promise<Response> {
   const { kit, sheets, size } = laidOut(input);
-  const pdf = await madePdf(kit, sheets, { fonts: printFonts(), letters: shippedLetters() }, size);
+  const pdf = await heavily('made', { kit, sheets, size });
   return new Response(new Uint8Array(pdf), {
     headers: { 'content-type': 'application/pdf', 'content-disposition': 'attachment; filename="made.pdf"' },
   });

@@ -3,8 +3,7 @@ import type { Book } from '../core/book/book';
 import { BadInput, quoted } from '../core/format/fault';
 import { leanings, ownOf } from '../core/manner/choices';
 import { MANNERS, mannerNamed } from '../core/manner/registry';
-import { contextFrom } from '../core/spread/context';
-import type { Context } from '../core/spread/placement';
+import type { ContextData } from '../core/spread/context';
 import { isWeekName } from '../core/week/week';
 import { findBook } from '../db/books';
 import type { Database } from '../db/database';
@@ -42,11 +41,11 @@ export async function newWeek(db: Database, { week, bookId, kitId, manner }: Sta
 }
 
 /** What a week would be laid out from that is not begun, with what is there of its kit and stash. @throws BadInput */
-export async function contextOfNewWeek(db: Database, chosen: StartSpreadDto): Promise<Context> {
+export async function dataOfNewWeek(db: Database, chosen: StartSpreadDto): Promise<ContextData> {
   const { week, book, school, options, ways } = await newWeek(db, chosen);
   const stock = await stocked(db, -1, chosen.kitId, await usualStash(db, week, chosen.kitId), []);
   if (!stock) throw new Error(`kit ${chosen.kitId} went away meanwhile`);
-  return contextFrom({
+  return {
     book,
     kit: stock.kit,
     stash: stock.stash,
@@ -56,5 +55,5 @@ export async function contextOfNewWeek(db: Database, chosen: StartSpreadDto): Pr
     options: { hand: await ownerHand(db), ...options },
     seed: 1,
     usedElsewhere: stock.gone,
-  });
+  };
 }

@@ -3,10 +3,7 @@ import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from '
 import { dirname, join } from 'node:path';
 import sharp from 'sharp';
 import { BadInput } from '../core/format/fault';
-import { isStrip } from '../core/kit/kinds';
 import type { Piece } from '../core/kit/kit';
-import type { Rect } from '../core/measure/rect';
-import { clearRoom } from '../core/scan/clear-room';
 import type { Raster } from '../core/scan/raster';
 import { passingFile } from './backup/passing';
 import { dataFile } from './store';
@@ -103,21 +100,6 @@ function written(kept: Buffer): string {
     renameSync(unfinished, fileOf(hash));
   }
   return hash;
-}
-
-/**
- * Where a picture that is kept leaves room to write, on a sticker of so many mm; null where it does not.
- */
-export async function roomToWrite(hash: string, width: number, height: number): Promise<Rect | null> {
-  const picture = await rasterOf(hash);
-  return picture && clearRoom(picture, width, height);
-}
-
-/** A piece with a picture that is kept, and what that leaves free, where it is to be written on. */
-export async function shownBy(piece: Piece, picture: string): Promise<Piece> {
-  const isBase = piece.writable !== 'no' && piece.rows === 0 && !isStrip(piece.kind);
-  const clear = isBase ? await roomToWrite(picture, piece.width, piece.height) : null;
-  return { ...piece, picture, ...(clear ? { clear } : {}) };
 }
 
 /** A picture's bytes (WebP); null: there is none of that name. */

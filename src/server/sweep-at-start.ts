@@ -1,6 +1,6 @@
 import { tmpdir } from 'node:os';
 import { dirname } from 'node:path';
-import { backupFolder, pictureFolder } from './backup/make-backup';
+import { backupFolder, pictureFolder } from './backup/backup-files';
 import { sweepPassing } from './backup/passing';
 import { dataFile } from './store';
 

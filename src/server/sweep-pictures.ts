@@ -2,7 +2,7 @@ import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { sql } from 'kysely';
 import type { Database } from '../db/database';
-import { pictureFolder } from './backup/make-backup';
+import { pictureFolder } from './backup/backup-files';
 
 /** A picture that nothing shows stays so long, ms: one that was only just made may be on its way into a kit. */
 const GRACE = 30 * 24 * 3_600_000;

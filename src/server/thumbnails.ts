@@ -1,13 +1,8 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import sharp from 'sharp';
-import { whiteOutOf } from '../core/bench/white-out';
-import { spreadSvg } from '../core/format/spread-svg';
-import { contextFrom } from '../core/spread/context';
-import { piecesOn } from '../core/spread/placement';
 import { passingFile } from './backup/passing';
-import { shippedLetters } from './fonts';
-import { picturesToDraw, readPicture } from './pictures';
+import { heavily } from './heavy/heavily';
+import { readPicture } from './pictures';
 import { loadSpread } from './spread-data';
 import { keepOf } from '../db/keeps';
 import { findSpread } from '../db/spreads';
@@ -15,7 +10,6 @@ import { dataFile, store } from './store';
 
 /** px of the longer side: sharp on a small card of a fine screen */
 const SIDE = 640;
-const QUALITY = 82;
 
 /** Small pictures can be made anew at any time: they are in no backup. */
 const folder = (): string => join(dirname(dataFile()), 'thumbnails');
@@ -35,29 +29,14 @@ export async function thumbnail(id: number): Promise<Uint8Array<ArrayBuffer> | n
   if (existsSync(file)) return new Uint8Array(readFileSync(file));
   const spread = await loadSpread(id);
   if (!spread) return null;
-  const context = contextFrom(spread.context);
-  const { placements } = spread;
-  const source =
-    (photo && readPicture(photo)) ||
-    Buffer.from(
-      spreadSvg(
-        context,
-        placements,
-        whiteOutOf(context, placements),
-        shippedLetters(),
-        await picturesToDraw(piecesOn(context, placements)),
-      ),
-    );
-  const made = await sharp(source, { density: 110 })
-    .resize(SIDE, SIDE, { fit: 'inside' })
-    .webp({ quality: QUALITY })
-    .toBuffer();
+  const { context, placements } = spread;
+  const made = await heavily('small', { context, placements, photo: photo ? readPicture(photo) : null, side: SIDE });
   keepOnly(id, name, made);
   return new Uint8Array(made);
 }
 
 /** Writes it down, and takes earlier ones of the same spread away. A folder that cannot be written costs time only. */
-function keepOnly(id: number, name: string, made: Buffer): void {
+function keepOnly(id: number, name: string, made: Uint8Array): void {
   try {
     mkdirSync(folder(), { recursive: true });
     const unfinished = passingFile(folder());

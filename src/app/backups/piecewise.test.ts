@@ -8,7 +8,8 @@ import { POST } from './route';
 import { addKit } from '../../db/kits';
 import type { Outcome } from '../../server/outcome';
 import { store } from '../../server/store';
-import { backupFolder, listBackups, backupNamed, makeBackup } from '../../server/backup/make-backup';
+import { backupFolder, listBackups, backupNamed } from '../../server/backup/backup-files';
+import { makeBackup } from '../../server/backup/make-backup';
 import { addPiece } from '../../server/backup/piecewise';
 import { openZip } from '../../server/backup/zip-file';
 

@@ -6,7 +6,8 @@ import { page } from '../../server/answering';
 import { check } from '../../server/dto/check';
 import { KitTextDto } from '../../server/dto/kits.dto';
 import { outcome } from '../../server/outcome';
-import { keepPicture, shownBy } from '../../server/pictures';
+import { keepPicture } from '../../server/pictures';
+import { shownBy } from '../../server/shown-by';
 import { inStroke } from '../../server/store';
 
 export const dynamic = 'force-dynamic';

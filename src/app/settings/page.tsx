@@ -1,5 +1,6 @@
 import { loadSettings } from '../../server/load-settings';
-import { isBackupOld, listBackups } from '../../server/backup/make-backup';
+import { listBackups } from '../../server/backup/backup-files';
+import { isBackupOld } from '../../server/backup/make-backup';
 import { SettingsScreen } from '../../ui/settings/SettingsScreen';
 
 export const dynamic = 'force-dynamic';

@@ -24,15 +24,8 @@ import { dropSpread } from '../bench-actions';
 import { lookAtBackup, restoreBackup } from '../backup-actions';
 import { store } from '../store';
 import { sweepAtStart } from '../sweep-at-start';
-import {
-  backUpIfDue,
-  backupFolder,
-  backupNamed,
-  isBackupOld,
-  listBackups,
-  makeBackup,
-  takeBackup,
-} from './make-backup';
+import { backupFolder, backupNamed, listBackups } from './backup-files';
+import { backUpIfDue, isBackupOld, makeBackup, takeBackup } from './make-backup';
 import { readBackup } from './read-backup';
 
 const root = mkdtempSync(join(tmpdir(), 'hobnail-backups-'));

@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { appendFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { BadInput } from '../../core/format/fault';
-import { backupFolder } from './make-backup';
+import { backupFolder } from './backup-files';
 
 /** No larger file is taken, bytes. */
 const MOST = 8 * 2 ** 30;

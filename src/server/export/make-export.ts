@@ -3,27 +3,19 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
-import { whiteOutOf } from '../../core/bench/white-out';
 import { writeBook } from '../../core/format/book-json';
 import { writeKit } from '../../core/format/kit-csv';
-import { completeSpread } from '../../core/format/spread-file';
-import { writeSpread } from '../../core/format/spread-json';
-import { spreadSvg } from '../../core/format/spread-svg';
 import { asCsv } from '../../core/keep/log-table';
-import { contextFrom } from '../../core/spread/context';
-import { piecesOn } from '../../core/spread/placement';
 import { findBook, listBooks } from '../../db/books';
 import { calendarText, listCalendars } from '../../db/calendars';
 import { allKits } from '../../db/kits';
 import { snapshot } from '../../db/snapshot';
-import { pictureFolder } from '../backup/make-backup';
+import { pictureFolder } from '../backup/backup-files';
 import { passingFolder } from '../backup/passing';
 import { schemaOf } from '../backup/counts';
-import { shippedLetters } from '../fonts';
+import { heavily } from '../heavy/heavily';
 import { LOG_ROOMS } from '../log/registry';
 import { keepPastWeeks } from '../past-weeks';
-import { pictureData, picturesToDraw } from '../pictures';
-import { pngOf } from '../share';
 import { spreadOf } from '../spread-of';
 import { dataFile, store, today } from '../store';
 import { EXPORT_README } from './readme';
@@ -87,16 +79,11 @@ async function* exported(): AsyncGenerator<Exported> {
   for (const { id, week } of spreads) {
     const spread = await spreadOf(db, id);
     if (!spread?.placements.length) continue;
-    const context = contextFrom(spread.context);
-    const file = completeSpread(context, spread.placements);
-    const white = whiteOutOf(context, spread.placements);
-    const svg = spreadSvg(context, spread.placements, white, shippedLetters(), pictureData);
-    const width = context.book.pages.reduce((sum, p) => sum + p.width, 0);
-    yield { name: `weeks/${week}/spread.json`, bytes: writeSpread(file) };
+    const { context, placements } = spread;
+    const { json, svg, png } = await heavily('exported', { context, placements, width: PNG_WIDTH });
+    yield { name: `weeks/${week}/spread.json`, bytes: json };
     yield { name: `weeks/${week}/spread.svg`, bytes: svg };
-    const pictures = await picturesToDraw(piecesOn(context, spread.placements));
-    const drawn = spreadSvg(context, spread.placements, white, shippedLetters(), pictures);
-    yield { name: `weeks/${week}/spread.png`, bytes: await pngOf(drawn, PNG_WIDTH, width) };
+    yield { name: `weeks/${week}/spread.png`, bytes: png };
   }
 }
 

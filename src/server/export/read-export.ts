@@ -5,7 +5,7 @@ import { strFromU8 } from 'fflate';
 import type { StoredRow } from '../../db/sound-values';
 import { MIGRATIONS } from '../../db/migrate';
 import { fillData } from '../backup/fill-data';
-import { packBackup } from '../backup/make-backup';
+import { packBackup } from '../backup/making-backup';
 import { NoBackup } from '../backup/manifest';
 import type { ZipFile } from '../backup/zip-file';
 import { passingFolder } from '../backup/passing';

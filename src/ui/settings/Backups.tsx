@@ -12,7 +12,7 @@ import { useState } from 'react';
 import { counted } from '../../core/spread/voice';
 import { backUpNow, lookAtBackup, restoreBackup } from '../../server/backup-actions';
 import type { LeftOut } from '../../server/backup/fill-data';
-import type { BackupFile } from '../../server/backup/make-backup';
+import type { BackupFile } from '../../server/backup/backup-files';
 import type { Counts } from '../../server/backup/manifest';
 import type { Preview } from '../../server/backup/restore';
 import type { Outcome } from '../../server/outcome';

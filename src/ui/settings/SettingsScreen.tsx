@@ -18,7 +18,7 @@ import type { Settings } from '../../server/load-settings';
 import { saveHand, saveZone } from '../../server/settings-actions';
 import { useRun } from '../use-run';
 import { useTrueSize } from '../use-true-size';
-import type { BackupFile } from '../../server/backup/make-backup';
+import type { BackupFile } from '../../server/backup/backup-files';
 import { Backups } from './Backups';
 import { Door } from './Door';
 import { Learned } from './Learned';

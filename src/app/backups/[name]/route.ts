@@ -1,7 +1,7 @@
 import { createReadStream, statSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { answering } from '../../../server/answering';
-import { backupNamed } from '../../../server/backup/make-backup';
+import { backupNamed } from '../../../server/backup/backup-files';
 
 export const dynamic = 'force-dynamic';
 
