@@ -219,3 +219,14 @@ it('words are found in the coming year, the next day of a series first', async (
 async function readEntry(uid: string) {
   return entryOf(readCalendar((await calendarText(db, 'household'))!, 'household'), uid);
 }
+
+it('no text that is typed breaks its calendar: what was written is read again', async () => {
+  const odd = ['oat\rmilk', 'a\u0000b', 'e\u0301\u0301', '\ud800 half', 'x\u2028y', 'semi;colon, comma\\back'];
+  for (const [i, title] of odd.entries())
+    done(await saveEntry({ entry: { ...vet, title, list: `list ${title}`, reminders: [{ days: 1, text: title }] } }).then((o) => (done(o), o)).then(async () => saveEntry({ entry: { ...vet, title: `after ${i}` } }))); // prettier-ignore
+  const titles = (await week()).map((d) => d.title);
+  for (const [i] of odd.entries()) expect(titles).toContain(`after ${i}`);
+  const text = (await calendarText(db, 'household'))!;
+  expect(() => readCalendar(text, 'household')).not.toThrow();
+  expect(text).not.toMatch(/\r(?!\n)/);
+});

@@ -24,10 +24,11 @@ import { marksBetween } from '../db/marks';
 import { asObject } from '../db/json';
 import { findSpreadOfWeek } from '../db/spreads';
 import type { KeptCalendar } from './calendars';
-import { calendarsOf, countItems, findEntry, roundsIn } from './calendars';
+import { calendarsOf, countItems, findEntry, roundsIn, ownerZone } from './calendars';
 import { ownerHand, typingHabits } from './settings';
 import { weekDemands } from './spread-data';
-import { store, today } from './store';
+import { store } from './store';
+import { today } from './today';
 import { usualSizes } from './usual-sizes';
 
 export interface MonthDay {
@@ -51,6 +52,8 @@ export interface CalendarLine {
 
 export interface Agenda {
   readonly today: IsoDay;
+  /** the owner's clock */
+  readonly zone: string;
   readonly week: WeekDemands;
   readonly spreadId: number | null;
   /** how each day's column would fill before any kit is chosen */
@@ -87,7 +90,7 @@ const MOST_ROUTINES = 300;
 /** One week of the agenda beside its month. @param wanted ISO week; this week when it is none */
 export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
   const db = await store();
-  const name = wanted && isWeekName(wanted) ? wanted : weekOf(today());
+  const name = wanted && isWeekName(wanted) ? wanted : weekOf(await today());
   const spread = await findSpreadOfWeek(db, name);
   const bookId = spread?.book_id ?? (await usualBook(db));
   const book = bookId ? await findBook(db, bookId) : null;
@@ -113,10 +116,11 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
       usedElsewhere: [],
     });
   const fills = context ? fillOfDays(context) : week.days.map(() => ({ wanted: 0, there: 0 }));
-  const left = undone(lastWeek, week, dayMarks, today());
+  const left = undone(lastWeek, week, dayMarks, await today());
   const uids = [...new Set([...week.demands, ...left].map((d) => d.uid))];
   return {
-    today: today(),
+    today: await today(),
+    zone: await ownerZone(db),
     week,
     spreadId: spread?.id ?? null,
     hand,

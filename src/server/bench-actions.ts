@@ -17,7 +17,7 @@ import { GiveUpDto, JudgeDto, KeepNoteDto, SpreadIdDto, TakeUpDto, TickDto, Work
 import { mustBeKept, mustFind, mustLoad } from './must-be-there';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
-import { today } from './store';
+import { today } from './today';
 
 /** Notes that steps of the bench are done, or are not; pieces that they stick down are never moved from then on. */
 export async function tickSteps(input: unknown): Promise<Outcome<null>> {
@@ -49,7 +49,7 @@ export async function finishSpread(input: unknown): Promise<Outcome<null>> {
   return inOneStroke(async (trx) => {
     const { spreadId } = check(SpreadIdDto, input, 'spread');
     await mustFind(spreadId);
-    await finish(trx, spreadId, today());
+    await finish(trx, spreadId, await today());
     return null;
   }, 'shelf');
 }

@@ -6,6 +6,7 @@ import { bundlesOf, textOf } from '../core/format/calendar-bundles';
 import { EMPTY_CALENDAR, entryOf, hasItem } from '../core/format/calendar-edit';
 import { roundsOf } from '../core/format/calendar-round';
 import { BadInput, quoted } from '../core/format/fault';
+import { mendedCalendar } from '../core/format/mended-calendar';
 import type { AgendaEntry } from '../core/week/agenda-entry';
 import type { Round } from '../core/week/round';
 import type { CalendarHead } from '../db/calendars';
@@ -76,6 +77,16 @@ function knownOf(db: Database): Known {
  * so; the others stand.
  */
 export async function readBundles(text: string, name: string, before: Bundles): Promise<Bundles> {
+  const bundles = await bundlesIn(text, name, before);
+  if (!(bundles instanceof BadInput)) return bundles;
+  const mended = await bundlesIn(mendedCalendar(text), name, before);
+  if (!(mended instanceof BadInput)) return mended;
+  const { root } = readCalendar(EMPTY_CALENDAR, name);
+  const notes = [`It cannot be read, and its items are not shown. ${bundles.message}`];
+  return new Map([['', { root, zone: null, notes }]]);
+}
+
+async function bundlesIn(text: string, name: string, before: Bundles): Promise<Bundles | BadInput> {
   try {
     const bundles = new Map<string, Calendar>();
     for (const cut of bundlesOf(await inSteps(cuttingCalendar(text, name)))) {
@@ -87,10 +98,8 @@ export async function readBundles(text: string, name: string, before: Bundles): 
     }
     return bundles;
   } catch (error) {
-    if (!(error instanceof BadInput)) throw error;
-    const { root } = readCalendar(EMPTY_CALENDAR, name);
-    const notes = [`It cannot be read, and its items are not shown. ${error.message}`];
-    return new Map([['', { root, zone: null, notes }]]);
+    if (error instanceof BadInput) return error;
+    throw error;
   }
 }
 

@@ -12,7 +12,8 @@ import { check } from './dto/check';
 import { oneByOne } from './in-steps';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
-import { store, today } from './store';
+import { store } from './store';
+import { today } from './today';
 
 export interface Found {
   readonly title: string;
@@ -34,7 +35,7 @@ export async function findItems(input: unknown): Promise<Outcome<Found[]>> {
     const words = check(FindDto, input, 'search').words.trim().toLowerCase();
     if (!words) return [];
     const db = await store();
-    const now = today();
+    const now = await today();
     const zone = await ownerZone(db);
     const first = daysOfWeek(weekAfter(weekOf(now), -WEEKS_BACK))[0] as IsoDay;
     const last = daysOfWeek(weekAfter(weekOf(now), WEEKS_AHEAD))[6] as IsoDay;

@@ -18,7 +18,8 @@ import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { keepRaster, rasterOf, readPicture } from './pictures';
-import { store, today } from './store';
+import { store } from './store';
+import { today } from './today';
 
 /** How well a week that is on paper came out: 1 to 5, or 0 for nothing said. */
 export async function rateSpread(input: unknown): Promise<Outcome<null>> {
@@ -118,7 +119,7 @@ const badCorners = (): BadInput =>
 export async function memoryOffersOf(input: unknown): Promise<Outcome<readonly MemoryOffer[]>> {
   return outcome(async () => {
     const { spreadId } = check(SpreadIdDto, input, 'spread');
-    return memoryOffers(await mustLoad(spreadId), today());
+    return memoryOffers(await mustLoad(spreadId), await today());
   });
 }
 
@@ -137,6 +138,6 @@ export async function layMemoryPiece(input: unknown): Promise<Outcome<readonly M
         { file: 'piece', where: offer.code, found: quoted(text), expected: 'a word it has room for' },
       ]);
     await makeEdit(trx, spreadId, change);
-    return memoryOffers(await mustLoad(spreadId), today());
+    return memoryOffers(await mustLoad(spreadId), await today());
   });
 }

@@ -28,7 +28,8 @@ import { ownerHand } from './settings';
 import { weekDemands } from './spread-data';
 import { stocked, usualStash } from './stash';
 import { asObject } from '../db/json';
-import { store, today } from './store';
+import { store } from './store';
+import { today } from './today';
 
 /** A kit as the list of kits shows it. */
 export interface KitLine extends Omit<KitSums, 'kit'> {
@@ -100,7 +101,7 @@ export async function loadKits(name: string | undefined, piece?: string): Promis
       left: l.total ? (l.total - l.touched - l.spoiled) / l.total : 0,
     }));
   return {
-    today: today(),
+    today: await today(),
     piece: piece ?? null,
     kits: lines,
     chosen:
@@ -133,7 +134,7 @@ async function weeksAhead(
   const spent = new Map<string, Map<Wanted, number>>();
   const weeks: KitWeek[] = [];
   for (let away = 0; away < WEEKS; away++) {
-    const week = weekAfter(weekOf(today()), away);
+    const week = weekAfter(weekOf(await today()), away);
     const spread = await findSpreadOfWeek(db, week);
     const demands = await weekDemands(db, week, usual.weekStart);
     const name = spread?.kit_id ?? planned.get(week) ?? null;

@@ -11,7 +11,8 @@ import { check } from './dto/check';
 import { StartSpreadDto } from './dto/spread.dto';
 import { heavily } from './heavy/heavily';
 import { dataOfNewWeek } from './new-week';
-import { store, today } from './store';
+import { store } from './store';
+import { today } from './today';
 
 /** A begun kit of which much is left. */
 export interface LeftKit {
@@ -54,7 +55,7 @@ export async function leftKits(db: Database): Promise<LeftKit[]> {
 /** What is left, and the weeks that wait for it. */
 export async function loadLeftovers(): Promise<LeftoversPage> {
   const db = await store();
-  const now = weekOf(today());
+  const now = weekOf(await today());
   const weeks: { week: string; title: string }[] = [];
   for (let i = 0; i < WEEKS_AHEAD && weeks.length < MOST_WEEKS; i++) {
     const week = weekAfter(now, i);

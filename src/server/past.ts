@@ -7,7 +7,8 @@ import { pastSpreads } from '../db/past';
 import type { WeekField } from '../db/week-text';
 import { FOUND, WEEK_FIELDS, findWeeks, wordsOf } from '../db/week-text';
 import { keepPastWeeks } from './past-weeks';
-import { store, today } from './store';
+import { store } from './store';
+import { today } from './today';
 
 /** A part of what was found, and whether it is what was looked for. */
 export interface FoundPart {
@@ -77,7 +78,7 @@ export async function loadLog({ words = '', field = null, first, last, before }:
     const spreads = await pastSpreads(db, { ...span, most: MOST + 1 });
     return pageOf(spreads.map((s) => ({ ...titled(s.week), spread: s, found: [] })));
   }
-  await keepPastWeeks(db, today());
+  await keepPastWeeks(db, await today());
   const found = (await findWeeks(db, { words: wanted, field, most: MOST_FOUND }))
     .filter(({ week }) => (!span.first || week >= span.first) && (!span.last || week <= span.last))
     .filter(({ week }) => !span.before || week < span.before)

@@ -25,7 +25,8 @@ import { isBackupMissed } from './backup/make-backup';
 import { leftKits } from './leftovers';
 import { ownerHand } from './settings';
 import { loadSpread, weekDemands } from './spread-data';
-import { store, today } from './store';
+import { store } from './store';
+import { today } from './today';
 import { usualSizes } from './usual-sizes';
 
 export type WeekState = 'to plan' | 'laid out' | 'on paper';
@@ -82,7 +83,7 @@ const WEEKS_AHEAD = 6;
 /** The weeks around today, with how full each day is before it is planned and after. */
 export async function loadShelf(): Promise<Shelf> {
   const db = await store();
-  const now = weekOf(today());
+  const now = weekOf(await today());
   const [books, kitRows] = await Promise.all([listBooks(db), listKits(db)]);
   const bought = new Set(kitRows.filter((k) => k.role === 'kit' && !k.facts.retired).map((k) => k.id));
   const kits = (await allKits(db)).filter((k) => bought.has(k.name));

@@ -1,7 +1,5 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { join } from 'node:path';
-import { DateTime } from 'luxon';
-import type { IsoDay } from '../core/week/week';
 import type { Database } from '../db/database';
 import { openDatabase, together } from '../db/database';
 import { inodeOf } from '../db/house-dialect';
@@ -61,6 +59,3 @@ async function openStore(file: string): Promise<Opened> {
   await lookUpSaid(db);
   return { db, inode: inodeOf(file) };
 }
-
-/** Today, or the day that HOBNAIL_TODAY names. */
-export const today = (): IsoDay => process.env.HOBNAIL_TODAY ?? DateTime.local().toISODate();

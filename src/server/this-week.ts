@@ -23,7 +23,8 @@ import { calendarsOf, findEntry } from './calendars';
 import { keepPastWeeks } from './past-weeks';
 import { recordHabits, typingHabits } from './settings';
 import { loadSpread, weekDemands } from './spread-data';
-import { store, today } from './store';
+import { store } from './store';
+import { today } from './today';
 
 /** The spread of the week that is shown, as far as the days need it. */
 export interface SpreadOfWeek {
@@ -65,7 +66,7 @@ const MOST_DINNERS = 60;
 /** The days of a week, for daily use: what is on, what came of it, what is written down. @param wanted ISO week */
 export async function loadThisWeek(wanted: string | undefined): Promise<ThisWeek> {
   const db = await store();
-  const now = today();
+  const now = await today();
   const usual = await usualBook(db);
   const startOf = async (id: string | null): Promise<'monday' | 'sunday'> =>
     (id ? await findBook(db, id) : null)?.weekStart ?? 'monday';

@@ -1,9 +1,10 @@
+import { cleanText } from '../measure/clean-text';
+
 /** A number for an attribute: at most two places. */
 export const num = (n: number): string => String(Math.round(n * 100) / 100 + 0);
 
 /** Text made safe for SVG and its attributes. */
-export const esc = (text: string): string =>
-  text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`).replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '');
+export const esc = (text: string): string => cleanText(text).replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
 /** A pen draws shapes; one pen draws them in color, another only the white paper round them. */
 export interface Pen {

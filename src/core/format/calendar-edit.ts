@@ -5,7 +5,9 @@ import { factsOf } from '../week/facts';
 import { anchorOf } from '../week/occurrences';
 import { wallOfTime } from '../week/recur/clock';
 import { isoDay } from '../week/recur/wall';
+import { zoneNamed } from '../week/recur/zone';
 import type { Calendar } from '../week/calendar';
+import { cleanLine } from '../measure/clean-text';
 import { BadInput, quoted } from './fault';
 import { itemsOf, masterOf } from './calendar-parts';
 import { editItems, ofItem } from './calendar-splice';
@@ -17,11 +19,20 @@ export const EMPTY_CALENDAR = 'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Hobna
 export const emptyCalendar = (zone: string): string =>
   EMPTY_CALENDAR.replace('END:VCALENDAR', `X-WR-TIMEZONE:${zone}\r\nEND:VCALENDAR`);
 
-const untilAsDay = (rule: string, zone: string | null): string =>
-  rule.replace(
-    /UNTIL=(\d{8}T\d{6}Z)/,
-    (_, at: string) => `UNTIL=${DateTime.fromISO(at, { zone: zone ?? 'utc' }).toFormat('yyyyLLdd')}`,
+/** The rule of an item as a person edits it: it ends on a day of the item's clock. Null where it has none. */
+function repeatOf(component: ICAL.Component, calendarZone: string | null): string | null {
+  const rule = component.getFirstPropertyValue('rrule');
+  if (!rule) return null;
+  // a name that is no zone's, such as another system's own, says nothing of the clock
+  const named = [anchorOf(component)?.getFirstParameter('tzid'), calendarZone].flatMap((n) =>
+    n ? [zoneNamed(n)] : [],
   );
+  const zone = named.find((z) => z !== null) ?? 'utc';
+  return String(rule).replace(
+    /UNTIL=(\d{8}T\d{6}Z)/,
+    (_, at: string) => `UNTIL=${DateTime.fromISO(at, { zone }).toFormat('yyyyLLdd')}`,
+  );
+}
 
 const indexes = new WeakMap<ICAL.Component, ReadonlyMap<string, ICAL.Component>>();
 
@@ -89,7 +100,6 @@ export function entryOf(calendar: Calendar, uid: string): AgendaEntry | null {
       : duration instanceof ICAL.Duration
         ? duration.toSeconds()
         : 0;
-  const rule = component.getFirstPropertyValue('rrule');
   return {
     uid,
     title,
@@ -111,7 +121,7 @@ export function entryOf(calendar: Calendar, uid: string): AgendaEntry | null {
     start: at.isDate ? null : at.hour * 60 + at.minute,
     minutes: at.isDate || length <= 0 ? null : Math.round(length / 60),
     days: at.isDate ? Math.max(1, Math.round(length / 86_400)) : 1,
-    repeat: rule ? untilAsDay(String(rule), calendar.zone) : null,
+    repeat: repeatOf(component, calendar.zone),
   };
 }
 
@@ -134,10 +144,12 @@ function put(root: ICAL.Component, entry: AgendaEntry, zone: string, stamp: stri
     component.updatePropertyWithValue('dtstamp', ICAL.Time.fromDateTimeString(stamp));
   }
   component.updatePropertyWithValue('summary', entry.title);
+  const kept = component === old ? keptRule(component, entry, root) : null;
   setTimes(component, entry, zone);
   const set = (property: string, value: string | null): void => {
     component.removeAllProperties(property);
-    if (value) component.addPropertyWithValue(property, value);
+    // of a property that is not in the standard the value is written as it stands
+    if (value) component.addPropertyWithValue(property, cleanLine(value));
   };
   set('x-hobnail-kind', entry.kind);
   set('x-hobnail-part', entry.part);
@@ -158,8 +170,18 @@ function put(root: ICAL.Component, entry: AgendaEntry, zone: string, stamp: stri
   if (entry.repeat)
     component.addPropertyWithValue(
       'rrule',
-      ruleOf(entry.start === null ? entry.repeat : untilInUtc(entry.repeat, zone)),
+      kept ?? ruleOf(entry.start === null ? entry.repeat : untilInUtc(entry.repeat, zone)),
     );
+}
+
+/** The rule as it is written, where nothing was changed of it: what a person edits ends on a day, not at a moment. */
+function keptRule(component: ICAL.Component, { repeat, start }: AgendaEntry, root: ICAL.Component): ICAL.Recur | null {
+  const time = anchorOf(component)?.getFirstValue();
+  const before = time instanceof ICAL.Time && !time.isDate ? time.hour * 60 + time.minute : null;
+  const said = root.getFirstPropertyValue('x-wr-timezone');
+  const same = before === start && repeatOf(component, said ? String(said) : null) === repeat;
+  const rule = component.getFirstPropertyValue('rrule');
+  return same && rule instanceof ICAL.Recur ? rule : null;
 }
 
 function ruleOf(repeat: string): ICAL.Recur {

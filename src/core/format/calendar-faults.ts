@@ -16,7 +16,12 @@ export interface Unread {
   readonly property: ICAL.Property | null;
 }
 
-/** Everything that is used later must be readable before any is used: times, lengths, rules, zones. */
+/** More of these on one item, or in one zone, mean no calendar of anybody's: each is worked out for every week. */
+const MOST_RULES = 10;
+const MOST_TIMES = 5000;
+const MOST_CHANGES = 400;
+
+/** Everything that is used later must be readable before any is used: times, lengths, rules, zones; and not endless. */
 export function faultsOf(component: ICAL.Component, block: Block, file: string): Unread[] {
   if (component.name === 'vtimezone') return zoneFaults(component, block, file);
   if (component.name !== 'vevent' && component.name !== 'vtodo') return [];
@@ -25,6 +30,9 @@ export function faultsOf(component: ICAL.Component, block: Block, file: string):
   if (component.name === 'vevent' && !component.hasProperty('dtstart'))
     return [missing('DTSTART', { file, at, expected: 'the day or time it starts' })];
   return [
+    ...tooMany(component, 'rrule', MOST_RULES, { file, at }),
+    ...tooMany(component, 'rdate', MOST_TIMES, { file, at }),
+    ...tooMany(component, 'exdate', MOST_TIMES, { file, at }),
     ...unreadable(component, TIMES, isTime, { file, at, expected: TIME_EXPECTED }),
     ...unreadable(component, ['rrule'], isRule, { file, at, expected: RULE_EXPECTED }),
     ...unreadable(component, ['duration'], isDuration, { file, at, expected: LENGTH_EXPECTED }),
@@ -45,6 +53,11 @@ function zoneFaults(zone: ICAL.Component, block: Block, file: string): Unread[] 
   const name = zone.getFirstPropertyValue('tzid');
   const at = `line ${block.line}, VTIMEZONE ${name ? quoted(String(name)) : 'without TZID'}`;
   const rule = (p: ICAL.Property): boolean => isRule(p) && ZONE_RULES.includes((p.getFirstValue() as ICAL.Recur).freq);
+  const changes = ['standard', 'daylight'].flatMap((part) => zone.getAllSubcomponents(part)).length;
+  if (changes > MOST_CHANGES) {
+    const expected = `at most ${MOST_CHANGES} changes of its clock`;
+    return [{ property: null, fault: { file, where: at, found: String(changes), expected } }];
+  }
   return ['standard', 'daylight']
     .flatMap((part) => zone.getAllSubcomponents(part))
     .flatMap((part) => [
@@ -62,6 +75,23 @@ const missing = (name: string, { file, at, expected }: { file: string; at: strin
   property: null,
   fault: { file, where: `${at}, ${name}`, found: 'nothing', expected },
 });
+
+/** Properties of a name beyond so many. */
+function tooMany(
+  component: ICAL.Component,
+  name: string,
+  most: number,
+  { file, at }: { file: string; at: string },
+): Unread[] {
+  const all = component.getAllProperties(name);
+  const fault = {
+    file,
+    where: `${at}, ${name.toUpperCase()}`,
+    found: `${all.length} of them`,
+    expected: `at most ${most}`,
+  };
+  return all.slice(most).map((property) => ({ property, fault }));
+}
 
 /** Makes a property that cannot be read one without a value, for all who ask; as text it stays what it is. */
 export function blind(property: ICAL.Property): void {

@@ -3,6 +3,7 @@ import { anchorOf } from '../week/occurrences';
 import { wallOfTime } from '../week/recur/clock';
 import { DAY_MS, wallOfDay } from '../week/recur/wall';
 import type { IsoDay } from '../week/week';
+import { cleanLine } from '../measure/clean-text';
 import { atWall, itemsOf, masterOf, replacedTime, sameDay, timeOn, timeProperty } from './calendar-parts';
 import { editItems, ofItem } from './calendar-splice';
 
@@ -41,7 +42,7 @@ export function changeOccurrence(ics: string, uid: string, on: IsoDay, change: O
     if (change.day) moveBy(component, (wallOfDay(change.day) - wallOfDay(on)) / DAY_MS);
     if (change.list !== undefined) {
       component.removeAllProperties('x-hobnail-list');
-      if (change.list) component.addPropertyWithValue('x-hobnail-list', change.list);
+      if (change.list) component.addPropertyWithValue('x-hobnail-list', cleanLine(change.list));
     }
   });
 }

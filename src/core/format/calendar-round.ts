@@ -6,6 +6,7 @@ import { DAY_MS, isoDay, minuteOfDay, wallOfDay } from '../week/recur/wall';
 import type { Round, Turn } from '../week/round';
 import { MOST_TURNS, ruleOfRound } from '../week/round';
 import type { Calendar } from '../week/calendar';
+import { cleanLine } from '../measure/clean-text';
 import { editItems } from './calendar-splice';
 
 /**
@@ -95,7 +96,7 @@ function add(root: ICAL.Component, round: Round, zone: string, stamp: string, ui
     if (turn.start !== null && turn.minutes)
       event.addPropertyWithValue('duration', ICAL.Duration.fromSeconds(turn.minutes * 60));
     event.addPropertyWithValue('rrule', ICAL.Recur.fromString(ruleOfRound(round)));
-    event.addPropertyWithValue('x-hobnail-round', round.name);
+    event.addPropertyWithValue('x-hobnail-round', cleanLine(round.name));
     if (round.kind) event.addPropertyWithValue('x-hobnail-kind', round.kind);
     if (round.part) event.addPropertyWithValue('x-hobnail-part', round.part);
     root.addSubcomponent(event);

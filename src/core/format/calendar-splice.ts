@@ -1,8 +1,19 @@
-import type ICAL from 'ical.js';
+import ICAL from 'ical.js';
 import type { Block } from './calendar-blocks';
 import { isZone } from './calendar-blocks';
 import type { CutCalendar } from './calendar';
+import { BadInput, quoted } from './fault';
+import { mendedCalendar } from './mended-calendar';
 import { atOnce, cuttingCalendar, readingCut } from './calendar';
+
+/** A calendar that is kept, cut; one that an earlier version broke is mended. */
+function cutKept(ics: string): CutCalendar {
+  try {
+    return atOnce(cuttingCalendar(ics, 'calendar'));
+  } catch {
+    return atOnce(cuttingCalendar(mendedCalendar(ics), 'calendar'));
+  }
+}
 
 /** Takes an item by its own text, unfolded; it may take more than it must. */
 export type Touches = (item: string) => boolean;
@@ -19,7 +30,7 @@ export const ofItem = (uid: string): Touches => {
  * @param edit changes, adds and takes out components of a calendar that has only those items, and all time zones
  */
 export function editItems(ics: string, touches: Touches, edit: (root: ICAL.Component) => void): string {
-  const cut = atOnce(cuttingCalendar(ics, 'calendar'));
+  const cut = cutKept(ics);
   const zones = cut.blocks.filter(isZone);
   const touched = cut.blocks.filter((b) => !isZone(b) && touches(unfolded(b.text)));
   const { root } = atOnce(readingCut({ ...cut, blocks: [...zones, ...touched] }, { kept: true }));
@@ -28,14 +39,14 @@ export function editItems(ics: string, touches: Touches, edit: (root: ICAL.Compo
   const looked = new Map(before.map((c) => [c, written(c)]));
   edit(root);
   const after = root.getAllSubcomponents();
-  // what the edit left alone keeps its own way of writing
+  // what the edit left alone keeps its own way of writing, and is what could be read
   const now = new Map(
     after.flatMap((c): [Block, string][] => {
       const [block, text] = [from.get(c), written(c)];
-      return block ? [[block, text === looked.get(c) ? block.text : text]] : [];
+      return block ? [[block, text === looked.get(c) ? block.text : writtenSafely(c)]] : [];
     }),
   );
-  const added = after.filter((c) => !looked.has(c)).map(written);
+  const added = after.filter((c) => !looked.has(c)).map(writtenSafely);
   return withBlocks(cut, new Map(touched.map((block) => [block, now.get(block) ?? ''])), added);
 }
 
@@ -56,6 +67,26 @@ export function withBlocks(cut: CutCalendar, now: ReadonlyMap<Block, string>, ad
 
 /** With LF at line ends, as the text it goes into. */
 const written = (component: ICAL.Component): string => `${component.toString().replace(/\r\n/g, '\n')}\n`;
+
+/**
+ * A component as it is written, read again: what cannot be read back would take its whole calendar with it.
+ * @throws BadInput
+ */
+function writtenSafely(component: ICAL.Component): string {
+  const text = written(component);
+  try {
+    const back = new ICAL.Component(ICAL.parse(text.trimEnd().replace(/\n/g, '\r\n')) as unknown[]);
+    if (sizeOf(back) === sizeOf(component)) return text;
+  } catch {
+    // said below
+  }
+  const found = quoted(component.getFirstPropertyValue('summary') ?? component.name);
+  throw new BadInput([{ file: 'calendar', where: 'an item of it', found, expected: 'texts that a calendar can hold' }]);
+}
+
+/** How many properties it has, with all in it: one that was broken in two is two. */
+const sizeOf = (component: ICAL.Component): number =>
+  component.getAllSubcomponents().reduce((sum, c) => sum + 1000 * sizeOf(c), component.getAllProperties().length);
 
 export const unfolded = (text: string): string =>
   text.includes('\n ') || text.includes('\n\t') ? text.replace(/\n[ \t]/g, '') : text;

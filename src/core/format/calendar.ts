@@ -86,6 +86,7 @@ export function* readingCut(cut: CutCalendar, { kept = false }: Reading = {}): G
   const faults: Fault[] = [];
   for (const [i, block] of blocks.entries()) {
     if (i % BLOCKS_A_STEP === 0) yield 0.2 + (0.6 * i) / blocks.length;
+    mustBeShort(block, file);
     frame[2].push(parse(block.text.trimEnd().replace(/\n/g, '\r\n'), file, block.line, text));
   }
   const badZones = new Set<string>();
@@ -121,6 +122,22 @@ function withMisses(root: ICAL.Component, misses: Set<string>): ICAL.Component {
     return zone as ICAL.Timezone;
   };
   return root;
+}
+
+/** Parameters of one property that are read; the library takes long over more. */
+const MOST_PARAMETERS = 100;
+
+/** @throws BadInput for a property with more parameters than any has */
+function mustBeShort(block: Block, file: string): void {
+  if (block.text.length < 4 * MOST_PARAMETERS) return;
+  for (const [i, line] of block.text
+    .replace(/\n[ \t]/g, '')
+    .split('\n')
+    .entries()) {
+    const parameters = (line.match(/^[^:]*/)?.[0].split(';').length ?? 1) - 1;
+    if (parameters > MOST_PARAMETERS)
+      throw lineFault(file, block.line + i, `${parameters} parameters`, `at most ${MOST_PARAMETERS} on one property`);
+  }
 }
 
 /** The line of the file at which each component begins. */

@@ -114,3 +114,7 @@ it('what is written is read by another reader (Papa Parse), and comes back as it
     { seed: 7, numRuns: 200 },
   );
 });
+
+it('of more lines than any table has is refused at once', () => {
+  expect(() => readTable('\n'.repeat(4_000_000), 'a.csv', ['code'], [])).toThrow('at most 50000 lines');
+});

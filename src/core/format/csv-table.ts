@@ -3,6 +3,9 @@ import { isHex } from '../color/color';
 import type { Fault } from './fault';
 import { BadInput, quoted } from './fault';
 
+/** More than any table of stickers or orders has. */
+const MOST_LINES = 50_000;
+
 /** What a spreadsheet would run as a formula, with the signs before it that say it is none. */
 const FORMULA = /^'*[=+\-@\t\r]/;
 
@@ -31,6 +34,12 @@ export interface Table {
  */
 export function readTable(text: string, file: string, needed: readonly string[], optional: readonly string[]): Table {
   const clean = text.replace(/^\uFEFF/, '');
+  let lines = 1;
+  for (let at = clean.indexOf('\n'); at >= 0; at = clean.indexOf('\n', at + 1)) lines++;
+  if (lines > MOST_LINES)
+    throw new BadInput([
+      { file, where: 'the whole file', found: `${lines} lines`, expected: `at most ${MOST_LINES} lines` },
+    ]);
   const firstLine = clean.split(/\r\n|\r|\n/).find((l) => l.trim() !== '') ?? '';
   const delimiter = [';', '\t', ','].find((d) => firstLine.includes(d)) ?? ',';
   const { data, errors } = Papa.parse<string[]>(clean, { delimiter, skipEmptyLines: false });

@@ -1,3 +1,4 @@
+import { withoutControls } from '../measure/clean-text';
 import { BadInput } from './fault';
 
 /**
@@ -10,7 +11,7 @@ export function decodeText(bytes: Uint8Array, file: string): string {
   const text = mark ? new TextDecoder(mark).decode(bytes) : (strictly(bytes) ?? refuse(bytes, file));
   const zero = text.indexOf('\0');
   if (zero >= 0) throw wrong(file, text.slice(0, zero).split('\n').length, 'a zero byte; this is no text');
-  return text;
+  return withoutControls(text);
 }
 
 function strictly(bytes: Uint8Array): string | null {

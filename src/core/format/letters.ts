@@ -1,4 +1,5 @@
 import fontkit from '@pdf-lib/fontkit';
+import { drawable } from './drawable';
 
 /** A line of lettering as the outlines of its glyphs. */
 export interface Outlined {
@@ -65,8 +66,9 @@ interface Font {
 }
 
 function drawn(font: Font, text: string): Outlined {
-  const readable = [...text].map((c) => (font.hasGlyphForCodePoint(c.codePointAt(0) as number) ? c : '?')).join('');
-  const { glyphs, positions } = font.layout(readable);
+  const composed = text.normalize('NFC');
+  const readable = [...composed].map((c) => (font.hasGlyphForCodePoint(c.codePointAt(0) as number) ? c : '?')).join('');
+  const { glyphs, positions } = font.layout(drawable(readable, (part) => font.layout(part).glyphs.map((g) => g.path)));
   const em = font.unitsPerEm;
   const path: PathCommand[] = [];
   let x = 0;

@@ -1,4 +1,5 @@
 import { parse } from 'jsonc-parser';
+import { cleanText } from '../measure/clean-text';
 import { lineFault, quoted } from './fault';
 
 /** Nothing of ours is nested deeper; a file that is would exhaust the readers after this one. */
@@ -15,7 +16,7 @@ export function parseJson(text: string, file: string): unknown {
   if (deep !== null)
     throw lineFault(file, lineAt(clean, deep), `more than ${DEEPEST} levels, one in another`, 'a file of fewer');
   try {
-    return JSON.parse(clean);
+    return JSON.parse(clean, (_, value: unknown) => (typeof value === 'string' ? cleanText(value) : value));
   } catch {
     const at = faultAt(clean);
     throw lineFault(file, lineAt(clean, at), quoted(clean.slice(at, at + 20) || 'the end of the file'), 'JSON');

@@ -41,3 +41,7 @@ export function spokenWeek(days: readonly IsoDay[]): string {
   const [, last, to] = parts(days.at(-1) as string);
   return `${MONTHS[first - 1]} ${from} – ${first === last ? '' : `${MONTHS[last - 1]} `}${to}`;
 }
+
+/** A moment on its reader's clock, as `Feb 8, 2027, 4:30 PM`: a server elsewhere says the same. @param zone IANA */
+export const spokenMoment = (at: number | string, zone: string): string =>
+  new Date(at).toLocaleString('en-US', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone });

@@ -1,5 +1,9 @@
 import { rule } from '../../../tests/fixtures';
 import { readCalendar, readKeptCalendar } from '../format/calendar';
+import { putEntry } from '../format/calendar-edit';
+import { mendedCalendar } from '../format/mended-calendar';
+import { blankEntry } from './agenda-entry';
+import { lookAlikes } from './twice';
 import { BadInput } from '../format/fault';
 import { demandsOfWeek } from './demands';
 import { expandRule } from './recur/expand';
@@ -142,4 +146,39 @@ describe('what nobody foresaw', () => {
       'Something in it cannot be worked out (odd): it is left out where that is so.',
     ]);
   });
+});
+
+describe('what nobody’s calendar has is refused, and says how much', () => {
+  it('a zone whose clock changes thousands of times', () => {
+    const one = ['BEGIN:STANDARD', 'DTSTART:19700101T000000', 'TZOFFSETFROM:-0400', 'TZOFFSETTO:-0500', 'END:STANDARD'];
+    const many = (n: number) => cal('BEGIN:VTIMEZONE', 'TZID:Harbor', ...Array.from({ length: n }, () => one).flat(), 'END:VTIMEZONE'); // prettier-ignore
+    expect(faults(many(401)).join()).toContain('401, at most 400 changes');
+    expect(faults(many(400))).toEqual([]);
+  });
+  it('an item of many rules', () => {
+    const rules = (n: number) =>
+      cal(event('x', '20270208T100000', ...Array.from({ length: n }, () => 'RRULE:FREQ=DAILY')));
+    expect(faults(rules(11)).join()).toContain('11 of them, at most 10');
+    expect(faults(rules(10))).toEqual([]);
+  });
+  it('a property of many parameters', () => {
+    const many = (n: number) => cal(event('x', '20270208T100000', `NOTE${';A=B'.repeat(n)}:y`));
+    expect(faults(many(101)).join()).toContain('line 8: 101 parameters, at most 100');
+    expect(faults(many(100))).toEqual([]);
+  });
+  it('200 items of one title at one time are asked about one by one, not each with each', () => {
+    const { demands } = week(cal(...Array.from({ length: 200 }, (_, i) => event(`e${i}`, '20270208T100000').replace(`SUMMARY:e${i}`, 'SUMMARY:wash the boat')))); // prettier-ignore
+    expect(demands.length).toBeGreaterThan(100);
+    const pairs = lookAlikes(demands);
+    expect([pairs.length, new Set(pairs.map((p) => p.one)).size]).toEqual([60, 1]);
+  });
+});
+
+it('a broken line of a calendar that is kept costs that line', () => {
+  const broken = cal('BEGIN:VEVENT', 'UID:a', 'DTSTART;VALUE=DATE:20270208', 'SUMMARY:oat', 'milk and eggs', 'END:VEVENT', event('b', '20270209T100000')); // prettier-ignore
+  expect(faults(broken)).toHaveLength(1);
+  const { demands } = demandsOfWeek([readKeptCalendar(mendedCalendar(broken), 't.ics')], '2027-W06', 'monday', 'UTC');
+  expect(demands.map((d) => d.title)).toEqual(['oat milk and eggs', 'b']);
+  const entry = { ...blankEntry('2027-02-10'), uid: 'c', title: 'c' };
+  expect(putEntry(broken, entry, 'UTC', '2027-02-03T08:00:00Z')).toContain('SUMMARY:oat milk and eggs');
 });

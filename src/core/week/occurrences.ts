@@ -46,7 +46,10 @@ interface Series {
   readonly begins: Wall;
   readonly rules: readonly Rule[];
   readonly toOwner: (wall: Wall) => Wall;
-  readonly more: readonly Wall[];
+  /** given one by one, on the owner's clock; some with a length of their own */
+  readonly more: readonly { readonly at: Wall; readonly length: number | null }[];
+  /** the part of the series that this is: planned from `from` on and before `to`, and moved by so many ms */
+  readonly part: { readonly from: Wall; readonly to: Wall; readonly moved: number };
   /** occurrences that are left out or changed */
   readonly without: ReadonlySet<Wall>;
   readonly withoutDays: ReadonlySet<number>;
@@ -129,19 +132,26 @@ export function makeReady(calendar: Calendar, zone: string): void {
 function occurrencesOf(calendar: Calendar, s: Series, from: Wall, weekEnd: Wall, work: Work): Occurrence[] {
   const until = weekEnd + s.reach;
   if (s.begins - ZONE_REACH >= until || (!s.repeated && s.begins + s.length + ZONE_REACH < from)) return [];
-  const earliest = from - s.length - ZONE_REACH;
-  const starts = new Set<Wall>([s.toOwner(s.begins), ...s.more]);
+  const { moved } = s.part;
+  const longest = s.more.reduce((most, m) => Math.max(most, m.length ?? 0), s.length);
+  const earliest = from - longest - moved - ZONE_REACH;
+  const lengths = new Map<Wall, number>([[s.toOwner(s.begins), s.length]]);
+  for (const { at, length } of s.more) lengths.set(at, length ?? s.length);
   for (const rule of s.rules) {
-    for (const w of expandRule(rule, s.begins, earliest, until + ZONE_REACH, work, MOST_A_DAY))
-      starts.add(s.toOwner(w));
+    for (const w of expandRule(rule, s.begins, earliest, until - moved + ZONE_REACH, work, MOST_A_DAY)) {
+      const at = s.toOwner(w);
+      if (!lengths.has(at)) lengths.set(at, s.length);
+    }
     if (work.wasCut) noteTrouble(calendar, s.component, 'comes back by a rule that takes too long to work out');
   }
-  return [...starts]
-    .sort((a, b) => a - b)
-    .flatMap((start): Occurrence[] => {
-      const end = start + s.length;
+  return [...lengths]
+    .sort(([a], [b]) => a - b)
+    .flatMap(([planned, length]): Occurrence[] => {
+      const start = planned + moved;
+      const end = start + length;
+      if (planned < s.part.from || planned >= s.part.to) return [];
       if (start >= until || !(end > from || (end === from && start >= from))) return [];
-      if (s.without.has(start) || s.withoutDays.has(dayNumber(start))) return [];
+      if (s.without.has(planned) || s.withoutDays.has(dayNumber(planned))) return [];
       const { component, uid, task, allDay, repeated, yearly } = s;
       return [
         {
@@ -152,7 +162,7 @@ function occurrencesOf(calendar: Calendar, s: Series, from: Wall, weekEnd: Wall,
           repeated,
           yearly,
           since: s.toOwner(s.begins),
-          planned: s.instead ?? start,
+          planned: s.instead ?? planned,
           start,
           end,
         },
@@ -191,10 +201,35 @@ function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
   const instead = new Map(
     changed.map((c) => [c, ownerWall(c.getFirstProperty('recurrence-id') as ICAL.Property, owner)]),
   );
+  const master = family.find((c) => !c.hasProperty('recurrence-id'));
+  /** from when on the series is another, in order */
+  const turns = changed
+    .filter((c) => master && isOnwards(c))
+    .map((c) => instead.get(c) as Wall)
+    .sort((a, b) => a - b);
+  const turnAfter = (at: Wall): Wall => turns.find((t) => t > at) ?? Infinity;
+  /** A change of one occurrence and all that follow: the series goes on as it says (RFC 5545, 3.8.4.4). */
+  const changedOnwards = (component: ICAL.Component, from: Wall): Series[] =>
+    prepare([master as ICAL.Component], owner).map((series) => {
+      const begins = ownerWall(anchorOf(component) as ICAL.Property, owner);
+      return {
+        ...series,
+        component,
+        without: withoutOthers(series.without, from),
+        reach: saysAhead(component) ? reachOf(factsOf(component)) * DAY_MS : 0,
+        length: lengthOf(component, owner, begins),
+        part: { from, to: turnAfter(from), moved: begins - from },
+      };
+    });
+  /** single changes stand for themselves; that with which a part begins is the part's own */
+  const withoutOthers = (own: ReadonlySet<Wall>, begins: Wall): ReadonlySet<Wall> =>
+    new Set([...own, ...[...instead.values()].filter((w) => w !== begins && !turns.includes(w))]);
   return family.flatMap((component): Series[] => {
     const property = anchorOf(component);
     const status = String(component.getFirstPropertyValue('status') ?? '').toUpperCase();
     if (!property || status === 'CANCELLED' || status === 'COMPLETED') return [];
+    const onwards = instead.get(component);
+    if (onwards !== undefined && master && isOnwards(component)) return changedOnwards(component, onwards);
     const single = component.hasProperty('recurrence-id');
     const clock = clockOf(property, owner);
     const time = property.getFirstValue() as ICAL.Time;
@@ -214,7 +249,10 @@ function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
       : component
           .getAllProperties('exdate')
           .flatMap((p) => timesOf(p).map((t) => ({ day: t.isDate && !time.isDate, at: onClock(t, p, owner) })));
-    const without = new Set([...exdates.filter((e) => !e.day).map((e) => e.at), ...(single ? [] : instead.values())]);
+    const without = new Set([
+      ...exdates.filter((e) => !e.day).map((e) => e.at),
+      ...(single ? [] : [...instead.values()].filter((w) => !turns.includes(w))),
+    ]);
     return [
       {
         component,
@@ -236,7 +274,13 @@ function prepare(family: readonly ICAL.Component[], owner: IANAZone): Series[] {
         withoutDays: new Set(exdates.filter((e) => e.day).map((e) => dayNumber(e.at))),
         more: single
           ? []
-          : component.getAllProperties('rdate').flatMap((p) => timesOf(p).map((t) => onClock(t, p, owner))),
+          : component.getAllProperties('rdate').flatMap((p) =>
+              p.getValues().map((v) => ({
+                at: onClock(v instanceof ICAL.Period ? v.start : (v as ICAL.Time), p, owner),
+                length: v instanceof ICAL.Period ? v.getDuration().toSeconds() * 1000 : null,
+              })),
+            ),
+        part: { from: -Infinity, to: single ? Infinity : turnAfter(-Infinity), moved: 0 },
         toOwner: (wall) => clock.toOwner(wall),
         length: lengthOf(component, owner, clock.toOwner(begins)),
         instead: instead.get(component) ?? null,
@@ -259,6 +303,10 @@ export function anchorOf(c: ICAL.Component): ICAL.Property | null {
     c.getFirstProperty('dtstart');
   return property?.getFirstValue() instanceof ICAL.Time ? property : null;
 }
+
+/** Whether a change is of all that follow, too. */
+const isOnwards = (c: ICAL.Component): boolean =>
+  String(c.getFirstProperty('recurrence-id')?.getFirstParameter('range') ?? '').toUpperCase() === 'THISANDFUTURE';
 
 const timesOf = (property: ICAL.Property): ICAL.Time[] =>
   property.getValues().map((v) => (v instanceof ICAL.Period ? v.start : (v as ICAL.Time)));

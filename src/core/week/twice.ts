@@ -54,17 +54,32 @@ export function lookAlikes(demands: readonly Demand[]): readonly LookAlike[] {
 const found = new WeakMap<readonly Demand[], readonly LookAlike[]>();
 
 function comparedAll(demands: readonly Demand[]): LookAlike[] {
-  const items = demands.filter((d) => d.aspect === 'item').map((d) => ({ d, words: wordsOf(d.title) }));
-  return items.flatMap(({ d: one, words }, i) =>
-    items.slice(i + 1).flatMap(({ d: other, words: others }): LookAlike[] => {
-      if (one.uid === other.uid || (one.start !== null && other.start !== null && one.start !== other.start)) return [];
+  const items = demands
+    .filter((d) => d.aspect === 'item')
+    .slice(0, MOST_COMPARED)
+    .map((d) => ({ d, words: wordsOf(d.title) }));
+  const pairs: LookAlike[] = [];
+  /** what was found to be the same as one before it: that one speaks for it */
+  const spokenFor = new Set<Demand>();
+  for (const [i, { d: one, words }] of items.entries()) {
+    if (spokenFor.has(one)) continue;
+    for (const { d: other, words: others } of items.slice(i + 1)) {
+      if (pairs.length === MOST_PAIRS) return pairs;
+      if (one.uid === other.uid || (one.start !== null && other.start !== null && one.start !== other.start)) continue;
       const sameDay = one.day <= other.lastDay && other.day <= one.lastDay;
-      if (!sameDay && one.repeated && other.repeated) return [];
+      if (!sameDay && one.repeated && other.repeated) continue;
       const how = compare(words, others);
-      return how === null || (how === 'within' && !sameDay) ? [] : [{ one, other, how }];
-    }),
-  );
+      if (how === null || (how === 'within' && !sameDay)) continue;
+      pairs.push({ one, other, how });
+      if (how === 'same' && sameDay && one.start === other.start) spokenFor.add(other);
+    }
+  }
+  return pairs;
 }
+
+/** More items of a week are not held against each other, and of more pairs nobody wants to be asked. */
+const MOST_COMPARED = 600;
+const MOST_PAIRS = 60;
 
 /** Names a pair whichever comes first. */
 export const pairKey = (a: string, b: string): string => [a, b].sort().join(' & ');

@@ -25,7 +25,9 @@ export interface ZipFile {
 }
 
 /** No single thing that is read whole is larger; a file that says so is damaged, or means ill. */
-const MOST_WHOLE = 512 * 2 ** 20;
+const MOST_WHOLE = 256 * 2 ** 20;
+/** Tables of ten years pack to a fifteenth (measured); what packs much smaller says one thing over and over. */
+const MOST_PACKED = 100;
 
 /** Opens a packed file and reads its list. @throws NoBackup where it breaks off, or is none */
 export async function openZip(file: string): Promise<ZipFile> {
@@ -40,7 +42,10 @@ export async function openZip(file: string): Promise<ZipFile> {
         name,
         size,
         bytes: async () => {
-          if (size > MOST_WHOLE) throw new NoBackup(`${name.slice(0, 60)} in it is too large`);
+          if (size > MOST_WHOLE || (size > 2 ** 20 && size > entry.compressedSize * MOST_PACKED))
+            throw new NoBackup(
+              `${name.slice(0, 60)} in it is too large: it would unpack to ${Math.round(size / 2 ** 20)} MB`,
+            );
           const chunks: Uint8Array[] = [];
           for await (const chunk of await stream(entry)) chunks.push(chunk as Uint8Array);
           return Buffer.concat(chunks);

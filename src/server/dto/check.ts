@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import type { ValidationError } from 'class-validator';
 import { validateSync } from 'class-validator';
+import { cleanText } from '../../core/measure/clean-text';
 import { BadInput } from '../../core/format/fault';
 import { quoted } from '../../core/format/fault';
 
@@ -23,8 +24,12 @@ export function check<T extends object>(type: new () => T, value: unknown, door:
 const OWN = new Set(Object.getOwnPropertyNames(Object.prototype));
 const DEEPEST = 60;
 
-/** A value as JSON would have it: what is undefined is not there. @throws BadInput for names that no property has */
+/**
+ * A value as JSON would have it: what is undefined is not there, and texts hold no controls.
+ * @throws BadInput for names that no property has
+ */
 function plainly(value: unknown, door: string, depth = 0): unknown {
+  if (typeof value === 'string') return cleanText(value);
   if (typeof value !== 'object' || value === null) return value;
   if (depth > DEEPEST) throw oddName('…', door);
   if (Array.isArray(value)) return value.map((part) => plainly(part, door, depth + 1));

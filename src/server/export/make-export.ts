@@ -17,7 +17,8 @@ import { heavily } from '../heavy/heavily';
 import { LOG_ROOMS } from '../log/registry';
 import { keepPastWeeks } from '../past-weeks';
 import { spreadOf } from '../spread-of';
-import { dataFile, store, today } from '../store';
+import { dataFile, store } from '../store';
+import { today } from '../today';
 import { EXPORT_README } from './readme';
 import { EXPORT_FORMAT, EXPORT_NAME, exportedTables, tableJson } from './tables';
 
@@ -62,7 +63,7 @@ export function makeExport(): ReadableStream<Uint8Array> {
 
 async function* exported(): AsyncGenerator<Exported> {
   const db = await store();
-  await keepPastWeeks(db, today());
+  await keepPastWeeks(db, await today());
   yield { name: 'README.txt', bytes: EXPORT_README };
   yield* dataFiles();
   for (const { name } of await listCalendars(db))
@@ -73,7 +74,7 @@ async function* exported(): AsyncGenerator<Exported> {
     if (book) yield { name: `books/${fileName(id)}.book.json`, bytes: writeBook(book) };
   }
   for (const room of LOG_ROOMS)
-    for (const table of await room.load(db, { today: today(), year: null, words: '' }))
+    for (const table of await room.load(db, { today: await today(), year: null, words: '' }))
       yield { name: `log/${table.name}.csv`, bytes: asCsv(table) };
   const spreads = await db.selectFrom('spread').select(['id', 'week']).orderBy('week').execute();
   for (const { id, week } of spreads) {

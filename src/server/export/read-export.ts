@@ -46,12 +46,19 @@ async function json({ files }: ZipFile, name: string): Promise<unknown> {
   const packed = files.get(name);
   if (!packed) throw new NoBackup(`${name} is not in it`);
   const bytes = await packed.bytes();
+  let objects = 0;
+  for (let at = bytes.indexOf(OPENS); at >= 0; at = bytes.indexOf(OPENS, at + 1)) objects++;
+  if (objects > MOST_ROWS) throw new NoBackup(`${name} in it has ${objects} rows, at most ${MOST_ROWS} are taken`);
   try {
     return JSON.parse(strFromU8(bytes));
   } catch {
     throw new NoBackup(`${name} in it cannot be read`);
   }
 }
+
+/** Rows of one table: fifty years have half of it. */
+const MOST_ROWS = 600_000;
+const OPENS = '{'.charCodeAt(0);
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

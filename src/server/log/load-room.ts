@@ -2,7 +2,8 @@ import 'server-only';
 import type { LogTable } from '../../core/keep/log-table';
 import { firstKnown } from '../../db/past-items';
 import { keepPastWeeks } from '../past-weeks';
-import { store, today } from '../store';
+import { store } from '../store';
+import { today } from '../today';
 import { LOG_ROOMS } from './registry';
 import type { LogRoom } from './room';
 
@@ -27,7 +28,7 @@ export async function loadRoom(name: string, asked: { year?: string; q?: string 
   const room = LOG_ROOMS.find((r) => r.name === name);
   if (!room) return null;
   const db = await store();
-  const now = today();
+  const now = await today();
   await keepPastWeeks(db, now);
   const known = await firstKnown(db);
   const first = Math.min(...[known.week, known.day, now].flatMap((d) => (d ? [Number(d.slice(0, 4))] : [])));

@@ -7,7 +7,8 @@ import { pastSpreads } from '../../db/past';
 import { pastItems } from '../../db/past-items';
 import { recordsBetween } from '../../db/records';
 import { keepPastWeeks } from '../past-weeks';
-import { store, today } from '../store';
+import { store } from '../store';
+import { today } from '../today';
 
 /** What is known of one week of one year. */
 export interface WeekOfYear {
@@ -25,9 +26,9 @@ const MOST_ITEMS = 12;
 /** The same week of every year of which something is known, the latest first. @param wanted ISO week */
 export async function loadYears(wanted: string | undefined): Promise<readonly WeekOfYear[]> {
   const db = await store();
-  await keepPastWeeks(db, today());
-  const week = wanted && isWeekName(wanted) ? wanted : weekOf(today());
-  const latest = Math.max(Number(week.slice(0, 4)), Number(today().slice(0, 4)));
+  await keepPastWeeks(db, await today());
+  const week = wanted && isWeekName(wanted) ? wanted : weekOf(await today());
+  const latest = Math.max(Number(week.slice(0, 4)), Number((await today()).slice(0, 4)));
   const names = Array.from({ length: MOST_YEARS }, (_, i) => `${latest - i}-${week.slice(5)}`).filter(isWeekName);
   const spreads = new Map((await pastSpreads(db, { weeks: names, most: MOST_YEARS })).map((s) => [s.week, s]));
   const found: WeekOfYear[] = [];

@@ -167,7 +167,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
             >
               {tab === 0 && <Settle agenda={agenda} run={run} busy={busy} />}
               {tab === 1 && <Rounds rounds={agenda.rounds} first={from} run={run} busy={busy} />}
-              {tab === 2 && <Calendars calendars={agenda.calendars} run={run} busy={busy} />}
+              {tab === 2 && <Calendars calendars={agenda.calendars} zone={agenda.zone} run={run} busy={busy} />}
             </Box>
           </Box>
           <Box

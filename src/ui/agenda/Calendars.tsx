@@ -15,6 +15,7 @@ import { IconDownload, IconTrash } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { counted } from '../../core/spread/voice';
+import { spokenMoment } from '../../core/week/day-names';
 import type { CalendarLine } from '../../server/agenda';
 import { dropCalendar } from '../../server/agenda-actions';
 import type { Outcome } from '../../server/outcome';
@@ -25,13 +26,17 @@ import { spokenChanges } from './spoken-changes';
 import type { Run } from '../use-run';
 import { Hint } from '../Hint';
 
-const day = (iso: string | null): string =>
-  iso
-    ? new Date(iso).toLocaleString('en-US', { month: 'short', day: 'numeric', hour: 'numeric', minute: '2-digit' })
-    : 'never';
+export interface CalendarsProps {
+  readonly calendars: readonly CalendarLine[];
+  /** the owner's clock */
+  readonly zone: string;
+  readonly run: Run;
+  readonly busy: boolean;
+}
 
 /** The calendars that the week is read from: files, what is written here, and feeds. */
-export function Calendars({ calendars, run, busy }: { calendars: readonly CalendarLine[]; run: Run; busy: boolean }) {
+export function Calendars({ calendars, zone, run, busy }: CalendarsProps) {
+  const day = (iso: string | null): string => (iso ? spokenMoment(iso, zone) : 'never');
   const [following, setFollowing] = useState(false);
   const [takingIn, setTakingIn] = useState(false);
   const feeds = calendars.some((c) => c.address);

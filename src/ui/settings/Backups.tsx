@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { counted } from '../../core/spread/voice';
+import { spokenMoment } from '../../core/week/day-names';
 import { backUpNow, lookAtBackup, restoreBackup } from '../../server/backup-actions';
 import type { LeftOut } from '../../server/backup/fill-data';
 import type { BackupFile } from '../../server/backup/backup-files';
@@ -19,8 +20,6 @@ import type { Outcome } from '../../server/outcome';
 import { GLASS } from '../theme';
 import { sendFile } from './send-file';
 
-const when = (made: number | string): string =>
-  new Date(made).toLocaleString('en-US', { dateStyle: 'medium', timeStyle: 'short' });
 const size = (bytes: number): string =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 const said = (c: Counts): string =>
@@ -47,7 +46,7 @@ const leftOutSaid = (leftOut: readonly LeftOut[]): string =>
     .join(', ');
 
 /** Everything in one file: made by itself each day, on demand, and put back. */
-export function Backups({ backups, old }: { backups: readonly BackupFile[]; old: boolean }) {
+export function Backups({ backups, old, zone }: { backups: readonly BackupFile[]; old: boolean; zone: string }) {
   const router = useRouter();
   const [busy, setBusy] = useState('');
   /** share of a file that is there, 0-1 */
@@ -124,7 +123,7 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
           sx={{ display: 'flex', gap: 2, alignItems: 'center', py: 0.5, borderTop: `1px solid ${GLASS.edge}` }}
         >
           <Typography sx={{ flex: 1 }}>
-            {when(b.made)}
+            {spokenMoment(b.made, zone)}
             {b.ahead && (
               <Typography component="span" variant="caption" sx={{ ml: 1, color: GLASS.cranberry }}>
                 dated later than tomorrow: it does not count as a backup of these days
@@ -151,7 +150,9 @@ export function Backups({ backups, old }: { backups: readonly BackupFile[]; old:
       ))}
       {asked && (
         <Dialog open onClose={() => setAsked(null)} aria-labelledby="restore-title">
-          <DialogTitle id="restore-title">Put everything back as it was on {when(asked.preview.made)}?</DialogTitle>
+          <DialogTitle id="restore-title">
+            Put everything back as it was on {spokenMoment(asked.preview.made, zone)}?
+          </DialogTitle>
           <DialogContent>
             <Box
               component="dl"

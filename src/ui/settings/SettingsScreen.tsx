@@ -215,7 +215,7 @@ export function SettingsScreen({
         <Typing typing={settings.typing} run={run} busy={busy} />
         <Words taught={settings.taught} meanings={settings.meanings} run={run} busy={busy} />
         <ShortForms forms={settings.shortForms} run={run} busy={busy} />
-        <Backups backups={backups} old={old} />
+        <Backups backups={backups} old={old} zone={settings.zone} />
         <Door door={settings.door} run={run} busy={busy} />
         <Learned likes={settings.likes} choices={settings.likedChoices} run={run} busy={busy} />
       </Box>

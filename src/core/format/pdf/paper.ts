@@ -11,6 +11,7 @@ import {
   setGraphicsState,
 } from 'pdf-lib';
 import { PAPER } from '../../measure/paper';
+import { drawable } from '../drawable';
 
 /** Points in a millimeter: 72 points to the inch, 25.4 mm to the inch. */
 export const POINTS = 72 / 25.4;
@@ -259,5 +260,7 @@ const letters = new WeakMap<PDFFont, ReadonlySet<number>>();
 function printable(text: string, font: PDFFont): string {
   const known = letters.get(font) ?? new Set(font.getCharacterSet());
   letters.set(font, known);
-  return [...text].map((c) => (known.has(c.codePointAt(0) as number) ? c : '?')).join('');
+  const composed = text.normalize('NFC');
+  const readable = [...composed].map((c) => (known.has(c.codePointAt(0) as number) ? c : '?')).join('');
+  return drawable(readable, (part) => font.encodeText(part));
 }

@@ -15,6 +15,11 @@ export interface Clock {
 }
 
 const same = (w: number): number => w;
+/** A time on the owner's own clock as that shows it: of one in the hour that a change skips, an hour later. */
+const shown =
+  (owner: IANAZone) =>
+  (w: Wall): Wall =>
+    wallIn(owner, instantOf(w, owner));
 export const wallOfTime = (t: ICAL.Time): Wall =>
   t.isDate ? wallOf(t.year, t.month, t.day) : wallOf(t.year, t.month, t.day, t.hour, t.minute, t.second);
 
@@ -41,5 +46,5 @@ export function clockOf(property: ICAL.Property, owner: IANAZone): Clock {
       fromUtc: (i) => i + zone.utcOffset(ICAL.Time.fromJSDate(new Date(i), true)) * 1000,
     };
   }
-  return { read: wallOfTime, toOwner: same, fromUtc: (i) => wallIn(owner, i) };
+  return { read: wallOfTime, toOwner: shown(owner), fromUtc: (i) => wallIn(owner, i) };
 }

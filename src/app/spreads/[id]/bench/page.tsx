@@ -7,7 +7,8 @@ import { isTape } from '../../../../db/tape';
 import { lastTicks, ticksOf } from '../../../../db/ticks';
 import { loadSpread } from '../../../../server/spread-data';
 import { typingHabits } from '../../../../server/settings';
-import { store, today } from '../../../../server/store';
+import { store } from '../../../../server/store';
+import { today } from '../../../../server/today';
 import { BenchScreen } from '../../../../ui/bench/BenchScreen';
 
 export const dynamic = 'force-dynamic';
@@ -31,7 +32,7 @@ export default async function BenchPage({ params }: { params: Promise<{ id: stri
       pace={paceOf(ticks)}
       tape={tape.length ? tape.reduce((sum, s) => sum + s.amount, 0) : null}
       next={{ week, spreadId: next?.id ?? null }}
-      today={today()}
+      today={await today()}
       typing={await typingHabits(db)}
     />
   );
