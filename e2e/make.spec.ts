@@ -32,6 +32,6 @@ test('what a week lacks is made: lines, print page, cut file, stash', async ({ p
   await page.goto(`${hobnail.url}/kits?kit=made-for-2027-w06`);
   await expect(page.getByTestId('on-table').first()).toBeVisible();
   await page.goto(`${hobnail.url}/make?spread=999`);
-  await expect(page.getByText('Nothing is planned here')).toBeVisible();
+  await expect(page.getByText('There is no such page')).toBeVisible();
   expect(complaints.filter((c) => !/404/.test(c))).toEqual([]);
 });

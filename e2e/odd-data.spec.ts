@@ -94,9 +94,9 @@ test('a week can be given up; one that is not there says so', async ({ page, hob
     page.getByRole('region', { name: /^In 4 weeks/ }).getByRole('button', { name: 'Plan this week' }),
   ).toBeVisible();
   await page.goto(`${hobnail.url}/spreads/999`);
-  await expect(page.getByText('Nothing is planned here')).toBeVisible();
+  await expect(page.getByText('There is no such page')).toBeVisible();
   await page.goto(`${hobnail.url}/spreads/none/bench`);
-  await expect(page.getByText('Nothing is planned here')).toBeVisible();
+  await expect(page.getByText('There is no such page')).toBeVisible();
 });
 
 test('at twice the size every screen can be scrolled to its end, and a spread is read as a list', async ({

@@ -3,9 +3,9 @@ import Link from 'next/link';
 export default function NotFound() {
   return (
     <main style={{ padding: 48 }}>
-      <h1>Nothing is planned here</h1>
-      <p>This week was given up, or never opened.</p>
-      <Link href="/">Back to the shelf</Link>
+      <h1>There is no such page</h1>
+      <p>Nothing lies under this address. A week that was given up has no page of its own any more.</p>
+      <Link href="/">To the shelf</Link>
     </main>
   );
 }

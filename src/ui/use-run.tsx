@@ -3,43 +3,62 @@ import { useState } from 'react';
 import type { Outcome } from '../server/outcome';
 import type { Choice, Question } from './Meanwhile';
 import { Meanwhile } from './Meanwhile';
-
-const unreachable = (error: unknown): Outcome<unknown> => ({
-  ok: false,
-  messages: [
-    `The server could not be reached: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`,
-  ],
-});
+import { reached } from './reached';
+import { useSaving } from './use-saving';
 
 /**
- * Runs what changes something on the server: one at a time, messages shown, the screen read anew. Where another window
- * wrote meanwhile, its owner is asked by `question`, which the screen shows.
+ * Runs what changes something on the server: one after the other, kept while the server is away, messages shown, the
+ * screen read anew. Where another window wrote meanwhile, its owner is asked by `question`, which the screen shows.
  */
 export function useRun() {
   const router = useRouter();
   const [messages, setMessages] = useState<readonly string[]>([]);
-  const [busy, setBusy] = useState(false);
+  const { standing, add } = useSaving();
   const [asked, setAsked] = useState<Question | null>(null);
   /**
    * @param over the same once more, whatever is there by now
    * @returns whether it is settled: done, or given up for what the other window wrote
    */
-  const run = async (action: Promise<Outcome<unknown>>, over?: () => Promise<Outcome<unknown>>): Promise<boolean> => {
-    setBusy(true);
-    let done = await action.catch(unreachable);
-    let choice: Choice = 'mine';
-    if (!done.ok && done.meanwhile && over) {
-      const { messages: said } = done;
-      choice = await new Promise<Choice>((decide) => setAsked({ messages: said, decide }));
-      setAsked(null);
-      if (choice === 'mine') done = await over().catch(unreachable);
-    }
-    setMessages(done.ok || choice !== 'mine' ? [] : done.messages);
-    if (done.ok || done.stale || choice === 'theirs') router.refresh();
-    setBusy(false);
-    return done.ok || choice === 'theirs';
+  const run = (send: () => Promise<Outcome<unknown>>, over?: () => Promise<Outcome<unknown>>): Promise<boolean> =>
+    new Promise((settle) => {
+      const answered = async (first: Outcome<unknown>): Promise<void> => {
+        let done = first;
+        let choice: Choice = 'mine';
+        if (!done.ok && done.meanwhile && over) {
+          const { messages: said } = done;
+          choice = await new Promise<Choice>((decide) => setAsked({ messages: said, decide }));
+          setAsked(null);
+          if (choice === 'mine') done = await reached(over);
+        }
+        setMessages(done.ok || choice !== 'mine' ? [] : done.messages);
+        if (done.ok || done.stale || choice === 'theirs') router.refresh();
+        settle(done.ok || choice === 'theirs');
+      };
+      add(send, answered, (why) => {
+        setMessages([why]);
+        settle(false);
+      });
+    });
+  /** The same where its answer is wanted. @returns null where it was refused, or lost */
+  const ask = async <T,>(send: () => Promise<Outcome<T>>): Promise<{ readonly value: T } | null> => {
+    let answer: { readonly value: T } | null = null;
+    const done = await run(async () => {
+      const made = await send();
+      if (made.ok) answer = { value: made.value };
+      return made;
+    });
+    return done ? answer : null;
   };
-  return { run, busy, messages, clear: () => setMessages([]), question: asked && <Meanwhile {...asked} /> };
+  const busy = standing === 'saving' || standing === 'waiting' || standing === 'closed';
+  return {
+    run,
+    ask,
+    busy,
+    standing,
+    messages,
+    clear: () => setMessages([]),
+    question: asked && <Meanwhile {...asked} />,
+  };
 }
 
 export type Run = ReturnType<typeof useRun>['run'];

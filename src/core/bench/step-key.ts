@@ -1,27 +1,48 @@
 import type { Cut } from './cuts';
 import { copyKey } from '../kit/ledger';
+import type { Rect } from '../measure/rect';
 import type { WhiteOut } from './white-out';
 import { tapeLength } from './white-out';
 
 /**
  * Names of steps that stay the same while others come and go, in other words and other units, so that a tick stays
- * with its step. White-out is named by its page and how much it is: more of it is another step. A cut is named by its
- * sticker and the parts it makes; all else by the placements it is about.
+ * with its step. White-out is named by its page, how much it is, and where: what was done is known for good. A cut is
+ * named by its sticker and the parts it makes; all else by the placements it is about.
  */
 export const whiteOutKey = (page: number, ofPage: readonly WhiteOut[]): string =>
-  `white-out:${page}:${ofPage.length}:${Math.round(tapeLength(ofPage))}`;
+  `white-out:${page}:${ofPage.length}:${Math.round(tapeLength(ofPage))}:${ofPage.map(tenths).join(';')}`;
 
-export const cutKey = (cut: Cut): string =>
-  `cut:${copyKey(cut)}:${cut.pieces.map((r) => [r.x, r.y, r.w, r.h].map((n) => Math.round(n * 10)).join(',')).join(';')}`;
+const tenths = ({ x, y, w, h }: Rect): string => [x, y, w, h].map((n) => Math.round(n * 10)).join(',');
+
+/** The areas of a page that a step of white-out covered, mm; none for all others, and for those of earlier versions. */
+export function whitedOutBy(key: string, page: number): Rect[] {
+  const [work, of, , , areas] = key.split(':');
+  if (work !== 'white-out' || Number(of) !== page || !areas) return [];
+  return areas.split(';').map((area) => {
+    const [x = 0, y = 0, w = 0, h = 0] = area.split(',').map((n) => Number(n) / 10);
+    return { x, y, w, h };
+  });
+}
+
+export const cutKey = (cut: Cut): string => `cut:${copyKey(cut)}:${cut.pieces.map(tenths).join(';')}`;
+
+/** The parts of a sticker that a cut made, as the key names them; none where it is another sticker's. */
+export function partsOfCut(key: string, of: Pick<Cut, 'kit' | 'code' | 'copy'>): string[] {
+  const begins = `cut:${copyKey(of)}:`;
+  return key.startsWith(begins) ? key.slice(begins.length).split(';') : [];
+}
 
 export const pieceKeyOf = (work: 'stack' | 'place' | 'write', refs: readonly string[]): string =>
   `${work}:${refs.join(',')}`;
 
-/** The ids of the pieces that a step sticks down; none for all other steps. */
-export function piecesOfStep(key: string): string[] {
+/** What a step that lays, or one that writes, is about. */
+export function idsOfStep(key: string, what: 'lay' | 'write'): string[] {
   const [work, refs] = [key.slice(0, key.indexOf(':')), key.slice(key.indexOf(':') + 1)];
-  return work === 'place' || work === 'stack' ? refs.split(',') : [];
+  return (what === 'lay' ? ['place', 'stack'] : ['write']).includes(work) ? refs.split(',') : [];
 }
+
+/** The ids of the pieces that a step sticks down; none for all other steps. */
+export const piecesOfStep = (key: string): string[] => idsOfStep(key, 'lay');
 
 /** Meters of tape that a step of white-out takes; 0 for all others. */
 export function tapeOfStep(key: string): number {

@@ -12,7 +12,8 @@ import { workOrder } from './orders/registry';
 import type { WorkPlan } from './plan';
 import { USUAL_PLAN } from './plan';
 import type { Edge, Part, Step, Work } from './step';
-import { cutKey, pieceKeyOf, whiteOutKey } from './step-key';
+import { pieceKeyOf, whiteOutKey } from './step-key';
+import { partedCut, partedRefs, stillToWhiteOut } from './what-is-done';
 import { isNearBinding } from './near-binding';
 import type { WhiteOut } from './white-out';
 import { tapeLength } from './white-out';
@@ -56,8 +57,8 @@ export function workOf(
   const done = new Set(context.ticked);
   const all = [
     ...whiteOutSteps(context, whiteOut),
-    ...units.flatMap((unit) => [...writtenFirst(context, unit), unitStep(unit)]),
-    ...cuts.map(cutStep),
+    ...units.flatMap((unit) => [...writtenFirst(context, unit), ...unitSteps(unit, done)]),
+    ...cuts.flatMap((cut, i) => cutSteps(cut, i, done)),
     ...writeSteps(context, placements),
   ].map((step) => workOn(step, placements, pieceOf));
   const ranked = withCutsWhereTheyServe(all)
@@ -127,22 +128,35 @@ const whiteOutSteps = (context: Context, list: readonly WhiteOut[]): Unnumbered[
     const here = list.map((w, i) => ({ w, i })).filter(({ w }) => w.page === page);
     if (!here.length) return [];
     const ofPage = here.map(({ w }) => w);
+    const step = (key: string, own: typeof here, what: readonly WhiteOut[]): Unnumbered[] =>
+      own.length
+        ? [
+            {
+              do: 'white-out',
+              key,
+              refs: own.map(({ i }) => `white:${i}`),
+              about: { is: 'white-out', page, count: what.length, mm: tapeLength(what) },
+            },
+          ]
+        : [];
+    const left = stillToWhiteOut(context.ticked, page, ofPage);
+    const open = here.filter(({ w }) => stillToWhiteOut(context.ticked, page, [w]).length > 0);
+    const settled = here.filter((h) => !open.includes(h));
+    const key = context.ticked.find((k) => k.startsWith(`white-out:${page}:`));
+    if (!left.length || key === undefined) return step(key ?? whiteOutKey(page, ofPage), here, ofPage);
     return [
-      {
-        do: 'white-out',
-        key: whiteOutKey(page, ofPage),
-        refs: here.map(({ i }) => `white:${i}`),
-        about: { is: 'white-out', page, count: ofPage.length, mm: tapeLength(ofPage) },
-      },
+      ...step(
+        key,
+        settled,
+        settled.map(({ w }) => w),
+      ),
+      ...step(whiteOutKey(page, left), open, left),
     ];
   });
 
-const cutStep = (cut: Cut, i: number): Unnumbered => ({
-  do: 'cut',
-  key: cutKey(cut),
-  refs: [`cut:${i}`],
-  about: { is: 'cut', cut },
-});
+/** What was cut stays cut; another part of the same sticker is another cut. */
+const cutSteps = (whole: Cut, i: number, done: ReadonlySet<string>): Unnumbered[] =>
+  partedCut(whole, done).map(({ key, cut }) => ({ do: 'cut', key, refs: [`cut:${i}`], about: { is: 'cut', cut } }));
 
 /** An item's base with the overlays that lie wholly on it; all else alone. */
 function unitsOf(placements: readonly Placement[], pieceOf: (p: Placement) => Piece): Unit[] {
@@ -173,10 +187,18 @@ function unitsOf(placements: readonly Placement[], pieceOf: (p: Placement) => Pi
     .map((p) => [p, ...(onBase.get(p.id) ?? []).sort((a, b) => a.layer - b.layer)]);
 }
 
-function unitStep(unit: Unit): Unnumbered {
-  const refs = unit.map((p) => p.id);
-  const work = unit.length > 1 ? 'stack' : 'place';
-  return { do: work, key: pieceKeyOf(work, refs), refs, about: { is: 'lay' } };
+/** What lies stays as it was laid; what comes onto it later is laid by itself. */
+function unitSteps(unit: Unit, ticked: ReadonlySet<string>): Unnumbered[] {
+  const step = (key: string | null, refs: readonly string[]): Unnumbered => {
+    const work = refs.length > 1 ? 'stack' : 'place';
+    return { do: work, key: key ?? pieceKeyOf(work, refs), refs, about: { is: 'lay' } };
+  };
+  const { done, left } = partedRefs(
+    'lay',
+    unit.map((p) => p.id),
+    ticked,
+  );
+  return [...done.map(({ key, things }) => step(key, things)), ...(left.length ? [step(null, left)] : [])];
 }
 
 /** Texts near the binding, written on the backing sheet where that is the way (handbook P3). */
@@ -196,16 +218,15 @@ function writeSteps(context: Context, placements: readonly Placement[]): Unnumbe
   return days.flatMap((day): Unnumbered[] => {
     const here = placements.filter((p) => p.text && p.day === day && !isWrittenFirst(context, p));
     if (!here.length) return [];
-    const refs = here.map((p) => (isWriting(p) ? p.id : `text:${p.id}`));
-    const paper = here.filter(isWriting).map((p) => p.id);
-    const pens = [...new Set(here.flatMap((p) => p.ink ?? []))];
-    return [
-      {
-        do: 'write',
-        key: pieceKeyOf('write', refs),
-        refs,
-        about: { is: 'write', day, texts: here.length, pens, paper },
-      },
-    ];
+    const byRef = new Map(here.map((p) => [isWriting(p) ? p.id : `text:${p.id}`, p]));
+    const step = (key: string | null, refs: readonly string[]): Unnumbered => {
+      const own = refs.map((ref) => byRef.get(ref) as Placement);
+      const paper = own.filter(isWriting).map((p) => p.id);
+      const pens = [...new Set(own.flatMap((p) => p.ink ?? []))];
+      const about = { is: 'write', day, texts: own.length, pens, paper } as const;
+      return { do: 'write', key: key ?? pieceKeyOf('write', refs), refs, about };
+    };
+    const { done, left } = partedRefs('write', [...byRef.keys()], context.ticked);
+    return [...done.map(({ key, things }) => step(key, things)), ...(left.length ? [step(null, left)] : [])];
   });
 }

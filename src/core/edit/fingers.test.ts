@@ -155,9 +155,9 @@ describe('several at once', () => {
   const all = [one, two, held];
   const ids = ['p1', 'p2', 'p3'];
   it('move, but for what is stuck down', () => {
-    const after = apply(all, moveTogether(all, ids, 2, -3)!);
+    const after = apply(all, moveTogether(c, all, ids, 2, -3)!);
     expect(after.map((p) => p.y)).toEqual([77, 97, 120]);
-    expect(moveTogether([held], ['p3'], 2, 0)).toBeNull();
+    expect(moveTogether(c, [held], ['p3'], 2, 0)).toBeNull();
   });
   it('come off in one edit', () => expect(apply(all, removeTogether(all, ids)!)).toEqual([held]));
   it('are locked, and freed once all are', () => {

@@ -1,10 +1,13 @@
+import type { Book } from '../book/book';
 import { dayColumn } from '../book/columns';
+import { dayAt, pageAt } from '../book/lying-at';
 import { pieceKey } from '../kit/kit';
 import { tidy } from '../measure/length';
 import { Draft } from '../spread/draft';
 import type { Context, Placement } from '../spread/placement';
-import { pieceIndex } from '../spread/placement';
+import { footprint, pieceIndex } from '../spread/placement';
 import type { Change } from './change';
+import { movePiece } from './move';
 import { stackOf } from './stack';
 import { thingOf } from './thing';
 
@@ -13,20 +16,54 @@ const stacksOf = (placements: readonly Placement[], ids: readonly string[]): Pla
   ...new Map(ids.flatMap((id) => stackOf(placements, id)).map((p) => [p.id, p])).values(),
 ];
 
-/** Moves several pieces by some mm; what is stuck down among them stays. Null when none of them would move. */
+/**
+ * Moves several pieces by some mm, each with all that lies on it; what is stuck down among them stays. Page and day are
+ * where each lies then. Null when none of them would move.
+ */
 export function moveTogether(
+  { book }: Pick<Context, 'book'>,
   placements: readonly Placement[],
   ids: readonly string[],
   dx: number,
   dy: number,
 ): Change | null {
+  const stacks = ids.map((id) => stackOf(placements, id));
   const moving = stacksOf(placements, ids).filter((p) => !p.locked);
   if (!moving.length || (Math.abs(dx) < 0.01 && Math.abs(dy) < 0.01)) return null;
   return {
     deed: { do: 'together', what: 'move', count: moving.length },
     before: moving,
-    after: moving.map((p) => ({ ...p, x: tidy(p.x + dx), y: tidy(p.y + dy) })),
+    after: moving.map((p) => landed(book, p, stacks.find((s) => s.includes(p))?.[0] ?? p, dx, dy)),
   };
+}
+
+/** A piece after its base was moved: on the base's page, in the base's day where it was of that before. */
+function landed(book: Book, p: Placement, base: Placement, dx: number, dy: number): Placement {
+  const was = footprint(base);
+  const place = { ...was, x: was.x + dx, y: was.y + dy };
+  const at = pageAt(book, base.page, place);
+  const [before, after] = [dayAt(book, base.page, was), dayAt(book, at.page, { ...place, x: at.x })];
+  return {
+    ...p,
+    page: at.page,
+    x: tidy(p.x + at.x - was.x),
+    y: tidy(p.y + dy),
+    day: before === after || p.day !== base.day ? p.day : after,
+  };
+}
+
+/** Moves one piece by some mm, with all that lies on it. Null when it is locked or would not move. */
+export function moveBy(
+  context: Context,
+  placements: readonly Placement[],
+  id: string,
+  dx: number,
+  dy: number,
+): Change | null {
+  const base = placements.find((p) => p.id === id);
+  if (!base) return null;
+  const { page, x, y, day } = landed(context.book, base, base, dx, dy);
+  return movePiece(context, placements, id, { page, x, y, day });
 }
 
 /** Takes several off; what is stuck down among them stays. */

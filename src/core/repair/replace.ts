@@ -27,8 +27,8 @@ export function replaceSpoiled(
   if (!p || !piece) return null;
   const deed: Deed = { do: what, thing: thingOf(context, p) };
   const rest = placements.filter((q) => q.id !== id);
-  const ledger = Draft.begin(context, rest).ledger;
-  ledger.note(piece, p); // the spoiled copy stays spoiled
+  const left = without(context, [p]); // what is lost is lost before another is looked for
+  const ledger = Draft.begin(left, rest).ledger;
   const rows = piece.rows > 0 && p.cut ? Math.round(p.h / (piece.height / piece.rows)) : 0;
   const again = rows
     ? ledger.takeRows(piece, rows, p.w)
@@ -41,8 +41,14 @@ export function replaceSpoiled(
       moved: 0,
       day: p.day,
     };
-  return inItsStead(context, placements, id, deed);
+  return inItsStead(left, placements, id, deed);
 }
+
+/** The week without some parts of stickers: nothing is made of them any more. */
+const without = (context: Context, lost: readonly Pick<Placement, 'kit' | 'code' | 'copy' | 'cut'>[]): Context => ({
+  ...context,
+  usedElsewhere: [...context.usedElsewhere, ...lost.map(({ kit, code, copy, cut }) => ({ kit, code, copy, cut }))],
+});
 
 /**
  * Its owner changed their mind about a piece: the best suited other one lies there instead. The sticker itself is not
@@ -51,7 +57,10 @@ export function replaceSpoiled(
  */
 export function takeAnother(context: Context, placements: readonly Placement[], id: string): Repair | null {
   const p = placements.find((q) => q.id === id);
-  return p ? inItsStead(context, placements, id, { do: 'take another', thing: thingOf(context, p) }) : null;
+  // it is not lost, but it is not wanted there either
+  return p
+    ? inItsStead(without(context, [p]), placements, id, { do: 'take another', thing: thingOf(context, p) })
+    : null;
 }
 
 /**
@@ -67,10 +76,13 @@ export function replaceAll(
   const own = placements.filter((p) => p.kit === kit && p.code === code && !p.locked);
   if (!own.length) return null;
   const deed: Deed = { do: 'replace all', code };
+  const piece = pieceIndex(context).get(pieceKey({ kit, code }));
+  const copies = Array.from({ length: piece?.count ?? 0 }, (_, i) => ({ kit, code, copy: i + 1, cut: null }));
+  const left = without(context, copies);
   let now = placements;
   let moved = 0;
   for (const p of own) {
-    const repair = inItsStead(context, now, p.id, deed);
+    const repair = inItsStead(left, now, p.id, deed);
     if (!repair) return null;
     now = apply(now, repair.change);
     moved += repair.moved;

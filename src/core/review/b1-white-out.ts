@@ -1,5 +1,5 @@
 import { whiteOutName } from '../bench/say-white-out';
-import { whiteOutKey } from '../bench/step-key';
+import { stillToWhiteOut } from '../bench/what-is-done';
 import type { WhiteOutPlace } from '../bench/white-out-places';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
@@ -16,9 +16,13 @@ export const b1WhiteOut: Rule<Case> = {
   check(view) {
     const { book, ticked } = view.context;
     return book.pages.flatMap((_, page): Found[] => {
-      const list = view.whiteOut.filter((w) => w.page === page);
+      const list = stillToWhiteOut(
+        ticked,
+        page,
+        view.whiteOut.filter((w) => w.page === page),
+      );
       const first = list[0];
-      if (!first || ticked.includes(whiteOutKey(page, list))) return [];
+      if (!first) return [];
       return [
         {
           rule: 'B1',

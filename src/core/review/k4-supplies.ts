@@ -1,5 +1,5 @@
 import type { About, Finding, Rule, Said, View } from './finding';
-import { whiteOutKey } from '../bench/step-key';
+import { stillToWhiteOut } from '../bench/what-is-done';
 import type { WhiteOut } from '../bench/white-out';
 import { tapeLength } from '../bench/white-out';
 
@@ -32,8 +32,13 @@ export const k4Supplies: Rule<Case> = {
 
 /** What was whited out already took its tape. */
 function stillToDo({ whiteOut, context: { ticked, book } }: View): readonly WhiteOut[] {
-  const ofPages = book.pages.map((_, page) => whiteOut.filter((w) => w.page === page));
-  return ofPages.filter((ofPage, page) => !ticked.includes(whiteOutKey(page, ofPage))).flat();
+  return book.pages.flatMap((_, page) =>
+    stillToWhiteOut(
+      ticked,
+      page,
+      whiteOut.filter((w) => w.page === page),
+    ),
+  );
 }
 
 type Found = Finding<Case>;

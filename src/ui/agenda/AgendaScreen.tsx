@@ -37,6 +37,7 @@ import { Rounds, sentRound } from './Rounds';
 import { Settle } from './Settle';
 import { TypedLine } from './TypedLine';
 import type { Run } from '../use-run';
+import { SAID } from '../patient-queue';
 import { useRun } from '../use-run';
 import { occurrenceOf } from './occurrence-of';
 import { useFeeds } from './use-feeds';
@@ -44,7 +45,7 @@ import { WeekList } from './WeekList';
 
 /** The month beside the week: what the week must hold, added by one typed line or by form. */
 export function AgendaScreen({ agenda }: { agenda: Agenda }) {
-  const { run: runs, busy, messages, clear, question } = useRun();
+  const { run: runs, busy, standing, messages, clear, question } = useRun();
   // what was added last, until something else is done
   const [added, setAdded] = useState<AgendaEntry | null>(null);
   const run: Run = (action, over) => {
@@ -61,18 +62,21 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
   const { week, history } = agenda;
   const save = (entry: AgendaEntry) => {
     const round = entry.uid ? null : typedRound(entry);
-    if (round) return run(saveRound(sentRound(round, '')));
+    if (round) return run(() => saveRound(sentRound(round, '')));
     const seen = editing?.entry.uid ? imageOf(editing.entry) : null;
-    return run(saveEntry({ entry, seen }), () => saveEntry({ entry }));
+    return run(
+      () => saveEntry({ entry, seen }),
+      () => saveEntry({ entry }),
+    );
   };
   const drop = ({ active, over }: DragEndEvent) => {
     setDragged(null);
     const to = String(over?.id ?? '').replace('month ', '');
     const { demands } = active.data.current as Dragged;
     if (to && demands[0] && to !== week.days[demands[0].day])
-      void run(moveItems({ items: demands.map(occurrenceOf), to }));
+      void run(() => moveItems({ items: demands.map(occurrenceOf), to }));
   };
-  const step = (way: 'undo' | 'redo') => void run(undoAgenda({ way, step: agenda.history.at[way] }));
+  const step = (way: 'undo' | 'redo') => void run(() => undoAgenda({ way, step: agenda.history.at[way] }));
   const from = week.days.includes(agenda.today) ? agenda.today : (week.days[0] as string);
   const words = search.trim();
   const shows = (d: Demand): boolean => (FILTERS[filter] as (typeof FILTERS)[number]).shows(d) && hasWords(d, words);
@@ -87,7 +91,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
               Agenda · {spokenWeek(week.days)}
             </Typography>
             <Typography variant="caption" aria-live="polite" data-testid="agenda-saved" sx={{ opacity: 0.85 }}>
-              {busy ? 'saving…' : 'saved'}
+              {SAID[standing]}
             </Typography>
           </>
         }
@@ -266,11 +270,11 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
             if (await save(entry)) setEditing(null);
           }}
           onRemove={async (day) => {
-            if (await run(dropEntry({ uid: editing.entry.uid, day }))) setEditing(null);
+            if (await run(() => dropEntry({ uid: editing.entry.uid, day }))) setEditing(null);
           }}
           onMove={async (to) => {
-            if (editing.demand && (await run(moveItems({ items: [occurrenceOf(editing.demand)], to }))))
-              setEditing(null);
+            const { demand } = editing;
+            if (demand && (await run(() => moveItems({ items: [occurrenceOf(demand)], to })))) setEditing(null);
           }}
         />
       )}

@@ -3,7 +3,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -20,6 +19,7 @@ import type { CalendarLine } from '../../server/agenda';
 import { dropCalendar } from '../../server/agenda-actions';
 import type { Outcome } from '../../server/outcome';
 import { TakeInDialog } from '../shelf/TakeInDialog';
+import { SafeDialog } from '../SafeDialog';
 import { GLASS } from '../theme';
 import { askFeeds } from './ask-feeds';
 import { spokenChanges } from './spoken-changes';
@@ -82,7 +82,7 @@ export function Calendars({ calendars, zone, run, busy }: CalendarsProps) {
                   size="small"
                   aria-label={`Remove ${c.name}`}
                   disabled={busy}
-                  onClick={() => run(dropCalendar({ name: c.name }))}
+                  onClick={() => run(() => dropCalendar({ name: c.name }))}
                 >
                   <IconTrash size={16} />
                 </IconButton>
@@ -149,7 +149,7 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
     setAsking(null);
     if (stop.signal.aborted) return;
     if (!answer?.ok) return setTrouble(answer?.messages ?? ['The server could not be reached.']);
-    await run(Promise.resolve(answer));
+    await run(() => Promise.resolve(answer));
     onClose();
   };
   const close = () => {
@@ -157,7 +157,7 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
     onClose();
   };
   return (
-    <Dialog open onClose={close} maxWidth="xs" fullWidth>
+    <SafeDialog onClose={close} maxWidth="xs" fullWidth>
       <DialogTitle>Follow a feed</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
         <Typography variant="body2" color="text.secondary">
@@ -203,6 +203,6 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
           Follow
         </Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

@@ -115,12 +115,12 @@ function WaysOut({ agenda, day, run, busy }: Pick<DayCardProps, 'agenda' | 'day'
         : `Carry ${names(r)} to next week`;
   const take = (r: Relief) => {
     const items = of(r).map(occurrenceOf);
-    if (r.way === 'list') return run(gatherItems({ items, list: GATHERED }));
+    if (r.way === 'list') return run(() => gatherItems({ items, list: GATHERED }));
     const to =
       r.way === 'move'
         ? (agenda.week.days[r.to as number] as string)
         : (daysOfWeek(weekAfter(agenda.week.week, 1))[0] as string);
-    return run(moveItems({ items, to }));
+    return run(() => moveItems({ items, to }));
   };
   if (!open)
     return (
@@ -201,7 +201,7 @@ function Item({ demand: d, agenda, run, busy, onOpen }: { demand: Demand } & Ite
   const done = ticked?.was === kept ? ticked.is : kept;
   const tick = async () => {
     setTicked({ was: kept, is: !done });
-    if (!(await run(markItem({ ...occurrenceOf(d), mark: done ? null : 'done' })))) setTicked(null);
+    if (!(await run(() => markItem({ ...occurrenceOf(d), mark: done ? null : 'done' })))) setTicked(null);
   };
   const feed = agenda.fromFeed.get(d.uid);
   const more = [d.list, d.from ? `from ${d.from}` : '', feed ? `feed: ${feed}` : ''].filter(Boolean).join(', ');

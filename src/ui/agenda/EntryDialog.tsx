@@ -3,7 +3,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -25,6 +24,7 @@ import { DayField } from '../fields/DayField';
 import { TimeField } from '../fields/TimeField';
 import { useCheckedForm } from '../fields/use-checked-form';
 import { wholeOf } from './clock';
+import { SafeDialog } from '../SafeDialog';
 import { RepeatFields } from './RepeatFields';
 
 interface EntryDialogProps {
@@ -67,7 +67,7 @@ export function EntryDialog({
   const guess = columnWidth ? roomWanted(written, columnWidth, hand) : null;
   const dated = DAY.test(entry.day);
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
+    <SafeDialog onClose={onClose} maxWidth="sm" fullWidth>
       <DialogTitle sx={{ pb: 1 }}>
         {given.uid ? (many ? 'Change this series' : 'Change this item') : 'A new item'}
       </DialogTitle>
@@ -229,6 +229,6 @@ export function EntryDialog({
           </Button>
         )}
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

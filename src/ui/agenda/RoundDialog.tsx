@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -17,6 +16,7 @@ import { MOST_TURNS } from '../../core/week/round';
 import { DayField } from '../fields/DayField';
 import { TimeField } from '../fields/TimeField';
 import { useCheckedForm } from '../fields/use-checked-form';
+import { SafeDialog } from '../SafeDialog';
 import { wholeOf } from './clock';
 
 /** A round as its form holds it: one slot a turn, an empty one is free. */
@@ -58,7 +58,7 @@ export function RoundDialog({
       .plus({ days: i * (round.every === 'week' ? 7 : 1) })
       .toFormat('ccc, LLL d', { locale: 'en-US' });
   return (
-    <Dialog open onClose={onClose} maxWidth="md" fullWidth>
+    <SafeDialog onClose={onClose} maxWidth="md" fullWidth>
       <DialogTitle>{round.every === 'day' ? 'A rota' : 'Taking turns'}</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1.2fr 1.25fr 0.7fr 1fr', gap: 2 }}>
@@ -157,6 +157,6 @@ export function RoundDialog({
           Save
         </Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

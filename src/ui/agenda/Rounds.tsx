@@ -79,10 +79,10 @@ export function Rounds({
           onSave={async (round) => {
             const seen = open.instead ? imageOf(open.round) : null;
             const over = () => saveRound(sentRound(round, open.instead));
-            if (await run(saveRound(sentRound(round, open.instead, seen)), over)) setOpen(null);
+            if (await run(() => saveRound(sentRound(round, open.instead, seen)), over)) setOpen(null);
           }}
           onRemove={async () => {
-            if (await run(dropRound({ name: open.instead }))) setOpen(null);
+            if (await run(() => dropRound({ name: open.instead }))) setOpen(null);
           }}
         />
       )}

@@ -34,13 +34,13 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
           title={d.title}
           note={`from ${longDay(d.on)}${d.list && d.list !== 'to do' ? `, ${d.list}` : ''}${d.from ? `, put off since ${d.from}` : ''}`}
         >
-          <SmallButton disabled={busy} onClick={() => run(bringOver({ items: [occurrenceOf(d)], to }))}>
+          <SmallButton disabled={busy} onClick={() => run(() => bringOver({ items: [occurrenceOf(d)], to }))}>
             Bring to {longDay(to)}
           </SmallButton>
-          <SmallButton disabled={busy} onClick={() => run(markItem({ ...occurrenceOf(d), mark: 'done' }))}>
+          <SmallButton disabled={busy} onClick={() => run(() => markItem({ ...occurrenceOf(d), mark: 'done' }))}>
             It is done
           </SmallButton>
-          <SmallButton disabled={busy} onClick={() => run(markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
+          <SmallButton disabled={busy} onClick={() => run(() => markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
             Let it go
           </SmallButton>
         </Asked>
@@ -62,12 +62,15 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
               <SmallButton
                 key={d.key}
                 disabled={busy}
-                onClick={() => run(dropEntry({ uid: d.uid, day: d.repeated ? d.on : null }))}
+                onClick={() => run(() => dropEntry({ uid: d.uid, day: d.repeated ? d.on : null }))}
               >
                 Take {longDay(week.days[d.day] as string)}’s out
               </SmallButton>
             ))}
-          <SmallButton disabled={busy} onClick={() => run(keepBoth({ pairs: [{ one: one.uid, other: other.uid }] }))}>
+          <SmallButton
+            disabled={busy}
+            onClick={() => run(() => keepBoth({ pairs: [{ one: one.uid, other: other.uid }] }))}
+          >
             Both are meant
           </SmallButton>
         </Asked>

@@ -5,7 +5,6 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { useState } from 'react';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import { blankEntry } from '../../core/week/agenda-entry';
 import { spokenEntry } from '../../core/week/typed-line';
@@ -16,6 +15,8 @@ import { understand } from '../../core/week/typed/understand';
 import { weekOf } from '../../core/week/week';
 import { GLASS } from '../theme';
 import { Hint } from '../Hint';
+import { CameBack } from './CameBack';
+import { useTypedLines } from './use-typed-lines';
 
 const DOUBTS: Readonly<Record<Doubt['is'], string>> = {
   'before noon': 'Before noon instead',
@@ -61,17 +62,15 @@ export function TypedLine({
   onUndo: () => void;
   onForm: (entry: AgendaEntry) => void;
 }) {
-  const [text, setText] = useState('');
+  const lines = useTypedLines(onSave);
+  const { text, setText, add } = lines;
   const read = text.trim() ? understand(text, from, habits) : null;
-  const add = async (entry: AgendaEntry | null | undefined) => {
-    if (entry && !busy && (await onSave(entry))) setText('');
-  };
   return (
     <Box
       component="form"
       onSubmit={(e) => {
         e.preventDefault();
-        void add(read?.entry);
+        add(read?.entry);
       }}
       sx={{ flex: 1, minWidth: 0 }}
     >
@@ -85,13 +84,14 @@ export function TypedLine({
           placeholder="vet thu 16:30 for 45 min"
           slotProps={{ htmlInput: { 'aria-label': 'New item', maxLength: 400 } }}
         />
-        <Button type="submit" variant="contained" color="secondary" disabled={!read?.entry || busy}>
+        <Button type="submit" variant="contained" color="secondary" disabled={!read?.entry}>
           Add
         </Button>
         <Button sx={{ whiteSpace: 'nowrap', flexShrink: 0 }} onClick={() => onForm(read?.entry ?? blankEntry(from))}>
           By form
         </Button>
       </Box>
+      <CameBack lines={lines} />
       {read && <Marked text={text} spans={read.spans} />}
       <Typography
         variant="body2"
@@ -107,8 +107,7 @@ export function TypedLine({
               <Button
                 key={d.is}
                 size="small"
-                disabled={busy}
-                onClick={() => void add(d.instead)}
+                onClick={() => add(d.instead)}
                 sx={{ py: 0, ml: 1, textDecoration: 'underline' }}
               >
                 {DOUBTS[d.is]}

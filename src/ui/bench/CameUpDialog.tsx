@@ -1,6 +1,5 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -10,6 +9,7 @@ import { moveItems } from '../../server/agenda-actions';
 import { cameUp, findPlace } from '../../server/week-actions';
 import { useRun } from '../use-run';
 import type { CameUpNow } from '../week/CameUp';
+import { SafeDialog } from '../SafeDialog';
 import { CameUp, Found } from '../week/CameUp';
 
 /** What came up while one works at the table: it finds its place round what is stuck, and the list has it at once. */
@@ -24,11 +24,11 @@ export function CameUpDialog({
   typing: TypingHabits;
   onClose: () => void;
 }) {
-  const { run, busy, messages } = useRun();
+  const { run, ask, messages } = useRun();
   const [came, setCame] = useState<CameUpNow | null>(null);
   const [elsewhere, setElsewhere] = useState(false);
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="came-up-title">
+    <SafeDialog onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="came-up-title">
       <DialogTitle id="came-up-title">Something came up</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
         {messages.map((m) => (
@@ -40,23 +40,14 @@ export function CameUpDialog({
           <CameUp
             from={from}
             typing={typing}
-            busy={busy}
             onAdd={async (entry) => {
               setCame(null);
-              let now: CameUpNow | null = null;
-              const kept = await run(
-                cameUp({ spreadId, entry }).then((answer) => {
-                  if (answer.ok && answer.value.found)
-                    now = {
-                      demand: { uid: answer.value.uid, on: entry.day, title: entry.title },
-                      found: answer.value.found,
-                    };
-                  return answer;
-                }),
-              );
-              setElsewhere(kept && !now);
-              setCame(now);
-              return kept;
+              const kept = await ask(() => cameUp({ spreadId, entry }));
+              if (!kept) return false;
+              const { uid, found } = kept.value;
+              setElsewhere(!found);
+              setCame(found && { demand: { uid, on: entry.day, title: entry.title }, found });
+              return true;
             }}
           />
         </div>
@@ -70,10 +61,10 @@ export function CameUpDialog({
             onMove={(to) => {
               const { demand } = came;
               setCame(null);
-              void run(moveItems({ items: [{ uid: demand.uid, on: demand.on }], to })).then(async (moved) => {
+              void run(() => moveItems({ items: [{ uid: demand.uid, on: demand.on }], to })).then(async (moved) => {
                 if (!moved) return;
-                const answer = await findPlace({ spreadId, uid: demand.uid, on: to }).catch(() => null);
-                if (answer?.ok) setCame({ demand: { ...demand, on: to }, found: answer.value });
+                const found = await ask(() => findPlace({ spreadId, uid: demand.uid, on: to }));
+                if (found) setCame({ demand: { ...demand, on: to }, found: found.value });
               });
             }}
           />
@@ -82,6 +73,6 @@ export function CameUpDialog({
       <DialogActions>
         <Button onClick={onClose}>Close</Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

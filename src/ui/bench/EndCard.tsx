@@ -174,7 +174,7 @@ function Photo({ spread }: { spread: SpreadData }) {
             data-testid="photo-file"
             onChange={(e) => {
               const [file] = e.target.files ?? [];
-              if (file) void run(send(file));
+              if (file) void run(() => send(file));
               e.target.value = '';
             }}
           />
@@ -188,14 +188,16 @@ function Photo({ spread }: { spread: SpreadData }) {
           <Button
             disabled={busy}
             onClick={() =>
-              void run(takePhotoBack({ spreadId: spread.id, photo: before })).then((done) => done && setBefore(null))
+              void run(() => takePhotoBack({ spreadId: spread.id, photo: before })).then(
+                (done) => done && setBefore(null),
+              )
             }
           >
             As it was
           </Button>
         )}
         {photo && (
-          <Button disabled={busy} onClick={() => void run(removePhoto({ spreadId: spread.id }))}>
+          <Button disabled={busy} onClick={() => void run(() => removePhoto({ spreadId: spread.id }))}>
             Remove the photo
           </Button>
         )}

@@ -22,7 +22,7 @@ export function KeepNote({ spread }: { spread: SpreadData }) {
         value={note}
         onChange={(e) => setNote(e.target.value.slice(0, 2000))}
         onBlur={() => {
-          if (note !== kept) void run(saveKeepNote({ spreadId: spread.id, note }));
+          if (note !== kept) void run(() => saveKeepNote({ spreadId: spread.id, note }));
         }}
         helperText={note === kept ? (kept ? 'Kept. The log finds the week by it.' : ' ') : 'It is kept when you go on.'}
         sx={{ mt: 2 }}

@@ -16,7 +16,7 @@ import { useRun } from '../use-run';
 
 /** The sheets as they must lie there now, also of the stash, where it gave something; a tap puts the stock right. */
 export function Leftovers({ context, placements }: { context: Context; placements: readonly Placement[] }) {
-  const { run, busy, messages } = useRun();
+  const { run, ask, busy, messages } = useRun();
   const called = useKitName();
   /** what was put right here, by its steps */
   const [steps, setSteps] = useState<readonly number[]>([]);
@@ -41,20 +41,18 @@ export function Leftovers({ context, placements }: { context: Context; placement
       testId: 'left-over',
     };
   };
-  const put = async (action: ReturnType<typeof changeStock>) => {
-    const done = await run(action);
-    const answer = done ? await action : null;
-    if (answer?.ok) setSteps((before) => [...before, answer.value.step]);
-  };
   const undo = async () => {
-    if (await run(undoKits({ way: 'undo', step: steps.at(-1) ?? null }))) setSteps((before) => before.slice(0, -1));
+    if (await run(() => undoKits({ way: 'undo', step: steps.at(-1) ?? null })))
+      setSteps((before) => before.slice(0, -1));
   };
   /** a whole one is not there after all, or one more is there than was thought */
-  const tap = (piece: Piece) => {
+  const tap = async (piece: Piece): Promise<void> => {
     const free = Array.from({ length: piece.count }, (_, i) => i + 1).find((copy) => lookOf(piece, copy).free);
     const what = free === undefined ? 'found' : 'used';
     const reason = free === undefined ? 'was there after all' : 'was not there any more';
-    void put(changeStock({ what, kit: piece.kit, code: piece.code, copy: free ?? null, reason }));
+    const change = { what, kit: piece.kit, code: piece.code, copy: free ?? null, reason };
+    const done = await ask(() => changeStock(change));
+    if (done) setSteps((before) => [...before, done.value.step]);
   };
   return (
     <>
@@ -92,7 +90,13 @@ export function Leftovers({ context, placements }: { context: Context; placement
                   {called(kit.name)}
                 </Typography>
               )}
-              <SheetView sheet={sheet} width="100%" lookOf={lookOf} onChoose={tap} caption={null} />
+              <SheetView
+                sheet={sheet}
+                width="100%"
+                lookOf={lookOf}
+                onChoose={(piece) => void tap(piece)}
+                caption={null}
+              />
             </Box>
           )),
         )}

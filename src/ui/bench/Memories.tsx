@@ -24,7 +24,7 @@ const SAYS: { readonly [S in MemorySort]: string } = {
 
 /** Leftovers that suit the empty places of days that are over, by color and size: one tap lays one. */
 export function Memories({ spread, context }: { spread: SpreadData; context: Context }) {
-  const { run, busy, messages } = useRun();
+  const { ask, busy, messages } = useRun();
   const [offers, setOffers] = useState<readonly MemoryOffer[] | null>(null);
   const pieces = useMemo(() => pieceIndex(context), [context]);
   useEffect(() => {
@@ -39,12 +39,9 @@ export function Memories({ spread, context }: { spread: SpreadData; context: Con
     };
   }, [spread.id]);
   const lay = ({ kit, code, day, sort }: MemoryOffer, text: string) => {
-    void run(
-      layMemoryPiece({ spreadId: spread.id, kit, code, day, sort, text }).then((answer) => {
-        if (answer.ok) setOffers(answer.value);
-        return answer;
-      }),
-    );
+    void ask(() => layMemoryPiece({ spreadId: spread.id, kit, code, day, sort, text })).then((left) => {
+      if (left) setOffers(left.value);
+    });
   };
   if (!offers) return <Typography color="text.secondary">Looking for empty places…</Typography>;
   return (

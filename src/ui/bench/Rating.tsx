@@ -20,7 +20,7 @@ export function Rating({ spread }: { spread: SpreadData }) {
   const rate = async (n: number) => {
     const is = n === rating ? 0 : n;
     setRated({ was: kept, is });
-    if (!(await run(rateSpread({ spreadId: spread.id, rating: is })))) setRated(null);
+    if (!(await run(() => rateSpread({ spreadId: spread.id, rating: is })))) setRated(null);
   };
   return (
     <>
@@ -68,7 +68,7 @@ export function Rating({ spread }: { spread: SpreadData }) {
             .split(',')
             .map((t) => t.trim().slice(0, 40))
             .filter(Boolean);
-          if (tags !== keptTags) void run(tagSpread({ spreadId: spread.id, tags: list.slice(0, 12) }));
+          if (tags !== keptTags) void run(() => tagSpread({ spreadId: spread.id, tags: list.slice(0, 12) }));
         }}
         sx={{ mt: 1.5 }}
       />

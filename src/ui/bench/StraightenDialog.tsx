@@ -51,14 +51,14 @@ export function StraightenDialog({
     setFound((now) => now && { ...now, corners: now.corners.map((c, k) => (k === i ? to : c)) as unknown as Quad });
   const straighten = async () => {
     if (!found) return;
+    const corners = found.corners.map(({ x, y }) => ({ x, y }));
     let before = '';
-    const done = await run(
-      straightenPhoto({ spreadId, corners: found.corners.map(({ x, y }) => ({ x, y })) }).then((answer) => {
-        if (answer.ok) before = answer.value.before;
-        else setSaid(answer.messages.join(' '));
-        return answer;
-      }),
-    );
+    const done = await run(async () => {
+      const answer = await straightenPhoto({ spreadId, corners });
+      if (answer.ok) before = answer.value.before;
+      else setSaid(answer.messages.join(' '));
+      return answer;
+    });
     if (done) onDone(before);
   };
   return (

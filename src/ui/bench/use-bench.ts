@@ -17,10 +17,11 @@ import type { Mishap } from '../../server/dto/spread.dto';
 import type { Outcome } from '../../server/outcome';
 import { mend } from '../../server/repair-actions';
 import type { SpreadData } from '../../server/spread-data';
+import { SAID } from '../patient-queue';
+import { reached } from '../reached';
 import { sayMended } from '../spread/store/messages';
+import { useSaving } from '../use-saving';
 import { sendTicks } from './send-ticks';
-
-const UNREACHED = 'The server could not be reached; that was not kept.';
 
 /** All that the bench's screen shows and does. */
 export interface AtBench {
@@ -75,6 +76,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   const [said, setSaid] = useState<string | null>(null);
   const [message, setMessage] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const { standing, add } = useSaving();
   const step = bench.steps[at];
   const run = step && runs.find((r) => r.steps.includes(step));
 
@@ -95,10 +97,13 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     }
   }
 
-  const answered = <T>(outcome: Outcome<T> | null): outcome is Extract<Outcome<T>, { ok: true }> => {
-    setMessage(outcome?.ok ? null : (outcome?.messages.join(' ') ?? UNREACHED));
-    return outcome?.ok === true;
+  const answered = <T>(outcome: Outcome<T>): outcome is Extract<Outcome<T>, { ok: true }> => {
+    setMessage(outcome.ok ? null : outcome.messages.join(' '));
+    return outcome.ok;
   };
+  /** Kept while the server is away. @returns what came back; why not, where nothing ever will */
+  const sent = <T>(send: () => Promise<Outcome<T>>): Promise<Outcome<T>> =>
+    new Promise((come) => add(send, come, (why) => come({ ok: false, messages: [why] })));
   const tick = async (keys: readonly string[], on: boolean): Promise<boolean> => {
     if (!keys.length) return true;
     const set = (value: boolean) =>
@@ -110,14 +115,14 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
         return next;
       });
     set(on);
-    const kept = answered(await sendTicks(spread.id, keys, on));
+    const kept = answered(await sent(() => sendTicks(spread.id, keys, on)));
     if (!kept) set(!on);
     return kept;
   };
   const setFinished = async (on: boolean): Promise<void> => {
     putFinished(on);
     const action = on ? finishSpread : unfinishSpread;
-    if (answered(await action({ spreadId: spread.id }).catch(() => null))) router.refresh();
+    if (answered(await sent(() => action({ spreadId: spread.id })))) router.refresh();
     else putFinished(!on);
   };
   const next = () => {
@@ -134,7 +139,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   const mishap: AtBench['mishap'] = async (what, off) => {
     setBusy(true);
     for (const placement of step ? stickersOf(step) : []) {
-      const made = await mend({ spreadId: spread.id, placement, what, ...off }).catch(() => null);
+      const made = await reached(() => mend({ spreadId: spread.id, placement, what, ...off }));
       if (!answered(made)) break;
       setSaid(sayMended(made.value.repair, voice));
     }
@@ -144,7 +149,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   const setPlan: AtBench['setPlan'] = async (wanted, words) => {
     const before = plan;
     putPlan(wanted);
-    const kept = answered(await saveWorkPlan({ spreadId: spread.id, ...wanted }).catch(() => null));
+    const kept = answered(await sent(() => saveWorkPlan({ spreadId: spread.id, ...wanted })));
     if (!kept) return putPlan(before);
     if (words) setSaid(words);
     if (wanted.tapeOut !== before.tapeOut) router.refresh(); // the house has less tape by now
@@ -165,7 +170,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     whole: whole && (run?.steps.length ?? 0) > 1,
     fresh,
     said,
-    message,
+    message: message ?? (standing === 'saved' || standing === 'saving' ? null : SAID[standing]),
     busy,
     finished,
     go: (n) => setAt(Math.max(0, Math.min(bench.steps.length, n))),

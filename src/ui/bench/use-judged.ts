@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import type { Judged } from '../../db/keeps';
 import type { Outcome } from '../../server/outcome';
+import { SAID } from '../patient-queue';
+import { useSaving } from '../use-saving';
 
 export type Judgement = 'loved' | 'jarred' | null;
 const NEXT = new Map<Judgement, Judgement>([
@@ -22,16 +24,24 @@ export function useJudged(before: Judged | null | undefined, keep: (judged: Judg
       ]),
   );
   const [said, setSaid] = useState('');
-  const tap = async (key: string): Promise<void> => {
+  const { standing, add } = useSaving();
+  const tap = (key: string): void => {
     const was = judged;
     const is = new Map(judged).set(key, NEXT.get(judged.get(key) ?? null) ?? null);
     setJudged(is);
     const all = (what: Judgement) => [...is].flatMap(([k, v]) => (v === what ? [k] : []));
-    const kept = await keep({ loved: all('loved'), jarred: all('jarred') }).catch(() => null);
-    if (!kept?.ok) setJudged(was);
-    setSaid(
-      kept === null ? 'The server could not be reached; that was not kept.' : kept.ok ? '' : kept.messages.join(' '),
+    const judgement = { loved: all('loved'), jarred: all('jarred') };
+    const takeBack = (why: string): void => {
+      // what was tapped since stands on this, and is sent after it
+      setJudged((now) => (now === is ? was : now));
+      setSaid(why);
+    };
+    add(
+      () => keep(judgement),
+      (kept) => (kept.ok ? setSaid('') : takeBack(kept.messages.join(' '))),
+      takeBack,
     );
   };
-  return { of: (key: string): Judgement => judged.get(key) ?? null, tap, said };
+  const away = standing === 'saved' || standing === 'saving' ? '' : SAID[standing];
+  return { of: (key: string): Judgement => judged.get(key) ?? null, tap, said: said || away };
 }

@@ -25,9 +25,9 @@ import { KIND_COLORS, PageCanvas } from './PageCanvas';
 import { MARK_KINDS, PartFields, REGION_KINDS } from './PartFields';
 import type { Choice, Question } from '../Meanwhile';
 import { Meanwhile } from '../Meanwhile';
-import type { Standing } from '../patient-queue';
-import { SAID, patientQueue } from '../patient-queue';
+import { SAID } from '../patient-queue';
 import { UndoRedo } from '../UndoRedo';
+import { useSaving } from '../use-saving';
 import { useTrueSize } from '../use-true-size';
 
 type Chosen = NonNullable<BooksPage['chosen']>;
@@ -46,10 +46,9 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
   const [scans, setScans] = useState<readonly number[]>(chosen.scans);
   const [stamp, setStamp] = useState(0);
   const [opacity, setOpacity] = useState(0.7);
-  const [standing, setStanding] = useState<Standing>('saved');
   const [refused, setRefused] = useState(false);
   const [lacking, setLacking] = useState<readonly string[]>(chosen.lacking);
-  const [queue] = useState(() => patientQueue(setStanding));
+  const { standing, add } = useSaving();
   const seen = useRef(chosen.seen);
   const [asked, setAsked] = useState<Question | null>(null);
   const file = useRef<HTMLInputElement>(null);
@@ -60,14 +59,19 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
   /** Does it after what waits already, and shows how the book stands then. */
   const save = (work: () => Promise<Outcome<BookStanding & { readonly book?: Book }>>) => {
     setRefused(false);
-    queue.add(work, (made) => {
+    const lost = (why: string): void => {
+      setRefused(true);
+      setLacking([why]);
+    };
+    const taken = (made: Outcome<BookStanding & { readonly book?: Book }>): void => {
       setRefused(!made.ok);
       setLacking(made.ok ? made.value.lacking : made.messages);
       if (!made.ok) return;
       seen.current = made.value.seen;
       setHistory(made.value.history);
       if (made.value.book) setBook(made.value.book);
-    });
+    };
+    add(work, taken, lost);
   };
   const change = (next: Book, nowChosen: Part | null = part) => {
     if (locked) return;

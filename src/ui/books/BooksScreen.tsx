@@ -20,19 +20,19 @@ import { MeasureDialog } from './MeasureDialog';
 /** The books one plans in: those that ship, and one's own as measured. */
 export function BooksScreen({ page }: { page: BooksPage }) {
   const router = useRouter();
-  const { run, busy, messages, clear } = useRun();
+  const { run, ask, busy, messages, clear } = useRun();
   const [measuring, setMeasuring] = useState(false);
   const [card, setCard] = useState(false);
   const { chosen } = page;
   const open = (id: string) => router.push(`/books?book=${encodeURIComponent(id)}`);
   const copy = async () => {
     if (!chosen) return;
-    const made = await copyBook({ id: chosen.line.id, name: `${chosen.line.name}, mine`.slice(0, 80) });
-    if (made.ok) open(made.value.id);
-    else await run(Promise.resolve(made));
+    const { id, name } = chosen.line;
+    const made = await ask(() => copyBook({ id, name: `${name}, mine`.slice(0, 80) }));
+    if (made) open(made.value.id);
   };
   const drop = async (line: BookLine) => {
-    if (await run(dropBook({ id: line.id }))) router.push('/books');
+    if (await run(() => dropBook({ id: line.id }))) router.push('/books');
   };
   return (
     <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>

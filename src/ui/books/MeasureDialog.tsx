@@ -1,7 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -13,6 +12,7 @@ import type { Measures } from '../../core/book/from-measures';
 import { bookFromMeasures, faultsOfMeasures } from '../../core/book/from-measures';
 import { measureBook } from '../../server/book-actions';
 import { LengthField } from './LengthField';
+import { SafeDialog } from '../SafeDialog';
 import { PageCanvas } from './PageCanvas';
 
 const BEGIN: Measures = {
@@ -88,7 +88,7 @@ export function MeasureDialog({ onClose, onMade }: { onClose: () => void; onMade
     </TextField>
   );
   return (
-    <Dialog open onClose={onClose} maxWidth="md" fullWidth>
+    <SafeDialog onClose={onClose} maxWidth="md" fullWidth>
       <DialogTitle>Measure your planner</DialogTitle>
       <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 300px' }, gap: 3 }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, alignContent: 'start', pt: 1 }}>
@@ -189,6 +189,6 @@ export function MeasureDialog({ onClose, onMade }: { onClose: () => void; onMade
           Make this book
         </Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

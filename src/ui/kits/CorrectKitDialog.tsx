@@ -1,7 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -16,6 +15,7 @@ import { useKitName } from '../kit-names';
 import type { Run } from '../use-run';
 import { Waiting } from '../Waiting';
 import { Faults } from './Faults';
+import { SafeDialog } from '../SafeDialog';
 import { faultsOf } from './faults-of';
 
 const LineTable = dynamic(() => import('./LineTable'), { loading: () => <Waiting /> });
@@ -66,7 +66,13 @@ export function CorrectKitDialog({
     if (!stored) return;
     const pictures = pieces.flatMap((p) => (p.picture ? [{ code: p.code, picture: p.picture }] : []));
     const sent = { kit: name, csv, pictures };
-    if (await run(correctKit({ ...sent, seen: stored.seen }), () => correctKit(sent))) onClose();
+    if (
+      await run(
+        () => correctKit({ ...sent, seen: stored.seen }),
+        () => correctKit(sent),
+      )
+    )
+      onClose();
   };
   const said = correction && [
     ...(correction.added.length ? [`${correction.added.length} added`] : []),
@@ -74,7 +80,7 @@ export function CorrectKitDialog({
     ...(correction.removed.length ? [`${correction.removed.length} removed`] : []),
   ];
   return (
-    <Dialog open onClose={busy ? undefined : onClose} maxWidth="xl" fullWidth>
+    <SafeDialog held={busy} unsaved={!!correction && !isNoChange(correction)} onClose={onClose} maxWidth="xl" fullWidth>
       <DialogTitle>Correct {called(name)}</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
         <Typography color="text.secondary">
@@ -116,6 +122,6 @@ export function CorrectKitDialog({
           Save the list
         </Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

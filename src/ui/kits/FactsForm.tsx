@@ -28,7 +28,10 @@ export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts
   }, [given, set]);
   const keep = async (filled: KitFacts) => {
     const sent = { kit, facts: filled };
-    settled.current = await run(saveFacts({ ...sent, seen: imageOf(opened.current) }), () => saveFacts(sent));
+    settled.current = await run(
+      () => saveFacts({ ...sent, seen: imageOf(opened.current) }),
+      () => saveFacts(sent),
+    );
   };
   const changed = JSON.stringify(facts) !== JSON.stringify(given);
   return (

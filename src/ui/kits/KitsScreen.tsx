@@ -47,7 +47,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
   const [goesWith, setGoesWith] = useState('');
   const [taking, setTaking] = useState(false);
   const { chosen, history } = page;
-  const step = (way: 'undo' | 'redo') => void run(undoKits({ way, step: page.history.at[way] }));
+  const step = (way: 'undo' | 'redo') => void run(() => undoKits({ way, step: page.history.at[way] }));
   const low = page.supplies.filter((s) => s.amount <= s.warnAt).length;
   const toOrder = page.orders.filter((o) => o.state === 'to order').length;
   const words = search.trim();

@@ -78,7 +78,7 @@ export default function NumbersGrid({
   const [told, setTold] = useState<ReadonlyMap<string, number>>(new Map());
   const keep = async () => {
     const lines = [...told].map(([code, whole]) => ({ code, whole }));
-    if (await run(recountKit({ kit, counted: lines }))) setTold(new Map());
+    if (await run(() => recountKit({ kit, counted: lines }))) setTold(new Map());
   };
   const rows = stock.map(({ piece, copies }): Line => {
     const count = (state: CopyState): number => copies.filter((c) => c.state === state).length;

@@ -48,16 +48,19 @@ export function Orders({
   });
   const [said, setSaid] = useState('');
   const add = async (order: OrderLine) => {
-    if (await run(saveOrder({ id: null, order }))) set({ what: '' });
+    if (await run(() => saveOrder({ id: null, order }))) set({ what: '' });
   };
   const read = async (file: File | undefined) => {
     if (!file) return;
-    const action = takeOrders({ file: file.name, csv: await file.text() });
-    if (await run(action)) setSaid(`${file.name} was read.`);
+    const csv = await file.text();
+    if (await run(() => takeOrders({ file: file.name, csv }))) setSaid(`${file.name} was read.`);
   };
   const save = ({ id, ...order }: OrderRow, change: Partial<OrderLine>) => {
     const sent = { id, order: { ...order, ...change } };
-    return run(saveOrder({ ...sent, seen: imageOf({ id, ...order }) }), () => saveOrder(sent));
+    return run(
+      () => saveOrder({ ...sent, seen: imageOf({ id, ...order }) }),
+      () => saveOrder(sent),
+    );
   };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2 }}>
@@ -175,7 +178,7 @@ export function Orders({
             <IconButton
               aria-label={`Remove ${o.what} from the list`}
               disabled={busy}
-              onClick={() => run(removeOrder({ id: o.id }))}
+              onClick={() => run(() => removeOrder({ id: o.id }))}
             >
               <IconTrash size={16} />
             </IconButton>

@@ -64,7 +64,7 @@ export function PieceCard({
   const note = async () => {
     if (
       what &&
-      (await run(changeStock({ what, kit: piece.kit, code: piece.code, reason: reason.trim() || REASONS[what] })))
+      (await run(() => changeStock({ what, kit: piece.kit, code: piece.code, reason: reason.trim() || REASONS[what] })))
     )
       setWhat(null);
   };
@@ -99,7 +99,7 @@ export function PieceCard({
             checked={liked}
             disabled={busy}
             onChange={(e) => {
-              void run(setFavorite({ kit: piece.kit, code: piece.code, liked: e.target.checked }));
+              void run(() => setFavorite({ kit: piece.kit, code: piece.code, liked: e.target.checked }));
             }}
           />
         }
@@ -121,7 +121,7 @@ export function PieceCard({
               <Button
                 size="small"
                 disabled={busy}
-                onClick={() => void run(takeUpAgain({ kit: piece.kit, code: piece.code, copy: c.copy }))}
+                onClick={() => void run(() => takeUpAgain({ kit: piece.kit, code: piece.code, copy: c.copy }))}
               >
                 Use again
               </Button>
@@ -217,7 +217,7 @@ function LeftOver({
   if (!begun) return null;
   const mm = Number(left.replace(',', '.'));
   const note = async () => {
-    if (await run(noteLeftOver({ kit: piece.kit, code: piece.code, copy: begun.copy, left: mm }))) setLeft('');
+    if (await run(() => noteLeftOver({ kit: piece.kit, code: piece.code, copy: begun.copy, left: mm }))) setLeft('');
   };
   return (
     <Box

@@ -3,7 +3,6 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -16,6 +15,7 @@ import { counted } from '../../core/spread/voice';
 import { splitKit } from '../../server/kit-corrections';
 import { useKitName } from '../kit-names';
 import { symbolId } from '../sticker/symbol-id';
+import { SafeDialog } from '../SafeDialog';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
 import { Faults } from './Faults';
@@ -60,10 +60,10 @@ export function SplitDialog({
     );
   const split = async () => {
     const sent = { kit: name, into: into.trim(), shares: [...shares].map(([code, count]) => ({ code, count })) };
-    if (await run(splitKit(sent))) onClose();
+    if (await run(() => splitKit(sent))) onClose();
   };
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
+    <SafeDialog onClose={onClose} maxWidth="sm" fullWidth>
       <DialogTitle>Split off from {called(name)}</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: '8px !important' }}>
         <Autocomplete
@@ -143,6 +143,6 @@ export function SplitDialog({
           Move them
         </Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

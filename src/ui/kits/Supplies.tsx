@@ -23,7 +23,13 @@ export function Supplies({ supplies, run, busy }: { supplies: readonly Supply[];
   const { value: fresh, set, sound, submit } = useCheckedForm<Supply>(SupplyDto, blank);
   const add = async (supply: Supply) => {
     const sent = { ...supply, name: supply.name.trim(), reason: 'new' };
-    if (await run(saveSupply({ ...sent, seen: imageOf(null) }), () => saveSupply(sent))) set({ name: '' });
+    if (
+      await run(
+        () => saveSupply({ ...sent, seen: imageOf(null) }),
+        () => saveSupply(sent),
+      )
+    )
+      set({ name: '' });
   };
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: 1, pb: 2, maxWidth: 820 }}>
@@ -89,7 +95,10 @@ function Line({ supply: s, run, busy }: { supply: Supply; run: Run; busy: boolea
   const changed = amount(now) !== s.amount;
   const keep = (reason: string) => {
     const sent = { ...s, amount: amount(now), reason };
-    void run(saveSupply({ ...sent, seen: imageOf(s) }), () => saveSupply(sent));
+    void run(
+      () => saveSupply({ ...sent, seen: imageOf(s) }),
+      () => saveSupply(sent),
+    );
   };
   return (
     <Box
@@ -123,7 +132,11 @@ function Line({ supply: s, run, busy }: { supply: Supply; run: Run; busy: boolea
             {reason}
           </Button>
         ))}
-      <IconButton aria-label={`Remove ${s.name}`} disabled={busy} onClick={() => run(removeSupply({ name: s.name }))}>
+      <IconButton
+        aria-label={`Remove ${s.name}`}
+        disabled={busy}
+        onClick={() => run(() => removeSupply({ name: s.name }))}
+      >
         <IconTrash size={16} />
       </IconButton>
     </Box>

@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -21,6 +20,7 @@ import { typicalKit } from '../../core/kit/typical';
 import { addCheckedKit } from '../../server/kit-actions';
 import { Waiting } from '../Waiting';
 import { Faults } from './Faults';
+import { SafeDialog } from '../SafeDialog';
 import { faultsOf } from './faults-of';
 
 const LineTable = dynamic(() => import('./LineTable'), { loading: () => <Waiting /> });
@@ -67,7 +67,7 @@ export function TakeKitDialog({
     else setFaults(answer.messages);
   };
   return (
-    <Dialog open onClose={onClose} maxWidth="lg" fullWidth>
+    <SafeDialog unsaved={kit !== null} onClose={onClose} maxWidth="lg" fullWidth>
       <DialogTitle>{kit ? 'Check the kit' : 'Add a kit'}</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
         {kit ? (
@@ -150,6 +150,6 @@ export function TakeKitDialog({
           Add this kit
         </Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

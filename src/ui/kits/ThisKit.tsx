@@ -60,19 +60,23 @@ export function ThisKit({
   const anotherCopy = async () => {
     setAt(null);
     let made = '';
-    const done = addAnotherCopy({ kit: name }).then((r) => {
-      if (r.ok) made = r.value.name;
-      return r;
+    const done = await run(async () => {
+      const answer = await addAnotherCopy({ kit: name });
+      if (answer.ok) made = answer.value.name;
+      return answer;
     });
-    if (await run(done)) router.push(`/kits?kit=${encodeURIComponent(made)}`);
+    if (done) router.push(`/kits?kit=${encodeURIComponent(made)}`);
   };
   const retire = () => {
     setAt(null);
     const sent = { kit: name, facts: { ...facts, retired: !facts.retired } };
-    void run(saveFacts({ ...sent, seen: imageOf(facts) }), () => saveFacts(sent));
+    void run(
+      () => saveFacts({ ...sent, seen: imageOf(facts) }),
+      () => saveFacts(sent),
+    );
   };
   const remove = async () => {
-    if (await run(removeKit({ kit: name }))) router.push('/kits');
+    if (await run(() => removeKit({ kit: name }))) router.push('/kits');
     close();
   };
   return (

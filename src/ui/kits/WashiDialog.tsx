@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -13,6 +12,7 @@ import { useState } from 'react';
 import { addWashi } from '../../server/kit-corrections';
 import { useKitName } from '../kit-names';
 import type { Run } from '../use-run';
+import { SafeDialog } from '../SafeDialog';
 import { Faults } from './Faults';
 
 /** Lengths as people say them of tape, in mm. */
@@ -46,13 +46,13 @@ export function WashiDialog({
   const length = Math.round(number(long) * UNITS[unit] * 10) / 10;
   const width = number(wide);
   const add = async () => {
-    if (await run(addWashi({ kit: name, width, length, color }))) {
+    if (await run(() => addWashi({ kit: name, width, length, color }))) {
       setAdded([...added, { say: `${wide} mm × ${long} ${unit}`, color }]);
       setLong('');
     }
   };
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
+    <SafeDialog onClose={onClose} maxWidth="sm" fullWidth>
       <DialogTitle>Washi in {called(name)}</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
         <Typography color="text.secondary">A whole roll, or what is left of one: measure it, or guess.</Typography>
@@ -123,6 +123,6 @@ export function WashiDialog({
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
         <Button onClick={onClose}>Close</Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

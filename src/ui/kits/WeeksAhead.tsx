@@ -57,7 +57,7 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
   const called = useKitName();
   const lacking = w.enough.filter((e) => e.there < e.needed);
   const [open, setOpen] = useState(false);
-  const plan = (kit: string | null) => run(choosePlanned({ week: w.week, kit }));
+  const plan = (kit: string | null) => run(() => choosePlanned({ week: w.week, kit }));
   return (
     <Paper component="section" aria-label={w.title} sx={{ p: 2 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -136,7 +136,7 @@ function Lacking({ enough: e, days, run, busy }: LackingProps) {
   const count = e.carried?.onPaper.reduce((a, b) => a + b, 0) || e.needed - e.there;
   const order = async () => {
     if (
-      await run(
+      await run(() =>
         saveOrder({
           id: null,
           order: {

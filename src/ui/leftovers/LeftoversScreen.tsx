@@ -32,7 +32,7 @@ const MOST_KITS = 3;
 export function LeftoversScreen({ page }: { page: LeftoversPage }) {
   const called = useKitName();
   const router = useRouter();
-  const { run, busy, messages } = useRun();
+  const { run, ask, busy, messages } = useRun();
   const [week, setWeek] = useState(page.weeks[0]?.week ?? '');
   const [book, setBook] = useState(page.book ?? '');
   const [tried, setTried] = useState<readonly Tried[]>([]);
@@ -57,14 +57,10 @@ export function LeftoversScreen({ page }: { page: LeftoversPage }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [week, book]);
   const take = async (kit: string, manner: string) => {
-    let id = 0;
-    const begun = await run(
-      startSpread({ week, bookId: book, kitId: kit, manner }).then((answer) => {
-        if (answer.ok) id = answer.value.id;
-        return answer;
-      }),
-    );
-    if (begun && (await run(layOutWhole({ spreadId: id })))) router.push(`/spreads/${id}`);
+    const begun = await ask(() => startSpread({ week, bookId: book, kitId: kit, manner }));
+    if (!begun) return;
+    const { id } = begun.value;
+    if (await run(() => layOutWhole({ spreadId: id }))) router.push(`/spreads/${id}`);
   };
   const share = (t: TriedWeek): number => t.placed / Math.max(1, t.items);
   const good = tried

@@ -1,6 +1,5 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -16,6 +15,7 @@ import { writeKit } from '../../core/format/kit-csv';
 import { kitOfScan } from '../../core/scan/kit-of-scan';
 import { counted } from '../../core/spread/voice';
 import type { Outcome } from '../../server/outcome';
+import { SafeDialog } from '../SafeDialog';
 import type { Scan } from './SheetList';
 
 /** The scanned sheets under a name, and the way into the house: list and pictures together. */
@@ -53,7 +53,7 @@ export function AddKitForm({ scan, onClose }: { scan: Scan; onClose: () => void 
     setBusy(false);
   };
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
+    <SafeDialog onClose={onClose} maxWidth="sm" fullWidth>
       <DialogTitle>Add this kit</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
         <Typography>
@@ -91,6 +91,6 @@ export function AddKitForm({ scan, onClose }: { scan: Scan; onClose: () => void 
           {busy ? 'Cutting the pictures out…' : 'Add it'}
         </Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

@@ -16,7 +16,7 @@ export function Door({ door, run, busy }: { door: DoorState; run: Run; busy: boo
   const given = passphrase.trim();
   const short = given !== '' && given.length < SHORTEST_PASSPHRASE;
   const set = async (open: boolean) => {
-    if (await run(openOrClose({ open, passphrase: given || null }))) setPassphrase('');
+    if (await run(() => openOrClose({ open, passphrase: given || null }))) setPassphrase('');
   };
   return (
     <Paper component="section" aria-label="The door" sx={{ p: 3, display: 'flex', flexDirection: 'column', gap: 2 }}>

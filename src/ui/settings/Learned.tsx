@@ -45,7 +45,7 @@ export function Learned({
             color="error"
             disabled={busy}
             onClick={() => {
-              void run(forgetTaste());
+              void run(() => forgetTaste());
             }}
           >
             Forget all of it
@@ -61,7 +61,7 @@ export function Learned({
             weight={weight}
             off={off}
             busy={busy}
-            heed={(on) => void run(heedLike({ kit, code, off: !on }))}
+            heed={(on) => void run(() => heedLike({ kit, code, off: !on }))}
           />
         ))}
         {choices.map(({ manner, choice, weight, off }) => {
@@ -74,7 +74,7 @@ export function Learned({
                 weight={weight}
                 off={off}
                 busy={busy}
-                heed={(on) => void run(heedChoice({ manner, choice, off: !on }))}
+                heed={(on) => void run(() => heedChoice({ manner, choice, off: !on }))}
               />
             )
           );

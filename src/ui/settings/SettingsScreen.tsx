@@ -49,11 +49,17 @@ export function SettingsScreen({
   const [said, setSaid] = useState('');
   const hand = handFromSample(Number(length.replace(',', '.')), Number(rise.replace(',', '.')));
   const keepHand = async (mine: Hand) => {
-    const kept = await run(saveHand({ hand: mine, seen: imageOf(settings.hand) }), () => saveHand({ hand: mine }));
+    const kept = await run(
+      () => saveHand({ hand: mine, seen: imageOf(settings.hand) }),
+      () => saveHand({ hand: mine }),
+    );
     setSaid(kept ? 'Your hand is kept. Every week is measured with it from now on.' : '');
   };
   const keepZone = async () => {
-    const kept = await run(saveZone({ zone, seen: imageOf(settings.zone) }), () => saveZone({ zone }));
+    const kept = await run(
+      () => saveZone({ zone, seen: imageOf(settings.zone) }),
+      () => saveZone({ zone }),
+    );
     setSaid(kept ? `Your clock is now ${zone}’s.` : '');
   };
   return (

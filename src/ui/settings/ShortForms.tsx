@@ -17,7 +17,7 @@ export function ShortForms({ forms, run, busy }: { forms: readonly ShortForm[]; 
   const longer = given.word !== '' && given.short.length >= given.word.length;
   const several = /\s/.test(given.word);
   const add = async () => {
-    if (!(await run(addShortForm(given)))) return;
+    if (!(await run(() => addShortForm(given)))) return;
     setWord('');
     setShort('');
   };
@@ -76,7 +76,7 @@ export function ShortForms({ forms, run, busy }: { forms: readonly ShortForm[]; 
             key={f.word}
             label={`${f.word} → ${f.short}`}
             onDelete={() => {
-              void run(dropShortForm({ word: f.word }));
+              void run(() => dropShortForm({ word: f.word }));
             }}
             disabled={busy}
           />

@@ -66,7 +66,12 @@ export function Typing({ typing, run, busy }: { typing: TypingHabits; run: Run; 
         <Button
           variant="outlined"
           disabled={busy || same}
-          onClick={() => void run(saveTyping({ ...habits, seen: imageOf(typing) }), () => saveTyping({ ...habits }))}
+          onClick={() =>
+            void run(
+              () => saveTyping({ ...habits, seen: imageOf(typing) }),
+              () => saveTyping({ ...habits }),
+            )
+          }
         >
           Save
         </Button>

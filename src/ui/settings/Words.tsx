@@ -27,7 +27,7 @@ export function Words({
   const [means, setMeans] = useState<string | null>(null);
   const add = async () => {
     if (!word.trim() || !means) return;
-    if (await run(teachWord({ word: word.trim(), means }))) setWord('');
+    if (await run(() => teachWord({ word: word.trim(), means }))) setWord('');
   };
   return (
     <Paper component="section" aria-label="Your words" sx={{ p: 3, display: 'flex', flexDirection: 'column', gap: 2 }}>
@@ -71,7 +71,7 @@ export function Words({
             key={t.word}
             label={`${t.word}: ${t.means}`}
             onDelete={() => {
-              void run(forgetWord({ word: t.word }));
+              void run(() => forgetWord({ word: t.word }));
             }}
             disabled={busy}
           />

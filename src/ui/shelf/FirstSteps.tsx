@@ -20,7 +20,7 @@ export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport
   const next = shelf.weeks.find((w) => w.away === 1);
   const has = { kit: shelf.kits.length > 0, items: (next?.items ?? 0) > 0 };
   const add = (name: string, size: 'mini' | 'full') =>
-    void run(addCheckedKit({ name, role: 'kit', csv: writeKit(typicalKit(name, size)) }));
+    void run(() => addCheckedKit({ name, role: 'kit', csv: writeKit(typicalKit(name, size)) }));
   return (
     <Box component="section" aria-label="First steps" sx={{ mb: 3 }} data-testid="first-steps">
       {messages.map((m) => (

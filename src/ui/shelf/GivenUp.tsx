@@ -14,7 +14,12 @@ export function GivenUp({ weeks }: { weeks: Shelf['givenUp'] }) {
       severity={messages.length ? 'error' : 'info'}
       sx={{ mb: 2 }}
       action={
-        <Button color="inherit" size="small" disabled={busy} onClick={() => void run(takeUpSpread({ id: last.id }))}>
+        <Button
+          color="inherit"
+          size="small"
+          disabled={busy}
+          onClick={() => void run(() => takeUpSpread({ id: last.id }))}
+        >
           Take it up again
         </Button>
       }

@@ -20,6 +20,7 @@ import type { WeekCount } from '../../server/counting-actions';
 import { countWeek } from '../../server/counting-actions';
 import type { Outcome } from '../../server/outcome';
 import type { Shelf, ShelfWeek } from '../../server/shelf';
+import { reached } from '../reached';
 import { GLASS } from '../theme';
 import { Swatches } from './WeekCard';
 import { useKitName } from '../kit-names';
@@ -48,7 +49,7 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
   const start = async () => {
     setBusy(true);
     remember(manner);
-    const result = await startSpread({ week: week.week, bookId, kitId, manner });
+    const result = await reached(() => startSpread({ week: week.week, bookId, kitId, manner }));
     if (result.ok) return router.push(`/spreads/${result.value.id}`);
     setMessages(result.messages);
     setBusy(false);

@@ -5,7 +5,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Chip from '@mui/material/Chip';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -19,6 +18,8 @@ import { MANNERS, mannerNamed } from '../../core/manner/registry';
 import { scattered } from '../../core/manner/scattered';
 import type { OwnManner } from '../../db/manners';
 import { forgetMannerOf, keepMannerAs, ownManners } from '../../server/manner-actions';
+import { reached } from '../reached';
+import { SafeDialog } from '../SafeDialog';
 import { GLASS } from '../theme';
 import type { Setting } from '../../core/manner/settings';
 import { settingGroups } from '../../core/manner/settings';
@@ -66,7 +67,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
       manner.habits.sidebar,
     );
   const keep = async () => {
-    const kept = await keepMannerAs({ name: name.trim(), ...choice });
+    const kept = await reached(() => keepMannerAs({ name: name.trim(), ...choice }));
     setMessages(kept.ok ? [] : kept.messages);
     setSaid(kept.ok ? `“${name.trim()}” is kept, and offered for every new week.` : '');
     if (kept.ok) {
@@ -80,7 +81,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} maxWidth="md" fullWidth>
+    <SafeDialog onClose={onClose} maxWidth="md" fullWidth>
       <DialogTitle>How this week is laid out</DialogTitle>
       <DialogContent
         sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 3, alignItems: 'start' }}
@@ -112,7 +113,9 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
                 size="small"
                 aria-label={`Forget ${m.name}`}
                 onClick={() => {
-                  void forgetMannerOf({ name: m.name }).then(list);
+                  void reached(() => forgetMannerOf({ name: m.name })).then((gone) =>
+                    gone.ok ? list() : setMessages(gone.messages),
+                  );
                 }}
               >
                 Forget
@@ -223,7 +226,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
           {any ? 'Use it and arrange anew' : 'Use it and arrange'}
         </Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }
 

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { useState } from 'react';
 import type { Demand } from '../../core/week/demand';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import { counted, sentence } from '../../core/spread/voice';
@@ -13,6 +12,8 @@ import { spokenEntry } from '../../core/week/typed-line';
 import type { TypingHabits } from '../../core/week/typed/habits';
 import { understand } from '../../core/week/typed/understand';
 import type { FoundPlace } from '../../server/week-actions';
+import { CameBack } from '../agenda/CameBack';
+import { useTypedLines } from '../agenda/use-typed-lines';
 import { GLASS } from '../theme';
 
 /** An item that came up, and what became of it. */
@@ -25,25 +26,21 @@ export interface CameUpNow {
 export function CameUp({
   from,
   typing,
-  busy,
   onAdd,
 }: {
   from: string;
   typing: TypingHabits;
-  busy: boolean;
   onAdd: (entry: AgendaEntry) => Promise<boolean>;
 }) {
-  const [text, setText] = useState('');
+  const lines = useTypedLines(onAdd);
+  const { text, setText } = lines;
   const read = text.trim() ? understand(text, from, typing) : null;
   return (
     <Box
       component="form"
       onSubmit={(e) => {
         e.preventDefault();
-        if (read?.entry && !busy)
-          void onAdd(read.entry).then((kept) => {
-            if (kept) setText('');
-          });
+        lines.add(read?.entry);
       }}
     >
       <Box sx={{ display: 'flex', gap: 1 }}>
@@ -56,10 +53,11 @@ export function CameUp({
           onChange={(e) => setText(e.target.value.slice(0, 400))}
           slotProps={{ inputLabel: { shrink: true } }}
         />
-        <Button type="submit" variant="contained" color="secondary" disabled={!read?.entry || busy}>
+        <Button type="submit" variant="contained" color="secondary" disabled={!read?.entry}>
           Add
         </Button>
       </Box>
+      <CameBack lines={lines} />
       <Typography variant="body2" aria-live="polite" sx={{ minHeight: 20, mt: 0.5, color: GLASS.bottle }}>
         {read && (read.entry ? spokenEntry(read.entry) : 'That has a time but no words yet.')}
       </Typography>

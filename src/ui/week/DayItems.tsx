@@ -56,7 +56,7 @@ function Item({ demand: d, data, run, onFind, large = false }: Omit<DayItemsProp
   const gone = mark === 'let go' || mark === 'brought';
   const tick = async () => {
     setTicked({ was: kept, is: !done });
-    if (!(await run(markItem({ ...occurrenceOf(d), mark: done ? null : 'done' })))) setTicked(null);
+    if (!(await run(() => markItem({ ...occurrenceOf(d), mark: done ? null : 'done' })))) setTicked(null);
   };
   const movable = d.aspect === 'item' && !data.fromFeed.has(d.uid);
   const lacks = data.spread !== null && !data.spread.placed.includes(d.key) && !gone && d.aspect === 'item';
@@ -119,7 +119,7 @@ function Item({ demand: d, data, run, onFind, large = false }: Omit<DayItemsProp
             key={iso}
             onClick={() => {
               setAnchor(null);
-              void run(moveItems({ items: [occurrenceOf(d)], to: iso }));
+              void run(() => moveItems({ items: [occurrenceOf(d)], to: iso }));
             }}
           >
             {name}
@@ -129,7 +129,7 @@ function Item({ demand: d, data, run, onFind, large = false }: Omit<DayItemsProp
           <MenuItem
             onClick={() => {
               setAnchor(null);
-              void run(markItem({ ...occurrenceOf(d), mark: 'let go' }));
+              void run(() => markItem({ ...occurrenceOf(d), mark: 'let go' }));
             }}
           >
             Let it go

@@ -1,5 +1,4 @@
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -7,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { RecordHabits } from '../../core/keep/day-record';
 import { saveRecordHabits } from '../../server/week-actions';
+import { SafeDialog } from '../SafeDialog';
 import type { Run } from '../use-run';
 
 const FIELDS = [
@@ -39,10 +39,10 @@ export function HabitsDialog({ now, run, onClose }: { now: RecordHabits; run: Ru
       spending: linesOf(texts.spending),
       currency: currency.trim() || now.currency,
     };
-    if (await run(saveRecordHabits(told))) onClose();
+    if (await run(() => saveRecordHabits(told))) onClose();
   };
   return (
-    <Dialog open onClose={onClose} aria-labelledby="habits-title" fullWidth maxWidth="xs">
+    <SafeDialog onClose={onClose} aria-labelledby="habits-title" fullWidth maxWidth="xs">
       <DialogTitle id="habits-title">What you write down</DialogTitle>
       <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
         {FIELDS.map(({ key, label, help }) => (
@@ -70,6 +70,6 @@ export function HabitsDialog({ now, run, onClose }: { now: RecordHabits; run: Ru
           Save
         </Button>
       </DialogActions>
-    </Dialog>
+    </SafeDialog>
   );
 }

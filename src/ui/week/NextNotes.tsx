@@ -27,7 +27,7 @@ export function NextNotes({ data, records, run }: { data: ThisWeek; records: Rec
           <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
             {note.text}
           </Typography>
-          <Button size="small" onClick={() => void run(makeNoteAnItem({ note: { ...note }, to }))}>
+          <Button size="small" onClick={() => void run(() => makeNoteAnItem({ note: { ...note }, to }))}>
             Make it an item
           </Button>
           <Button size="small" onClick={() => remove(note)}>

@@ -16,7 +16,6 @@ import { plus } from '../../core/week/typed/calendar-days';
 import { weekAfter } from '../../core/week/week';
 import { moveItems, saveEntry, saveRound, undoAgenda } from '../../server/agenda-actions';
 import type { ThisWeek } from '../../server/this-week';
-import type { FoundPlace } from '../../server/week-actions';
 import { cameUp, dressDay, findPlace } from '../../server/week-actions';
 import { sentRound } from '../agenda/Rounds';
 import { later } from '../later';
@@ -40,7 +39,7 @@ const HabitsDialog = later(() => import('./HabitsDialog').then((m) => m.HabitsDi
 
 /** Through the week: today first, with what is on, what came up and what is written down; then the other days. */
 export function ThisWeekScreen({ data }: { data: ThisWeek }) {
-  const { run, busy, messages, clear, question } = useRun();
+  const { run, ask, busy, messages, clear, question } = useRun();
   const records = useRecords(data.records, run);
   const { week, today, spread, history } = data;
   const isNow = week.days.includes(today);
@@ -53,44 +52,24 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
   const find = async (demand: CameUpNow['demand']) => {
     if (!spread) return;
     setCame(null);
-    let found: FoundPlace | null = null;
-    await run(
-      findPlace({ spreadId: spread.id, uid: demand.uid, on: demand.on }).then((answer) => {
-        if (answer.ok) found = answer.value;
-        return answer;
-      }),
-    );
-    if (found) setCame({ demand, found });
+    const found = await ask(() => findPlace({ spreadId: spread.id, uid: demand.uid, on: demand.on }));
+    if (found) setCame({ demand, found: found.value });
   };
   const add = async (entry: AgendaEntry): Promise<boolean> => {
     const round = typedRound(entry);
-    if (round) return run(saveRound(sentRound(round, '')));
-    if (!spread) return run(saveEntry({ entry }));
-    let came: CameUpNow | null = null;
-    const kept = await run(
-      cameUp({ spreadId: spread.id, entry }).then((answer) => {
-        if (answer.ok && answer.value.found)
-          came = {
-            demand: { uid: answer.value.uid, on: entry.day, title: entry.title },
-            found: answer.value.found,
-          };
-        return answer;
-      }),
-    );
-    setCame(came);
-    return kept;
+    if (round) return run(() => saveRound(sentRound(round, '')));
+    if (!spread) return run(() => saveEntry({ entry }));
+    const kept = await ask(() => cameUp({ spreadId: spread.id, entry }));
+    if (!kept) return false;
+    const { uid, found } = kept.value;
+    setCame(found && { demand: { uid, on: entry.day, title: entry.title }, found });
+    return true;
   };
   const dress = async (day: number) => {
     if (!spread) return;
-    let pieces = -1;
-    await run(
-      dressDay({ spreadId: spread.id, day }).then((answer) => {
-        if (answer.ok) pieces = answer.value.pieces;
-        return answer;
-      }),
-    );
+    const done = await ask(() => dressDay({ spreadId: spread.id, day }));
     const name = longDay(week.days[day] as string);
-    if (pieces >= 0) setDressed(pieces ? `${name} is dressed.` : `${name} has all that it can have.`);
+    if (done) setDressed(done.value.pieces ? `${name} is dressed.` : `${name} has all that it can have.`);
   };
   const others = week.days.filter((d) => d !== chosen);
   const coming = others.filter((d) => d >= today);
@@ -122,7 +101,7 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
           redo={history.redo && sayAgendaDeed(history.redo)}
           onStep={(way) => {
             setCame(null);
-            void run(undoAgenda({ way, step: data.history.at[way] }));
+            void run(() => undoAgenda({ way, step: data.history.at[way] }));
           }}
           busy={busy}
         />
@@ -173,7 +152,7 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
                   onMove={(to) => {
                     const { demand } = came;
                     setCame(null);
-                    void run(moveItems({ items: [{ uid: demand.uid, on: demand.on }], to })).then((moved) => {
+                    void run(() => moveItems({ items: [{ uid: demand.uid, on: demand.on }], to })).then((moved) => {
                       if (moved) void find({ ...demand, on: to });
                     });
                   }}
@@ -187,7 +166,7 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
             )}
             <DayItems data={data} day={at} run={run} onFind={(d) => void find(d)} large />
             <Box sx={{ mt: 1.5 }}>
-              <CameUp from={chosen} typing={data.typing} busy={busy} onAdd={add} />
+              <CameUp from={chosen} typing={data.typing} onAdd={add} />
             </Box>
             {chosen <= today && (
               <TextLine

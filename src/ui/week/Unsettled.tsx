@@ -25,7 +25,7 @@ export function Unsettled({ data, run, busy }: { data: ThisWeek; run: Run; busy:
           <Button
             size="small"
             disabled={busy}
-            onClick={() => void run(bringOver({ items: undone.map(occurrenceOf), to }))}
+            onClick={() => void run(() => bringOver({ items: undone.map(occurrenceOf), to }))}
           >
             Bring all {undone.length} to {toName}
           </Button>
@@ -34,13 +34,13 @@ export function Unsettled({ data, run, busy }: { data: ThisWeek; run: Run; busy:
     >
       {undone.map((d) => (
         <Asked key={d.key} title={d.title} note={`not done on ${longDay(d.on)}`}>
-          <SmallButton disabled={busy} onClick={() => void run(bringOver({ items: [occurrenceOf(d)], to }))}>
+          <SmallButton disabled={busy} onClick={() => void run(() => bringOver({ items: [occurrenceOf(d)], to }))}>
             Bring to {toName}
           </SmallButton>
-          <SmallButton disabled={busy} onClick={() => void run(markItem({ ...occurrenceOf(d), mark: 'done' }))}>
+          <SmallButton disabled={busy} onClick={() => void run(() => markItem({ ...occurrenceOf(d), mark: 'done' }))}>
             It is done
           </SmallButton>
-          <SmallButton disabled={busy} onClick={() => void run(markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
+          <SmallButton disabled={busy} onClick={() => void run(() => markItem({ ...occurrenceOf(d), mark: 'let go' }))}>
             Let it go
           </SmallButton>
         </Asked>
@@ -51,10 +51,10 @@ export function Unsettled({ data, run, busy }: { data: ThisWeek; run: Run; busy:
           title={s.title}
           note={`skipped ${counted(s.times, 'time')} in a row, the last time on ${longDate(s.on)}`}
         >
-          <SmallButton disabled={busy} onClick={() => void run(keepRoutine({ uid: s.uid, on: s.on }))}>
+          <SmallButton disabled={busy} onClick={() => void run(() => keepRoutine({ uid: s.uid, on: s.on }))}>
             It stays
           </SmallButton>
-          <SmallButton disabled={busy} onClick={() => void run(endRoutine({ uid: s.uid, on: today }))}>
+          <SmallButton disabled={busy} onClick={() => void run(() => endRoutine({ uid: s.uid, on: today }))}>
             End it
           </SmallButton>
         </Asked>

@@ -26,7 +26,7 @@ export function useRecords(kept: readonly DayRecord[], run: Run): Records {
       const key = keyOf(record);
       const was = says(kept.find((r) => keyOf(r) === key));
       setPut((before) => new Map(before).set(key, { was, is: record }));
-      const done = await run(writeDown({ records: [record] }));
+      const done = await run(() => writeDown({ records: [record] }));
       if (!done) drop(key);
       return done;
     },

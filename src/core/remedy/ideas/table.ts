@@ -1,3 +1,4 @@
+import { stillToWhiteOut } from '../../bench/what-is-done';
 import { whiteOutKey } from '../../bench/step-key';
 import { whiteOutOf } from '../../bench/white-out';
 import { lookAlikes } from '../../week/twice';
@@ -6,7 +7,8 @@ import { asPatch } from '../remedy';
 
 /** What is to be done at the table first is done. */
 export const tickWhiteOut: Idea = ({ context, placements, finding }) => {
-  const ofPage = whiteOutOf(context, placements).filter((w) => w.page === finding.page);
+  const all = whiteOutOf(context, placements).filter((w) => w.page === finding.page);
+  const ofPage = stillToWhiteOut(context.ticked, finding.page, all);
   return ofPage.length ? [asPatch({ do: 'whited out' }, { ticked: whiteOutKey(finding.page, ofPage) })] : [];
 };
 

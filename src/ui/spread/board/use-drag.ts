@@ -106,7 +106,7 @@ export function useDrag(svg: RefObject<SVGSVGElement | null>, offsets: readonly 
       const { context, placements, selected, also, edit, moved } = store.getState();
       end();
       if (!land) return;
-      if (also.includes(h.id)) return edit(moveTogether(placements, [selected ?? h.id, ...also], h.dx, h.dy));
+      if (also.includes(h.id)) return edit(moveTogether(context, placements, [selected ?? h.id, ...also], h.dx, h.dy));
       edit(movePiece(context, placements, land.p.id, land.to));
       moved(land.p);
     },

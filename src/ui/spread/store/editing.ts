@@ -1,6 +1,5 @@
 import { applies, apply } from '../../../core/edit/change';
-import { movePiece } from '../../../core/edit/move';
-import { moveTogether } from '../../../core/edit/together';
+import { moveBy, moveTogether } from '../../../core/edit/together';
 import { contextFrom } from '../../../core/spread/context';
 import { matchDemands } from '../../../core/spread/placement';
 import { voiceOf } from '../../../core/spread/voice';
@@ -41,8 +40,8 @@ export function editing(spreadId: number, get: Get, set: Set, queue: Queue): Edi
     nudge: (dx, dy) => {
       const { context, placements, selected, also, edit } = get();
       const p = placements.find((q) => q.id === selected);
-      if (p && also.length) edit(moveTogether(placements, [p.id, ...also], dx, dy));
-      else if (p) edit(movePiece(context, placements, p.id, { page: p.page, x: p.x + dx, y: p.y + dy, day: p.day }));
+      if (p && also.length) edit(moveTogether(context, placements, [p.id, ...also], dx, dy));
+      else if (p) edit(moveBy(context, placements, p.id, dx, dy));
     },
     travel: (way) => {
       if (!get().history[way]) return;

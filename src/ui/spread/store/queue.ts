@@ -45,11 +45,15 @@ export function saveQueue(get: Get, set: Set): Queue {
     add: (send, then, onLost = 'say') => {
       refused = false;
       set({ messages: [] });
-      queue.add(send, async (made, again) => {
-        if (made.ok) await then(made.value);
-        else if (again && onLost === 'read') await readAnew();
-        else await fail(made.messages);
-      });
+      queue.add(
+        send,
+        async (made, again) => {
+          if (made.ok) await then(made.value);
+          else if (again && onLost === 'read') await readAnew();
+          else await fail(made.messages);
+        },
+        (why) => fail([why]),
+      );
     },
   };
 }
