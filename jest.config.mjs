@@ -4,10 +4,9 @@ export default {
   testEnvironmentOptions: { globalsCleanup: 'off' },
   testTimeout: 60_000,
   roots: ['<rootDir>/src', '<rootDir>/demo', '<rootDir>/tests'],
-  // What only a built Next.js has: a mark that a module is the server's own, a bundled thread, its cache.
+  // What only a running Next.js has: a mark that a module is the server's own, and its cache.
   moduleNameMapper: {
     '^server-only$': '<rootDir>/tests/stand-ins/server-only.ts',
-    '^\\./thread$': '<rootDir>/tests/stand-ins/heavy-thread.ts',
     '^next/cache$': '<rootDir>/tests/stand-ins/next-cache.ts',
   },
   testMatch: ['**/*.test.ts'],

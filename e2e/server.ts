@@ -1,7 +1,7 @@
 import type { ChildProcess } from 'node:child_process';
 import { spawn, spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { copyFileSync, cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, cpSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -114,6 +114,12 @@ export class Hobnail {
   /** Starts it again at its old address, for windows that are still open. */
   comeBack(): Promise<void> {
     return this.start(Number(new URL(this.url).port));
+  }
+
+  /** The memory that the server holds, MB (Linux: VmRSS). */
+  memory(): number {
+    const status = readFileSync(`/proc/${this.server?.pid ?? 0}/status`, 'utf8');
+    return Math.round(Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024);
   }
 
   /** Ends it for good. */

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { threeBox } from '../src/core/book/three-box';
 import { blankEntry } from '../src/core/week/agenda-entry';
+import ICAL from 'ical.js';
+import { calendarText, deleteCalendar, putCalendar } from '../src/db/calendars';
 import type { Database } from '../src/db/database';
 import { placementsOf } from '../src/db/placements';
 import * as spreads from '../src/server/actions';
@@ -12,6 +14,8 @@ import * as make from '../src/server/make-actions';
 import * as agenda from '../src/server/agenda-actions';
 import * as books from '../src/server/book-actions';
 import * as counting from '../src/server/counting-actions';
+import { calendarsOf, findEntry } from '../src/server/calendars';
+import { heavily } from '../src/server/heavy/heavily';
 import { findItems } from '../src/server/find-items';
 import * as kits from '../src/server/kit-actions';
 import * as corrections from '../src/server/kit-corrections';
@@ -207,6 +211,55 @@ it.each(DOORS.map(([door, good]) => [door.name, door, good] as const))(
   },
   LONG,
 );
+
+/** Texts that break what is written, drawn or read back. */
+const texts = fc
+  .array(
+    fc.oneof(
+      { weight: 3, arbitrary: fc.string({ unit: 'grapheme', minLength: 1, maxLength: 12 }) },
+      fc.constantFrom('\r', '\n', '\u0000', '\u0007', '\u2028', '\u0085', '\ud800', '\udc00', 'i\u0301', '\u0301\u0304', ':', ';', ',', '\\', 'END:VEVENT', '\r\nEND:VCALENDAR'), // prettier-ignore
+    ),
+    { minLength: 1, maxLength: 8 },
+  )
+  .map((parts) => parts.join(''));
+
+it(
+  'whatever is typed is kept, read back, drawn, and printed, under names that come and go',
+  async () => {
+    const ok = (answer: Outcome<unknown>): boolean => answer.ok;
+    await fc.assert(
+      fc.asyncProperty(texts, texts, async (title, list) => {
+        const entry = { ...blankEntry('2027-02-10'), title: title.slice(0, 500), list: list.slice(0, 100) };
+        const reminders = [{ days: 1, text: title.slice(0, 400) }];
+        if (!ok(await agenda.saveEntry({ entry: { ...entry, reminders }, seen: null }))) return;
+        const name = `club ${title}`.slice(0, 60);
+        for (const uid of ['one', 'two']) {
+          await putCalendar(db, name, clubCalendar(uid));
+          const kept = await calendarsOf(db);
+          expect(findEntry(kept, uid)).not.toBeNull();
+          const notes = kept.flatMap((c) => c.bundles.flatMap((b) => b.notes));
+          expect(notes.filter((n) => /cannot be read/.test(n))).toEqual([]);
+          await deleteCalendar(db, name);
+        }
+        const household = (await calendarText(db, 'household')) ?? '';
+        expect(household).not.toMatch(/\r(?!\n)|[\u0000\u0007]/);
+        expect(() => ICAL.parse(household)).not.toThrow();
+        const spread = (await spreadOf(db, 1))!;
+        const written = spread.placements.map((p, i) => (i < 3 ? { ...p, text: title } : p));
+        const drawn = { context: spread.context, placements: written };
+        const svg = await heavily('drawing', drawn);
+        expect(svg).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/);
+        const print = await heavily('print', { ...drawn, work: spread.work, size: 'A4' });
+        expect(Buffer.from(print.slice(0, 5)).toString()).toBe('%PDF-');
+      }),
+      { numRuns: Math.min(RUNS, 60), seed: SEED },
+    );
+  },
+  LONG * 4,
+);
+
+const clubCalendar = (uid: string): string =>
+  ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:x', 'BEGIN:VEVENT', `UID:${uid}`, 'DTSTART:20270210T100000', `SUMMARY:${uid}`, 'END:VEVENT', 'END:VCALENDAR', ''].join('\r\n'); // prettier-ignore
 
 it('after all of that the house is whole, and its week can be opened', async () => {
   const check = await db.executeQuery<{ integrity_check: string }>({

@@ -2,6 +2,8 @@
 import type { Killed } from './kills';
 import { kills } from './kills';
 import { longCalendars } from './long-calendar';
+import { fullDisks, housesKilled, jumpingClock, twoOnOneFile } from './houses';
+import { mixedRequests, restores } from './restores';
 import { windows } from './windows';
 
 const [count = 200, seconds = 120, seed = Date.now() % 1_000_000] = process.argv.slice(2).map(Number);
@@ -37,7 +39,16 @@ async function main(): Promise<void> {
     const ms = (n: number): string => `${n.toFixed(0)} ms`;
     told(`45,000 events, ${what}`, `${ms(took)}; others waited ${ms(othersWaited)} at most`, slow);
   }
-  process.exitCode = faults ? 1 : 0;
+  for (const { what, result, faults: found } of [
+    ...(await housesKilled(count, seed)),
+    await twoOnOneFile(),
+    ...(await fullDisks()),
+    await jumpingClock(seed),
+    await restores(Math.max(4, Math.round(seconds / 2))),
+    await mixedRequests(2000),
+  ])
+    told(what, result, found);
+  process.exit(faults ? 1 : 0);
 }
 
 void main();

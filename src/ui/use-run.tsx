@@ -1,5 +1,5 @@
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useState, useTransition } from 'react';
 import type { Outcome } from '../server/outcome';
 import type { Choice, Question } from './Meanwhile';
 import { Meanwhile } from './Meanwhile';
@@ -14,6 +14,7 @@ export function useRun() {
   const router = useRouter();
   const [messages, setMessages] = useState<readonly string[]>([]);
   const { standing, add } = useSaving();
+  const [refreshing, refresh] = useTransition();
   const [asked, setAsked] = useState<Question | null>(null);
   /**
    * @param over the same once more, whatever is there by now
@@ -31,7 +32,8 @@ export function useRun() {
           if (choice === 'mine') done = await reached(over);
         }
         setMessages(done.ok || choice !== 'mine' ? [] : done.messages);
-        if (done.ok || done.stale || choice === 'theirs') router.refresh();
+        // what can be undone next is known when the screen is read anew, and not before
+        if (done.ok || done.stale || choice === 'theirs') refresh(() => router.refresh());
         settle(done.ok || choice === 'theirs');
       };
       add(send, answered, (why) => {
@@ -54,6 +56,7 @@ export function useRun() {
     run,
     ask,
     busy,
+    refreshing,
     standing,
     messages,
     clear: () => setMessages([]),

@@ -80,7 +80,12 @@ async function write(
   const failed: Error[] = [];
   const zip = new Zip((error, data) => {
     if (error) failed.push(error);
-    else writeSync(out, data);
+    if (failed.length) return;
+    try {
+      writeSync(out, data);
+    } catch (full) {
+      failed.push(full as Error); // thrown from here, the packing would say something else instead
+    }
   });
   const listed: Manifest['files'][number][] = [];
   for (const { name, file } of files) {
@@ -90,7 +95,7 @@ async function write(
     const entry = name === DATA_NAME ? new ZipDeflate(name, { level: 3 }) : new ZipPassThrough(name);
     zip.add(entry);
     entry.push(bytes, true);
-    await new Promise((next) => setImmediate(next)); // who waits meanwhile is answered
+    if (failed[0]) break;
   }
   const manifest: Manifest = { format: 'hobnail.backup/1', made: now.toISOString(), ...told, files: listed };
   const list = new ZipDeflate(MANIFEST_NAME, { level: 6 });

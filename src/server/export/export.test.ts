@@ -96,6 +96,16 @@ it('has everything as other programs read it', async () => {
   expect(text(all, 'log/dinners.csv')).toContain('cod “à la crème”');
 });
 
+it('of a week that cannot be drawn goes on without its pictures, and says so', async () => {
+  const db = await store();
+  await db.updateTable('placement').set({ page: 99 }).execute();
+  const silent = jest.spyOn(console, 'error').mockImplementation(() => {});
+  const all = unzipSync(await exported());
+  silent.mockRestore();
+  expect(text(all, 'weeks/NOT-DRAWN.txt')).toContain('2027-W06');
+  expect(Object.keys(all)).toEqual(expect.arrayContaining(['data/placement.json', 'kits/rockpool.kit.csv']));
+});
+
 it('of the same house has the same bytes', async () => {
   expect(Buffer.compare(await exported(), await exported())).toBe(0);
 });

@@ -28,6 +28,8 @@ interface Exported {
   readonly bytes: string | Uint8Array;
 }
 
+const NOT_DRAWN = 'These weeks could not be drawn. All that they are made of is in data/, and is taken in with it.';
+
 /** px */
 const PNG_WIDTH = 960;
 
@@ -76,16 +78,24 @@ async function* exported(): AsyncGenerator<Exported> {
   for (const room of LOG_ROOMS)
     for (const table of await room.load(db, { today: await today(), year: null, words: '' }))
       yield { name: `log/${table.name}.csv`, bytes: asCsv(table) };
+  const notDrawn: string[] = [];
   const spreads = await db.selectFrom('spread').select(['id', 'week']).orderBy('week').execute();
   for (const { id, week } of spreads) {
     const spread = await spreadOf(db, id);
     if (!spread?.placements.length) continue;
     const { context, placements } = spread;
-    const { json, svg, png } = await heavily('exported', { context, placements, width: PNG_WIDTH });
-    yield { name: `weeks/${week}/spread.json`, bytes: json };
-    yield { name: `weeks/${week}/spread.svg`, bytes: svg };
-    yield { name: `weeks/${week}/spread.png`, bytes: png };
+    try {
+      const { json, svg, png } = await heavily('exported', { context, placements, width: PNG_WIDTH });
+      yield { name: `weeks/${week}/spread.json`, bytes: json };
+      yield { name: `weeks/${week}/spread.svg`, bytes: svg };
+      yield { name: `weeks/${week}/spread.png`, bytes: png };
+    } catch (error) {
+      // one week that cannot be drawn costs itself: what it is made of is in data/ all the same
+      console.error(error);
+      notDrawn.push(week);
+    }
   }
+  if (notDrawn.length) yield { name: 'weeks/NOT-DRAWN.txt', bytes: `${NOT_DRAWN}\n\n${notDrawn.join('\n')}\n` };
 }
 
 /** What an import reads: the tables as they were in one moment, and the pictures. */

@@ -45,7 +45,7 @@ import { WeekList } from './WeekList';
 
 /** The month beside the week: what the week must hold, added by one typed line or by form. */
 export function AgendaScreen({ agenda }: { agenda: Agenda }) {
-  const { run: runs, busy, standing, messages, clear, question } = useRun();
+  const { run: runs, busy, refreshing, standing, messages, clear, question } = useRun();
   // what was added last, until something else is done
   const [added, setAdded] = useState<AgendaEntry | null>(null);
   const run: Run = (action, over) => {
@@ -100,7 +100,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
           undo={history.undo && sayAgendaDeed(history.undo)}
           redo={history.redo && sayAgendaDeed(history.redo)}
           onStep={step}
-          busy={busy}
+          busy={busy || refreshing}
         />
         {agenda.spreadId !== null && (
           <Button color="inherit" component={Link} href={`/spreads/${agenda.spreadId}`}>

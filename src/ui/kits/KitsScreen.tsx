@@ -23,6 +23,7 @@ import { sayKitDeed } from '../../core/kit/deed';
 import { useKitName } from '../kit-names';
 import { PieceDefs } from '../sticker/PieceDefs';
 import { GLASS } from '../theme';
+import { SAID } from '../patient-queue';
 import { useRun } from '../use-run';
 import { FactsForm } from './FactsForm';
 import { KitList } from './KitList';
@@ -41,7 +42,7 @@ const TABS = ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list'
 export function KitsScreen({ page }: { page: KitsPage }) {
   const router = useRouter();
   const called = useKitName();
-  const { run, busy, messages, clear, question } = useRun();
+  const { run, busy, refreshing, standing, messages, clear, question } = useRun();
   const [tab, setTab] = useState(0);
   const [search, setSearch] = useState('');
   const [goesWith, setGoesWith] = useState('');
@@ -63,7 +64,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
               Kits{chosen ? ` · ${called(chosen.kit.name)}` : ''}
             </Typography>
             <Typography variant="caption" aria-live="polite" sx={{ opacity: 0.85 }}>
-              {busy ? 'saving…' : 'saved'}
+              {SAID[standing]}
             </Typography>
           </>
         }
@@ -72,7 +73,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
           undo={history.undo && sayKitDeed(history.undo, called)}
           redo={history.redo && sayKitDeed(history.redo, called)}
           onStep={step}
-          busy={busy}
+          busy={busy || refreshing}
         />
         <Button color="inherit" component={Link} href="/scan">
           Scan a kit

@@ -39,7 +39,7 @@ const HabitsDialog = later(() => import('./HabitsDialog').then((m) => m.HabitsDi
 
 /** Through the week: today first, with what is on, what came up and what is written down; then the other days. */
 export function ThisWeekScreen({ data }: { data: ThisWeek }) {
-  const { run, ask, busy, messages, clear, question } = useRun();
+  const { run, ask, busy, refreshing, messages, clear, question } = useRun();
   const records = useRecords(data.records, run);
   const { week, today, spread, history } = data;
   const isNow = week.days.includes(today);
@@ -103,7 +103,7 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
             setCame(null);
             void run(() => undoAgenda({ way, step: data.history.at[way] }));
           }}
-          busy={busy}
+          busy={busy || refreshing}
         />
         {spread && (
           <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>
