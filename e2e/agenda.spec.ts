@@ -287,3 +287,32 @@ test('calendar files that are cut off, in other letters, or very large are answe
   await expect(page.getByRole('group', { name: 'large' })).toHaveCount(0);
   expect(complaints).toEqual([]);
 });
+
+test('lines typed one right after the other are all there, and unsaved words are asked about before they go', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  await page.goto(`${hobnail.url}/agenda?week=2027-W06`);
+  const line = page.getByLabel('New item');
+  for (let n = 1; n <= 9; n++) {
+    await line.fill(`knot number ${n} on tuesday`);
+    await line.press('Enter');
+    await expect(line).toHaveValue('');
+  }
+  for (let n = 1; n <= 9; n++) await expect(page.getByText(`knot number ${n}`).first()).toBeVisible();
+  await page.getByRole('button', { name: 'By form' }).click();
+  const form = page.getByRole('dialog', { name: 'A new item' });
+  await form.getByLabel('What').fill('seal the skiff');
+  await page.keyboard.press('Escape');
+  const asked = page.getByRole('dialog', { name: 'Close without saving?' });
+  await asked.getByRole('button', { name: 'Go on writing' }).click();
+  await expect(form.getByLabel('What')).toHaveValue('seal the skiff');
+  await page.keyboard.press('Escape');
+  await asked.getByRole('button', { name: 'Close, and lose it' }).click();
+  await expect(form).toBeHidden();
+  await page.getByRole('button', { name: 'By form' }).click();
+  await page.keyboard.press('Escape'); // nothing was written: nothing is asked
+  await expect(form).toBeHidden();
+  expect(complaints).toEqual([]);
+});

@@ -67,7 +67,8 @@ function working(
   });
 }
 
-const recordsIn = (file: string): string[] => {
+/** Names of the records that a database has. */
+export const recordsIn = (file: string): string[] => {
   const opened = new SQLite(file, { readonly: true });
   try {
     return opened.prepare("select name from record where what = 'moment'").pluck().all() as string[];

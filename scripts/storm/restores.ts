@@ -1,13 +1,13 @@
 import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import SQLite from 'better-sqlite3';
 import { Hobnail } from '../../e2e/server';
 import { openDatabase } from '../../src/db/database';
 import { readBackup } from '../../src/server/backup/read-backup';
 import { layWeeks } from '../../tests/ten-years';
 import { actionIds, call } from './actions';
 import type { Told } from './houses';
+import { recordsIn } from './houses';
 
 interface Answer {
   readonly ok: boolean;
@@ -79,15 +79,6 @@ export async function restores(weeks: number): Promise<Told> {
     faults,
   };
 }
-
-const recordsIn = (file: string): string[] => {
-  const opened = new SQLite(file, { readonly: true });
-  try {
-    return opened.prepare("select name from record where what = 'moment'").pluck().all() as string[];
-  } finally {
-    opened.close();
-  }
-};
 
 /** Many requests of all sorts, with the server's memory before and after. */
 export async function mixedRequests(count: number): Promise<Told> {
