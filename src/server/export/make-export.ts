@@ -1,7 +1,6 @@
 import { existsSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import SQLite from 'better-sqlite3';
 import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { writeBook } from '../../core/format/book-json';
 import { writeKit } from '../../core/format/kit-csv';
@@ -12,7 +11,6 @@ import { allKits } from '../../db/kits';
 import { snapshot } from '../../db/snapshot';
 import { pictureFolder } from '../backup/backup-files';
 import { passingFolder } from '../backup/passing';
-import { schemaOf } from '../backup/counts';
 import { heavily } from '../heavy/heavily';
 import { LOG_ROOMS } from '../log/registry';
 import { keepPastWeeks } from '../past-weeks';
@@ -20,7 +18,7 @@ import { spreadOf } from '../spread-of';
 import { dataFile, store } from '../store';
 import { today } from '../today';
 import { EXPORT_README } from './readme';
-import { EXPORT_FORMAT, EXPORT_NAME, exportedTables, tableJson } from './tables';
+import { EXPORT_FORMAT, EXPORT_NAME } from './tables';
 
 /** One file of an export. */
 interface Exported {
@@ -30,6 +28,8 @@ interface Exported {
 
 const NOT_DRAWN = 'These weeks could not be drawn. All that they are made of is in data/, and is taken in with it.';
 
+/** bytes that are packed at once */
+const SLICE = 2 ** 18;
 /** px */
 const PNG_WIDTH = 960;
 
@@ -51,8 +51,13 @@ export function makeExport(): ReadableStream<Uint8Array> {
           const entry = isPacked ? new ZipPassThrough(name) : new ZipDeflate(name, { level: 6 });
           entry.mtime = new Date(1980, 0, 1);
           zip.add(entry);
-          entry.push(typeof bytes === 'string' ? new TextEncoder().encode(bytes) : bytes, true);
-          await new Promise((next) => setImmediate(next)); // who waits meanwhile is answered
+          const all = typeof bytes === 'string' ? new TextEncoder().encode(bytes) : bytes;
+          for (let at = 0; ; at += SLICE) {
+            const isLast = at + SLICE >= all.length;
+            entry.push(all.subarray(at, at + SLICE), isLast);
+            await new Promise((next) => setImmediate(next)); // who waits meanwhile is answered
+            if (isLast) break;
+          }
         }
         zip.end();
       } catch (error) {
@@ -104,15 +109,10 @@ async function* dataFiles(): AsyncGenerator<Exported> {
   try {
     const copy = join(work, 'copy.sqlite');
     await snapshot(dataFile(), copy);
-    const opened = new SQLite(copy, { readonly: true });
-    try {
-      const tables = exportedTables(opened);
-      const told = { format: EXPORT_FORMAT, schema: schemaOf(opened), tables };
-      yield { name: EXPORT_NAME, bytes: `${JSON.stringify(told, null, 2)}\n` };
-      for (const table of tables) yield { name: `data/${table}.json`, bytes: tableJson(opened, table) };
-    } finally {
-      opened.close();
-    }
+    const { schema, tables } = await heavily('tables', { copy });
+    const told = { format: EXPORT_FORMAT, schema, tables: tables.map((t) => t.table) };
+    yield { name: EXPORT_NAME, bytes: `${JSON.stringify(told, null, 2)}\n` };
+    for (const { table, json } of tables) yield { name: `data/${table}.json`, bytes: json };
   } finally {
     rmSync(work, { recursive: true, force: true });
   }

@@ -1,3 +1,4 @@
+import SQLite from 'better-sqlite3';
 import sharp from 'sharp';
 import { arrange } from '../../core/arrange/arrange';
 import { benchOf } from '../../core/bench/bench';
@@ -15,7 +16,9 @@ import { contextFrom } from '../../core/spread/context';
 import type { ContextData } from '../../core/spread/context';
 import type { Placement } from '../../core/spread/placement';
 import { isWriting, matchDemands, piecesOn } from '../../core/spread/placement';
+import { schemaOf } from '../backup/counts';
 import { makingBackup } from '../backup/making-backup';
+import { exportedTables, tableJson } from '../export/tables';
 import { printFonts, shippedLetters } from '../fonts';
 import { pngOf } from '../png-of';
 import { pictureData, picturePng, picturesToDraw, rasterOf } from '../pictures';
@@ -111,6 +114,17 @@ export const WORKS = {
   room: async ({ hash, width, height }: { hash: string; width: number; height: number }) => {
     const picture = await rasterOf(hash);
     return picture && clearRoom(picture, width, height);
+  },
+
+  /** the tables of a copy of the data, as an export holds them */
+  tables: ({ copy }: { copy: string }) => {
+    const opened = new SQLite(copy, { readonly: true });
+    try {
+      const tables = exportedTables(opened).map((table) => ({ table, json: tableJson(opened, table) }));
+      return { schema: schemaOf(opened), tables };
+    } finally {
+      opened.close();
+    }
   },
 
   /** everything in one file */
