@@ -26,7 +26,7 @@ export interface ZipFile {
 
 /** No single thing that is read whole is larger; a file that says so is damaged, or means ill. */
 const MOST_WHOLE = 256 * 2 ** 20;
-/** Tables of ten years pack to a fifteenth (measured); what packs much smaller says one thing over and over. */
+/** Tables of rows pack far less than this (from memory); what packs so small says one thing over and over. */
 const MOST_PACKED = 100;
 
 /** Opens a packed file and reads its list. @throws NoBackup where it breaks off, or is none */
