@@ -25,8 +25,8 @@ export async function restores(weeks: number): Promise<Told> {
   const hobnail = new Hobnail(file);
   await hobnail.start();
   const actions = actionIds();
-  const ask = (name: string, ...input: unknown[]): Promise<Answer> =>
-    call(hobnail.url, '/settings', actions.get(name) as string, input[0]) as Promise<Answer>;
+  const ask = (name: string, input?: unknown): Promise<Answer> =>
+    call(hobnail.url, '/settings', actions.get(name) as string, input) as Promise<Answer>;
   const kept: string[] = [];
   const faults: string[] = [];
   const times: number[] = [];

@@ -139,11 +139,12 @@ const whiteOutSteps = (context: Context, list: readonly WhiteOut[]): Unnumbered[
             },
           ]
         : [];
+    const key = context.ticked.find((k) => k.startsWith(`white-out:${page}:`));
+    if (key === undefined) return step(whiteOutKey(page, ofPage), here, ofPage);
     const left = stillToWhiteOut(context.ticked, page, ofPage);
+    if (!left.length) return step(key, here, ofPage);
     const open = here.filter(({ w }) => stillToWhiteOut(context.ticked, page, [w]).length > 0);
     const settled = here.filter((h) => !open.includes(h));
-    const key = context.ticked.find((k) => k.startsWith(`white-out:${page}:`));
-    if (!left.length || key === undefined) return step(key ?? whiteOutKey(page, ofPage), here, ofPage);
     return [
       ...step(
         key,

@@ -11,16 +11,10 @@ import { readBackup } from './read-backup';
 /**
  * Writes everything into one file: the database as it is in one moment, while it is used; every picture, and a list
  * with their checksums. It is read back and looked over before it counts; what is too old by the rule of `kept-backups`
- * goes then. One is made at a time.
+ * goes then. One is made at a time, as all works of that thread are.
  * @throws NoBackup when what was written is not whole
  */
-export function makeBackup(now = new Date()): Promise<BackupFile> {
-  const mine = (turns.hobnailBackup ?? Promise.resolve()).then(() => heavily('backup', { now }));
-  turns.hobnailBackup = mine.catch(() => {});
-  return mine;
-}
-
-const turns = globalThis as unknown as { hobnailBackup?: Promise<unknown> };
+export const makeBackup = (now = new Date()): Promise<BackupFile> => heavily('backup', { now });
 
 /**
  * Takes a backup that was kept elsewhere, under the time it was made; it is looked over first. Its file is moved: it
