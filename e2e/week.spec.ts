@@ -44,6 +44,7 @@ test('through the week: what came up has its place, and what was is written down
   await expect(page.getByRole('button', { name: 'Remove ask Odile for the keys' })).toBeVisible();
 
   // all of it is kept: nothing has to be saved
+  await expect(page.getByTestId('week-saved')).toHaveText('saved');
   await page.reload();
   await expect(page.getByLabel('food, $')).toHaveValue('12.5');
   await expect(page.getByLabel('What really happened')).toHaveValue('The plumber sang bass.');

@@ -22,6 +22,7 @@ import { later } from '../later';
 import { GLASS } from '../theme';
 import { TopBar } from '../TopBar';
 import { UndoRedo } from '../UndoRedo';
+import { SAID } from '../patient-queue';
 import { useRun } from '../use-run';
 import { Amounts } from './Amounts';
 import type { CameUpNow } from './CameUp';
@@ -39,7 +40,7 @@ const HabitsDialog = later(() => import('./HabitsDialog').then((m) => m.HabitsDi
 
 /** Through the week: today first, with what is on, what came up and what is written down; then the other days. */
 export function ThisWeekScreen({ data }: { data: ThisWeek }) {
-  const { run, ask, busy, refreshing, messages, clear, question } = useRun();
+  const { run, ask, busy, refreshing, standing, messages, clear, question } = useRun();
   const records = useRecords(data.records, run);
   const { week, today, spread, history } = data;
   const isNow = week.days.includes(today);
@@ -80,9 +81,14 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
     <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
       <TopBar
         title={
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-            {isNow ? 'This week' : 'The week'} · {spokenWeek(week.days)}
-          </Typography>
+          <>
+            <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
+              {isNow ? 'This week' : 'The week'} · {spokenWeek(week.days)}
+            </Typography>
+            <Typography variant="caption" aria-live="polite" data-testid="week-saved" sx={{ opacity: 0.85 }}>
+              {SAID[standing]}
+            </Typography>
+          </>
         }
       >
         <IconButton color="inherit" component={Link} href={`/week?week=${before}`} aria-label="The week before">
