@@ -67,9 +67,9 @@ function working(
   });
 }
 
-/** Names of the records that a database has. */
+/** Names of the records that a database has. Opened to be written: what a killed process left half done is taken back. */
 export const recordsIn = (file: string): string[] => {
-  const opened = new SQLite(file, { readonly: true });
+  const opened = new SQLite(file);
   try {
     return opened.prepare("select name from record where what = 'moment'").pluck().all() as string[];
   } finally {
@@ -83,7 +83,7 @@ async function faultsOf(data: string, kept: readonly string[]): Promise<string[]
   process.env.HOBNAIL_DATA = data;
   sweepAtStart();
   const there = new Set(recordsIn(data));
-  const opened = new SQLite(data, { readonly: true });
+  const opened = new SQLite(data);
   if (opened.pragma('integrity_check', { simple: true }) !== 'ok') faults.push('the data is not whole');
   if ((opened.pragma('foreign_key_check') as unknown[]).length) faults.push('references lead nowhere');
   if (opened.prepare('select count(*) from spread').pluck().get() === 0) faults.push('no week is left');
