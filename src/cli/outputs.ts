@@ -15,6 +15,7 @@ import { writeSpread } from '../core/format/spread-json';
 import { spreadSvg } from '../core/format/spread-svg';
 import { demandsOfWeek } from '../core/week/demands';
 import { printFonts, shippedLetters } from '../server/fonts';
+import { packed } from '../server/packed';
 
 interface TextFile {
   readonly file: string;
@@ -50,6 +51,7 @@ export async function outputs(
     'bench.pdf': await benchPdf(context, benchOf(context, spread.placements), {
       fonts: printFonts(),
       letters: shippedLetters(),
+      pack: packed,
     }),
     'cuts.svg': cutsSvg(context, spread.cuts),
   };

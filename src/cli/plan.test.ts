@@ -23,7 +23,7 @@ const plan = (out: string, over: Record<string, string> = {}) => {
   };
   return spawnSync(
     process.execPath,
-    ['--import', 'tsx', 'src/cli/plan.ts', ...Object.entries(given).flatMap(([k, v]) => (v ? [`--${k}`, v] : []))],
+    ['scripts/plan.mjs', ...Object.entries(given).flatMap(([k, v]) => (v ? [`--${k}`, v] : []))],
     { encoding: 'utf8' },
   );
 };

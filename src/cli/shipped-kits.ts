@@ -4,7 +4,7 @@ import { join } from 'node:path';
 /** Kits that ship with the demo, by the name the headless command takes. */
 export const SHIPPED_KITS = ['rockpool', 'night-almanac'] as const;
 
-const FOLDER = join(__dirname, '..', '..', 'demo', 'kits');
+const FOLDER = join(process.cwd(), 'demo', 'kits');
 
 /** The file of a shipped kit named `Rockpool`, `night-almanac`, `Night Almanac`, …; null for any other name. */
 export function shippedKit(name: string): string | null {

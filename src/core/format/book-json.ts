@@ -7,7 +7,7 @@ import { parseJson } from './parse-json';
 import { conform } from './schema';
 
 /**
- * Reads a book (formats.md, Book): its shape by the schema, then that all of it lies on its pages.
+ * Reads a book (docs/formats): its shape by the schema, then that all of it lies on its pages.
  * @throws BadInput
  * @example readBook(text, 'mine.book.json').regions
  */

@@ -1,4 +1,4 @@
-/** One thing wrong with a file: where, what was found, what is expected (formats.md). */
+/** One thing wrong with a file: where, what was found, what is expected (docs/formats). */
 export interface Fault {
   readonly file: string;
   /** a line number from 1, or the name of a property */

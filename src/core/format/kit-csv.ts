@@ -33,7 +33,7 @@ const MOST_DESIGNS = 20_000;
 const MOST_FAULTS = 40;
 
 /**
- * Reads a kit (formats.md, Kit) as a spreadsheet saves it: BOM or none, comma, semicolon or tab, CRLF, quotes,
+ * Reads a kit (docs/formats/kit.md) as a spreadsheet saves it: BOM or none, comma, semicolon or tab, CRLF, quotes,
  * decimal commas where the separator is a semicolon. Unknown columns are passed over.
  * @param name the kit's name, its file's name without endings
  * @throws BadInput with a fault for each thing wrong, by line and column

@@ -68,13 +68,16 @@ interface Font {
 function drawn(font: Font, text: string): Outlined {
   const composed = text.normalize('NFC');
   const readable = [...composed].map((c) => (font.hasGlyphForCodePoint(c.codePointAt(0) as number) ? c : '?')).join('');
-  const { glyphs, positions } = font.layout(drawable(readable, (part) => font.layout(part).glyphs.map((g) => g.path)));
+  const { outlines, positions } = drawable(readable, (part) => {
+    const line = font.layout(part);
+    return { outlines: line.glyphs.map((g) => g.path.commands), positions: line.positions };
+  }).drawn;
   const em = font.unitsPerEm;
   const path: PathCommand[] = [];
   let x = 0;
-  glyphs.forEach((glyph, i) => {
+  outlines.forEach((commands, i) => {
     const { xAdvance, xOffset, yOffset } = positions[i] as (typeof positions)[number];
-    for (const { command, args } of glyph.path.commands) {
+    for (const { command, args } of commands) {
       const name = COMMANDS.get(command);
       if (!name) continue;
       path.push({

@@ -10,7 +10,7 @@ export interface OwnSettings {
 }
 
 /**
- * Reads settings for one spread (formats.md, Options).
+ * Reads settings for one spread (docs/formats).
  * @throws BadInput, an unknown key or way by its name
  * @example readOptions('{"ways":{"boxes":5}}', 'options.json').ways
  */

@@ -16,7 +16,7 @@ import { review, viewOf } from '../review/review';
 import type { Score } from '../review/score';
 import { scoreOf } from '../review/score';
 
-/** A spread with all that follows from it (formats.md, Spread). */
+/** A spread with all that follows from it (docs/formats/spread.md). */
 export interface SpreadFile {
   readonly format: 'hobnail.spread/1';
   readonly book: string;

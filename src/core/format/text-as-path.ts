@@ -1,5 +1,5 @@
 import { num } from '../art/svg';
-import type { Letters } from './letters';
+import type { Letters, PathCommand } from './letters';
 import type { Element } from './markup';
 import { parseMarkup, unescaped, writeMarkup } from './markup';
 
@@ -37,8 +37,8 @@ export function inheritedBy({ attributes }: Element, around: Inherited): Inherit
   return own.length ? new Map([...around, ...own.map((n) => [n, attributes.get(n) as string] as const)]) : around;
 }
 
-/** A text as the path of its letters, at its place, its size and, where it is squeezed, its width. */
-export function asPath(text: Element, given: Inherited, letters: Letters): Element {
+/** The outlines of a text's letters at its place, its size and, where it is squeezed, its width. */
+export function placedOutlines(text: Element, given: Inherited, letters: Letters): PathCommand[] {
   const words = unescaped(text.children.filter((c) => typeof c === 'string').join(''));
   const { path, width } = letters.outline(words, given.get('font-family') ?? '');
   const size = Number(given.get('font-size') ?? 1);
@@ -49,8 +49,13 @@ export function asPath(text: Element, given: Inherited, letters: Letters): Eleme
   const start =
     Number(text.attributes.get('x') ?? 0) - width * across * (anchor === 'middle' ? 0.5 : anchor === 'end' ? 1 : 0);
   const base = Number(text.attributes.get('y') ?? 0);
-  const d = path
-    .map((c) => `${c.do}${c.args.map((n, i) => num(i % 2 ? base + n * size : start + n * across)).join(' ')}`)
+  return path.map((c) => ({ do: c.do, args: c.args.map((n, i) => (i % 2 ? base + n * size : start + n * across)) }));
+}
+
+/** A text as the path of its letters. */
+function asPath(text: Element, given: Inherited, letters: Letters): Element {
+  const d = placedOutlines(text, given, letters)
+    .map((c) => `${c.do}${c.args.map(num).join(' ')}`)
     .join('');
   const kept = [...text.attributes].filter(([name]) => !OF_TEXT.has(name));
   const fill =

@@ -20,6 +20,7 @@ import { schemaOf } from '../backup/counts';
 import { makingBackup } from '../backup/making-backup';
 import { exportedTables, tableJson } from '../export/tables';
 import { printFonts, shippedLetters } from '../fonts';
+import { packed } from '../packed';
 import { pngOf } from '../png-of';
 import { pictureData, picturePng, picturesToDraw, rasterOf } from '../pictures';
 
@@ -52,7 +53,8 @@ export const WORKS = {
   print: async ({ context: data, placements, work, size }: Drawn & { work: WorkPlan; size: 'A4' | 'Letter' }) => {
     const context = contextFrom(data);
     const bench = benchOf(context, placements, undefined, work);
-    return benchPdf(context, bench, { fonts: printFonts(), letters: shippedLetters(), pictureOf: picturePng, size });
+    const parts = { fonts: printFonts(), letters: shippedLetters(), pack: packed };
+    return benchPdf(context, bench, { ...parts, pictureOf: picturePng, size });
   },
 
   /** made pieces, PDF */

@@ -11,7 +11,7 @@ export interface FontFiles {
 /** A document begun: named, with its fonts, and of a fixed moment, so that the same content gives the same bytes. */
 export async function beginPdf(title: string, files: FontFiles): Promise<{ document: PDFDocument; fonts: Fonts }> {
   const document = await PDFDocument.create();
-  document.registerFontkit(fontkit);
+  document.registerFontkit({ create: (...given) => byWord(fontkit.create(...given)) });
   document.setTitle(title);
   document.setProducer('Hobnail');
   document.setCreator('Hobnail');
@@ -22,4 +22,21 @@ export async function beginPdf(title: string, files: FontFiles): Promise<{ docum
     heading: await document.embedFont(files.heading, { subset: true }),
   };
   return { document, fonts };
+}
+
+type Font = ReturnType<typeof fontkit.create>;
+
+/** A font that lays a word out once: a print has few words, each in many lines, and layout is what takes its time. */
+function byWord(font: Font): Font {
+  const known = new Map<string, Font['layout'] extends (...given: never[]) => { glyphs: infer G } ? G : never>();
+  const layout = font.layout.bind(font);
+  const ofWord = (word: string) => {
+    const glyphs = known.get(word) ?? layout(word).glyphs;
+    known.set(word, glyphs);
+    return glyphs;
+  };
+  // only glyphs are asked for (pdf-lib's embedders), never their distances
+  return Object.assign(font, {
+    layout: (text: string) => ({ glyphs: (text.match(/\S*\s?/g) ?? []).flatMap(ofWord) }),
+  });
 }

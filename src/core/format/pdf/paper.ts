@@ -256,11 +256,15 @@ export class Paper {
 
 const letters = new WeakMap<PDFFont, ReadonlySet<number>>();
 
+/** What each font here has, and draws alone and together. */
+const ASCII = /^[ -~]*$/;
+
 /** Letters the font does not have are shown as a question mark rather than stopping the print. */
 function printable(text: string, font: PDFFont): string {
+  if (ASCII.test(text)) return text;
   const known = letters.get(font) ?? new Set(font.getCharacterSet());
   letters.set(font, known);
   const composed = text.normalize('NFC');
   const readable = [...composed].map((c) => (known.has(c.codePointAt(0) as number) ? c : '?')).join('');
-  return drawable(readable, (part) => font.encodeText(part));
+  return drawable(readable, (part) => font.encodeText(part)).text;
 }

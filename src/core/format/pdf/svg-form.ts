@@ -1,34 +1,14 @@
-import type { PDFDocument, PDFOperator, PDFRef } from 'pdf-lib';
-import {
-  LineCapStyle,
-  LineJoinStyle,
-  PDFName,
-  appendBezierCurve,
-  clip,
-  closePath,
-  concatTransformationMatrix,
-  drawObject,
-  endPath,
-  fill,
-  fillAndStroke,
-  lineTo,
-  moveTo,
-  popGraphicsState,
-  pushGraphicsState,
-  setDashPattern,
-  setFillingRgbColor,
-  setGraphicsState,
-  setLineCap,
-  setLineJoin,
-  setLineWidth,
-  setStrokingRgbColor,
-  stroke,
-} from 'pdf-lib';
+import { strToU8, zlibSync } from 'fflate';
+import type { PDFDocument, PDFRef } from 'pdf-lib';
 import svgpath from 'svgpath';
-import type { Letters } from '../letters';
+import type { Letters, PathCommand } from '../letters';
 import type { Element } from '../markup';
 import { parseMarkup } from '../markup';
-import { asPath, inheritedBy } from '../text-as-path';
+import { inheritedBy, placedOutlines } from '../text-as-path';
+import { dashes, operator } from './operators';
+
+/** Packs the content of a form as zlib does; a server has a faster way than the core. */
+export type Pack = (bytes: Uint8Array) => Uint8Array;
 
 /** The embedded pictures of scanned stickers, by their address in a drawing. */
 export type Pictures = ReadonlyMap<string, PDFRef>;
@@ -42,11 +22,13 @@ export class SvgForms {
   private readonly made = new Map<string, PDFRef>();
   private readonly states = new Map<string, PDFRef>();
   private readonly things = new Map<string, PDFRef>();
+  private readonly shapes = new Map<string, string>();
 
   constructor(
     private readonly document: PDFDocument,
     private readonly letters: Letters,
     private readonly pictures: Pictures,
+    private readonly pack: Pack = zlibSync,
   ) {}
 
   /**
@@ -69,7 +51,10 @@ export class SvgForms {
     const named = (refs: ReadonlyMap<string, PDFRef>) =>
       Object.fromEntries([...refs].map(([name, ref]) => [name, ref]));
     return context.register(
-      context.formXObject([...operators], {
+      context.stream(this.pack(strToU8(operators.join('\n'))), {
+        Type: 'XObject',
+        Subtype: 'Form',
+        Filter: 'FlateDecode',
         BBox: [...box],
         Resources: { ExtGState: named(states), XObject: named(objects) },
         ...(grouped ? { Group: { Type: 'Group', S: 'Transparency' } } : {}),
@@ -100,13 +85,21 @@ export class SvgForms {
     return this.pictures.get(href);
   }
 
-  outlined(text: Element, given: ReadonlyMap<string, string>): Element {
-    return asPath(text, given, this.letters);
+  /** The operators of a text's letters. */
+  lettering(text: Element, given: ReadonlyMap<string, string>): string {
+    return operatorsOf(placedOutlines(text, given, this.letters));
+  }
+
+  /** The operators of a path; those of a shape that comes again are known. */
+  shape(d: string): string {
+    const made = this.shapes.get(d) ?? operatorsOf(commandsOf(d));
+    this.shapes.set(d, made);
+    return made;
   }
 }
 
 interface Drawn {
-  readonly operators: readonly PDFOperator[];
+  readonly operators: readonly string[];
   readonly states: ReadonlyMap<string, PDFRef>;
   readonly objects: ReadonlyMap<string, PDFRef>;
 }
@@ -114,10 +107,12 @@ interface Drawn {
 type Given = ReadonlyMap<string, string>;
 const PAINT = ['fill', 'stroke', 'stroke-width', 'fill-opacity', 'stroke-opacity', 'stroke-linecap', 'stroke-linejoin', 'stroke-dasharray'] as const; // prettier-ignore
 const HUGE = 100_000;
+/** Ends and corners of lines (ISO 32000-1, tables 54 and 55). */
+const [SHARP, ROUND] = [0, 1];
 
 /** One form's operators, with the states and things that they name. */
 class Content {
-  private readonly operators: PDFOperator[] = [];
+  private readonly operators: string[] = [];
   private readonly states = new Map<string, PDFRef>();
   private readonly objects = new Map<string, PDFRef>();
   private readonly ids = new Map<string, Element>();
@@ -147,7 +142,7 @@ class Content {
     const given: Given = new Map([...inheritedBy(element, around), ...own]);
     const opacity = Number(attributes.get('opacity') ?? 1);
     const clipped = /^url\(#(.+)\)$/.exec(attributes.get('clip-path') ?? '')?.[1];
-    this.operators.push(pushGraphicsState());
+    this.operators.push(operator('save'));
     const transform = attributes.get('transform');
     if (transform) this.operators.push(matrix(transform));
     if (clipped) this.clipTo(this.ids.get(clipped));
@@ -158,7 +153,7 @@ class Content {
       const whole = inner.of([{ ...element, attributes: bare }], around);
       this.see(opacity, opacity);
       this.show(this.forms.register(whole, [-HUGE, -HUGE, HUGE, HUGE], true));
-    } else if (name === 'text') this.path(this.forms.outlined(element, given), given);
+    } else if (name === 'text') this.paint(this.forms.lettering(element, given), attributes, given);
     else if (name === 'image') this.image(attributes);
     else if (name === 'use') {
       const id = (attributes.get('href') ?? '').slice(1);
@@ -169,7 +164,7 @@ class Content {
     else if (name === 'g') {
       for (const c of children) if (typeof c !== 'string') this.draw(c, given);
     } else this.path(element, given);
-    this.operators.push(popGraphicsState());
+    this.operators.push(operator('restore'));
   }
 
   /** A drawing within the drawing: at its place, at its scale, and cut at its frame. */
@@ -177,11 +172,12 @@ class Content {
     const at = (key: string): number => Number.parseFloat(attributes.get(key) ?? '0') || 0;
     const [vx, vy, vw, vh] = (attributes.get('viewBox') ?? '').split(/[\s,]+/).map(Number);
     const [w, h] = [at('width'), at('height')];
-    this.operators.push(concatTransformationMatrix(1, 0, 0, 1, at('x'), at('y')));
-    if (w && h && attributes.get('overflow') !== 'visible') this.outline(boxPath(0, 0, w, h, 0), [clip(), endPath()]);
+    this.operators.push(operator('matrix', 1, 0, 0, 1, at('x'), at('y')));
+    if (w && h && attributes.get('overflow') !== 'visible')
+      this.operators.push(this.forms.shape(boxPath(0, 0, w, h, 0)), operator('clip'), operator('end'));
     if (w && h && vw && vh) {
-      this.operators.push(concatTransformationMatrix(w / vw, 0, 0, h / vh, 0, 0));
-      this.operators.push(concatTransformationMatrix(1, 0, 0, 1, -(vx ?? 0), -(vy ?? 0)));
+      this.operators.push(operator('matrix', w / vw, 0, 0, h / vh, 0, 0));
+      this.operators.push(operator('matrix', 1, 0, 0, 1, -(vx ?? 0), -(vy ?? 0)));
     }
     for (const c of children) if (typeof c !== 'string') this.draw(c, given);
   }
@@ -191,98 +187,98 @@ class Content {
     if (!ref) return;
     const at = (key: string): number => Number(attributes.get(key) ?? 0);
     // a picture is a square of side 1 whose y goes upwards
-    this.operators.push(concatTransformationMatrix(at('width'), 0, 0, -at('height'), at('x'), at('y') + at('height')));
+    this.operators.push(operator('matrix', at('width'), 0, 0, -at('height'), at('x'), at('y') + at('height')));
     this.show(ref);
   }
 
   private path(element: Element, given: Given): void {
     const d = pathOf(element);
-    if (!d) return;
+    if (d) this.paint(this.forms.shape(d), element.attributes, given);
+  }
+
+  private paint(outline: string, attributes: ReadonlyMap<string, string>, given: Given): void {
+    if (!outline) return;
     const [inside, line] = [colorOf(given.get('fill') ?? '#000000'), colorOf(given.get('stroke') ?? 'none')];
     if (!inside && !line) return;
     const alpha = (key: string): number => Number(given.get(key) ?? 1);
     const [fillAlpha, lineAlpha] = [alpha('fill-opacity'), alpha('stroke-opacity')];
     if (fillAlpha < 1 || lineAlpha < 1) this.see(fillAlpha, lineAlpha);
-    if (inside) this.operators.push(setFillingRgbColor(...inside));
+    if (inside) this.operators.push(operator('inside', ...inside));
     if (line) {
       this.operators.push(
-        setStrokingRgbColor(...line),
-        setLineWidth(Number(given.get('stroke-width') ?? 1)),
-        setLineCap(given.get('stroke-linecap') === 'round' ? LineCapStyle.Round : LineCapStyle.Butt),
-        setLineJoin(given.get('stroke-linejoin') === 'round' ? LineJoinStyle.Round : LineJoinStyle.Miter),
+        operator('rim', ...line),
+        operator('weight', Number(given.get('stroke-width') ?? 1)),
+        operator('cap', given.get('stroke-linecap') === 'round' ? ROUND : SHARP),
+        operator('join', given.get('stroke-linejoin') === 'round' ? ROUND : SHARP),
       );
-      const dashes = (given.get('stroke-dasharray') ?? '')
+      const lengths = (given.get('stroke-dasharray') ?? '')
         .split(/[\s,]+/)
         .map(Number)
         .filter((n) => n > 0);
-      if (dashes.length) this.operators.push(setDashPattern(dashes, 0));
+      if (lengths.length) this.operators.push(dashes(lengths));
     }
     // the rim of a lettering lies under it
-    if (inside && line && element.attributes.get('paint-order') === 'stroke') {
-      this.outline(d, [stroke()]);
-      this.outline(d, [fill()]);
-    } else this.outline(d, [inside && line ? fillAndStroke() : inside ? fill() : stroke()]);
+    if (inside && line && attributes.get('paint-order') === 'stroke')
+      this.operators.push(outline, operator('stroke'), outline, operator('fill'));
+    else this.operators.push(outline, operator(inside && line ? 'both' : inside ? 'fill' : 'stroke'));
   }
 
   private clipTo(shape: Element | undefined): void {
     const paths = (shape?.children ?? []).flatMap((c) => (typeof c === 'string' ? [] : pathOf(c)));
-    if (paths.length) this.outline(paths.join(''), [clip(), endPath()]);
-  }
-
-  private outline(d: string, then: readonly PDFOperator[]): void {
-    svgpath(d)
-      .abs()
-      .unshort()
-      .unarc()
-      .iterate((segment, _, x, y) => {
-        const [command, ...args] = segment as [string, ...number[]];
-        const [a = 0, b = 0, c = 0, e = 0, f = 0, g = 0] = args;
-        switch (command) {
-          case 'M':
-            return void this.operators.push(moveTo(a, b));
-          case 'L':
-            return void this.operators.push(lineTo(a, b));
-          case 'H':
-            return void this.operators.push(lineTo(a, y));
-          case 'V':
-            return void this.operators.push(lineTo(x, a));
-          case 'C':
-            return void this.operators.push(appendBezierCurve(a, b, c, e, f, g));
-          case 'Q':
-            // a curve with one handle as one with two
-            return void this.operators.push(
-              appendBezierCurve(
-                x + (2 / 3) * (a - x),
-                y + (2 / 3) * (b - y),
-                c + (2 / 3) * (a - c),
-                e + (2 / 3) * (b - e),
-                c,
-                e,
-              ),
-            );
-          default:
-            return void this.operators.push(closePath());
-        }
-      });
-    this.operators.push(...then);
+    if (paths.length) this.operators.push(this.forms.shape(paths.join('')), operator('clip'), operator('end'));
   }
 
   private see(fillAlpha: number, strokeAlpha: number): void {
     const name = `S${Math.round(fillAlpha * 1000)}-${Math.round(strokeAlpha * 1000)}`;
     this.states.set(name, this.forms.state(fillAlpha, strokeAlpha));
-    this.operators.push(setGraphicsState(PDFName.of(name)));
+    this.operators.push(operator('state', name));
   }
 
   private show(ref: PDFRef): void {
     const name = `X${ref.objectNumber}`;
     this.objects.set(name, ref);
-    this.operators.push(drawObject(PDFName.of(name)));
+    this.operators.push(operator('show', name));
   }
 }
 
-function matrix(transform: string): PDFOperator {
+/** A path as lines and curves from point to point. */
+function commandsOf(d: string): PathCommand[] {
+  const commands: PathCommand[] = [];
+  svgpath(d)
+    .abs()
+    .unshort()
+    .unarc()
+    .iterate((segment, _, x, y) => {
+      const [name, ...args] = segment as ['M' | 'L' | 'H' | 'V' | 'C' | 'Q' | 'Z', ...number[]];
+      const [only = 0] = args;
+      if (name === 'H') commands.push({ do: 'L', args: [only, y] });
+      else if (name === 'V') commands.push({ do: 'L', args: [x, only] });
+      else commands.push({ do: name, args });
+    });
+  return commands;
+}
+
+function operatorsOf(commands: readonly PathCommand[]): string {
+  let [x, y] = [0, 0];
+  const made: string[] = [];
+  for (const { do: name, args } of commands) {
+    const [a = 0, b = 0, c = 0, e = 0] = args;
+    if (name === 'M') made.push(operator('move', a, b));
+    else if (name === 'L') made.push(operator('line', a, b));
+    else if (name === 'C') made.push(operator('curve', ...args));
+    else if (name === 'Q') {
+      // a curve with one handle as one with two
+      const toward = (from: number, handle: number): number => from + (2 / 3) * (handle - from);
+      made.push(operator('curve', toward(x, a), toward(y, b), toward(c, a), toward(e, b), c, e));
+    } else made.push(operator('close'));
+    [x, y] = [args.at(-2) ?? x, args.at(-1) ?? y];
+  }
+  return made.join('\n');
+}
+
+function matrix(transform: string): string {
   const { 0: a, 1: b, 2: c, 3: d, 4: e, 5: f } = matrixOf(transform);
-  return concatTransformationMatrix(a, b, c, d, e, f);
+  return operator('matrix', a, b, c, d, e, f);
 }
 
 type Matrix = readonly [number, number, number, number, number, number];

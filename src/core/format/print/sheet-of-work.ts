@@ -14,6 +14,7 @@ import type { FontFiles } from '../pdf/begin';
 import { beginPdf } from '../pdf/begin';
 import type { PaperSize } from '../pdf/paper';
 import { Paper } from '../pdf/paper';
+import type { Pack } from '../pdf/svg-form';
 import { SvgForms } from '../pdf/svg-form';
 
 /** What a print needs beside the spread. */
@@ -23,6 +24,7 @@ export interface PrintParts {
   /** the picture of a scanned sticker as PNG, by its hash; null where it is gone */
   readonly pictureOf?: (hash: string) => Promise<Uint8Array | null>;
   readonly size?: PaperSize;
+  readonly pack?: Pack;
 }
 
 /** All that the parts of the print are drawn from. */
@@ -40,7 +42,7 @@ export interface Printing {
 export async function beginPrint(
   context: Context,
   bench: Bench,
-  { fonts, letters, pictureOf, size }: PrintParts,
+  { fonts, letters, pictureOf, size, pack }: PrintParts,
 ): Promise<{ document: PDFDocument; printing: Printing; title: string }> {
   const title = `${context.book.name}, ${spokenWeek(context.week.days)} (${context.week.week})`;
   const { document, fonts: embedded } = await beginPdf(title, fonts);
@@ -52,7 +54,7 @@ export async function beginPrint(
     const png = await pictureOf(hash);
     if (png) pictures.set(`/pictures/${hash}`, (await document.embedPng(png)).ref);
   }
-  const forms = new SvgForms(document, letters, pictures);
+  const forms = new SvgForms(document, letters, pictures, pack);
   const faces = new Map<string, PDFRef>();
   const faceOf = (piece: Piece): PDFRef => {
     const key = pieceKey(piece);
