@@ -1,6 +1,6 @@
 import type { Generated } from 'kysely';
 
-/** A planner; the whole of it as JSON (formats.md, Book), since it is only ever read whole. */
+/** A planner; the whole of it as JSON (docs/formats), since it is only ever read whole. */
 export interface BookTable {
   id: string;
   name: string;

@@ -33,7 +33,7 @@ export interface Page {
   readonly bindingSide: 'left' | 'right';
 }
 
-/** A paper planner as measured (handbook 2; formats.md, Book). All lengths in mm. */
+/** A paper planner as measured (handbook 2; docs/formats). All lengths in mm. */
 export interface Book {
   readonly format: 'hobnail.book/1';
   readonly name: string;

@@ -2,7 +2,7 @@ import type { Hex } from '../color/color';
 import type { Rect } from '../measure/rect';
 import type { Faces, Finish, Kind, Shape, Writable } from './kinds';
 
-/** One design of sticker in a kit, with its number of copies. Sizes in mm as printed, upright (formats.md, Kit). */
+/** One design of sticker in a kit, with its number of copies. Sizes in mm as printed, upright (docs/formats/kit.md). */
 export interface Piece {
   readonly kit: string;
   readonly code: string;

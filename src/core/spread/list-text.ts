@@ -10,7 +10,7 @@ const GOES_ON = '  ';
 const TWO_LINES = ' / ';
 
 /**
- * A list's text as a spread keeps it (formats.md, Spread): a line for each row; two leading spaces where a row goes on
+ * A list's text as a spread keeps it (docs/formats/spread.md): a line for each row; two leading spaces where a row goes on
  * with the text of the row above; two lines in one row joined by ` / `.
  */
 export const listText = (items: readonly RowText[]): string =>

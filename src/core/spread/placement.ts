@@ -12,7 +12,7 @@ import type { IsoDay } from '../week/week';
 export type Role = 'base' | 'sidebar' | 'box' | 'day' | 'finish';
 
 /**
- * A sticker, or a part of one, on a page; or, without one, what is written there (formats.md, Spread). Lengths in mm,
+ * A sticker, or a part of one, on a page; or, without one, what is written there (docs/formats/spread.md). Lengths in mm,
  * turn in degrees clockwise about its center.
  */
 export interface Placement extends Rect {
@@ -29,7 +29,7 @@ export interface Placement extends Rect {
   readonly cut: Rect | null;
   /** uids of the items it carries */
   readonly items: readonly string[];
-  /** of a list, a line for each of its rows (formats.md) */
+  /** of a list, a line for each of its rows (docs/formats) */
   readonly text: string | null;
   /** how large the text is written, as a share of the owner's hand: 0.6 to 1 */
   readonly size: number;

@@ -7,7 +7,7 @@ import { isList, strippedRoom } from './is-list';
 import { linesOfRows, listText, rowsTaken } from './list-text';
 import { trimTo } from './trim';
 
-describe('the text of a list (formats.md, Spread)', () => {
+describe('the text of a list (docs/formats/spread.md)', () => {
   const row = (...lines: readonly string[]) => ({ lines, inOneRow: false });
   it.each([
     ['one line a row', [row('oats'), row('soap')], 'oats\nsoap'],

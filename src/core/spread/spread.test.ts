@@ -213,7 +213,7 @@ describe('what is at hand', () => {
   });
 });
 
-it('an item of several days is carried on its own day first (formats.md, one uid on several days)', () => {
+it('an item of several days is carried on its own day first (docs/formats, one uid on several days)', () => {
   const days = [0, 2].map((day) => demand({ uid: 'a', key: `a ${day}`, day }));
   const carriers = [placement({ id: 'wed', day: 2, items: ['a'] }), placement({ id: 'mon', day: 0, items: ['a'] })];
   const matched = matchDemands(carriers, weekWith(...days).demands);

@@ -16,7 +16,7 @@ import type { IsoDay, WeekName } from './week';
 import { daysOfWeek } from './week';
 
 /**
- * What a week must hold, from its calendars (formats.md, Agenda): bands, lists, lead times, parts of day, countdowns,
+ * What a week must hold, from its calendars (docs/formats): bands, lists, lead times, parts of day, countdowns,
  * reminders, ages, clock changes. What the calendar does not say is inferred.
  * @param zone owner's IANA zone; by default what the first calendar says, else UTC
  * @example demandsOfWeek([calendar], '2027-W06', 'monday', 'America/Halifax').demands

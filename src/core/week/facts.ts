@@ -9,7 +9,7 @@ export interface Reminder {
   readonly text: string;
 }
 
-/** What an event or to-do says of itself beyond its days (formats.md, Agenda; docs/formats/agenda.md). */
+/** What an event or to-do says of itself beyond its days (docs/formats/agenda.md). */
 export interface Facts {
   readonly title: string;
   readonly kind: DemandKind | null;

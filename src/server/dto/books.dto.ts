@@ -11,7 +11,7 @@ export class CopyBookDto extends BookIdDto {
   @IsString() @MinLength(1) @MaxLength(80) name!: string;
 }
 
-/** The book itself is checked by its schema (formats.md, Book). */
+/** The book itself is checked by its schema (docs/formats). */
 export class SaveBookDto extends BookIdDto {
   @IsObject() book!: Record<string, unknown>;
   @IsSeen() seen: string | null = null;

@@ -59,7 +59,7 @@ export class RectDto {
   @IsNumber() @Min(0.01) h!: number;
 }
 
-/** A placement as formats.md describes it. */
+/** A placement as docs/formats describes it. */
 export class PlacementDto implements Placement {
   @Matches(/^p\d{1,7}$/) id!: string;
   @IsString() @MaxLength(200) kit!: string;

@@ -26,7 +26,7 @@ import type { Supply } from '../../db/plans';
 export class KitTextDto {
   @IsString() @MinLength(1) @MaxLength(80) name!: string;
   @IsIn(['kit', 'stash']) role!: 'kit' | 'stash';
-  /** the kit as CSV (formats.md) */
+  /** the kit as CSV (docs/formats) */
   @IsString() @MaxLength(5_000_000) csv!: string;
 }
 
@@ -69,7 +69,7 @@ export class PictureOfDto {
 }
 
 export class CorrectKitDto extends KitNameDto {
-  /** all its lines as they shall be, as CSV (formats.md) */
+  /** all its lines as they shall be, as CSV (docs/formats) */
   @IsString() @MaxLength(5_000_000) csv!: string;
   @HasParts(() => PictureOfDto, 0, MOST_LINES) pictures!: PictureOfDto[];
   @IsSeen() seen: string | null = null;

@@ -6,7 +6,7 @@ import { store } from '../../../server/store';
 
 export const dynamic = 'force-dynamic';
 
-/** A kit as a file, with all columns of formats.md. */
+/** A kit as a file, with all columns of docs/formats. */
 export const GET = answering(async (_: Request, { params }: { params: Promise<{ name: string }> }) => {
   const name = nameIn((await params).name);
   const kit = await findKit(await store(), name);

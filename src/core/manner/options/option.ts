@@ -11,7 +11,7 @@ export interface Range<V> {
   readonly choices: readonly Choice<V>[];
 }
 
-/** One thing that can be set for a spread (formats.md, Options). */
+/** One thing that can be set for a spread (docs/formats). */
 export interface Option<K extends string = string, V = unknown> extends Range<V> {
   readonly key: K;
   /** what most decorators do; schools depart from it */

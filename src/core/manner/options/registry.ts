@@ -44,7 +44,7 @@ export const OPTIONS = [
 
 type AnyOption = (typeof OPTIONS)[number];
 
-/** What a spread is laid out by (formats.md, Options). Lengths in mm, shares 0-1. */
+/** What a spread is laid out by (docs/formats). Lengths in mm, shares 0-1. */
 export type Options = { readonly [O in AnyOption as O['key']]: O extends Option<string, infer V> ? V : never };
 
 /** What most decorators do, from which each school departs. Common practice. */

@@ -4,7 +4,7 @@ import { answering } from '../../../../server/answering';
 import { attachment } from '../../../../server/attachment';
 import { store } from '../../../../server/store';
 
-/** The book as a file (formats.md, Book). */
+/** The book as a file (docs/formats). */
 export const GET = answering(async (_: Request, { params }: { params: Promise<{ id: string }> }) => {
   const { id } = await params;
   const book = await findBook(await store(), id);
