@@ -9,10 +9,15 @@ export { TODAY } from './server';
 type Seeds = (past: boolean) => string;
 
 /**
- * Each test has a server and data of its own: none needs another, in any order; what it leaves is cleared away.
+ * Each test has data of its own, and a server that nobody else asks meanwhile: none needs another, in any order. The
+ * server is kept for the next test, which puts its own data in the place of what is there; one that was killed is
+ * started again.
  * `withPast`: the weeks long past are there, too, which takes longer to lay.
  */
-export const test = base.extend<{ complaints: string[]; hobnail: Hobnail; withPast: boolean }, { seeds: Seeds }>({
+export const test = base.extend<
+  { complaints: string[]; hobnail: Hobnail; withPast: boolean },
+  { seeds: Seeds; servers: Hobnail[] }
+>({
   withPast: [false, { option: true }],
   seeds: [
     async ({}, use) => {
@@ -25,14 +30,23 @@ export const test = base.extend<{ complaints: string[]; hobnail: Hobnail; withPa
     },
     { scope: 'worker' },
   ],
-  hobnail: async ({ seeds, withPast }, use) => {
-    const hobnail = new Hobnail(seeds(withPast));
-    try {
-      await hobnail.start();
-      await use(hobnail);
-    } finally {
-      await hobnail.remove();
-    }
+  servers: [
+    async ({}, use) => {
+      const servers: Hobnail[] = [];
+      await use(servers);
+      for (const server of servers) await server.remove();
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+  hobnail: async ({ seeds, servers, withPast }, use, info) => {
+    const seed = seeds(withPast);
+    const [kept] = servers;
+    const hobnail = kept ?? new Hobnail(seed);
+    if (kept) kept.lay(seed);
+    else servers.push(hobnail);
+    if (!hobnail.running) await hobnail.start();
+    await use(hobnail);
+    if (info.status !== info.expectedStatus) await hobnail.kill(); // what it was left in is nobody else's
   },
   complaints: [
     async ({ page }, use) => {

@@ -1,14 +1,15 @@
 import type { ChildProcess } from 'node:child_process';
 import { spawn, spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { copyFileSync, cpSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { copyFileSync, cpSync, existsSync, mkdtempSync, readFileSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 
 export const TODAY = '2027-02-03';
 
-const WAIT = 250;
+const DATA = 'hobnail.sqlite';
+const WAIT = 50;
 /** A server is waited for so long, ms: a busy machine takes its time. */
 const PATIENCE = 90_000;
 const TRIES = 3;
@@ -34,15 +35,27 @@ export class Hobnail {
   private server: ChildProcess | null = null;
   private name = '';
   private readonly folder = mkdtempSync(join(tmpdir(), 'hobnail-e2e-'));
-  readonly data = join(this.folder, 'hobnail.sqlite');
+  readonly data = join(this.folder, DATA);
   url = '';
   /** where its door is, once it is opened to the network */
   doorPort = 0;
 
   constructor(seed: string) {
-    copyFileSync(seed, this.data);
+    this.lay(seed);
+  }
+
+  /** Puts other data in the place of all that is there; a server that runs takes it up by itself, as a person's does. */
+  lay(seed: string): void {
+    for (const name of readdirSync(this.folder))
+      if (name !== DATA) rmSync(join(this.folder, name), { recursive: true, force: true });
+    copyFileSync(seed, `${this.data}.fresh`);
+    renameSync(`${this.data}.fresh`, this.data);
     const pictures = join(dirname(seed), 'pictures');
     if (existsSync(pictures)) cpSync(pictures, join(this.folder, 'pictures'), { recursive: true });
+  }
+
+  get running(): boolean {
+    return this.server !== null && this.server.exitCode === null;
   }
 
   /** @param at the port; any that is free where none is given */
