@@ -9,8 +9,9 @@ import { ROOT, buildApplication, installPackages, seed } from './setup.mjs';
 const DATA = process.env.HOBNAIL_DATA ?? join(ROOT, '.data', 'hobnail.sqlite');
 
 if (process.argv.includes('--fresh')) for (const ending of ['', '-wal', '-shm']) rmSync(DATA + ending, { force: true });
-installPackages();
+const compiled = installPackages();
 buildApplication();
+await compiled;
 const household = await freePort(4390);
 seed({ HOBNAIL_DATA: DATA, HOBNAIL_FEED: `http://127.0.0.1:${household}/household.ics` });
 const scanner = await freePort(4490);

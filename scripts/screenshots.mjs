@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT, buildApplication, installBrowser, installPackages, run, seed } from './setup.mjs';
 
-installPackages();
+await installPackages();
 installBrowser();
 buildApplication();
 const { chromium } = await import('@playwright/test');

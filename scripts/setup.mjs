@@ -1,6 +1,6 @@
 // What a fresh machine lacks, installed by Node alone: the packages, the tools they are built with, the browser for
 // the tests, the built application.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -35,10 +35,13 @@ function apt(...packages) {
   }
 }
 
-/** Installs the packages when the lock file says others than are there. */
+/**
+ * Installs the packages when the lock file says others than are there.
+ * @returns when SQLite is compiled, too: the application can be built, and sources be looked over, meanwhile
+ */
 export function installPackages() {
   const wanted = hash(readFileSync(join(ROOT, 'package-lock.json')));
-  if (existsSync(LOCK_STAMP) && readFileSync(LOCK_STAMP, 'utf8') === wanted) return;
+  if (existsSync(LOCK_STAMP) && readFileSync(LOCK_STAMP, 'utf8') === wanted) return Promise.resolve();
   const missing = [
     ['make', 'build-essential'],
     ['g++', 'build-essential'],
@@ -47,13 +50,33 @@ export function installPackages() {
     .filter(([tool]) => !has(tool))
     .map(([, name]) => name);
   if (missing.length) apt(...new Set(missing));
-  console.log('Installing packages (SQLite is built from source, about two minutes)…');
+  console.log('Installing packages…');
+  run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']);
+  return compileSqlite().then(() => writeFileSync(LOCK_STAMP, wanted));
+}
+
+/** The one package that is built from source: its ready-made binary would come from another machine at install. */
+function compileSqlite() {
   const prefix = dirname(dirname(process.execPath));
   const headers = existsSync(join(prefix, 'include', 'node', 'node.h')) ? { npm_config_nodedir: prefix } : {};
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
-    env: { npm_config_build_from_source: 'true', ...headers },
+  const started = Date.now();
+  const said = [];
+  const compiling = spawn('npm', ['rebuild', 'better-sqlite3', '--foreground-scripts'], {
+    cwd: ROOT,
+    env: { ...process.env, npm_config_build_from_source: 'true', JOBS: 'max', ...headers },
   });
-  writeFileSync(LOCK_STAMP, wanted);
+  for (const stream of [compiling.stdout, compiling.stderr]) stream.on('data', (part) => said.push(part));
+  return new Promise((done) => {
+    compiling.on('close', (status) => {
+      if (status !== 0) {
+        process.stderr.write(Buffer.concat(said));
+        console.error('SQLite could not be compiled.');
+        process.exit(status ?? 1);
+      }
+      console.log(`SQLite is compiled (${Math.round((Date.now() - started) / 1000)} s).`);
+      done();
+    });
+  });
 }
 
 /** Builds the application when its sources are others than those it was built from. */

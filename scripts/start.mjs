@@ -6,8 +6,9 @@ import { serve } from './serve.mjs';
 import { buildApplication, installPackages } from './setup.mjs';
 
 const data = process.env.HOBNAIL_DATA ?? join(homedir(), '.hobnail', 'hobnail.sqlite');
-installPackages();
+const compiled = installPackages();
 buildApplication();
+await compiled;
 await serve({
   env: { HOBNAIL_DATA: data },
   says: (address) => `\nHobnail is open at ${address}  (Ctrl C closes it)\nYour weeks are kept in ${data}\n`,
