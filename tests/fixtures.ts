@@ -147,10 +147,18 @@ export function demoContext(over: Partial<ContextData> = {}, kit = 'rockpool'): 
   return context({ kit: demoKit(kit), stash: [demoKit('stash')], week: demandsOfWeek([calendar], WEEK), ...over });
 }
 
+const laid = new Map<string, { context: Context; placements: readonly Placement[] }>();
+
+/** The demo's week laid out; one that is asked for again is the same. */
 export function demoSpread(
   over: Partial<ContextData> = {},
   kit = 'rockpool',
 ): { context: Context; placements: readonly Placement[] } {
+  const key = `${kit} ${JSON.stringify(over)}`;
+  const known = laid.get(key);
+  if (known) return known;
   const c = demoContext(over, kit);
-  return { context: c, placements: arrange(c) };
+  const spread = { context: c, placements: arrange(c) };
+  laid.set(key, spread);
+  return spread;
 }

@@ -3,6 +3,9 @@ import loader from 'highs';
 /** One linear sum: coefficients by variable. */
 export type Sum = Readonly<Record<string, number>>;
 
+/** Made once: what it takes to begin is more than what a small program takes. */
+let made: ReturnType<typeof loader> | undefined;
+
 export interface Program {
   readonly minimize: Sum;
   readonly rows: readonly { readonly sum: Sum; readonly is: '<=' | '>=' | '='; readonly to: number }[];
@@ -19,7 +22,7 @@ const written = (sum: Sum): string =>
  * has none.
  */
 export async function optimum({ minimize, rows, binaries }: Program): Promise<number | null> {
-  const highs = await loader();
+  const highs = await (made ??= loader());
   const text = [
     'Minimize',
     ` cost: ${written(minimize)}`,

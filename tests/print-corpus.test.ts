@@ -3,6 +3,7 @@ import { benchPdf } from '../src/core/format/bench-pdf';
 import { pieceKey } from '../src/core/kit/kit';
 import { isWriting, pieceIndex } from '../src/core/spread/placement';
 import { printFonts, shippedLetters } from '../src/server/fonts';
+import { packed } from '../src/server/packed';
 import { kitCorpus, laidOut } from './kit-corpus';
 import { near, readPrint } from './read-print';
 
@@ -23,7 +24,11 @@ describe.each(WEEKS)('the print of %s', (_, week) => {
     const { context } = week;
     const placements = laidOut(week);
     const pages = readPrint(
-      await benchPdf(context, benchOf(context, placements), { fonts: printFonts(), letters: shippedLetters() }),
+      await benchPdf(context, benchOf(context, placements), {
+        fonts: printFonts(),
+        letters: shippedLetters(),
+        pack: packed,
+      }),
     );
     const index = pieceIndex(context);
     let measured = 0;

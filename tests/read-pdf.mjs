@@ -1,4 +1,4 @@
-// Reads a PDF with pdf.js, which shares no code with what wrote it: `node tests/read-pdf.mjs FILE` prints, for each
+// Reads a PDF with pdf.js, which shares no code with what wrote it: `node tests/read-pdf.mjs FILE [PAGES]` prints, for each
 // page in mm from its top left, its size, the box of every path that is painted, and of every form that is shown.
 import { readFileSync } from 'node:fs';
 import { OPS, getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
@@ -42,7 +42,7 @@ const PAINTS = new Set([OPS.fill, OPS.eoFill, OPS.stroke, OPS.closeStroke, OPS.f
 
 const document = await getDocument({ data: new Uint8Array(readFileSync(process.argv[2])), verbosity: 0 }).promise;
 const pages = [];
-for (let n = 1; n <= document.numPages; n++) {
+for (let n = 1; n <= Math.min(document.numPages, Number(process.argv[3] ?? Infinity)); n++) {
   const page = await document.getPage(n);
   const [, , width, height] = page.view;
   const { fnArray, argsArray } = await page.getOperatorList();

@@ -20,13 +20,16 @@ export interface ReadPage {
   readonly text: string;
 }
 
-/** A PDF as pdf.js reads it: an independent reader, in a process of its own since it is a module only. */
-export function readPrint(pdf: Uint8Array): ReadPage[] {
+/**
+ * A PDF as pdf.js reads it: an independent reader, in a process of its own since it is a module only.
+ * @param most pages that are read
+ */
+export function readPrint(pdf: Uint8Array, most = Infinity): ReadPage[] {
   const folder = mkdtempSync(join(tmpdir(), 'hobnail-print-'));
   try {
     const file = join(folder, 'read.pdf');
     writeFileSync(file, pdf);
-    const told = execFileSync(process.execPath, ['tests/read-pdf.mjs', file], { maxBuffer: 2 ** 28 });
+    const told = execFileSync(process.execPath, ['tests/read-pdf.mjs', file, String(most)], { maxBuffer: 2 ** 28 });
     return JSON.parse(told.toString()) as ReadPage[];
   } finally {
     rmSync(folder, { recursive: true, force: true });

@@ -84,6 +84,7 @@ export async function scanned(sheet: PrintedSheet, knobs: Knobs): Promise<Shot> 
   const out = Buffer.alloc(width * height * 3);
   const glare = { x: width * (0.3 + 0.4 * random()), y: height * (0.3 + 0.4 * random()), r: knobs.glare * width };
   const grain = grainOf(random, knobs.noise);
+  const seen: [number, number, number] = [0, 0, 0];
   const wood = knobs.device === 'phone' ? 6 : 0;
   for (let y = 0, o = 0, g = Math.floor(random() * grain.length); y < height; y++)
     for (let x = 0; x < width; x++, o += 3, g += 3) {
@@ -96,12 +97,9 @@ export async function scanned(sheet: PrintedSheet, knobs: Knobs): Promise<Shot> 
       const on = u >= 0 && v >= 0 && u < paper.width - 1 && v < paper.height - 1;
       const inked = !on && card ? cardAt(card, u, v) : null;
       const behind = on ? 0 : wood * Math.sin(x / 9 + Math.sin(y / 40) * 2);
+      if (on) sample(paper, u, v, seen);
       for (let c = 0; c < 3; c++) {
-        const value = on
-          ? sampled(paper, u, v, c)
-          : inked
-            ? (inked[c] as number)
-            : (knobs.behind[c] as number) + behind;
+        const value = on ? (seen[c] as number) : inked ? (inked[c] as number) : (knobs.behind[c] as number) + behind;
         const lit = value * light + shine + (grain[(g + c) % grain.length] as number);
         out[o + c] = lit < 0 ? 0 : lit > 255 ? 255 : lit;
       }
@@ -192,15 +190,17 @@ function askew(w: number, h: number, border: number, { tilt, perspective }: Knob
 }
 
 /** A channel between four pixels. */
-function sampled({ data, width }: { data: Buffer; width: number }, x: number, y: number, c: number): number {
+function sample({ data, width }: { data: Buffer; width: number }, x: number, y: number, into: number[]): void {
   const x0 = Math.floor(x);
   const y0 = Math.floor(y);
   const fx = x - x0;
   const fy = y - y0;
-  const i = (y0 * width + x0) * 3 + c;
-  const above = (data[i] as number) * (1 - fx) + (data[i + 3] as number) * fx;
-  const below = (data[i + width * 3] as number) * (1 - fx) + (data[i + width * 3 + 3] as number) * fx;
-  return above * (1 - fy) + below * fy;
+  for (let c = 0; c < 3; c++) {
+    const i = (y0 * width + x0) * 3 + c;
+    const above = (data[i] as number) * (1 - fx) + (data[i + 3] as number) * fx;
+    const below = (data[i + width * 3] as number) * (1 - fx) + (data[i + width * 3 + 3] as number) * fx;
+    into[c] = above * (1 - fy) + below * fy;
+  }
 }
 
 function speck(out: Buffer, width: number, height: number, random: () => number, dpi: number): void {

@@ -32,6 +32,7 @@ it('gives a picture of what lies in it at the resolution wanted, and tells the t
 });
 
 it('fails, hangs and sends half a picture when it is told to', async () => {
+  await turn('/knob/dpi/200');
   await turn('/mood/fail');
   expect((await scan()).status).toBe(500);
   await turn('/mood/half%20a%20picture');

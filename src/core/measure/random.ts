@@ -1,7 +1,11 @@
 /** A whole number from a text, always the same. Source: FNV-1a, 32 bits, public domain, from memory. */
 export function hashOf(text: string): number {
   let h = 2166136261;
-  for (const c of text) h = Math.imul(h ^ (c.codePointAt(0) as number), 16777619);
+  for (let i = 0; i < text.length; i++) {
+    const code = text.codePointAt(i) as number;
+    if (code > 0xffff) i++; // one letter of two units
+    h = Math.imul(h ^ code, 16777619);
+  }
   return h >>> 0;
 }
 

@@ -48,7 +48,7 @@ export function makeExport(): ReadableStream<Uint8Array> {
       try {
         for await (const { name, bytes } of exported()) {
           const isPacked = name.endsWith('.webp') || name.endsWith('.png');
-          const entry = isPacked ? new ZipPassThrough(name) : new ZipDeflate(name, { level: 6 });
+          const entry = isPacked ? new ZipPassThrough(name) : new ZipDeflate(name, { level: 3 });
           entry.mtime = new Date(1980, 0, 1);
           zip.add(entry);
           const all = typeof bytes === 'string' ? new TextEncoder().encode(bytes) : bytes;

@@ -47,26 +47,32 @@ export function assignBoxes(boxes: readonly BoxChoice[], days: number, rules: As
   let layer: State[] = [{ cost: 0, back: null, box: null, second: false, mask: 0, boxed: 0 }];
   for (let day = 0; day < days; day++) {
     const next = new Map<number, State>();
-    const keep = (state: State): void => {
-      const key = ((state.mask * 2 + Number(state.second)) * 17 + (state.box ?? 16)) * 8 + state.boxed;
+    const keep = (
+      cost: number,
+      back: State,
+      box: number | null,
+      second: boolean,
+      mask: number,
+      boxed: number,
+    ): void => {
+      const key = ((mask * 2 + Number(second)) * 17 + (box ?? 16)) * 8 + boxed;
       const known = next.get(key);
-      if (!known || state.cost < known.cost) next.set(key, state);
+      if (!known || cost < known.cost) next.set(key, { cost, back, box, second, mask, boxed });
     };
     for (const back of layer) {
       if (unfinished(back, boxes)) {
-        keep({ ...back, back, second: true });
+        keep(back.cost, back, back.box, true, back.mask, back.boxed);
         continue;
       }
       const cost = back.cost + (rules.before?.(day, back.mask) ?? 0);
       const beside = (box: number | null): number => (day > 0 ? rules.beside(back.box, box, day) : 0);
       const none = rules.without(day);
-      if (none < Infinity)
-        keep({ cost: cost + none + beside(null), back, box: null, second: false, mask: back.mask, boxed: back.boxed });
+      if (none < Infinity) keep(cost + none + beside(null), back, null, false, back.mask, back.boxed);
       boxes.forEach((box, i) => {
         const own = box.onDay[day] ?? Infinity;
         const boxed = back.boxed + (box.span ?? 1);
         if (own === Infinity || back.mask & (1 << i) || boxed > most || day + (box.span ?? 1) > days) return;
-        keep({ cost: cost + own + beside(i), back, box: i, second: false, mask: back.mask | (1 << i), boxed });
+        keep(cost + own + beside(i), back, i, false, back.mask | (1 << i), boxed);
       });
     }
     layer = [...next.values()];
