@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/lay-seeds.ts',
   timeout: 240_000,
   expect: { timeout: 20_000 },
   workers: 2,
@@ -11,6 +12,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     actionTimeout: 40_000,
+    contextOptions: { reducedMotion: 'reduce' }, // what moves to its place is drawn again and again on the way
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

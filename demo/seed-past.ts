@@ -21,7 +21,7 @@ import { plus } from '../src/core/week/typed/calendar-days';
 import { isTicked } from '../src/core/week/undone';
 import { daysOfWeek, weekAfter, weekOf } from '../src/core/week/week';
 import type { Database } from '../src/db/database';
-import { together } from '../src/db/database';
+import { transaction } from '../src/db/database';
 import { addKit } from '../src/db/kits';
 import { finish, judge, setNote, setPhoto, setRating, setTags } from '../src/db/keeps';
 import { setMark } from '../src/db/marks';
@@ -96,7 +96,7 @@ export async function seedPast(db: Database, today: string, photo: TakePhoto | n
   for (const past of PAST_WEEKS) {
     const week = demandsOfWeek([calendar], weekAfter(weekOf(today), past.away));
     for (const d of week.demands) if (d.title.endsWith('ferry')) shifts.add(week.days[d.day] as string);
-    await together(db, (trx) => layPast(trx, past, week, book, kits.get(past.kit) as Kit, random, photo));
+    await transaction(db, (trx) => layPast(trx, past, week, book, kits.get(past.kit) as Kit, random, photo));
     await markPast(db, week, past.away, random);
   }
   for (const away of [-1, 0]) {
@@ -122,7 +122,7 @@ function aYearAgo(today: string, random: () => number): DayRecord[] {
 }
 
 const putAll = (db: Database, records: readonly DayRecord[]): Promise<void> =>
-  together(db, async (trx) => {
+  transaction(db, async (trx) => {
     for (const record of records) await putRecord(trx, record);
   });
 

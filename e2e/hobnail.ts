@@ -5,31 +5,14 @@ import { Hobnail, seededDatabase } from './server';
 export type { Hobnail } from './server';
 export { TODAY } from './server';
 
-/** Lays a scenario when it is first wanted, once a worker. */
-type Seeds = (past: boolean) => string;
-
 /**
  * Each test has data of its own, and a server that nobody else asks meanwhile: none needs another, in any order. The
  * server is kept for the next test, which puts its own data in the place of what is there; one that was killed is
  * started again.
  * `withPast`: the weeks long past are there, too, which takes longer to lay.
  */
-export const test = base.extend<
-  { complaints: string[]; hobnail: Hobnail; withPast: boolean },
-  { seeds: Seeds; servers: Hobnail[] }
->({
+export const test = base.extend<{ complaints: string[]; hobnail: Hobnail; withPast: boolean }, { servers: Hobnail[] }>({
   withPast: [false, { option: true }],
-  seeds: [
-    async ({}, use) => {
-      const laid = new Map<boolean, string>();
-      await use((past) => {
-        const file = laid.get(past) ?? seededDatabase(past);
-        laid.set(past, file);
-        return file;
-      });
-    },
-    { scope: 'worker' },
-  ],
   servers: [
     async ({}, use) => {
       const servers: Hobnail[] = [];
@@ -38,8 +21,8 @@ export const test = base.extend<
     },
     { scope: 'worker', timeout: 120_000 },
   ],
-  hobnail: async ({ seeds, servers, withPast }, use, info) => {
-    const seed = seeds(withPast);
+  hobnail: async ({ servers, withPast }, use, info) => {
+    const seed = seededDatabase(withPast);
     const [kept] = servers;
     const hobnail = kept ?? new Hobnail(seed);
     if (kept) kept.lay(seed);

@@ -1,5 +1,5 @@
 import type { ChildProcess } from 'node:child_process';
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { copyFileSync, cpSync, existsSync, mkdtempSync, readFileSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -16,14 +16,31 @@ const TRIES = 3;
 
 const later = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
-/** The demo scenario around a fixed day, laid once and copied for each test. @param past with the weeks long past */
-export function seededDatabase(past = false): string {
-  const file = join(mkdtempSync(join(tmpdir(), 'hobnail-seed-')), 'hobnail.sqlite');
-  const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
+/** The scenarios: without the weeks long past, and with them. */
+export const SEEDS = [false, true] as const;
+
+const seedName = (past: boolean): string => `HOBNAIL_SEED_${past ? 'PAST' : 'PLAIN'}`;
+
+/** Lays the demo scenario around a fixed day, to be copied for each test. Children of this process know where it is. */
+export function seedDatabase(past: boolean): Promise<string> {
+  const file = join(mkdtempSync(join(tmpdir(), 'hobnail-seed-')), DATA);
+  const laying = spawn(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
     env: { ...process.env, HOBNAIL_DATA: file, HOBNAIL_TODAY: TODAY, HOBNAIL_PAST: past ? '1' : '0' },
-    encoding: 'utf8',
+    stdio: ['ignore', 'ignore', 'inherit'],
   });
-  if (status !== 0) throw new Error(stderr);
+  return new Promise((done, fail) => {
+    laying.on('close', (status) => {
+      if (status !== 0) return fail(new Error('the scenario could not be laid'));
+      process.env[seedName(past)] = file;
+      done(file);
+    });
+  });
+}
+
+/** Where a scenario was laid. */
+export function seededDatabase(past = false): string {
+  const file = process.env[seedName(past)];
+  if (!file) throw new Error('no scenario was laid');
   return file;
 }
 

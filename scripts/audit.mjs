@@ -140,7 +140,7 @@ writeFileSync(
 Written by \`npm run audit\` from the lock file. ${counts}.
 
 Fonts (Caveat, Figtree, Fraunces, Pacifico, Sacramento) come as packages of Fontsource under the SIL Open Font License
-1.1; icons of the interface from Tabler Icons under the MIT license. The art of the demo kits is this project's own.
+1.1; icons from Tabler Icons under the MIT license ([its text](licenses/tabler-icons.txt)). The art of the demo kits is this project's own.
 
 ## Shipped
 

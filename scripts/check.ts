@@ -1,12 +1,12 @@
-// `npm run check`: an answer for what was changed since the last commit, in under a minute: lint, format, types, import
-// rules, and as many of the tests that can notice it as fit, nearest first. `npm test` runs them all.
+// `npm run check`: an answer for what was changed since the last commit, in under a minute: lint, format, types,
+// import rules, and as many of the tests that can notice it as fit, nearest first. `npm test` runs them all.
 import { execFileSync, spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { isTest, testsOf } from './near/tests-of';
 import { withinSeconds } from './near/times';
 
-/** s of tests, by the time that they took last; the rest of the minute is for starting them and for the checks beside */
+/** s of tests, by what they took last; the rest of the minute is for starting them and for the checks beside */
 const TESTS = 35;
 
 const git = (...args: string[]): string[] =>

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ROOT, buildApplication, installBrowser, installPackages, run, seed } from './setup.mjs';
 
-await installPackages();
+await installPackages('to work on');
 installBrowser();
 buildApplication();
 const { chromium } = await import('@playwright/test');

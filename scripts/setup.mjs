@@ -37,11 +37,14 @@ function apt(...packages) {
 
 /**
  * Installs the packages when the lock file says others than are there.
+ * @param what to use the application, or to work on it: that takes a third more
  * @returns when SQLite is compiled, too: the application can be built, and sources be looked over, meanwhile
  */
-export function installPackages() {
+export function installPackages(what = 'to use') {
   const wanted = hash(readFileSync(join(ROOT, 'package-lock.json')));
-  if (existsSync(LOCK_STAMP) && readFileSync(LOCK_STAMP, 'utf8') === wanted) return Promise.resolve();
+  const there = existsSync(LOCK_STAMP) ? readFileSync(LOCK_STAMP, 'utf8') : '';
+  const whole = `${wanted} to work on`;
+  if (there === whole || there === `${wanted} ${what}`) return Promise.resolve();
   const missing = [
     ['make', 'build-essential'],
     ['g++', 'build-essential'],
@@ -51,8 +54,15 @@ export function installPackages() {
     .map(([, name]) => name);
   if (missing.length) apt(...new Set(missing));
   console.log('Installing packages…');
-  run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']);
-  return compileSqlite().then(() => writeFileSync(LOCK_STAMP, wanted));
+  const quietly = ['--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error'];
+  if (there.startsWith(wanted)) {
+    // all that is there stays as it is, SQLite too
+    run('npm', ['install', '--no-save', ...quietly]);
+    writeFileSync(LOCK_STAMP, whole);
+    return Promise.resolve();
+  }
+  run('npm', ['ci', ...(what === 'to use' ? ['--omit=dev'] : []), ...quietly]);
+  return compileSqlite().then(() => writeFileSync(LOCK_STAMP, `${wanted} ${what}`));
 }
 
 /** The one package that is built from source: its ready-made binary would come from another machine at install. */

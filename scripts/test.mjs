@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
 import { ROOT, buildApplication, installBrowser, installPackages } from './setup.mjs';
 
-const compiled = installPackages();
+const compiled = installPackages('to work on');
 installBrowser();
 const reports = mkdtempSync(join(tmpdir(), 'hobnail-test-'));
 /** As `scripts/near/times.ts` reads it. */

@@ -1,5 +1,5 @@
 import { gzipSync } from 'node:zlib';
-import { Hobnail, seededDatabase } from '../../e2e/server';
+import { Hobnail, seedDatabase } from '../../e2e/server';
 import { openDatabase } from '../../src/db/database';
 import { addKit } from '../../src/db/kits';
 import { placementsOf } from '../../src/db/placements';
@@ -10,7 +10,7 @@ import { say, ms, quantile } from './report';
 
 /** What only a browser shows: how much script comes, and how dragging feels. */
 export async function browser(): Promise<void> {
-  const hobnail = new Hobnail(seededDatabase());
+  const hobnail = new Hobnail(await seedDatabase(false));
   await fillUp(hobnail.data);
   await hobnail.start();
   const chrome = await launchChrome();

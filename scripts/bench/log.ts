@@ -8,7 +8,7 @@ import { DEMAND_KINDS } from '../../src/core/week/demand';
 import { plus } from '../../src/core/week/typed/calendar-days';
 import { daysOfWeek, weekAfter } from '../../src/core/week/week';
 import type { Database } from '../../src/db/database';
-import { together } from '../../src/db/database';
+import { transaction } from '../../src/db/database';
 import { pastSpreads } from '../../src/db/past';
 import { findWeeks } from '../../src/db/week-text';
 import { backupFolder } from '../../src/server/backup/backup-files';
@@ -34,7 +34,7 @@ async function live(db: Database, weeks: number): Promise<void> {
   const random = randomFrom(SEED);
   const first = daysOfWeek(FIRST_WEEK)[0] as string;
   const life = lifeOf(first, plus(first, 7 * weeks - 1), () => random() < 0.5, random);
-  await together(db, async (trx) => {
+  await transaction(db, async (trx) => {
     for (let i = 0; i < life.length; i += 100) await trx.insertInto('record').values(life.slice(i, i + 100)).execute(); // prettier-ignore
     for (let n = 0; n < weeks; n++) {
       const week = weekAfter(FIRST_WEEK, n);

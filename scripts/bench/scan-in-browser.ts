@@ -5,14 +5,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { FLATBED, scanned } from '../../demo/scanner-service/device';
 import { madeUpSheet } from '../../demo/scanner-service/made-up-sheets';
-import { Hobnail, seededDatabase } from '../../e2e/server';
+import { Hobnail, seedDatabase } from '../../e2e/server';
 import { launchChrome } from './chrome';
 
 const SHEETS = ['boxes', 'lists', 'mixed', 'touching', 'strips'] as const;
 
 /** @param seed of sheets that the reader was not made on. @returns a section of the report */
 export async function inTheBrowser(seed: number): Promise<string> {
-  const hobnail = new Hobnail(seededDatabase());
+  const hobnail = new Hobnail(await seedDatabase(false));
   await hobnail.start();
   const chrome = await launchChrome();
   const folder = mkdtempSync(join(tmpdir(), 'sheets-'));

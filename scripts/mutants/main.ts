@@ -1,6 +1,6 @@
-// `npm run mutants [-- COUNT [SEED [SECONDS]]]`: changes one operator, constant or condition of src/core at a time, runs
-// the tests that can notice, nearest first, and lists the changes that no test noticed. `-- at FILE…` draws from those
-// files alone. By default 200 changes, each tried for up to a minute on a copy of the sources.
+// `npm run mutants [-- COUNT [SEED [SECONDS]]]`: changes one operator, constant or condition of src/core at a time,
+// runs the tests that can notice, nearest first, and lists the changes that no test noticed. `-- at FILE…` draws from
+// those files alone. By default 200 changes, each tried for up to a minute on a copy of the sources.
 import { spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';

@@ -67,7 +67,7 @@ function working(
   });
 }
 
-/** Names of the records that a database has. Opened to be written: what a killed process left half done is taken back. */
+/** Names of the records that a database has. Opened to write: what a killed process left half done is taken back. */
 export const recordsIn = (file: string): string[] => {
   const opened = new SQLite(file);
   try {

@@ -1,6 +1,6 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { Hobnail, seededDatabase } from '../../e2e/server';
+import { Hobnail, seedDatabase } from '../../e2e/server';
 import { blankEntry } from '../../src/core/week/agenda-entry';
 import { actionIds, call } from './actions';
 
@@ -32,7 +32,7 @@ export async function longCalendars(): Promise<Held[]> {
   const service = createServer((_, response) => response.end(ics));
   await new Promise<void>((up) => service.listen(0, '127.0.0.1', up));
   const address = `http://127.0.0.1:${(service.address() as AddressInfo).port}/long.ics`;
-  const hobnail = new Hobnail(seededDatabase());
+  const hobnail = new Hobnail(await seedDatabase(false));
   await hobnail.start();
   const { url } = hobnail;
   const held: Held[] = [];

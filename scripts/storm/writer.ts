@@ -2,7 +2,7 @@
 import { writeSync } from 'node:fs';
 import { piece, placement } from '../../tests/fixtures';
 import type { Database } from '../../src/db/database';
-import { openDatabase, together } from '../../src/db/database';
+import { openDatabase, transaction } from '../../src/db/database';
 import { addKit, findKit } from '../../src/db/kits';
 import { placementsOf } from '../../src/db/placements';
 import { readSetting, writeSetting } from '../../src/db/settings';
@@ -24,7 +24,7 @@ async function main(file: string): Promise<void> {
   say('open');
   const id = await spreadToWriteIn(db);
   for (let n = ((await readSetting(db, COUNTER, isNumber)) ?? 0) + 1; ; n++) {
-    await together(db, async (trx) => {
+    await transaction(db, async (trx) => {
       const [before] = await placementsOf(trx, id);
       const after = { ...before!, y: 20 + (n % 50) };
       await makeEdit(trx, id, { deed: { do: 'lift all' }, before: [before!], after: [after] });
@@ -39,7 +39,7 @@ async function spreadToWriteIn(db: Database): Promise<number> {
   if (there) return there.id;
   if (!(await findKit(db, KIT)))
     await addKit(db, { name: KIT, pieces: [piece({ kit: KIT, code: 'Q', width: 38, height: 12 })] }, 'kit');
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const id = await addSpread(trx, {
       week: WEEK,
       book_id: 'three-box',

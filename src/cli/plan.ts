@@ -1,5 +1,5 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { basename, join } from 'node:path';
+import { basename, dirname, join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { decodeText } from '../core/format/decode';
 import { BadInput, faultLine, quoted } from '../core/format/fault';
@@ -17,6 +17,7 @@ const wrong = (where: string, found: string, expected: string): BadInput =>
 
 async function main(): Promise<void> {
   const given = readArguments();
+  mustBeFolder(given.out);
   const texts = {
     book: bookNamed(given.book)
       ? { shipped: bookNamed(given.book)! }
@@ -95,6 +96,15 @@ function read(file: string, flag: string, expected: string): string {
   return decodeText(readFileSync(file), file);
 }
 
+/** Found out before anything is worked out. */
+function mustBeFolder(out: string): void {
+  let there = resolve(out);
+  while (!existsSync(there)) there = dirname(there);
+  if (!statSync(there).isDirectory()) throw wrong('--out', quoted(out), FOLDER);
+}
+
+const FOLDER = 'a directory that can be written to';
+
 /** Writes all files or none: first beside the place, then moved in. */
 function writeAll(out: string, files: Readonly<Record<string, string | Uint8Array>>): void {
   const waiting = join(out, `.hobnail-${process.pid}`);
@@ -103,11 +113,7 @@ function writeAll(out: string, files: Readonly<Record<string, string | Uint8Arra
     for (const [name, content] of Object.entries(files)) writeFileSync(join(waiting, name), content);
     for (const name of Object.keys(files)) renameSync(join(waiting, name), join(out, name));
   } catch (error) {
-    throw wrong(
-      '--out',
-      quoted(`${out}: ${error instanceof Error ? error.message : String(error)}`),
-      'a directory that can be written to',
-    );
+    throw wrong('--out', quoted(`${out}: ${error instanceof Error ? error.message : String(error)}`), FOLDER);
   } finally {
     if (existsSync(waiting)) rmSync(waiting, { recursive: true });
   }

@@ -1,6 +1,6 @@
 import { calendarText, deleteCalendar, listCalendars, putCalendar } from './calendars';
 import type { Database } from './database';
-import { together } from './database';
+import { transaction } from './database';
 import type { Splice } from './text-splice';
 import { spliceOf, spliced } from './text-splice';
 import type { Steps } from './log';
@@ -40,7 +40,7 @@ export function editAgenda(
   deed: AgendaDeed,
   steps: (trx: Database) => Promise<readonly AgendaStep[]>,
 ): Promise<number> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const effects: Effect[] = [];
     for (const step of await steps(trx)) effects.push(await take(trx, step));
     return record(trx, AGENDA, deed, effects);
@@ -72,7 +72,7 @@ async function take(db: Database, step: AgendaStep): Promise<Effect> {
  * @returns false when there is none, or what it touched was changed otherwise since
  */
 export function stepAgenda(db: Database, way: 'undo' | 'redo', only: number | null = null): Promise<boolean> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const edit = await nextStep(trx, AGENDA, way, only);
     if (!edit) return false;
     const effects = edit.effects as readonly Effect[];

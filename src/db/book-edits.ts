@@ -3,7 +3,7 @@ import type { BookDeed } from '../core/book/deed';
 import { deedBetween } from '../core/book/deed';
 import { findBook } from './books';
 import type { Database } from './database';
-import { together } from './database';
+import { transaction } from './database';
 import { asObject } from './json';
 import type { Steps } from './log';
 import { nextStep, noteStep, record, stepsOf } from './log';
@@ -42,7 +42,7 @@ export function editBook(
   book: Book,
   keep: (trx: Database, book: Book) => Promise<void>,
 ): Promise<void> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const before = await bookAsKept(trx, id);
     if (!before) return;
     await keep(trx, book);
@@ -57,7 +57,7 @@ export function stepBook(
   way: 'undo' | 'redo',
   keep: (trx: Database, book: Book) => Promise<void>,
 ): Promise<Book | null> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const entry = await nextStep(trx, scopeOf(id), way);
     const now = await bookAsKept(trx, id);
     if (!entry || !now) return null;

@@ -49,7 +49,7 @@ function mustBeWhole(sqlite: SQLite.Database): void {
 }
 
 /** Does something in one transaction: the one that is open already, or one of its own. */
-export const together = <T>(db: Database, work: (trx: Database) => Promise<T>): Promise<T> =>
+export const transaction = <T>(db: Database, work: (trx: Database) => Promise<T>): Promise<T> =>
   db.isTransaction
     ? work(db)
     : db.transaction().execute((trx) => {

@@ -1,7 +1,7 @@
 import type { StockEvent } from '../core/kit/stock';
 import { withoutClash } from './clashes';
 import type { Database } from './database';
-import { together } from './database';
+import { transaction } from './database';
 import { asObject } from './json';
 import { placementsOf } from './placements';
 import { addEvents, takeEventsBack } from './stock';
@@ -31,7 +31,7 @@ export class NotGivenUp extends Error {}
  * @returns its number among the given-up weeks; null when there is no such spread
  */
 export function giveUp(db: Database, spreadId: number, stuck: ReadonlySet<string>, at: string): Promise<number | null> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const rows = await rowsOf(trx, spreadId);
     const [spread] = rows.spread;
     if (!spread) return null;
@@ -76,7 +76,7 @@ export const givenUpWeeks = (db: Database): Promise<GivenUpWeek[]> =>
  * @returns the spread's id
  */
 export function takeUp(db: Database, id: number): Promise<number> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const row = await trx.selectFrom('given_up').selectAll().where('id', '=', id).executeTakeFirst();
     if (!row) throw new NotGivenUp('it is not among the given-up weeks any more');
     const rows = asObject(row.rows) as unknown as Rows;

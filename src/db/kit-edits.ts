@@ -3,7 +3,7 @@ import { pieceKey } from '../core/kit/kit';
 import type { Selectable } from 'kysely';
 import type { Correction } from '../core/kit/correction';
 import type { Database } from './database';
-import { together } from './database';
+import { transaction } from './database';
 import type { Design } from './clashes';
 import { withoutClash } from './clashes';
 import type { Steps } from './log';
@@ -56,7 +56,7 @@ export const kitHistory = (db: Database): Promise<KitHistory> => stepsOf<KitDeed
  * @returns its number there
  */
 export function editKits(db: Database, deed: KitDeed, steps: readonly KitStep[]): Promise<number> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const effects: Effect[] = [];
     await mustBeFree(trx, steps);
     await withoutClash(trx, await designsOfSteps(trx, steps), async () => {
@@ -73,7 +73,7 @@ export function editKits(db: Database, deed: KitDeed, steps: readonly KitStep[])
  * @returns false when there is none
  */
 export function stepKits(db: Database, way: 'undo' | 'redo', only: number | null = null): Promise<boolean> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const edit = await nextStep(trx, KITS, way, only);
     if (!edit) return false;
     const effects = edit.effects as readonly Effect[];

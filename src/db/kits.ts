@@ -1,7 +1,7 @@
 import type { Insertable, Selectable } from 'kysely';
 import type { Kit, Piece } from '../core/kit/kit';
 import type { Database } from './database';
-import { together } from './database';
+import { transaction } from './database';
 import { asObject, asRect } from './json';
 import type { KitFacts } from '../core/kit/suggest';
 import { NO_FACTS } from '../core/kit/suggest';
@@ -77,7 +77,7 @@ async function kitOf(db: Database, { id, facts }: Selectable<KitTable>): Promise
 
 /** Stores a kit with all its pieces, or nothing. @returns false when one of that name is there already */
 export function addKit(db: Database, kit: Kit, role: KitTable['role']): Promise<boolean> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const there = await trx.selectFrom('kit').select('id').where('id', '=', kit.name).executeTakeFirst();
     if (there) return false;
     await trx.insertInto('kit').values({ id: kit.name, role }).execute();

@@ -4,7 +4,7 @@ import type { Demand, WeekDemands } from '../core/week/demand';
 import { isTicked } from '../core/week/undone';
 import type { IsoDay } from '../core/week/week';
 import type { Database } from './database';
-import { together } from './database';
+import { transaction } from './database';
 
 /** An item of a week that is over, and what became of it. */
 export interface PastItem {
@@ -42,7 +42,7 @@ export async function firstKnown(db: Database): Promise<{ week: string | null; d
 
 /** Keeps the items of a week that is over, in place of what was kept of it. Those over several days are kept once. */
 export function keepWeek(db: Database, { week, days, demands }: WeekDemands, asOf: string): Promise<void> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     await trx.deleteFrom('past_item').where('week', '=', week).execute();
     const rows = demands
       .filter((d) => d.aspect === 'item')

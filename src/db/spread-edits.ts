@@ -12,7 +12,7 @@ import type { Placement } from '../core/spread/placement';
 import { agendaHistory, stepAgenda } from './agenda-edits';
 import { designsOf, mustBeThere } from './available';
 import type { Database } from './database';
-import { together } from './database';
+import { transaction } from './database';
 import { learn } from './likes';
 import type { Steps } from './log';
 import { amend, nextStep, noteStep, record, stepsOf } from './log';
@@ -69,7 +69,7 @@ export function makeEdit(
   change: Change,
   stock: readonly StockEvent[] = [],
 ): Promise<History> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     try {
       await lay(trx, spreadId, change);
     } catch (error) {
@@ -116,7 +116,7 @@ export function stepHistory(
   way: 'undo' | 'redo',
   revision: number | null = null,
 ): Promise<Step | null> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     if (revision !== null && (await historyOf(trx, spreadId)).revision !== revision) throw new StaleEdit(way);
     const entry = await nextStep(trx, scopeOf(spreadId), way);
     if (!entry) return null;

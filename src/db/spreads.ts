@@ -3,7 +3,7 @@ import type { Selectable } from 'kysely';
 import type { Rect } from '../core/measure/rect';
 import type { Placement } from '../core/spread/placement';
 import type { Database } from './database';
-import { together } from './database';
+import { transaction } from './database';
 import { asRect, asStrings } from './json';
 import { prune } from './log';
 import type { SpreadTable } from './schema';
@@ -21,7 +21,7 @@ export function addSpread(
   db: Database,
   spread: Pick<SpreadRow, 'week' | 'book_id' | 'kit_id' | 'manner' | 'seed' | 'options'> & { readonly ways?: string },
 ): Promise<number> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const { id } = await trx.insertInto('spread').values(spread).returning('id').executeTakeFirstOrThrow();
     const past = await trx.selectFrom('spread').select('id').orderBy('week', 'desc').offset(FRESH).limit(2).execute();
     for (const old of past) await prune(trx, { room: 'spread', spread: old.id }, KEPT_OF_OLD);
@@ -54,7 +54,7 @@ export async function rise(db: Database, id: number): Promise<void> {
 
 /** Notes that a finding is wanted so, or not any more. @returns all that are */
 export function setWaved(db: Database, id: number, key: string, wanted: boolean): Promise<string[]> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     const row = await trx.selectFrom('spread').select('waved').where('id', '=', id).executeTakeFirst();
     const others = asStrings(row?.waved ?? '[]').filter((k) => k !== key);
     const waved = wanted ? [...others, key].slice(-MOST_WAVED) : others;
@@ -98,7 +98,7 @@ export async function stashOf(db: Database, id: number): Promise<string[]> {
 
 /** Chooses the kits that a spread may take from beside its own. */
 export function chooseStash(db: Database, id: number, kits: readonly string[]): Promise<void> {
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     await trx.deleteFrom('spread_stash').where('spread_id', '=', id).execute();
     if (kits.length)
       await trx

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { sql } from 'kysely';
 import { copyNamed } from './copy-aside';
-import { openDatabase, together } from './database';
+import { openDatabase, transaction } from './database';
 import { MIGRATIONS } from './migrate';
 import { readSetting, writeSetting } from './settings';
 import type { StoreTroubleKind } from './trouble';
@@ -84,7 +84,7 @@ describe('an edit', () => {
   it('is in a copy of the file alone as soon as it is saved', async () => {
     const db = await openDatabase(file);
     for (const zone of ['America/Halifax', 'Europe/Oslo', 'Asia/Tokyo']) {
-      await together(db, (trx) => writeSetting(trx, 'zone', zone));
+      await transaction(db, (trx) => writeSetting(trx, 'zone', zone));
       const copy = `${file}.copy.sqlite`;
       copyFileSync(file, copy);
       const opened = await openDatabase(copy);
@@ -99,7 +99,7 @@ describe('an edit', () => {
     await writeSetting(db, 'zone', 'Europe/Oslo');
     const { rows } = await sql<{ page_count: number }>`pragma page_count`.execute(db);
     await sql`pragma max_page_count = ${sql.raw(String(rows[0]!.page_count))}`.execute(db);
-    const large = together(db, async (trx) => {
+    const large = transaction(db, async (trx) => {
       await writeSetting(trx, 'zone', 'Asia/Tokyo');
       await writeSetting(trx, 'taught words', 'x'.repeat(400_000));
     });
@@ -111,7 +111,7 @@ describe('an edit', () => {
   it('waits for another program that writes for a moment', async () => {
     const db = await openDatabase(file);
     const other = new SQLite(file);
-    const saved = together(db, async (trx) => {
+    const saved = transaction(db, async (trx) => {
       await readSetting(trx, 'zone', isText); // reading first and writing later must not be refused at once
       expect(() => other.exec('pragma busy_timeout = 0; begin immediate')).toThrow(/locked/);
       await writeSetting(trx, 'zone', 'Europe/Oslo');
@@ -125,7 +125,7 @@ describe('an edit', () => {
     const db = await openDatabase(file);
     renameSync(file, `${file}.elsewhere`);
     await expect(writeSetting(db, 'zone', 'Europe/Oslo')).rejects.toMatchObject({ trouble: 'moved' });
-    await expect(together(db, (trx) => writeSetting(trx, 'zone', 'Europe/Oslo'))).rejects.toMatchObject({
+    await expect(transaction(db, (trx) => writeSetting(trx, 'zone', 'Europe/Oslo'))).rejects.toMatchObject({
       trouble: 'moved',
     });
     renameSync(`${file}.elsewhere`, file);

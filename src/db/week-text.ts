@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import { daysOfWeek, isWeekName } from '../core/week/week';
 import type { Database } from './database';
-import { together } from './database';
+import { transaction } from './database';
 
 /** Where words are looked for, by the columns of the index. */
 export const WEEK_FIELDS = ['items', 'dinners', 'kit', 'manner', 'tags', 'notes'] as const;
@@ -26,7 +26,7 @@ const rowOf = (week: string): number => Number(week.slice(0, 4) + week.slice(6))
 export async function renewWeekText(db: Database): Promise<number> {
   const stale = await db.selectFrom('stale_week').select('week').execute();
   if (!stale.length) return 0;
-  return together(db, async (trx) => {
+  return transaction(db, async (trx) => {
     for (const { week } of stale) await renewWeek(trx, week);
     await trx.deleteFrom('stale_week').execute();
     return stale.length;

@@ -77,7 +77,7 @@ describe('an item', () => {
     const mine = { ...opened, title: 'hoof trim, both' };
     expect(await saveEntry({ entry: mine, seen })).toEqual({
       ok: false,
-      meanwhile: true,
+      conflict: true,
       messages: ['Another window wrote here since you opened this. It is now “hoof trim”, Feb 11, 4:30p.'],
     });
     expect((await readEntry(uid))!.day).toBe('2027-02-11');

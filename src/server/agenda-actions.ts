@@ -35,7 +35,7 @@ import {
 } from './dto/agenda.dto';
 import { check } from './dto/check';
 import { NoteToItemDto, WriteDownDto } from './dto/records.dto';
-import { mustBeAsSeen } from './meanwhile';
+import { mustBeAsSeen } from './conflict';
 import { newUid, ownCalendar, puttingIn, stamp } from './own-calendar';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';

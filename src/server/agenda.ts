@@ -1,5 +1,5 @@
 import 'server-only';
-import { sparing, troublesOf } from '../core/week/troubles';
+import { isolateErrors, troublesOf } from '../core/week/troubles';
 import { contextFrom } from '../core/spread/context';
 import type { Fill, Relief } from '../core/arrange/counting/relief';
 import { fillOfDays, reliefOf } from '../core/arrange/counting/relief';
@@ -136,7 +136,9 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
     rounds: calendars.filter((c) => !c.address).flatMap(roundsIn),
     routines: [
       ...new Set(
-        calendars.flatMap((c) => c.bundles.flatMap((b) => sparing(b, b.root, () => routinesOf(b)))).map((r) => r.title),
+        calendars
+          .flatMap((c) => c.bundles.flatMap((b) => isolateErrors(b, b.root, () => routinesOf(b))))
+          .map((r) => r.title),
       ),
     ]
       .sort()

@@ -14,7 +14,7 @@ import { bookAsKept, bookHistory, draftOfBook, editBook, keepDraft, stepBook } f
 import { faultsOfBook } from './books';
 import { BookIdDto, BookStepDto, CopyBookDto, MeasureBookDto, SaveBookDto } from './dto/books.dto';
 import { check } from './dto/check';
-import { mustBeAsSeen } from './meanwhile';
+import { mustBeAsSeen } from './conflict';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 

@@ -1,6 +1,6 @@
 import { DateTime, IANAZone } from 'luxon';
 import type { Calendar } from '../core/week/calendar';
-import { sparing, troublesOf } from '../core/week/troubles';
+import { isolateErrors, troublesOf } from '../core/week/troubles';
 import { cuttingCalendar, inPlace, readCalendar, readingCut } from '../core/format/calendar';
 import { bundlesOf, textOf } from '../core/format/calendar-bundles';
 import { EMPTY_CALENDAR, entryOf, hasItem } from '../core/format/calendar-edit';
@@ -125,7 +125,7 @@ export function findEntry(
 ): { readonly calendar: KeptCalendar; readonly entry: AgendaEntry } | null {
   for (const calendar of calendars)
     for (const bundle of calendar.bundles) {
-      const [entry] = hasItem(bundle, uid) ? sparing(bundle, bundle.root, () => [entryOf(bundle, uid)]) : [];
+      const [entry] = hasItem(bundle, uid) ? isolateErrors(bundle, bundle.root, () => [entryOf(bundle, uid)]) : [];
       if (entry) return { calendar, entry };
     }
   return null;
@@ -133,7 +133,7 @@ export function findEntry(
 
 /** All rounds of a calendar. */
 export const roundsIn = ({ bundles }: KeptCalendar): readonly Round[] =>
-  bundles[0] ? sparing(bundles[0], bundles[0].root, () => roundsOf(...bundles)) : [];
+  bundles[0] ? isolateErrors(bundles[0], bundles[0].root, () => roundsOf(...bundles)) : [];
 
 /**
  * The calendar that an item is in. @throws BadInput where it is in none, or in a feed, which is changed only where it

@@ -174,11 +174,11 @@ describe('settings', () => {
     done(await saveZone({ zone: 'Europe/Oslo', seen: seen.zone }));
     const mine = { ...theirs, lettersPerLine: 14 };
     expect(await saveHand({ hand: mine, seen: seen.hand })).toMatchObject({
-      meanwhile: true,
+      conflict: true,
       messages: [expect.stringContaining('20 letters to a line of 38.1 mm')],
     });
     expect(await saveZone({ zone: 'Asia/Tokyo', seen: seen.zone })).toMatchObject({
-      meanwhile: true,
+      conflict: true,
       messages: [expect.stringContaining('Your clock is now Europe/Oslo’s')],
     });
     expect(await measuredHand(db)).toEqual(theirs);

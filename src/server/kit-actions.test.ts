@@ -142,17 +142,17 @@ it('what another window wrote meanwhile is not written over unasked', async () =
   const [seen, of] = [imageOf(row), { id: row!.id, order: { ...ORDER, state: 'here' } }];
   done(await saveOrder({ ...of, order: { ...ORDER, count: 9 }, seen }));
   expect(await saveOrder({ ...of, seen })).toMatchObject({
-    meanwhile: true,
+    conflict: true,
     messages: [expect.stringContaining('9 ×')],
   });
   // a new supply of a name that is there
   expect(await saveSupply({ ...tape, amount: 1, reason: 'new', seen: imageOf(null) })).toMatchObject({
-    meanwhile: true,
+    conflict: true,
     messages: [expect.stringContaining('5 m of tape')],
   });
   const { facts } = (await listKits(db)).find((k) => k.id === 'rockpool')!;
   done(await saveFacts({ kit: 'rockpool', facts: { ...facts, shop: 'loft' }, seen: imageOf(facts) }));
-  expect(await saveFacts({ kit: 'rockpool', facts, seen: imageOf(facts) })).toMatchObject({ meanwhile: true });
+  expect(await saveFacts({ kit: 'rockpool', facts, seen: imageOf(facts) })).toMatchObject({ conflict: true });
   expect([(await listOrders(db))[0]!.count, (await listSupplies(db))[0]!.amount]).toEqual([9, 5]);
   done(await saveFacts({ kit: 'rockpool', facts }));
 });

@@ -29,7 +29,7 @@ import {
   SupplyChangeDto,
 } from './dto/kits.dto';
 import { knownKit } from './known-kit';
-import { mustBeAsSeen } from './meanwhile';
+import { mustBeAsSeen } from './conflict';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';

@@ -119,7 +119,7 @@ describe('lines of a kit', () => {
     );
     const csv = writeKit(before);
     expect(await correctKit({ kit: 'rockpool', csv, pictures: [], seen: imageOf([]) })).toMatchObject({
-      meanwhile: true,
+      conflict: true,
     });
     expect(refusal(await correctKit({ kit: 'fog', csv, pictures: [] }))).toContain('one of your kits');
     expect(

@@ -20,7 +20,7 @@ import { stockEvents, usesOf } from '../db/stock';
 import { check } from './dto/check';
 import { AddWashiDto, CopyDto, CorrectKitDto, KitNameDto, LeftOverDto, RecountDto, SplitKitDto } from './dto/kits.dto';
 import { knownKit } from './known-kit';
-import { mustBeAsSeen } from './meanwhile';
+import { mustBeAsSeen } from './conflict';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';

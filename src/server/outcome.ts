@@ -5,7 +5,7 @@ import { StockClash } from '../db/clashes';
 import { Held } from '../db/held';
 import { StaleStep } from '../db/log';
 import { StaleEdit } from '../db/spread-edits';
-import { WrittenMeanwhile } from './meanwhile';
+import { EditConflict } from './conflict';
 import { sayHeld } from './say-held';
 import { saidOfError } from './say-trouble';
 
@@ -16,7 +16,7 @@ export type Outcome<T> =
       readonly ok: false;
       readonly stale?: true;
       /** another window wrote since the form was opened: its owner is to choose */
-      readonly meanwhile?: true;
+      readonly conflict?: true;
       readonly messages: readonly string[];
     };
 
@@ -26,8 +26,8 @@ export async function outcome<T>(run: () => Promise<T>): Promise<Outcome<T>> {
     return { ok: true, value: await run() };
   } catch (error) {
     const stale = error instanceof StaleEdit || error instanceof StaleStep || error instanceof TakenSticker;
-    const meanwhile = error instanceof WrittenMeanwhile;
-    return { ok: false, ...(stale ? { stale } : {}), ...(meanwhile ? { meanwhile } : {}), messages: failure(error) };
+    const conflict = error instanceof EditConflict;
+    return { ok: false, ...(stale ? { stale } : {}), ...(conflict ? { conflict } : {}), messages: failure(error) };
   }
 }
 
@@ -44,7 +44,7 @@ export function failure(error: unknown): readonly string[] {
       `${code} from “${spokenName(kit)}”, copy ${copy}, is not there any more: another week has it, or it was spoiled. The spread has been loaded anew.`,
     ];
   }
-  if (error instanceof WrittenMeanwhile) return [`Another window wrote here since you opened this. ${error.there}.`];
+  if (error instanceof EditConflict) return [`Another window wrote here since you opened this. ${error.there}.`];
   if (error instanceof StockClash) {
     const { design, copy } = error;
     return [

@@ -19,7 +19,7 @@ import {
   ZoneDto,
 } from './dto/settings.dto';
 import { ownerZone } from './calendars';
-import { mustBeAsSeen } from './meanwhile';
+import { mustBeAsSeen } from './conflict';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { ownShortForms, ownerHand, taughtWords, typingHabits } from './settings';

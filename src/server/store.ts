@@ -1,7 +1,7 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { join } from 'node:path';
 import type { Database } from '../db/database';
-import { openDatabase, together } from '../db/database';
+import { openDatabase, transaction } from '../db/database';
 import { inodeOf } from '../db/house-dialect';
 import { StoreTrouble } from '../db/trouble';
 import { lookUpSaid } from './upgrade';
@@ -25,7 +25,7 @@ const stroke = (held.hobnailStroke ??= new AsyncLocalStorage<Database>());
  * is outside it by oversight.
  */
 export async function inStroke<T>(run: (trx: Database) => Promise<T>): Promise<T> {
-  return together(await store(), (trx) => stroke.run(trx, () => run(trx)));
+  return transaction(await store(), (trx) => stroke.run(trx, () => run(trx)));
 }
 
 /**

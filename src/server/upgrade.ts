@@ -6,7 +6,7 @@ import { findingKey } from '../core/review/wave';
 import { contextFrom } from '../core/spread/context';
 import { voiceOf } from '../core/spread/voice';
 import type { Database } from '../db/database';
-import { together } from '../db/database';
+import { transaction } from '../db/database';
 import { asObject, asStrings } from '../db/json';
 import { setTick } from '../db/ticks';
 import { spreadOf } from './spread-of';
@@ -26,7 +26,7 @@ export async function lookUpSaid(db: Database): Promise<void> {
   for (const row of rows) {
     const said = asObject(row.said ?? '{}') as SaidOf;
     const keys = await keysOf(db, row.id, said);
-    await together(db, async (trx) => {
+    await transaction(db, async (trx) => {
       const waved = [...new Set([...asStrings(row.waved), ...keys.waved])];
       await trx
         .updateTable('spread')

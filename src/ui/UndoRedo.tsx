@@ -1,7 +1,7 @@
 'use client';
 
 import IconButton from '@mui/material/IconButton';
-import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
+import { IconArrowBackUp, IconArrowForwardUp } from './icons';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Hint } from './Hint';
 

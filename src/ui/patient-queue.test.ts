@@ -1,13 +1,13 @@
 import type { NoAnswer } from './no-answer';
 import { whyNoAnswer } from './no-answer';
-import type { Standing } from './patient-queue';
+import type { SaveStatus } from './patient-queue';
 import { patientQueue } from './patient-queue';
 
 const noPause = (): Promise<void> => Promise.resolve();
 
 /** A queue whose failures are of the sorts given, one after the other. */
 function queueOf(...sorts: readonly NoAnswer[]) {
-  const standings: Standing[] = [];
+  const standings: SaveStatus[] = [];
   const left = [...sorts];
   const queue = patientQueue(
     (s) => standings.push(s),

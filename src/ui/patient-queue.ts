@@ -5,10 +5,10 @@ import { SAID_NO_ANSWER, whyNoAnswer } from './no-answer';
  * How what was done in a window stands: on the disk, on its way, kept here till the server is back, kept here till
  * somebody comes in at the door again, or not to be saved by a page of an earlier version.
  */
-export type Standing = 'saved' | 'saving' | 'waiting' | 'closed' | 'newer';
+export type SaveStatus = 'saved' | 'saving' | 'waiting' | 'closed' | 'newer';
 
 /** The same in words; `failed`: it was refused. */
-export const SAID: Readonly<Record<Standing | 'failed', string>> = {
+export const SAID: Readonly<Record<SaveStatus | 'failed', string>> = {
   saved: 'saved',
   saving: 'saving…',
   waiting: 'not saved yet: the server is away',
@@ -44,7 +44,7 @@ const MOST_NOT_TAKEN = 3;
  * the window meanwhile is warned of.
  */
 export function patientQueue(
-  onStanding: (standing: Standing) => void,
+  onSaveStatus: (saveStatus: SaveStatus) => void,
   pause: (ms: number) => Promise<void> = pauseOrOnline,
   why: (error: unknown) => Promise<NoAnswer> = whyNoAnswer,
 ): PatientQueue {
@@ -54,12 +54,12 @@ export function patientQueue(
   let old = false;
   const begin = (): void => {
     if (waiting++ === 0) warnOnLeaving(true);
-    onStanding('saving');
+    onSaveStatus('saving');
   };
   const end = (): void => {
     if (--waiting > 0) return;
     warnOnLeaving(false);
-    onStanding(old ? 'newer' : 'saved');
+    onSaveStatus(old ? 'newer' : 'saved');
   };
   return {
     add: (send, then, lost = () => {}) => {
@@ -78,7 +78,7 @@ export function patientQueue(
               async (error: unknown) => why(error),
             );
           if (typeof answer === 'object') {
-            if (tries) onStanding('saving');
+            if (tries) onSaveStatus('saving');
             await told(() => then(answer.value, tries > 0));
             break;
           }
@@ -87,7 +87,7 @@ export function patientQueue(
             await told(() => lost(SAID_NO_ANSWER[answer]));
             break;
           }
-          onStanding(answer === 'closed' ? 'closed' : 'waiting');
+          onSaveStatus(answer === 'closed' ? 'closed' : 'waiting');
           await pause(Math.min(LONGEST_PAUSE, FIRST_PAUSE * 2 ** tries));
         }
         end();

@@ -1,8 +1,8 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Outcome } from '../server/outcome';
-import type { Choice, Question } from './Meanwhile';
-import { Meanwhile } from './Meanwhile';
+import type { Choice, Question } from './Conflict';
+import { Conflict } from './Conflict';
 import { reached } from './reached';
 import { useSaving } from './use-saving';
 
@@ -13,7 +13,7 @@ import { useSaving } from './use-saving';
 export function useRun() {
   const router = useRouter();
   const [messages, setMessages] = useState<readonly string[]>([]);
-  const { standing, add } = useSaving();
+  const { saveStatus, add } = useSaving();
   const [refreshing, refresh] = useTransition();
   const [asked, setAsked] = useState<Question | null>(null);
   /**
@@ -25,7 +25,7 @@ export function useRun() {
       const answered = async (first: Outcome<unknown>): Promise<void> => {
         let done = first;
         let choice: Choice = 'mine';
-        if (!done.ok && done.meanwhile && over) {
+        if (!done.ok && done.conflict && over) {
           const { messages: said } = done;
           choice = await new Promise<Choice>((decide) => setAsked({ messages: said, decide }));
           setAsked(null);
@@ -51,16 +51,16 @@ export function useRun() {
     });
     return done ? answer : null;
   };
-  const busy = standing === 'saving' || standing === 'waiting' || standing === 'closed';
+  const busy = saveStatus === 'saving' || saveStatus === 'waiting' || saveStatus === 'closed';
   return {
     run,
     ask,
     busy,
     refreshing,
-    standing,
+    saveStatus,
     messages,
     clear: () => setMessages([]),
-    question: asked && <Meanwhile {...asked} />,
+    question: asked && <Conflict {...asked} />,
   };
 }
 

@@ -1,6 +1,6 @@
 /**
- * Pictograms by meaning, as stroked paths in a 24 x 24 box. From the package @tabler/icons (MIT), picked by
- * scripts/pick-icons.mjs.
+ * Pictograms by meaning, as stroked paths in a 24 x 24 box. From the package @tabler/icons
+ * (MIT, docs/licenses/tabler-icons.txt), picked by scripts/pick-icons.mjs.
  */
 export const ICONS: Readonly<Record<string, readonly string[]>> = {
   laundry: [

@@ -9,7 +9,7 @@ type Unplaced = Pick<Step, 'key' | 'do' | 'refs' | 'about'>;
 type Spot = Rect & Pick<Placement, 'page' | 'layer'>;
 
 /** Thinner than this a place that is shared is none, mm. */
-const HAIR = 0.01;
+const TOLERANCE = 0.01;
 
 /**
  * What must come before what, whoever orders it (handbook 4, B1, B4, P3): white-out before what covers it, a cut before
@@ -89,4 +89,7 @@ const liesUnder = (a: readonly Spot[], b: readonly Spot[]): boolean =>
   a.some((p) => b.some((q) => p.page === q.page && p.layer < q.layer && intersect(p, q) !== null));
 
 const shares = (a: Rect, b: Rect): boolean =>
-  a.x < b.x + b.w - HAIR && b.x < a.x + a.w - HAIR && a.y < b.y + b.h - HAIR && b.y < a.y + a.h - HAIR;
+  a.x < b.x + b.w - TOLERANCE &&
+  b.x < a.x + a.w - TOLERANCE &&
+  a.y < b.y + b.h - TOLERANCE &&
+  b.y < a.y + a.h - TOLERANCE;

@@ -4,7 +4,7 @@ import type { Context, Placement } from '../spread/placement';
 import { footprint, isWriting, pieceIndex } from '../spread/placement';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
-import { HAIR, tidy } from '../measure/length';
+import { TOLERANCE, tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { inset, intersect, subtract } from '../measure/rect';
 
@@ -139,7 +139,7 @@ export function regionOf(book: Book, mark: Mark | WhiteOut): Region | undefined 
   const homes = homesOf(book);
   const known = homes.get(mark);
   if (known) return known;
-  const area = { x: mark.x, y: mark.y, w: Math.max(mark.w, 2 * HAIR), h: Math.max(mark.h, 2 * HAIR) };
+  const area = { x: mark.x, y: mark.y, w: Math.max(mark.w, 2 * TOLERANCE), h: Math.max(mark.h, 2 * TOLERANCE) };
   const home = book.regions
     .filter((r) => r.page === mark.page && intersectsThin(r, area))
     .sort((a, b) => overlap(b, area) - overlap(a, area))[0];

@@ -1,4 +1,4 @@
-import { HAIR, tidy } from '../measure/length';
+import { TOLERANCE, tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import type { Book, Mark, MarkKind, Region, RegionKind } from './book';
 
@@ -33,7 +33,7 @@ function withRowsInside(now: Region, before: Region): Region {
   const rows = before.rows.flatMap((row) => {
     const from = Math.max(now.y, row.y + now.y - before.y);
     const to = Math.min(now.y + now.h, row.y + row.h + now.y - before.y);
-    return to - from > HAIR ? [{ ...row, y: tidy(from), h: tidy(to - from) }] : [];
+    return to - from > TOLERANCE ? [{ ...row, y: tidy(from), h: tidy(to - from) }] : [];
   });
   return withoutGaps({ ...now, rows });
 }

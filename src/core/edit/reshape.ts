@@ -2,7 +2,7 @@ import { isStrip, traits } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import { wholeOf } from '../kit/ledger';
-import { HAIR, tidy } from '../measure/length';
+import { TOLERANCE, tidy } from '../measure/length';
 import { bottom, intersect } from '../measure/rect';
 import { Draft } from '../spread/draft';
 import { rowsTaken } from '../spread/list-text';
@@ -54,9 +54,9 @@ export function cutToWidth(
 ): Change | null {
   const found = held(context, placements, id);
   const reach = found && reachIn(found);
-  if (!found || !reach || width < reach.width[0] - HAIR || width > reach.width[1] + HAIR) return null;
+  if (!found || !reach || width < reach.width[0] - TOLERANCE || width > reach.width[1] + TOLERANCE) return null;
   const { p, piece, draft } = found;
-  if (Math.abs(width - p.w) < HAIR) return null;
+  if (Math.abs(width - p.w) < TOLERANCE) return null;
   const thing = thingOf(context, p);
   const deed =
     width < p.w
@@ -170,6 +170,6 @@ function held(context: Context, placements: readonly Placement[], id: string): H
 }
 
 function tidied(cut: Placement['cut'], piece: Piece): Placement['cut'] {
-  if (!cut || (cut.w >= piece.width - HAIR && cut.h >= piece.height - HAIR)) return null;
+  if (!cut || (cut.w >= piece.width - TOLERANCE && cut.h >= piece.height - TOLERANCE)) return null;
   return { x: tidy(cut.x), y: tidy(cut.y), w: tidy(cut.w), h: tidy(cut.h) };
 }

@@ -1,5 +1,5 @@
 import type { Book, Region } from '../book/book';
-import { HAIR, tidy } from '../measure/length';
+import { TOLERANCE, tidy } from '../measure/length';
 import { bottom, right } from '../measure/rect';
 import type { Fault } from './fault';
 import { BadInput } from './fault';
@@ -35,7 +35,7 @@ function regionFaults(book: Book, r: Region, i: number, file: string): Fault[] {
       { file, where: `${where}.page`, found: String(r.page), expected: `a page from 0 to ${book.pages.length - 1}` },
     ];
   const faults: Fault[] = [];
-  if (r.x < -HAIR || right(r) > page.width + HAIR) {
+  if (r.x < -TOLERANCE || right(r) > page.width + TOLERANCE) {
     faults.push({
       file,
       where: `${where}.x, .w`,
@@ -43,7 +43,7 @@ function regionFaults(book: Book, r: Region, i: number, file: string): Fault[] {
       expected: `a place on its page, 0 to ${page.width} mm across`,
     });
   }
-  if (r.y < -HAIR || bottom(r) > page.height + HAIR) {
+  if (r.y < -TOLERANCE || bottom(r) > page.height + TOLERANCE) {
     faults.push({
       file,
       where: `${where}.y, .h`,
@@ -52,7 +52,7 @@ function regionFaults(book: Book, r: Region, i: number, file: string): Fault[] {
     });
   }
   for (const [n, row] of (r.rows ?? []).entries()) {
-    if (row.y >= r.y - HAIR && row.y + row.h <= bottom(r) + HAIR) continue;
+    if (row.y >= r.y - TOLERANCE && row.y + row.h <= bottom(r) + TOLERANCE) continue;
     faults.push({
       file,
       where: `${where}.rows[${n}]`,
@@ -69,7 +69,13 @@ function regionFaults(book: Book, r: Region, i: number, file: string): Fault[] {
 function markFaults(book: Book, file: string): Fault[] {
   return book.marks.flatMap((m, i) => {
     const page = book.pages[m.page];
-    if (page && m.x >= -HAIR && m.y >= -HAIR && right(m) <= page.width + HAIR && bottom(m) <= page.height + HAIR)
+    if (
+      page &&
+      m.x >= -TOLERANCE &&
+      m.y >= -TOLERANCE &&
+      right(m) <= page.width + TOLERANCE &&
+      bottom(m) <= page.height + TOLERANCE
+    )
       return [];
     return [
       {

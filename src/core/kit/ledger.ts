@@ -1,6 +1,6 @@
 import type { Rect } from '../measure/rect';
 import { bottom, intersect, right } from '../measure/rect';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import type { Piece } from './kit';
 import { pieceKey } from './kit';
 
@@ -44,7 +44,7 @@ export class Ledger {
   isFree(piece: Piece, taken: Taken): boolean {
     const part = taken.cut ?? wholeOf(piece);
     if (!Number.isInteger(taken.copy) || taken.copy < 1 || taken.copy > piece.count) return false;
-    if (right(part) > piece.width + HAIR || bottom(part) > piece.height + HAIR) return false;
+    if (right(part) > piece.width + TOLERANCE || bottom(part) > piece.height + TOLERANCE) return false;
     return !this.partsOf(piece, taken.copy).some((other) => intersect(other, part));
   }
 
@@ -88,11 +88,12 @@ export class Ledger {
    * A copy that is already begun comes first, so that long strips stay whole.
    */
   takeLength(piece: Piece, length: number, height: number): Taken | null {
-    if (height > piece.height + HAIR) return null;
-    const free = this.strips(piece).filter((s) => s.left >= length - HAIR);
+    if (height > piece.height + TOLERANCE) return null;
+    const free = this.strips(piece).filter((s) => s.left >= length - TOLERANCE);
     const best = free.sort((a, b) => a.left - b.left || a.copy - b.copy)[0];
     if (!best) return null;
-    const whole = best.from === 0 && Math.abs(best.left - length) < HAIR && Math.abs(height - piece.height) < HAIR;
+    const whole =
+      best.from === 0 && Math.abs(best.left - length) < TOLERANCE && Math.abs(height - piece.height) < TOLERANCE;
     const cut = whole ? null : { x: best.from, y: (piece.height - height) / 2, w: length, h: height };
     this.note(piece, { copy: best.copy, cut });
     return { copy: best.copy, cut };
@@ -119,7 +120,7 @@ export class Ledger {
       .sort((a, b) => a.rows - b.rows || a.copy - b.copy)[0];
     if (!best || piece.rows === 0) return null;
     const pitch = piece.height / piece.rows;
-    const whole = rows === piece.rows && width >= piece.width - HAIR;
+    const whole = rows === piece.rows && width >= piece.width - TOLERANCE;
     const cut = whole ? null : { x: 0, y: best.from * pitch, w: Math.min(width, piece.width), h: rows * pitch };
     this.note(piece, { copy: best.copy, cut });
     return { copy: best.copy, cut };
@@ -184,7 +185,7 @@ export class Ledger {
     if (piece.rows === 0) return [];
     const pitch = piece.height / piece.rows;
     return this.copiesAtHand(piece).map((copy) => {
-      const from = Math.max(0, Math.ceil(Math.max(0, ...this.partsOf(piece, copy).map(bottom)) / pitch - HAIR));
+      const from = Math.max(0, Math.ceil(Math.max(0, ...this.partsOf(piece, copy).map(bottom)) / pitch - TOLERANCE));
       return { copy, from, rows: piece.rows - from };
     });
   }

@@ -1,5 +1,5 @@
 import { right } from '../measure/rect';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import type { Piece } from './kit';
 import type { Taken } from './ledger';
 import { Ledger } from './ledger';
@@ -17,7 +17,7 @@ export function leftOver(piece: Piece, copy: number, gone: readonly Taken[], lef
   const parts = ledger.partsOf(piece, copy);
   const from = Math.max(0, ...parts.map(right));
   const w = piece.width - left - from;
-  if (w < HAIR) return null;
+  if (w < TOLERANCE) return null;
   const { kit, code, height: h } = piece;
   return { what: 'used', kit, code, copy, reason: 'measured anew', cut: { x: from, y: 0, w, h } };
 }

@@ -2,7 +2,7 @@
 export const MM_PER_INCH = 25.4;
 
 /** The smallest length, in mm, that anyone can see or cut; smaller differences are noise. */
-export const HAIR = 0.05;
+export const TOLERANCE = 0.05;
 
 /** Inches to millimeters. */
 export const fromInches = (inches: number): number => inches * MM_PER_INCH;

@@ -1,4 +1,4 @@
-import { HAIR } from './length';
+import { TOLERANCE } from './length';
 
 /** An upright rectangle; x, y is its top-left corner. All in mm. */
 export interface Rect {
@@ -20,15 +20,15 @@ export function intersect(a: Rect, b: Rect): Rect | null {
   const y = Math.max(a.y, b.y);
   const w = Math.min(right(a), right(b)) - x;
   const h = Math.min(bottom(a), bottom(b)) - y;
-  return w > HAIR && h > HAIR ? { x, y, w, h } : null;
+  return w > TOLERANCE && h > TOLERANCE ? { x, y, w, h } : null;
 }
 
 /** True when `inner` lies in `outer`, a hair's breadth forgiven. */
 export const contains = (outer: Rect, inner: Rect): boolean =>
-  inner.x >= outer.x - HAIR &&
-  inner.y >= outer.y - HAIR &&
-  right(inner) <= right(outer) + HAIR &&
-  bottom(inner) <= bottom(outer) + HAIR;
+  inner.x >= outer.x - TOLERANCE &&
+  inner.y >= outer.y - TOLERANCE &&
+  right(inner) <= right(outer) + TOLERANCE &&
+  bottom(inner) <= bottom(outer) + TOLERANCE;
 
 /** The smallest rectangle round all of them. Throws when there are none. */
 export function bounds(rects: readonly Rect[]): Rect {
@@ -67,7 +67,7 @@ function without(r: Rect, cover: Rect): Rect[] {
     { x: r.x, y: y1, w: r.w, h: bottom(r) - y1 },
     { x: r.x, y: y0, w: x0 - r.x, h: y1 - y0 },
     { x: x1, y: y0, w: right(r) - x1, h: y1 - y0 },
-  ].filter((part) => part.w > 1e-6 && part.h > 1e-6 && Math.max(part.w, part.h) > HAIR);
+  ].filter((part) => part.w > 1e-6 && part.h > 1e-6 && Math.max(part.w, part.h) > TOLERANCE);
 }
 
 /** Area of the union, in square mm: what is really covered, overlaps counted once. */

@@ -8,7 +8,7 @@ import type { Placement } from '../spread/placement';
 import { footprint } from '../spread/placement';
 import { freeStretches } from '../spread/free-room';
 import { hoursOf, yOfMinute } from '../book/hours';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import { intersect } from '../measure/rect';
 import { isList } from '../spread/is-list';
 
@@ -80,7 +80,7 @@ function offItsHour(view: View, over: readonly Placement[], d: Demand, p: Placem
   if (Math.abs(off) <= (saysTime(over, p, spokenTime(d.start)) ? OFF_WRITTEN : OFF)) return [];
   const [from, to] = off > 0 ? [wanted - p.h, p.y] : [p.y + p.h, wanted + p.h];
   const free = freeStretches(view.draft, view.context, d.day).some(
-    (s) => Math.min(s.to, to) - Math.max(s.from, from) >= p.h - HAIR,
+    (s) => Math.min(s.to, to) - Math.max(s.from, from) >= p.h - TOLERANCE,
   );
   if (!free) return [];
   return [

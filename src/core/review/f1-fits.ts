@@ -6,7 +6,7 @@ import { openPaper, regionsOf, runsOfDays } from '../book/columns';
 import type { Placement } from '../spread/placement';
 import { footprint } from '../spread/placement';
 import { lackingForBand } from '../manner/fit-book';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { bottom, bounds, contains, inset, intersect, right } from '../measure/rect';
 import { eachPlacement } from './each-placement';
@@ -103,7 +103,7 @@ function overlaps(view: View): Found[] {
       if (!shared) continue;
       const by = Math.min(shared.w, shared.h);
       const [upper, lower] = p.y <= q.y ? [p, q] : [q, p];
-      if (by <= 2 * HAIR) continue;
+      if (by <= 2 * TOLERANCE) continue;
       found.push({
         rule: 'F1',
         severity: 'fix',

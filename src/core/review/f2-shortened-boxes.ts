@@ -2,7 +2,7 @@ import type { Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { dayName, mm } from '../spread/voice';
 import { mayBeShortened } from '../arrange/boxes/box-fit';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import { boxesOf } from './boxes-of';
 
 /** F2: a box may be shortened by cutting it in two and overlapping the halves, if its pattern allows. */
@@ -28,7 +28,7 @@ export const f2ShortenedBoxes: Rule<Case> = {
           ];
         }
         const apart = Math.max(...box.parts.map((p) => Math.abs(p.x - box.rect.x)));
-        if (apart <= HAIR) return [];
+        if (apart <= TOLERANCE) return [];
         return [
           {
             rule: 'F2',

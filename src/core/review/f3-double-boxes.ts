@@ -1,7 +1,7 @@
 import type { Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { dayName, mm } from '../spread/voice';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import { boxesOf } from './boxes-of';
 
 /** Less than this is not seen across a gap, mm. From memory. */
@@ -41,7 +41,7 @@ export const f3DoubleBoxes: Rule<Case> = {
               about: { is: 'out of line', days, mm: step },
             },
           ];
-        const swapped = (left.cut?.x ?? 0) > (right.cut?.x ?? 0) + HAIR;
+        const swapped = (left.cut?.x ?? 0) > (right.cut?.x ?? 0) + TOLERANCE;
         return swapped
           ? [
               {

@@ -3,7 +3,7 @@ import { regionsOf } from '../book/columns';
 import { rowFrames } from '../book/rows';
 import type { Kind } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import { bottom, intersect } from '../measure/rect';
 import { piecesOf, FOREIGN, strangeness } from '../spread/choose';
 import { forWhatComesUp, freeStretches, lengthOf } from '../spread/free-room';
@@ -89,7 +89,7 @@ function listRows(view: View): GivenUp[] {
   const lists = view.placements.filter((p) => p.role === 'day' && p.day !== null && isList(view.pieceOf(p), p));
   const inRow = lists.filter((p) => {
     const last = rowFrames(view.context.book, p.day as number).at(-1);
-    return last !== undefined && p.y >= last.y - HAIR && bottom(p) <= last.y + last.h + HAIR;
+    return last !== undefined && p.y >= last.y - TOLERANCE && bottom(p) <= last.y + last.h + TOLERANCE;
   });
   return [{ habit: 'list rows', kept: inRow.length, wanted: lists.length, why: 'no room' }];
 }

@@ -3,7 +3,7 @@ import { at } from './where';
 import type { Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { dayName, mm } from '../spread/voice';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import { bottom } from '../measure/rect';
 import { listsOf } from './lists-of';
 
@@ -41,7 +41,7 @@ export const l2JoinedLists: Rule<Case> = {
         ];
       }
       const gap = lower.p.y - bottom(upper.p);
-      if (Math.abs(gap) <= 2 * HAIR) return [];
+      if (Math.abs(gap) <= 2 * TOLERANCE) return [];
       return [
         {
           rule: 'L2',

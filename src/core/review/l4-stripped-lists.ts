@@ -3,7 +3,7 @@ import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { mm, pieceName, sentence } from '../spread/voice';
 import { TICK_WIDTH } from '../spread/writing';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import { listsOf } from './lists-of';
 
 /** L4: a list without items is a plain filler once its shapes are cut off. */
@@ -13,7 +13,9 @@ export const l4StrippedLists: Rule<Case> = {
   say,
   check: (view) =>
     listsOf(view)
-      .filter(({ p }) => p.role === 'day' && p.items.length === 0 && !p.text && (p.cut?.x ?? 0) < TICK_WIDTH - HAIR)
+      .filter(
+        ({ p }) => p.role === 'day' && p.items.length === 0 && !p.text && (p.cut?.x ?? 0) < TICK_WIDTH - TOLERANCE,
+      )
       .map(({ p }): Found => ({
         rule: 'L4',
         severity: 'look',

@@ -2,7 +2,7 @@ import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import type { Ledger, Taken } from '../kit/ledger';
 import { atHand } from './at-hand';
-import { HAIR, tidy } from '../measure/length';
+import { TOLERANCE, tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { intersect } from '../measure/rect';
 import type { Context, PieceIndex, Placement } from './placement';
@@ -109,7 +109,7 @@ export class Draft {
     this.placements[i] = {
       ...old,
       copy: taken.copy,
-      cut: cut && cut.w >= piece.width - HAIR && cut.h >= piece.height - HAIR ? null : cut,
+      cut: cut && cut.w >= piece.width - TOLERANCE && cut.h >= piece.height - TOLERANCE ? null : cut,
     };
   }
 

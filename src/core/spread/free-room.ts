@@ -2,7 +2,7 @@ import type { Region } from '../book/book';
 import { dayColumn } from '../book/columns';
 import { hoursOf, yOfMinute } from '../book/hours';
 import type { Rect } from '../measure/rect';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import { bottom } from '../measure/rect';
 import type { Draft } from './draft';
 import type { Context, Placement } from './placement';
@@ -101,7 +101,7 @@ export function firstFree(draft: Draft, context: Context, days: readonly number[
   const free = days.map((d) => freeStretches(draft, context, d));
   const tops = free.flatMap((stretches) => stretches.map((s) => s.from)).sort((a, b) => a - b);
   const fits = (y: number, stretches: readonly Stretch[]): boolean =>
-    stretches.some((s) => s.from <= y + HAIR && s.to >= y + h - HAIR);
+    stretches.some((s) => s.from <= y + TOLERANCE && s.to >= y + h - TOLERANCE);
   return tops.find((y) => free.every((stretches) => fits(y, stretches))) ?? null;
 }
 

@@ -10,8 +10,8 @@ const GOES_ON = '  ';
 const TWO_LINES = ' / ';
 
 /**
- * A list's text as a spread keeps it (docs/formats/spread.md): a line for each row; two leading spaces where a row goes on
- * with the text of the row above; two lines in one row joined by ` / `.
+ * A list's text as a spread keeps it (docs/formats/spread.md): a line for each row; two leading spaces where a row goes
+ * on with the text of the row above; two lines in one row joined by ` / `.
  */
 export const listText = (items: readonly RowText[]): string =>
   items.map(({ lines, inOneRow }) => (inOneRow ? lines.join(TWO_LINES) : lines.join(`\n${GOES_ON}`))).join('\n');

@@ -12,8 +12,8 @@ import type { IsoDay } from '../week/week';
 export type Role = 'base' | 'sidebar' | 'box' | 'day' | 'finish';
 
 /**
- * A sticker, or a part of one, on a page; or, without one, what is written there (docs/formats/spread.md). Lengths in mm,
- * turn in degrees clockwise about its center.
+ * A sticker, or a part of one, on a page; or, without one, what is written there (docs/formats/spread.md). Lengths in
+ * mm, turn in degrees clockwise about its center.
  */
 export interface Placement extends Rect {
   readonly id: string;

@@ -1,6 +1,6 @@
 import type { Piece } from '../kit/kit';
 import { traits } from '../kit/kinds';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import type { Rect } from '../measure/rect';
 
 /**
@@ -8,8 +8,8 @@ import type { Rect } from '../measure/rect';
  * @returns null when it fits whole, `undefined` when it may not be cut that way
  */
 export function trimTo(piece: Piece, width: number, height = Infinity): Rect | null | undefined {
-  const tooWide = piece.width > width + HAIR;
-  const tooTall = piece.height > height + HAIR;
+  const tooWide = piece.width > width + TOLERANCE;
+  const tooTall = piece.height > height + TOLERANCE;
   if (!tooWide && !tooTall) return null;
   const { trim } = traits(piece.kind);
   if (trim === 'never') return undefined;

@@ -2,7 +2,7 @@ import type { Kind, Shape } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
 import type { Hand } from '../measure/hand';
 import { writeLines } from '../measure/hand';
-import { HAIR } from '../measure/length';
+import { TOLERANCE } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { area, bottom, contains, inset, right } from '../measure/rect';
 import type { Placement } from './placement';
@@ -60,7 +60,7 @@ export const baseOf = (
   w,
   h,
   turn,
-  clear: Math.abs(w - width) < HAIR && Math.abs(h - height) < HAIR ? clear : undefined,
+  clear: Math.abs(w - width) < TOLERANCE && Math.abs(h - height) < TOLERANCE ? clear : undefined,
 });
 
 /** Within a free part the margins are narrower: nothing printed ends there as a sticker does. */

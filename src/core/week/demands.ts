@@ -7,7 +7,7 @@ import { factsOf } from './facts';
 import { meaningsOf, usualPart } from './meaning';
 import type { Occurrence } from './occurrences';
 import { MOST_A_DAY, occurrencesBetween, ownerClock } from './occurrences';
-import { sparing } from './troubles';
+import { isolateErrors } from './troubles';
 import type { Wall } from './recur/wall';
 import { DAY_MS, dayNumber, isoDay, minuteOfDay, wallOfDay } from './recur/wall';
 import { clockChange } from './recur/zone';
@@ -35,7 +35,7 @@ export function demandsOfWeek(
     ),
   );
   const told = near.flatMap((o) =>
-    sparing(o.calendar, o.component, () => {
+    isolateErrors(o.calendar, o.component, () => {
       const facts = factsOf(o.component);
       return [{ occurrence: o, facts, demands: aspectsOf(o, facts, from, until) }];
     }),

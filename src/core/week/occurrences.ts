@@ -11,7 +11,7 @@ import type { Wall } from './recur/wall';
 import { DAY_MS, dayNumber, wallOfDay } from './recur/wall';
 import { zoneNamed } from './recur/zone';
 import { Work } from './recur/work';
-import { noteTrouble, sparing } from './troubles';
+import { noteTrouble, isolateErrors } from './troubles';
 import type { IsoDay } from './week';
 
 /** One occurrence of an event or to-do, on the owner's wall clock. */
@@ -98,10 +98,10 @@ export function occurrencesBetween(
   const from = wallOfDay(first);
   const until = wallOfDay(last) + DAY_MS;
   const work = new Work();
-  const all = sparing(calendar, calendar.root, () => near(seriesOf(calendar, zone), from, until));
+  const all = isolateErrors(calendar, calendar.root, () => near(seriesOf(calendar, zone), from, until));
   return all.flatMap((series) =>
     wanted(series.component)
-      ? sparing(calendar, series.component, () => occurrencesOf(calendar, series, from, until, work))
+      ? isolateErrors(calendar, series.component, () => occurrencesOf(calendar, series, from, until, work))
       : [],
   );
 }
@@ -126,7 +126,7 @@ function firstFrom(series: readonly Series[], at: Wall): number {
 
 /** Makes a calendar ready to be asked for its days, which takes longer than asking. */
 export function makeReady(calendar: Calendar, zone: string): void {
-  sparing(calendar, calendar.root, () => [seriesOf(calendar, zone)]);
+  isolateErrors(calendar, calendar.root, () => [seriesOf(calendar, zone)]);
 }
 
 function occurrencesOf(calendar: Calendar, s: Series, from: Wall, weekEnd: Wall, work: Work): Occurrence[] {
@@ -186,7 +186,7 @@ function seriesOf(calendar: Calendar, zone: string): AllSeries {
   }
   const owner = ownerClock(zone);
   const found = [...families.values()].flatMap((family) =>
-    sparing(calendar, family[0] as ICAL.Component, () => prepare(family, owner)),
+    isolateErrors(calendar, family[0] as ICAL.Component, () => prepare(family, owner)),
   );
   const made = found.map((series, place) => ({ ...series, place }));
   const once = made.filter((s) => !s.repeated && s.more.length === 0).sort((a, b) => a.begins - b.begins);

@@ -25,7 +25,11 @@ export const troublesOf = ({ root }: Pick<Calendar, 'root'>): readonly string[] 
 ];
 
 /** What cannot be worked out costs its own item, or its own calendar, and a note there; never the others. */
-export function sparing<T>(calendar: Calendar, component: ICAL.Component, find: () => readonly T[]): readonly T[] {
+export function isolateErrors<T>(
+  calendar: Calendar,
+  component: ICAL.Component,
+  find: () => readonly T[],
+): readonly T[] {
   try {
     return find();
   } catch (error) {

@@ -5,7 +5,7 @@ import { randomFrom } from '../../core/measure/random';
 import { columnOf } from '../../core/keep/log-table';
 import { lifeOf } from '../../../demo/past-life';
 import type { Database } from '../../db/database';
-import { together } from '../../db/database';
+import { transaction } from '../../db/database';
 import { pastItems } from '../../db/past-items';
 import { putRecord } from '../../db/records';
 import { markItem, moveItems } from '../agenda-actions';
@@ -20,7 +20,7 @@ let db: Database;
 beforeEach(async () => {
   db = await freshHouse();
   const life = lifeOf('2026-12-28', '2027-02-02', (day) => day.endsWith('1'), randomFrom(1));
-  await together(db, async (trx) => {
+  await transaction(db, async (trx) => {
     for (const r of life) await putRecord(trx, r);
   });
 });

@@ -7,7 +7,7 @@ import { calendarText, listCalendars } from '../../db/calendars';
 import { calendarsOf } from '../calendars';
 import { changesOf } from '../feeds';
 import { inSteps } from '../in-steps';
-import { WrittenMeanwhile } from '../meanwhile';
+import { EditConflict } from '../conflict';
 import type { Format } from './format';
 import { SAME_NAME_WAYS } from './format';
 
@@ -40,7 +40,7 @@ export const calendar: Format = {
       const now = (await listCalendars(trx)).find((c) => c.name === target);
       const seen = kept.find((c) => c.name === target);
       if (now?.id !== seen?.id || now?.revision !== seen?.revision)
-        throw new WrittenMeanwhile(`The calendar ${quoted(target)} was written to this very moment`);
+        throw new EditConflict(`The calendar ${quoted(target)} was written to this very moment`);
       const before = way === 'merge' ? await calendarText(trx, target) : null;
       return [{ on: 'calendar', name: target, text: before === null ? text : mergedCalendar(before, text) }];
     });

@@ -11,7 +11,7 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconSearch } from '@tabler/icons-react';
+import { IconSearch } from '../icons';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
@@ -45,7 +45,7 @@ import { WeekList } from './WeekList';
 
 /** The month beside the week: what the week must hold, added by one typed line or by form. */
 export function AgendaScreen({ agenda }: { agenda: Agenda }) {
-  const { run: runs, busy, refreshing, standing, messages, clear, question } = useRun();
+  const { run: runs, busy, refreshing, saveStatus, messages, clear, question } = useRun();
   // what was added last, until something else is done
   const [added, setAdded] = useState<AgendaEntry | null>(null);
   const run: Run = (action, over) => {
@@ -91,7 +91,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
               Agenda · {spokenWeek(week.days)}
             </Typography>
             <Typography variant="caption" aria-live="polite" data-testid="agenda-saved" sx={{ opacity: 0.85 }}>
-              {SAID[standing]}
+              {SAID[saveStatus]}
             </Typography>
           </>
         }

@@ -7,7 +7,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import IconButton from '@mui/material/IconButton';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import { IconX } from '@tabler/icons-react';
+import { IconX } from '../icons';
 import { useState } from 'react';
 import { isCounted } from '../../core/week/age';
 import type { AgendaEntry } from '../../core/week/agenda-entry';

@@ -10,7 +10,7 @@ import IconButton from '@mui/material/IconButton';
 import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconDownload, IconTrash } from '@tabler/icons-react';
+import { IconDownload, IconTrash } from '../icons';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { counted } from '../../core/spread/voice';

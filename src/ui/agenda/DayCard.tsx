@@ -7,7 +7,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Checkbox from '@mui/material/Checkbox';
 import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
-import { IconGripVertical } from '@tabler/icons-react';
+import { IconGripVertical } from '../icons';
 import { useState } from 'react';
 import type { Relief } from '../../core/arrange/counting/relief';
 import { GATHERED } from '../../core/arrange/counting/relief';

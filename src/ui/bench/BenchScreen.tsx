@@ -4,7 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { IconPrinter } from '@tabler/icons-react';
+import { IconPrinter } from '../icons';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';

@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { DragEndEvent, DragStartEvent } from '@dnd-kit/core';
 import { DndContext, pointerWithin, useDraggable, useDroppable } from '@dnd-kit/core';
-import { IconGripVertical } from '@tabler/icons-react';
+import { IconGripVertical } from '../icons';
 import type { KeyboardEvent } from 'react';
 import { useEffect, useRef, useState } from 'react';
 import type { StepRun } from '../../core/bench/groups';

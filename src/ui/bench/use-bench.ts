@@ -76,7 +76,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   const [said, setSaid] = useState<string | null>(null);
   const [message, setMessage] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const { standing, add } = useSaving();
+  const { saveStatus, add } = useSaving();
   const step = bench.steps[at];
   const run = step && runs.find((r) => r.steps.includes(step));
 
@@ -170,7 +170,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     whole: whole && (run?.steps.length ?? 0) > 1,
     fresh,
     said,
-    message: message ?? (standing === 'saved' || standing === 'saving' ? null : SAID[standing]),
+    message: message ?? (saveStatus === 'saved' || saveStatus === 'saving' ? null : SAID[saveStatus]),
     busy,
     finished,
     go: (n) => setAt(Math.max(0, Math.min(bench.steps.length, n))),

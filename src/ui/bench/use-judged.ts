@@ -24,7 +24,7 @@ export function useJudged(before: Judged | null | undefined, keep: (judged: Judg
       ]),
   );
   const [said, setSaid] = useState('');
-  const { standing, add } = useSaving();
+  const { saveStatus, add } = useSaving();
   const tap = (key: string): void => {
     const was = judged;
     const is = new Map(judged).set(key, NEXT.get(judged.get(key) ?? null) ?? null);
@@ -42,6 +42,6 @@ export function useJudged(before: Judged | null | undefined, keep: (judged: Judg
       takeBack,
     );
   };
-  const away = standing === 'saved' || standing === 'saving' ? '' : SAID[standing];
+  const away = saveStatus === 'saved' || saveStatus === 'saving' ? '' : SAID[saveStatus];
   return { of: (key: string): Judgement => judged.get(key) ?? null, tap, said: said || away };
 }

@@ -23,8 +23,8 @@ import { GLASS } from '../theme';
 import { LengthField } from './LengthField';
 import { KIND_COLORS, PageCanvas } from './PageCanvas';
 import { MARK_KINDS, PartFields, REGION_KINDS } from './PartFields';
-import type { Choice, Question } from '../Meanwhile';
-import { Meanwhile } from '../Meanwhile';
+import type { Choice, Question } from '../Conflict';
+import { Conflict } from '../Conflict';
 import { SAID } from '../patient-queue';
 import { UndoRedo } from '../UndoRedo';
 import { useSaving } from '../use-saving';
@@ -48,7 +48,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
   const [opacity, setOpacity] = useState(0.7);
   const [refused, setRefused] = useState(false);
   const [lacking, setLacking] = useState<readonly string[]>(chosen.lacking);
-  const { standing, add } = useSaving();
+  const { saveStatus, add } = useSaving();
   const seen = useRef(chosen.seen);
   const [asked, setAsked] = useState<Question | null>(null);
   const file = useRef<HTMLInputElement>(null);
@@ -79,7 +79,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
     setPart(nowChosen);
     save(async () => {
       const made = await keepBook({ id: line.id, book: next, seen: seen.current });
-      if (made.ok || !made.meanwhile) return made;
+      if (made.ok || !made.conflict) return made;
       const choice = await new Promise<Choice>((decide) => setAsked({ messages: made.messages, decide }));
       setAsked(null);
       if (choice === 'mine') return keepBook({ id: line.id, book: next });
@@ -153,7 +153,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
 
   return (
     <Box sx={{ display: 'flex', flex: 1, minHeight: 0, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
-      {asked && <Meanwhile {...asked} />}
+      {asked && <Conflict {...asked} />}
       <Box sx={{ flex: 1, minWidth: 0, background: '#EFEBE1', display: 'flex', flexDirection: 'column', minHeight: 0 }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, flexWrap: 'wrap' }}>
           <Tabs
@@ -170,7 +170,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
             ))}
           </Tabs>
           <Typography variant="caption" color="text.secondary" aria-live="polite" sx={{ flex: 1 }}>
-            {locked ? 'ships with Hobnail: make a copy to change it' : SAID[refused ? 'failed' : standing]}
+            {locked ? 'ships with Hobnail: make a copy to change it' : SAID[refused ? 'failed' : saveStatus]}
           </Typography>
           <ToggleButton size="small" value="true" selected={trueSize} onChange={() => setTrueSize(!trueSize)}>
             True size

@@ -1,7 +1,7 @@
 'use client';
 
 import InputBase from '@mui/material/InputBase';
-import { IconSearch } from '@tabler/icons-react';
+import { IconSearch } from '../icons';
 import { GLASS } from '../theme';
 
 interface SearchFieldProps {

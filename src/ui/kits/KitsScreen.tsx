@@ -9,7 +9,7 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconSearch } from '@tabler/icons-react';
+import { IconSearch } from '../icons';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -42,7 +42,7 @@ const TABS = ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list'
 export function KitsScreen({ page }: { page: KitsPage }) {
   const router = useRouter();
   const called = useKitName();
-  const { run, busy, refreshing, standing, messages, clear, question } = useRun();
+  const { run, busy, refreshing, saveStatus, messages, clear, question } = useRun();
   const [tab, setTab] = useState(0);
   const [search, setSearch] = useState('');
   const [goesWith, setGoesWith] = useState('');
@@ -64,7 +64,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
               Kits{chosen ? ` · ${called(chosen.kit.name)}` : ''}
             </Typography>
             <Typography variant="caption" aria-live="polite" sx={{ opacity: 0.85 }}>
-              {SAID[standing]}
+              {SAID[saveStatus]}
             </Typography>
           </>
         }

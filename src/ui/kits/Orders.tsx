@@ -7,7 +7,7 @@ import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconTrash } from '@tabler/icons-react';
+import { IconTrash } from '../icons';
 import { useState } from 'react';
 import { imageOf } from '../../core/format/image-of';
 import type { OrderLine } from '../../core/kit/order';

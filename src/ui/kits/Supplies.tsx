@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconTrash } from '@tabler/icons-react';
+import { IconTrash } from '../icons';
 import { useState } from 'react';
 import { imageOf } from '../../core/format/image-of';
 import type { Supply } from '../../db/plans';

@@ -9,7 +9,7 @@ import Divider from '@mui/material/Divider';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import { IconChevronDown } from '@tabler/icons-react';
+import { IconChevronDown } from '../icons';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { imageOf } from '../../core/format/image-of';

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { IconTrash } from '@tabler/icons-react';
+import { IconTrash } from '../icons';
 import { drawPiece } from '../../core/art/draw-piece';
 import { MOTIFS, isPattern } from '../../core/art/motifs/registry';
 import { traits } from '../../core/kit/kinds';

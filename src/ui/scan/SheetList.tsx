@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import { IconX } from '@tabler/icons-react';
+import { IconX } from '../icons';
 import { useStore } from 'zustand';
 import { counted } from '../../core/spread/voice';
 import { GLASS } from '../theme';

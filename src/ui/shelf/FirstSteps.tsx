@@ -4,7 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { IconCircleCheckFilled } from '@tabler/icons-react';
+import { IconCircleCheckFilled } from '../icons';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { writeKit } from '../../core/format/kit-csv';

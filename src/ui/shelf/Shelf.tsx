@@ -12,7 +12,7 @@ import {
   IconPhoto,
   IconSticker,
   IconSunHigh,
-} from '@tabler/icons-react';
+} from '../icons';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';

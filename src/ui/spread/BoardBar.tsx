@@ -14,7 +14,7 @@ import {
   IconMinus,
   IconPlus,
   IconRuler2,
-} from '@tabler/icons-react';
+} from '../icons';
 import { later } from '../later';
 import { useRouter } from 'next/navigation';
 import type { RefObject } from 'react';

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
-import { IconX } from '@tabler/icons-react';
+import { IconX } from '../icons';
 import { later, whenTouched } from '../later';
 import { useEffect } from 'react';
 import { isWriting } from '../../core/spread/placement';

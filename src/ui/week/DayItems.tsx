@@ -5,7 +5,7 @@ import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import { IconCalendarShare } from '@tabler/icons-react';
+import { IconCalendarShare } from '../icons';
 import { useState } from 'react';
 import { longDay } from '../../core/week/day-names';
 import type { Demand } from '../../core/week/demand';

@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
+import { IconChevronLeft, IconChevronRight } from '../icons';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
@@ -40,7 +40,7 @@ const HabitsDialog = later(() => import('./HabitsDialog').then((m) => m.HabitsDi
 
 /** Through the week: today first, with what is on, what came up and what is written down; then the other days. */
 export function ThisWeekScreen({ data }: { data: ThisWeek }) {
-  const { run, ask, busy, refreshing, standing, messages, clear, question } = useRun();
+  const { run, ask, busy, refreshing, saveStatus, messages, clear, question } = useRun();
   const records = useRecords(data.records, run);
   const { week, today, spread, history } = data;
   const isNow = week.days.includes(today);
@@ -86,7 +86,7 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
               {isNow ? 'This week' : 'The week'} · {spokenWeek(week.days)}
             </Typography>
             <Typography variant="caption" aria-live="polite" data-testid="week-saved" sx={{ opacity: 0.85 }}>
-              {SAID[standing]}
+              {SAID[saveStatus]}
             </Typography>
           </>
         }

@@ -1,6 +1,6 @@
 import { regionsOf } from '../../book/columns';
 import type { Piece } from '../../kit/kit';
-import { HAIR } from '../../measure/length';
+import { TOLERANCE } from '../../measure/length';
 import type { Draft, Stage } from '../../spread/draft';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import type { Context } from '../../spread/placement';
@@ -29,7 +29,7 @@ function layLength(
 ): void {
   let x = at.x;
   let left = at.w;
-  while (left > HAIR) {
+  while (left > TOLERANCE) {
     const usable = byCost(piecesOf(context, 'bottom-washi', 'washi', 'extender'), (p) =>
       cost(draft, context, p, at.h, left, nth),
     );

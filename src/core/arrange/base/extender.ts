@@ -1,6 +1,6 @@
 import type { Region } from '../../book/book';
 import { regionsOf } from '../../book/columns';
-import { HAIR } from '../../measure/length';
+import { TOLERANCE } from '../../measure/length';
 import { bottom, right } from '../../measure/rect';
 import { byCost, piecesOf, strangeness } from '../../spread/choose';
 import type { Stage } from '../../spread/draft';
@@ -18,7 +18,7 @@ export const extender: Stage = (before, context) => {
   const foot = { x: bar.x, y: strip.y, w: strip.x - bar.x, h: strip.h };
   const floors = draft.lyingIn(strip.page, strip).filter((p) => p.role === 'base');
   if (!floors.length || draft.lyingIn(bar.page, { ...foot, w: bar.w }).length) return draft;
-  for (const floor of floors.filter((p) => p.x <= strip.x + HAIR)) {
+  for (const floor of floors.filter((p) => p.x <= strip.x + TOLERANCE)) {
     const same = draft.pieceOf(floor);
     const length = same && draft.ledger.longest(same) >= foot.w ? draft.ledger.takeLength(same, foot.w, floor.h) : null;
     if (same && length) {
@@ -46,5 +46,5 @@ export const extender: Stage = (before, context) => {
 /** The strip that begins right of a sidebar which reaches down beside it. */
 const stripBeside = (strips: readonly Region[], bar: Region): Region | undefined =>
   strips.find(
-    (s) => s.page === bar.page && s.x >= right(bar) - HAIR && s.y >= bar.y && bottom(s) <= bottom(bar) + HAIR,
+    (s) => s.page === bar.page && s.x >= right(bar) - TOLERANCE && s.y >= bar.y && bottom(s) <= bottom(bar) + TOLERANCE,
   );

@@ -1,7 +1,7 @@
 import { isPattern } from '../../art/motifs/registry';
 import type { Region } from '../../book/book';
 import type { Piece } from '../../kit/kit';
-import { HAIR } from '../../measure/length';
+import { TOLERANCE } from '../../measure/length';
 import type { Rect } from '../../measure/rect';
 import { right } from '../../measure/rect';
 import { trimTo } from '../../spread/trim';
@@ -39,7 +39,7 @@ export function fitBox(piece: Piece, width: number, height: number): BoxFit | nu
   const w = across?.w ?? piece.width;
   const x = across?.x ?? 0;
   const narrowed = (piece.width - w) / piece.width;
-  if (piece.height <= height + HAIR)
+  if (piece.height <= height + TOLERANCE)
     return { w, h: piece.height, parts: [{ dx: 0, dy: 0, cut: across }], harm: narrowed * 4 };
   const share = height / piece.height;
   if (mayBeShortened(piece) && share >= SHORTEST_PATTERN) {
@@ -70,9 +70,9 @@ export function fitBox(piece: Piece, width: number, height: number): BoxFit | nu
  */
 export function fitDouble(piece: Piece, left: Region, right_: Region, height: number): BoxFit | null {
   const gap = right_.x - right(left);
-  if (gap < 0 || piece.height > height + HAIR || left.page !== right_.page) return null;
+  if (gap < 0 || piece.height > height + TOLERANCE || left.page !== right_.page) return null;
   const middle = piece.width / 2;
-  const lost = piece.width >= left.w + gap + right_.w - HAIR ? gap / 2 : 0;
+  const lost = piece.width >= left.w + gap + right_.w - TOLERANCE ? gap / 2 : 0;
   const [a, b] = [Math.min(left.w, middle - lost), Math.min(right_.w, middle - lost)];
   if (a <= 0 || b <= 0) return null;
   const h = piece.height;

@@ -9,7 +9,7 @@ import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
 import type { Height } from '../../manner/rhythm';
 import { RHYTHMS, STANDS } from '../../manner/rhythm';
-import { HAIR } from '../../measure/length';
+import { TOLERANCE } from '../../measure/length';
 import { bottom } from '../../measure/rect';
 import { alignX } from '../../spread/align';
 import { assignBoxes } from '../exact/box-assignment';
@@ -125,7 +125,7 @@ function rowForBox(context: Context, day: number): RowFrame | undefined {
   if (!context.ways.keepsRows) return undefined;
   const frames = rowFrames(context.book, day);
   const isClear = ({ y, h }: RowFrame): boolean =>
-    clearOfHours(context, day, [{ from: y, to: y + h }]).some((s) => lengthOf(s) >= h - HAIR);
+    clearOfHours(context, day, [{ from: y, to: y + h }]).some((s) => lengthOf(s) >= h - TOLERANCE);
   return frames.find(isClear);
 }
 

@@ -2,7 +2,7 @@ import { alignX } from '../../spread/align';
 import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
 import { handAt, textFits } from '../../measure/hand';
-import { HAIR } from '../../measure/length';
+import { TOLERANCE } from '../../measure/length';
 import type { Rect } from '../../measure/rect';
 import { bottom } from '../../measure/rect';
 import type { Demand } from '../../week/demand';
@@ -134,7 +134,7 @@ function layIcon(draft: Draft, context: Context, demand: Demand, place: Rect, re
     const rank = iconRank(demand, p);
     return rank === null ||
       draft.ledger.untouched(p) === 0 ||
-      p.height > place.h + HAIR ||
+      p.height > place.h + TOLERANCE ||
       p.width > place.w / 2 ||
       strangeness(p, context) > FOREIGN ||
       !reserved.mayTake(draft, demand, p)
@@ -161,7 +161,8 @@ function layCircle(draft: Draft, context: Context, demand: Demand, place: Rect, 
   const piece = byCost(piecesOf(context, 'circle'), (p) => {
     const room = writingRoom(baseOf(p, { w: p.width, h: p.height }));
     const over = Math.max(0, (p.height - place.h) / 2);
-    if (place.y - over < at.column.y - HAIR || bottom(place) + over > bottom(at.column) + HAIR) return Infinity;
+    if (place.y - over < at.column.y - TOLERANCE || bottom(place) + over > bottom(at.column) + TOLERANCE)
+      return Infinity;
     return p.writable === 'no' ||
       p.words ||
       draft.ledger.untouched(p) === 0 ||
@@ -217,7 +218,7 @@ function under([script]: readonly Laid[], [icon]: readonly Laid[], place: Rect):
   if (!script || !icon) return [];
   const from = bottom(script.rect);
   const room = bottom(place) - from;
-  if (icon.rect.h > room + HAIR) return [];
+  if (icon.rect.h > room + TOLERANCE) return [];
   return [script, { ...icon, rect: { ...icon.rect, y: from + (room - icon.rect.h) / 2 } }];
 }
 

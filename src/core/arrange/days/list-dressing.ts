@@ -1,6 +1,6 @@
 import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
-import { HAIR } from '../../measure/length';
+import { TOLERANCE } from '../../measure/length';
 import { bottom } from '../../measure/rect';
 import { alignX } from '../../spread/align';
 import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from '../../spread/choose';
@@ -111,7 +111,7 @@ export function dressList(draft: Draft, context: Context, block: Block, how: How
   const { form, texts } = how;
   const parts = partsOf(draft, context, how, at);
   const title = listTitle(draft, context, block, at.column.w);
-  if (!parts || at.y + title.height + texts.rows * form.pitch > bottom(at.column) + HAIR) return false;
+  if (!parts || at.y + title.height + texts.rows * form.pitch > bottom(at.column) + TOLERANCE) return false;
   let y = layTitle(draft, context, title, at);
   let done = 0;
   for (const { design, count, rows } of parts) {

@@ -1,5 +1,5 @@
 import type { Stretch } from '../../spread/free-room';
-import { HAIR } from '../../measure/length';
+import { TOLERANCE } from '../../measure/length';
 import { ROOM_FOR_ONE, lengthOf } from '../../spread/free-room';
 
 interface Standing {
@@ -35,7 +35,9 @@ export function spaceOut(items: readonly Standing[], stretches: readonly Stretch
     const forPlace = ROOM_FOR_ONE + gap * (split ? 2 : 1);
     // an open place that is too low for anything is of no use: its millimeters go to all gaps alike
     const between =
-      slack - gaps * gap < forPlace - HAIR && here.length > 1 ? Math.min(slack / (here.length - 1), gap * WIDEST) : gap;
+      slack - gaps * gap < forPlace - TOLERANCE && here.length > 1
+        ? Math.min(slack / (here.length - 1), gap * WIDEST)
+        : gap;
     const down = (order: readonly number[], from: number): number =>
       order.reduce((y, i, n) => {
         const next = items[order[n + 1] as number];

@@ -1,5 +1,5 @@
 /** Lengths are compared with this tolerance, in their own unit. */
-const HAIR = 1e-6;
+const TOLERANCE = 1e-6;
 /** Branches tried before the best plan so far is taken; small cases never come near it. */
 const MOST_BRANCHES = 60_000;
 
@@ -40,7 +40,7 @@ function leastOpened(lengths: readonly number[], stock: readonly CutStock[]): nu
   const begun = stock.filter((s) => s.begun).reduce((n, s) => n + s.length, 0);
   const longest = Math.max(0, ...stock.filter((s) => !s.begun).map((s) => s.length));
   const rest = lengths.reduce((n, l) => n + l, 0) - begun;
-  return rest <= HAIR || longest === 0 ? 0 : Math.ceil(rest / longest - HAIR);
+  return rest <= TOLERANCE || longest === 0 ? 0 : Math.ceil(rest / longest - TOLERANCE);
 }
 
 function bestFit(order: readonly number[], lengths: readonly number[], stock: readonly CutStock[]): CutPlan {
@@ -48,7 +48,7 @@ function bestFit(order: readonly number[], lengths: readonly number[], stock: re
   const open = stock.map((s) => s.begun);
   const from = new Array<number | null>(lengths.length).fill(null);
   for (const i of order) {
-    const fits = stock.map((_, s) => s).filter((s) => (left[s] as number) >= (lengths[i] as number) - HAIR);
+    const fits = stock.map((_, s) => s).filter((s) => (left[s] as number) >= (lengths[i] as number) - TOLERANCE);
     const s = fits.sort(
       (a, b) => Number(open[b]) - Number(open[a]) || (left[a] as number) - (left[b] as number) || a - b,
     )[0];
@@ -86,7 +86,7 @@ function filled(
     if (missing(best) === 0 && best.opened <= enough) break;
     for (const { used, room, waste } of fills) {
       for (const l of used)
-        worth.set(l, of(l) * KEPT + (1 - KEPT) * l ** POWER * (room / Math.max(room - waste, HAIR)));
+        worth.set(l, of(l) * KEPT + (1 - KEPT) * l ** POWER * (room / Math.max(room - waste, TOLERANCE)));
     }
   }
   return best as CutPlan;
@@ -111,7 +111,7 @@ function fillAll(
   const from = new Array<number | null>(lengths.length).fill(null);
   const kinds: Kind[] = [];
   for (const i of order) {
-    const kind = kinds.find((k) => Math.abs(k.length - (lengths[i] as number)) < HAIR);
+    const kind = kinds.find((k) => Math.abs(k.length - (lengths[i] as number)) < TOLERANCE);
     if (kind) kind.items.push(i);
     else kinds.push({ length: lengths[i] as number, items: [i] });
   }
@@ -147,13 +147,13 @@ function fill(kinds: readonly Kind[], room: number, worth: Worth): number[] {
   );
   let tries = 0;
   const search = (k: number, left: number, sum: number, counts: number[]): void => {
-    if (sum > best.worth + HAIR) {
+    if (sum > best.worth + TOLERANCE) {
       best.worth = sum;
       best.counts = [...counts];
     }
     const kind = kinds[k];
-    if (!kind || tries++ > 20_000 || sum + left * (densest[k] as number) <= best.worth + HAIR) return;
-    for (let n = Math.min(kind.items.length, Math.floor(left / kind.length + HAIR)); n >= 0; n--) {
+    if (!kind || tries++ > 20_000 || sum + left * (densest[k] as number) <= best.worth + TOLERANCE) return;
+    for (let n = Math.min(kind.items.length, Math.floor(left / kind.length + TOLERANCE)); n >= 0; n--) {
       counts.push(n);
       search(k + 1, left - n * kind.length, sum + n * (worths[k] as number), counts);
       counts.pop();
@@ -178,7 +178,7 @@ function branch(
   const walk = (at: number, opened: number, lacking: number, rest: number): void => {
     if (branches++ > MOST_BRANCHES) return;
     const there = left.reduce((n, l, s) => n + (open[s] ? l : 0), 0);
-    const bound = opened + (longest ? Math.max(0, Math.ceil((rest - there) / longest - HAIR)) : 0);
+    const bound = opened + (longest ? Math.max(0, Math.ceil((rest - there) / longest - TOLERANCE)) : 0);
     if (lacking > missing(best) || (lacking === missing(best) && bound >= best.opened)) return;
     if (at === order.length) {
       best = { from: [...from], opened };
@@ -189,7 +189,7 @@ function branch(
     const seen = new Set<string>();
     for (let s = 0; s < stock.length; s++) {
       const key = `${open[s]} ${(left[s] as number).toFixed(4)}`;
-      if ((left[s] as number) < length - HAIR || seen.has(key)) continue;
+      if ((left[s] as number) < length - TOLERANCE || seen.has(key)) continue;
       seen.add(key);
       const wasOpen = open[s] as boolean;
       from[i] = s;

@@ -1,7 +1,7 @@
 import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
 import { handAt, textFits } from '../../measure/hand';
-import { HAIR } from '../../measure/length';
+import { TOLERANCE } from '../../measure/length';
 import { alignX } from '../../spread/align';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import { sizesDownTo } from '../../spread/fit-text';
@@ -33,7 +33,7 @@ export const underScript: Rung = {
     if (!context.options.onPaper || !demand) return [];
     const script = byCost(scriptsOf(ground), (p) => {
       const rank = scriptRank(demand, p);
-      return rank === null || p.width > width + HAIR ? Infinity : rank * 5 + strangeness(p, context);
+      return rank === null || p.width > width + TOLERANCE ? Infinity : rank * 5 + strangeness(p, context);
     })[0];
     if (!script) return [];
     const whole = writtenText(demand);
@@ -47,7 +47,7 @@ export const underScript: Rung = {
       const lines = rest === null ? 0 : paperHeight([rest], width, hand);
       const height = script.height + (rest === null ? 0 : APART + lines);
       // where the script is gone when its turn comes, all of it is written in the same place
-      if (!fits(whole) || paperHeight([whole], width, hand) > height + HAIR) return [];
+      if (!fits(whole) || paperHeight([whole], width, hand) > height + TOLERANCE) return [];
       if (rest === null && size < 1) return [];
       return [
         {

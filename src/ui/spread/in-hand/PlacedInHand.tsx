@@ -11,7 +11,7 @@ import {
   IconRotateClockwise,
   IconStackBack,
   IconStackFront,
-} from '@tabler/icons-react';
+} from '../../icons';
 import { useMemo } from 'react';
 import type { ReactNode } from 'react';
 import { measuredFrom, pageName } from '../../../core/bench/measure-from';

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import { IconMinus, IconPlus } from '@tabler/icons-react';
+import { IconMinus, IconPlus } from '../../icons';
 import { useMemo } from 'react';
 import type { Change } from '../../../core/edit/change';
 import { cutToRows, cutToWidth, joinLists, reachOf } from '../../../core/edit/reshape';

@@ -10,7 +10,7 @@ import type { Way } from '../../../core/repair/let-in';
 import type { Finding } from '../../../core/review/finding';
 import type { Context, Placement } from '../../../core/spread/placement';
 import type { History } from '../../../db/spread-edits';
-import type { Standing } from '../../patient-queue';
+import type { SaveStatus } from '../../patient-queue';
 import type { SpreadData } from '../../../server/spread-data';
 import type { Mishap } from '../../../server/dto/spread.dto';
 import type { Camera } from '../board/camera';
@@ -51,7 +51,7 @@ export interface Shown {
   readonly step: StepName | null;
   readonly zoom: Zoom;
   /** waiting: the server is away, and what was done is kept in this window */
-  readonly saving: Standing | 'failed';
+  readonly saving: SaveStatus | 'failed';
   readonly busy: string | null;
   readonly messages: readonly string[];
   /** the manner before the last change of it, to go back to */

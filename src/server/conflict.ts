@@ -1,7 +1,7 @@
 import { imageOf } from '../core/format/image-of';
 
 /** What a form was opened with is not there any more: another window wrote meanwhile. Nothing is written over it. */
-export class WrittenMeanwhile extends Error {
+export class EditConflict extends Error {
   /** @param there what is there now, in words */
   constructor(readonly there: string) {
     super(there);
@@ -13,9 +13,9 @@ export class WrittenMeanwhile extends Error {
  * @param seen its `imageOf`; null: it is new, or its owner has seen the other and means it
  * @param now what is there; null: nothing
  * @param say says what is there, for its owner to choose
- * @throws WrittenMeanwhile
+ * @throws EditConflict
  */
 export function mustBeAsSeen<T>(seen: string | null, now: T | null, say: (now: T) => string): void {
   if (seen === null || imageOf(now) === seen) return;
-  throw new WrittenMeanwhile(now === null ? 'It was taken out' : say(now));
+  throw new EditConflict(now === null ? 'It was taken out' : say(now));
 }

@@ -14,7 +14,7 @@ export interface Question {
 }
 
 /** Another window wrote where this one was about to: nothing is written over it unasked. */
-export function Meanwhile({ messages, decide }: Question) {
+export function Conflict({ messages, decide }: Question) {
   return (
     <Dialog open onClose={() => decide('neither')} maxWidth="sm" aria-labelledby="meanwhile">
       <DialogTitle id="meanwhile">Changed in another window</DialogTitle>
