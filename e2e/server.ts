@@ -21,7 +21,7 @@ export const SEEDS = [false, true] as const;
 
 const seedName = (past: boolean): string => `HOBNAIL_SEED_${past ? 'PAST' : 'PLAIN'}`;
 
-/** Lays the demo scenario around a fixed day, to be copied for each test. Children of this process know where it is. */
+/** Lays the demo scenario around a fixed day, to be copied for each test. Children of this process know where. */
 export function seedDatabase(past: boolean): Promise<string> {
   const file = join(mkdtempSync(join(tmpdir(), 'hobnail-seed-')), DATA);
   const laying = spawn(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
@@ -61,7 +61,7 @@ export class Hobnail {
     this.lay(seed);
   }
 
-  /** Puts other data in the place of all that is there; a server that runs takes it up by itself, as a person's does. */
+  /** Puts other data in the place of all that is there; a server that runs takes it up by itself. */
   lay(seed: string): void {
     for (const name of readdirSync(this.folder))
       if (name !== DATA) rmSync(join(this.folder, name), { recursive: true, force: true });

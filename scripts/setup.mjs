@@ -73,7 +73,8 @@ function compileSqlite() {
   const said = [];
   const compiling = spawn('npm', ['rebuild', 'better-sqlite3', '--foreground-scripts'], {
     cwd: ROOT,
-    env: { ...process.env, npm_config_build_from_source: 'true', JOBS: 'max', ...headers },
+    // -O1 is compiled in two thirds of the time of -O3; a save waits for the disk, not for SQLite
+    env: { ...process.env, npm_config_build_from_source: 'true', CFLAGS: '-O1', CXXFLAGS: '-O1', ...headers },
   });
   for (const stream of [compiling.stdout, compiling.stderr]) stream.on('data', (part) => said.push(part));
   return new Promise((done) => {
