@@ -7,7 +7,7 @@ import { isTest, testsOf } from './near/tests-of';
 import { withinSeconds } from './near/times';
 
 /** s of tests, by what they took last; the rest of the minute is for starting them and for the checks beside */
-const TESTS = 35;
+const TESTS = 15;
 
 const git = (...args: string[]): string[] =>
   execFileSync('git', args, { encoding: 'utf8' })
