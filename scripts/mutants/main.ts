@@ -1,17 +1,16 @@
 // `npm run mutants [-- COUNT [SEED [SECONDS]]]`: changes one operator, constant or condition of src/core at a time,
 // runs the tests that can notice, nearest first, and lists the changes that no test noticed. `-- at FILE…` draws from
 // those files alone. By default 200 changes, each tried for up to a minute on a copy of the sources.
-import { spawn } from 'node:child_process';
-import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawn } from 'node:child_process';
+import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { randomFrom } from '../../src/core/measure/random';
-import { isTest, takers, testsOf } from '../near/tests-of';
+import { filesIn, isTest, takers, testsOf } from '../near/tests-of';
 import { withinSeconds } from '../near/times';
 import type { Mutant } from './changes';
 import { changed, mutantsOf } from './changes';
 
-const COPIED = ['src', 'demo', 'tests', 'docs', 'scripts', 'package.json', 'jest.config.mjs', 'tsconfig.json'] as const;
 const CORE = join('src', 'core');
 /** A run that takes this many times what its tests should take goes round in circles: that is noticed, too. */
 const ENDLESS = 5;
@@ -25,14 +24,8 @@ function split(all: readonly string[]): [string[], string[]] {
   return at < 0 ? [[...all], []] : [all.slice(0, at), all.slice(at + 1)];
 }
 
-const sources = (folder: string): string[] =>
-  readdirSync(folder).flatMap((name) => {
-    const path = join(folder, name);
-    return statSync(path).isDirectory() ? sources(path) : /\.ts$/.test(name) && !isTest(name) ? [path] : [];
-  });
-
 function drawn(): Mutant[] {
-  const files = only.length ? only : sources(CORE);
+  const files = only.length ? only : filesIn(CORE).filter((file) => !isTest(file));
   const all = files.flatMap((file) => mutantsOf(file, readFileSync(file, 'utf8')));
   const random = randomFrom(seed);
   const picked: Mutant[] = [];
@@ -43,7 +36,9 @@ function drawn(): Mutant[] {
 /** A copy of the sources, in which one change after another is made. */
 function copyOfSources(): string {
   const folder = mkdtempSync(join(tmpdir(), 'hobnail-mutants-'));
-  for (const name of COPIED) cpSync(name, join(folder, name), { recursive: true });
+  // all of it: a test that misses a file would take every change for noticed
+  for (const name of execFileSync('git', ['ls-files'], { encoding: 'utf8' }).trim().split('\n'))
+    cpSync(name, join(folder, name));
   symlinkSync(resolve('node_modules'), join(folder, 'node_modules'));
   return folder;
 }

@@ -7,7 +7,8 @@ const ENDINGS = ['', '.ts', '.tsx', '/index.ts', '.mjs'] as const;
 
 export const isTest = (file: string): boolean => /\.test\.tsx?$/.test(file);
 
-function filesIn(folder: string): string[] {
+/** The sources in a folder and those below it. */
+export function filesIn(folder: string): string[] {
   return readdirSync(folder).flatMap((name) => {
     const path = join(folder, name);
     return statSync(path).isDirectory() ? filesIn(path) : /\.(tsx?|mjs)$/.test(name) ? [path] : [];
