@@ -116,25 +116,17 @@ const LINE = { fill: 'none', strokeWidth: 2, strokeLinecap: 'round', strokeLinej
 /**
  * Icons of the screens. ${FROM}
  */
-const outlined =
-  (...paths: readonly string[]) =>
+const icon =
+  (paint: (color: string) => SVGProps<SVGSVGElement>, paths: readonly string[]) =>
   ({ size = 24, color = 'currentColor', ...given }: IconProps) => (
-    <svg {...BOX} {...LINE} width={size} height={size} stroke={color} {...given}>
+    <svg {...BOX} {...paint(color)} width={size} height={size} {...given}>
       {paths.map((d) => (
         <path key={d} d={d} />
       ))}
     </svg>
   );
-
-const filled =
-  (...paths: readonly string[]) =>
-  ({ size = 24, color = 'currentColor', ...given }: IconProps) => (
-    <svg {...BOX} width={size} height={size} fill={color} {...given}>
-      {paths.map((d) => (
-        <path key={d} d={d} />
-      ))}
-    </svg>
-  );
+const outlined = (...paths: readonly string[]) => icon((stroke) => ({ ...LINE, stroke }), paths);
+const filled = (...paths: readonly string[]) => icon((fill) => ({ fill }), paths);
 
 ${ON_SCREENS.map(
   (n) =>

