@@ -2,8 +2,7 @@ import { benchOf } from '../src/core/bench/bench';
 import { benchPdf } from '../src/core/format/bench-pdf';
 import { pieceKey } from '../src/core/kit/kit';
 import { isWriting, pieceIndex } from '../src/core/spread/placement';
-import { printFonts, shippedLetters } from '../src/server/fonts';
-import { packed } from '../src/server/packed';
+import { printParts } from '../src/server/print-parts';
 import { kitCorpus, laidOut } from './kit-corpus';
 import { near, readPrint } from './read-print';
 
@@ -23,13 +22,7 @@ describe.each(WEEKS)('the print of %s', (_, week) => {
   it('has every sticker where it is planned, to a tenth of a millimeter, and nothing near an edge', async () => {
     const { context } = week;
     const placements = laidOut(week);
-    const pages = readPrint(
-      await benchPdf(context, benchOf(context, placements), {
-        fonts: printFonts(),
-        letters: shippedLetters(),
-        pack: packed,
-      }),
-    );
+    const pages = readPrint(await benchPdf(context, benchOf(context, placements), printParts()));
     const index = pieceIndex(context);
     let measured = 0;
     for (const [n, page] of context.book.pages.entries()) {

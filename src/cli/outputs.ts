@@ -14,8 +14,8 @@ import { readOptions } from '../core/format/options-json';
 import { writeSpread } from '../core/format/spread-json';
 import { spreadSvg } from '../core/format/spread-svg';
 import { demandsOfWeek } from '../core/week/demands';
-import { printFonts, shippedLetters } from '../server/fonts';
-import { packed } from '../server/packed';
+import { shippedLetters } from '../server/fonts';
+import { printParts } from '../server/print-parts';
 
 interface TextFile {
   readonly file: string;
@@ -48,11 +48,7 @@ export async function outputs(
     'spread.json': writeSpread(spread),
     'book.json': writeBook(context.printed),
     'spread.svg': spreadSvg(context, spread.placements, spread.whiteOut, shippedLetters()),
-    'bench.pdf': await benchPdf(context, benchOf(context, spread.placements), {
-      fonts: printFonts(),
-      letters: shippedLetters(),
-      pack: packed,
-    }),
+    'bench.pdf': await benchPdf(context, benchOf(context, spread.placements), printParts()),
     'cuts.svg': cutsSvg(context, spread.cuts),
   };
 }

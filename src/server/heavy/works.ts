@@ -19,8 +19,8 @@ import { isWriting, matchDemands, piecesOn } from '../../core/spread/placement';
 import { schemaOf } from '../backup/counts';
 import { makingBackup } from '../backup/making-backup';
 import { exportedTables, tableJson } from '../export/tables';
-import { printFonts, shippedLetters } from '../fonts';
-import { packed } from '../packed';
+import { shippedLetters } from '../fonts';
+import { printParts } from '../print-parts';
 import { pngOf } from '../png-of';
 import { pictureData, picturePng, picturesToDraw, rasterOf } from '../pictures';
 
@@ -53,8 +53,7 @@ export const WORKS = {
   print: async ({ context: data, placements, work, size }: Drawn & { work: WorkPlan; size: 'A4' | 'Letter' }) => {
     const context = contextFrom(data);
     const bench = benchOf(context, placements, undefined, work);
-    const parts = { fonts: printFonts(), letters: shippedLetters(), pack: packed };
-    return benchPdf(context, bench, { ...parts, pictureOf: picturePng, size });
+    return benchPdf(context, bench, { ...printParts(), pictureOf: picturePng, size });
   },
 
   /** made pieces, PDF */
@@ -66,7 +65,7 @@ export const WORKS = {
     kit: Parameters<typeof madePdf>[0];
     sheets: Parameters<typeof madePdf>[1];
     size: Parameters<typeof madePdf>[3];
-  }) => madePdf(kit, sheets, { fonts: printFonts(), letters: shippedLetters() }, size),
+  }) => madePdf(kit, sheets, printParts(), size),
 
   /** the spread, SVG */
   drawing: ({ context, placements }: Drawn) => drawn(contextFrom(context), placements, 'kept'),

@@ -2,8 +2,8 @@ import sharp from 'sharp';
 import { context, demoSpread, kitOf, piece, placement } from '../../../../tests/fixtures';
 import type { Box, ReadPage } from '../../../../tests/read-print';
 import { near, readPrint as read } from '../../../../tests/read-print';
-import { printFonts, shippedLetters } from '../../../server/fonts';
-import { packed } from '../../../server/packed';
+import { printFonts } from '../../../server/fonts';
+import { printParts } from '../../../server/print-parts';
 import { benchOf } from '../../bench/bench';
 import { threeBox } from '../../book/three-box';
 import { pieceKey } from '../../kit/kit';
@@ -13,7 +13,7 @@ import { benchPdf } from '../bench-pdf';
 import { bookPdf } from '../book-pdf';
 import type { PrintParts } from './sheet-of-work';
 
-const parts: PrintParts = { fonts: printFonts(), letters: shippedLetters(), pack: packed };
+const parts: PrintParts = printParts();
 
 const { context: c, placements } = demoSpread();
 const bench = benchOf(c, placements);
