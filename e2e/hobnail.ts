@@ -19,7 +19,7 @@ export const test = base.extend<{ complaints: string[]; hobnail: Hobnail; withPa
       await use(servers);
       for (const server of servers) await server.remove();
     },
-    { scope: 'worker', timeout: 120_000 },
+    { scope: 'worker', timeout: 240_000 },
   ],
   hobnail: async ({ servers, withPast }, use, info) => {
     const seed = seededDatabase(withPast);

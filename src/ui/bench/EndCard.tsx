@@ -39,7 +39,7 @@ export function EndCard({
   spread: SpreadData;
   next: { readonly week: string; readonly spreadId: number | null };
 }) {
-  const { bench, done, finished, setFinished, go } = at;
+  const { bench, done, busy, finished, setFinished, go } = at;
   const open = bench.steps.filter((s) => !done.has(s.key)).length;
   if (!finished)
     return (
@@ -67,6 +67,7 @@ export function EndCard({
             size="large"
             variant={open ? 'outlined' : 'contained'}
             color={open ? 'primary' : 'secondary'}
+            disabled={busy}
             onClick={() => void setFinished(true)}
           >
             It is on paper
@@ -80,7 +81,9 @@ export function EndCard({
         <Typography variant="h1" component="h2" data-testid="say">
           The week is on paper
         </Typography>
-        <Button onClick={() => void setFinished(false)}>Not yet</Button>
+        <Button disabled={busy} onClick={() => void setFinished(false)}>
+          Not yet
+        </Button>
         <Button component={Link} href={`/spreads/${spread.id}/share`}>
           Share
         </Button>

@@ -119,11 +119,15 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     if (!kept) set(!on);
     return kept;
   };
+  /** Shown once it is saved: a photo or a rating that came before would be of a spread that is not on paper yet. */
   const setFinished = async (on: boolean): Promise<void> => {
-    putFinished(on);
+    setBusy(true);
     const action = on ? finishSpread : unfinishSpread;
-    if (answered(await sent(() => action({ spreadId: spread.id })))) router.refresh();
-    else putFinished(!on);
+    const kept = answered(await sent(() => action({ spreadId: spread.id })));
+    setBusy(false);
+    if (!kept) return;
+    putFinished(on);
+    router.refresh();
   };
   const next = () => {
     if (!step || !run) return;
