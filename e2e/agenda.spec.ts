@@ -180,7 +180,7 @@ test('a feed is followed, brings news when the agenda opens, and keeps its last 
   await expect(items(page, 'Tuesday').filter({ hasText: 'plumber' })).toBeVisible();
   await items(page, 'Tuesday').filter({ hasText: 'plumber' }).click();
   await expect(page.getByRole('dialog')).toContainText('comes from the feed');
-  await page.getByRole('button', { name: 'Cancel' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
 
   await post('/change');
   await page.getByRole('button', { name: 'Ask the feeds now' }).click();

@@ -1,4 +1,5 @@
 import type { Generated } from 'kysely';
+import type { Piece } from '../core/kit/kit';
 
 /** A planner; the whole of it as JSON (docs/formats), since it is only ever read whole. */
 export interface BookTable {
@@ -53,27 +54,9 @@ export interface SupplyTable {
 }
 
 /** One design of sticker; the columns are those of a kit file. Lengths in mm. */
-export interface PieceTable {
+export interface PieceTable extends Omit<Piece, 'kit' | 'picture' | 'clear'> {
   kit_id: string;
-  code: string;
   position: number;
-  kind: string;
-  count: number;
-  width: number;
-  height: number;
-  sheet: number;
-  shape: string;
-  color: string;
-  accent: string;
-  motif: string;
-  words: string;
-  icon: string;
-  writable: string;
-  opacity: number;
-  finish: string;
-  foil: string;
-  rows: number;
-  faces: string;
   /** hash of its picture; empty where it has none */
   picture: Generated<string>;
   /** the part of it that can be written on, as JSON; null where its picture does not tell */

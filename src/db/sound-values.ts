@@ -1,7 +1,7 @@
 import { own } from '../core/measure/own';
 import { MANNERS } from '../core/manner/registry';
 import { isWeekName } from '../core/week/week';
-import { FACES, FINISHES, KIND_NAMES, SHAPES, WRITABLE } from '../core/kit/kinds';
+import { FIELDS } from '../core/kit/fields';
 import { readBook } from '../core/format/book-json';
 import { conform } from '../core/format/schema';
 import { asObject, asRect, asStrings } from './json';
@@ -30,11 +30,7 @@ const READERS: ReadonlyMap<string, (text: string) => unknown> = new Map<string, 
   ['past_week.week', week],
   ['given_up.week', week],
   ['spread.manner', oneOf(...Object.keys(MANNERS))],
-  ['piece.kind', oneOf(...KIND_NAMES)],
-  ['piece.shape', oneOf(...SHAPES)],
-  ['piece.writable', oneOf(...WRITABLE)],
-  ['piece.finish', oneOf(...FINISHES)],
-  ['piece.faces', oneOf(...FACES)],
+  ...FIELDS.flatMap(({ name, cell }) => (cell.is === 'choice' ? [[`piece.${name}`, oneOf(...cell.of)] as const] : [])),
   ['piece.picture', hash],
   ['keep.photo', hash],
   ['book.json', (json) => readBook(json, 'book')],

@@ -1,26 +1,8 @@
+import { blankPiece } from '../core/kit/blank-piece';
 import type { Kit, Piece } from '../core/kit/kit';
 
-const plain = (code: string, kind: Piece['kind'], height: number, rows = 0): Piece => ({
-  kit: 'usual sizes',
-  code,
-  kind,
-  count: 200,
-  width: 38.1,
-  height,
-  sheet: 1,
-  shape: 'rect',
-  color: '#ffffff',
-  accent: '#999999',
-  motif: '',
-  words: '',
-  icon: '',
-  writable: 'yes',
-  opacity: 1,
-  finish: 'matte-removable',
-  foil: 'none',
-  rows,
-  faces: 'none',
-});
+const plain = (code: string, kind: Piece['kind'], height: number, rows = 0): Piece =>
+  blankPiece(kind, { kit: 'usual sizes', code, count: 200, width: 38.1, height, rows, shape: 'rect', writable: 'yes' });
 
 /**
  * Before a kit is chosen, every item is taken to want a usual box and every list usual rows (handbook 3, usual

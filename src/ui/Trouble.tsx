@@ -8,6 +8,7 @@ import { useRouter } from 'next/navigation';
 import { startTransition, useState } from 'react';
 import type { Outcome } from '../server/outcome';
 import { saidOfDigest } from '../server/say-trouble';
+import { Screen, ScreenMain } from './screen/Screen';
 import { GLASS } from './theme';
 
 /** An error as the framework hands it on: of one on the server only its digest. */
@@ -47,35 +48,37 @@ function Trouble(props: {
     else setSaid(done?.messages ?? ['The server could not be reached.']);
   };
   return (
-    <Box component="main" sx={{ p: 6, maxWidth: 720 }}>
-      <Typography variant="h1">{what} cannot be shown</Typography>
-      <Typography sx={{ my: 2, overflowWrap: 'anywhere' }}>
-        {ofStore ? ofStore.what : 'Something in what it shows could not be worked out.'}
-      </Typography>
-      <Typography color="text.secondary" sx={{ mb: 3 }}>
-        {ofStore ? ofStore.way : 'Only this screen stopped; nothing was changed by it.'}
-      </Typography>
-      {said.map((m) => (
-        <Typography key={m} role="alert" sx={{ mb: 2, color: GLASS.cranberry }}>
-          {m}
+    <Screen>
+      <ScreenMain width={720}>
+        <Typography variant="h1">{what} cannot be shown</Typography>
+        <Typography sx={{ my: 2, overflowWrap: 'anywhere' }}>
+          {ofStore ? ofStore.what : 'Something in what it shows could not be worked out.'}
         </Typography>
-      ))}
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-        <Button variant="contained" color="secondary" onClick={again}>
-          Try again
-        </Button>
-        {back && !ofStore && (
-          <Button variant="outlined" onClick={() => void takeBack(back)}>
-            {back.label}
-          </Button>
-        )}
-        {(ofStore ? [] : [...ways, { to: '/', label: 'To the shelf' }]).map(({ to, label }) => (
-          <Button key={to} component={Link} href={to} variant="outlined">
-            {label}
-          </Button>
+        <Typography color="text.secondary" sx={{ mb: 3 }}>
+          {ofStore ? ofStore.way : 'Only this screen stopped; nothing was changed by it.'}
+        </Typography>
+        {said.map((m) => (
+          <Typography key={m} role="alert" sx={{ mb: 2, color: GLASS.cranberry }}>
+            {m}
+          </Typography>
         ))}
-      </Box>
-    </Box>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
+          <Button variant="contained" color="secondary" onClick={again}>
+            Try again
+          </Button>
+          {back && !ofStore && (
+            <Button variant="outlined" onClick={() => void takeBack(back)}>
+              {back.label}
+            </Button>
+          )}
+          {(ofStore ? [] : [...ways, { to: '/', label: 'To the shelf' }]).map(({ to, label }) => (
+            <Button key={to} component={Link} href={to} variant="outlined">
+              {label}
+            </Button>
+          ))}
+        </Box>
+      </ScreenMain>
+    </Screen>
   );
 }
 

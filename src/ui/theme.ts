@@ -8,9 +8,13 @@ export const GLASS = {
   paper: '#FFFDF9',
   edge: '#DED9CC',
   bottle: '#17443F',
+  /** the house's own bar, over the screen's */
+  bottleDeep: '#0F302C',
   bottleSoft: '#E4ECE8',
   /** for lines and marks */
   amber: '#B8691B',
+  /** light of the mark, on dark glass */
+  lamp: '#E0A35A',
   /** for the one main action: a little deeper, so that white letters on it reach a contrast of 4.5 (WCAG 2.2) */
   amberDeep: '#A85D14',
   cranberry: '#9B2743',

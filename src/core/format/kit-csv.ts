@@ -1,32 +1,14 @@
-import { PLAIN } from '../kit/blank-piece';
-import type { Kind } from '../kit/kinds';
+import { isHex } from '../color/color';
+import type { Field } from '../kit/fields';
+import { FIELDS, PLAIN } from '../kit/fields';
+import { KIND_NAMES } from '../kit/kinds';
 import type { Kit, Piece } from '../kit/kit';
-import { FACES, FINISHES, KIND_NAMES, SHAPES, WRITABLE, traits } from '../kit/kinds';
 import type { Row } from './csv-table';
 import { readTable, writeTable } from './csv-table';
 import { BadInput, quoted } from './fault';
 
-const NEEDED = ['code', 'kind', 'count', 'width_mm', 'height_mm'] as const;
-const OPTIONAL = [
-  'sheet',
-  'shape',
-  'color',
-  'accent',
-  'motif',
-  'words',
-  'icon',
-  'writable',
-  'opacity',
-  'finish',
-  'foil',
-  'rows',
-  'faces',
-] as const;
-/** A roll of washi may be long; nothing else is. mm */
-const LONGEST_ROLL = 100_000;
-/** A sticker larger than a sheet of A2 is a slip of the unit. mm */
-const LARGEST = 600;
-const MOST_COPIES = 10_000;
+const NEEDED = FIELDS.filter((f) => !f.usual).map((f) => f.column);
+const OPTIONAL = FIELDS.filter((f) => f.usual).map((f) => f.column);
 /** More designs than any table of stickers holds. */
 const MOST_DESIGNS = 20_000;
 /** More faults than these help nobody. */
@@ -66,58 +48,38 @@ export function readKit(text: string, file: string, name: string): Kit {
 }
 
 /** The kit as CSV, with all columns; cells that a spreadsheet would run as a formula are quoted as text. */
-export function writeKit(kit: Kit): string {
-  const fields = [...NEEDED, ...OPTIONAL];
-  const data = kit.pieces.map((p) => [
-    p.code,
-    p.kind,
-    p.count,
-    p.width,
-    p.height,
-    p.sheet,
-    p.shape,
-    p.color,
-    p.accent,
-    p.motif,
-    p.words,
-    p.icon,
-    p.writable,
-    p.opacity,
-    p.finish,
-    p.foil,
-    p.rows || (usualRows(p.kind) ? 0 : ''),
-    p.faces,
-  ]);
-  return writeTable(fields, data);
-}
+export const writeKit = (kit: Kit): string =>
+  writeTable(
+    FIELDS.map((f) => f.column),
+    kit.pieces.map((p) => FIELDS.map((f) => written(f, p))),
+  );
 
-/** Rows of a piece of which none are told. Common practice. */
-const usualRows = (kind: Kind): number => (kind === 'checklist' ? 6 : 0);
+/** A number of 0 that is meant anyway is not written: most stickers have no rows. */
+const written = ({ name, usual }: Field, piece: Piece): string | number =>
+  piece[name] === 0 && usual?.(piece) === 0 ? '' : piece[name];
 
 function toPiece(row: Row, kit: string): Piece {
-  const kind = row.oneOf('kind', KIND_NAMES, 'deco', true);
-  const usual = traits(kind);
-  const color = row.color('color', PLAIN.color);
-  const rolls = kind === 'washi' || kind === 'bottom-washi';
-  return {
-    kit,
-    code: row.needed('code'),
-    kind,
-    count: row.whole('count', 0, MOST_COPIES),
-    width: row.length('width_mm', rolls ? LONGEST_ROLL : LARGEST),
-    height: row.length('height_mm', LARGEST),
-    sheet: row.has('sheet') ? row.whole('sheet', 1, 1000) : 1,
-    shape: row.oneOf('shape', SHAPES, usual.shape),
-    color,
-    accent: row.color('accent', color),
-    motif: row.text('motif'),
-    words: row.text('words'),
-    icon: row.text('icon').toLowerCase(),
-    writable: row.oneOf('writable', WRITABLE, usual.writable),
-    opacity: row.has('opacity') ? row.number('opacity', 0, 1) : usual.opacity,
-    finish: row.oneOf('finish', FINISHES, 'matte-removable'),
-    foil: row.text('foil') || 'none',
-    rows: row.has('rows') ? row.whole('rows', 0, 60) : usualRows(kind),
-    faces: row.oneOf('faces', FACES, 'none'),
-  };
+  const [kind, color] = [row.text('kind').toLowerCase(), row.text('color').toLowerCase()];
+  // what is usual depends on these two; a fault of theirs is noted where they are read
+  const of = { kind: KIND_NAMES.find((k) => k === kind) ?? 'deco', color: isHex(color) ? color : PLAIN.color };
+  return { kit, ...Object.fromEntries(FIELDS.map((f) => [f.name, told(row, f, of)])) } as unknown as Piece;
+}
+
+function told(row: Row, { column, cell, usual }: Field, of: Pick<Piece, 'kind' | 'color'>): string | number {
+  const meant = usual?.(of) ?? '';
+  if (usual && !row.has(column)) return meant;
+  switch (cell.is) {
+    case 'text':
+      return cell.lower ? row.text(column).toLowerCase() : usual ? row.text(column) : row.needed(column);
+    case 'whole':
+      return row.whole(column, cell.least, cell.most);
+    case 'length':
+      return row.length(column, cell.most(of.kind));
+    case 'share':
+      return row.number(column, 0, 1);
+    case 'color':
+      return row.color(column, String(meant));
+    case 'choice':
+      return row.oneOf(column, cell.of, String(meant), !usual);
+  }
 }

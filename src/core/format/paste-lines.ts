@@ -2,30 +2,17 @@ import Papa from 'papaparse';
 import type { Piece } from '../kit/kit';
 import { freshCode } from '../kit/correction';
 import { blankPiece } from '../kit/blank-piece';
+import type { FieldName } from '../kit/fields';
+import { FIELDS } from '../kit/fields';
 import { readKit } from './kit-csv';
 
 /** The columns of the table of lines that take cells, in their order. */
-export const LINE_FIELDS = [
-  'code',
-  'kind',
-  'count',
-  'width',
-  'height',
-  'sheet',
-  'shape',
-  'color',
-  'accent',
-  'words',
-  'icon',
-  'motif',
-  'rows',
-  'writable',
-  'finish',
-  'foil',
-] as const satisfies readonly (keyof Piece)[];
-export type LineField = (typeof LINE_FIELDS)[number];
+export const LINE_FIELDS = FIELDS.flatMap((f) => (f.shown ? [{ ...f, shown: f.shown }] : []));
+export type LineField = FieldName;
 
-const NUMBERS: ReadonlySet<LineField> = new Set(['count', 'width', 'height', 'sheet', 'rows']);
+const NUMBERS: ReadonlySet<LineField> = new Set(
+  FIELDS.filter(({ cell: { is } }) => is === 'whole' || is === 'length').map((f) => f.name),
+);
 
 /** The cell where a block is laid down: row from 0, and the column's field. */
 export interface At {
@@ -44,12 +31,12 @@ export function pasteLines(kit: string, pieces: readonly Piece[], text: string, 
   const names = new Set(data[0]?.map((c) => c.trim().toLowerCase()));
   if (names.has('code') && names.has('kind')) return withOwnCodes(pieces, readKit(text, 'what was pasted', kit).pieces);
   const lines = [...pieces];
-  const first = LINE_FIELDS.indexOf(at.field);
+  const first = LINE_FIELDS.findIndex((f) => f.name === at.field);
   data.forEach((cells, down) => {
     const row = at.row + down;
     const before = lines[row] ?? blankLine(kit, lines);
     const told = cells.flatMap((cell, i): [LineField, string | number][] => {
-      const field = LINE_FIELDS[first + i];
+      const field = LINE_FIELDS[first + i]?.name;
       return field ? [[field, valueOf(field, cell.trim())]] : [];
     });
     lines[row] = told.reduce((line, [field, value]) => ({ ...line, [field]: value }), before);

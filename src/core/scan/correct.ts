@@ -1,4 +1,4 @@
-import { PLAIN } from '../kit/blank-piece';
+import { PLAIN } from '../kit/fields';
 import type { Kind, Writable } from '../kit/kinds';
 import { traits } from '../kit/kinds';
 import type { Rect } from '../measure/rect';

@@ -2,7 +2,6 @@
 
 import type { DragEndEvent, DragStartEvent } from '@dnd-kit/core';
 import { DndContext } from '@dnd-kit/core';
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import InputAdornment from '@mui/material/InputAdornment';
@@ -21,7 +20,9 @@ import { typedRound } from '../../core/week/typed-line';
 import { spokenWeek } from '../../core/week/day-names';
 import type { Agenda } from '../../server/agenda';
 import { dropEntry, moveItems, saveEntry, saveRound, undoAgenda } from '../../server/agenda-actions';
-import { TopBar } from '../TopBar';
+import { Messages } from '../screen/Messages';
+import { SavedNote, Screen } from '../screen/Screen';
+import { Split } from '../screen/Split';
 import { UndoRedo } from '../UndoRedo';
 import { sayAgendaDeed } from '../../core/week/deed';
 import { GLASS } from '../theme';
@@ -83,42 +84,29 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
   const asked = agenda.undone.length + agenda.twice.length;
   const trouble = agenda.calendars.some((c) => c.trouble);
   return (
-    <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        title={
-          <>
-            <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-              Agenda · {spokenWeek(week.days)}
-            </Typography>
-            <Typography variant="caption" aria-live="polite" data-testid="agenda-saved" sx={{ opacity: 0.85 }}>
-              {SAID[saveStatus]}
-            </Typography>
-          </>
-        }
-      >
-        <UndoRedo
-          undo={history.undo && sayAgendaDeed(history.undo)}
-          redo={history.redo && sayAgendaDeed(history.redo)}
-          onStep={step}
-          busy={busy || refreshing}
-        />
-        {agenda.spreadId !== null && (
-          <Button color="inherit" component={Link} href={`/spreads/${agenda.spreadId}`}>
-            To the spread
-          </Button>
-        )}
-      </TopBar>
+    <Screen
+      fill
+      title={<>Agenda · {spokenWeek(week.days)}</>}
+      note={<SavedNote testId="agenda-saved">{SAID[saveStatus]}</SavedNote>}
+      acts={
+        <>
+          <UndoRedo
+            undo={history.undo && sayAgendaDeed(history.undo)}
+            redo={history.redo && sayAgendaDeed(history.redo)}
+            onStep={step}
+            busy={busy || refreshing}
+          />
+          {agenda.spreadId !== null && (
+            <Button color="inherit" component={Link} href={`/spreads/${agenda.spreadId}`}>
+              To the spread
+            </Button>
+          )}
+        </>
+      }
+    >
       {question}
-      {messages.map((m) => (
-        <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>
-          {m}
-        </Alert>
-      ))}
-      {news.said.map((m) => (
-        <Alert key={m} severity="info" onClose={news.clear} sx={{ borderRadius: 0 }}>
-          {m}
-        </Alert>
-      ))}
+      <Messages across of={messages} onClose={clear} />
+      <Messages across severity="info" of={news.said} onClose={news.clear} />
       <DndContext
         id="agenda"
         sensors={sensors}
@@ -126,15 +114,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
         onDragEnd={drop}
         onDragCancel={() => setDragged(null)}
       >
-        <Box
-          sx={{
-            flex: 1,
-            minHeight: 0,
-            display: 'flex',
-            flexWrap: { xs: 'wrap', md: 'nowrap' },
-            overflowY: { xs: 'auto', md: 'visible' },
-          }}
-        >
+        <Split>
           <Box
             sx={{
               width: { xs: '100%', md: 340 },
@@ -253,7 +233,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
               {words && <Elsewhere key={words} words={words} week={week.week} />}
             </Box>
           </Box>
-        </Box>
+        </Split>
         <InHand label={dragged?.label ?? null} />
       </DndContext>
       {editing && (
@@ -278,6 +258,6 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
           }}
         />
       )}
-    </Box>
+    </Screen>
   );
 }

@@ -1,11 +1,7 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import IconButton from '@mui/material/IconButton';
 import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
@@ -19,12 +15,12 @@ import type { CalendarLine } from '../../server/agenda';
 import { dropCalendar } from '../../server/agenda-actions';
 import type { Outcome } from '../../server/outcome';
 import { TakeInDialog } from '../shelf/TakeInDialog';
-import { SafeDialog } from '../SafeDialog';
 import { GLASS } from '../theme';
 import { askFeeds } from './ask-feeds';
 import { spokenChanges } from './spoken-changes';
 import type { Run } from '../use-run';
 import { Hint } from '../Hint';
+import { FormDialog } from '../screen/FormDialog';
 
 export interface CalendarsProps {
   readonly calendars: readonly CalendarLine[];
@@ -157,52 +153,39 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
     onClose();
   };
   return (
-    <SafeDialog onClose={close} maxWidth="xs" fullWidth>
-      <DialogTitle>Follow a feed</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
-        <Typography variant="body2" color="text.secondary">
-          A calendar that someone else keeps, read from its address. It is asked again whenever the agenda opens; when
-          it fails, its last good copy stays.
-        </Typography>
-        <TextField
-          autoFocus
-          label="Name"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 100 } }}
-        />
-        <TextField
-          label="Address"
-          placeholder="http://127.0.0.1:4390/household.ics"
-          value={address}
-          onChange={(e) => setAddress(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 2000 } }}
-        />
-        {asking && (
-          <Box>
-            <Typography variant="caption" color="text.secondary">
-              asking it; it is given 10 seconds
-            </Typography>
-            <LinearProgress aria-label="Asking the feed" />
-          </Box>
-        )}
-        {trouble.map((t) => (
-          <Alert key={t} severity="error">
-            {t}
-          </Alert>
-        ))}
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        <Button onClick={close}>Cancel</Button>
-        <Button
-          variant="contained"
-          color="secondary"
-          disabled={busy || asking !== null || !name.trim() || !address.trim()}
-          onClick={follow}
-        >
-          Follow
-        </Button>
-      </DialogActions>
-    </SafeDialog>
+    <FormDialog
+      title="Follow a feed"
+      size="xs"
+      onClose={close}
+      messages={trouble}
+      act={{ label: 'Follow', disabled: busy || asking !== null || !name.trim() || !address.trim(), run: follow }}
+    >
+      <Typography variant="body2" color="text.secondary">
+        A calendar that someone else keeps, read from its address. It is asked again whenever the agenda opens; when it
+        fails, its last good copy stays.
+      </Typography>
+      <TextField
+        autoFocus
+        label="Name"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 100 } }}
+      />
+      <TextField
+        label="Address"
+        placeholder="http://127.0.0.1:4390/household.ics"
+        value={address}
+        onChange={(e) => setAddress(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 2000 } }}
+      />
+      {asking && (
+        <Box>
+          <Typography variant="caption" color="text.secondary">
+            asking it; it is given 10 seconds
+          </Typography>
+          <LinearProgress aria-label="Asking the feed" />
+        </Box>
+      )}
+    </FormDialog>
   );
 }

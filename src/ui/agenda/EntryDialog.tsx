@@ -3,9 +3,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
@@ -24,8 +21,8 @@ import { DayField } from '../fields/DayField';
 import { TimeField } from '../fields/TimeField';
 import { useCheckedForm } from '../fields/use-checked-form';
 import { wholeOf } from './clock';
-import { SafeDialog } from '../SafeDialog';
 import { RepeatFields } from './RepeatFields';
+import { FormDialog } from '../screen/FormDialog';
 
 interface EntryDialogProps {
   readonly entry: AgendaEntry;
@@ -67,168 +64,164 @@ export function EntryDialog({
   const guess = columnWidth ? roomWanted(written, columnWidth, hand) : null;
   const dated = DAY.test(entry.day);
   return (
-    <SafeDialog onClose={onClose} maxWidth="sm" fullWidth>
-      <DialogTitle sx={{ pb: 1 }}>
-        {given.uid ? (many ? 'Change this series' : 'Change this item') : 'A new item'}
-      </DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important', minHeight: 404 }}>
-        {feed && <Alert severity="info">It comes from the feed “{feed}” and is changed there.</Alert>}
-        <TextField
-          autoFocus
-          label="What"
-          value={entry.title}
-          error={Boolean(errors.title)}
-          onChange={(e) => set({ title: e.target.value })}
-          slotProps={{ htmlInput: { maxLength: 400 } }}
-        />
-        <Tabs
-          value={tab}
-          onChange={(_, t: number) => setTab(t)}
-          sx={{ minHeight: 36, '& .MuiTab-root': { minHeight: 36, textTransform: 'none' } }}
-        >
-          <Tab label="When and what kind" />
-          <Tab label="Comes round" />
-          <Tab label="Looking ahead" />
-        </Tabs>
-        {tab === 0 && (
+    <FormDialog
+      title={given.uid ? (many ? 'Change this series' : 'Change this item') : 'A new item'}
+      onClose={onClose}
+      sx={{ minHeight: 404 }}
+      aside={
+        given.uid &&
+        !feed && (
           <>
-            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2 }}>
-              <DayField
-                label={many ? 'First day' : 'Day'}
-                value={entry.day || null}
-                onChange={(day) => set({ day: day ?? '' })}
-                error={Boolean(errors.day)}
-              />
-              <TimeField label="Time" value={entry.start} onChange={(start) => set({ start })} />
-              {entry.start === null ? (
-                <TextField
-                  label="Days it lasts"
-                  type="number"
-                  value={entry.days}
-                  onChange={(e) => set({ days: wholeOf(e.target.value, 1, 366) })}
-                />
-              ) : (
-                <TextField
-                  label="Minutes"
-                  type="number"
-                  value={entry.minutes ?? ''}
-                  onChange={(e) =>
-                    set({ minutes: Number(e.target.value) > 0 ? wholeOf(e.target.value, 1, 1440) : null })
-                  }
-                />
-              )}
-              <TextField
-                select
-                label="Kind"
-                value={entry.kind ?? ''}
-                onChange={(e) => set({ kind: (e.target.value || null) as AgendaEntry['kind'] })}
-              >
-                <MenuItem value="">as it seems</MenuItem>
-                {DEMAND_KINDS.map((k) => (
-                  <MenuItem key={k} value={k}>
-                    {k}
-                  </MenuItem>
-                ))}
-              </TextField>
-              <TextField
-                select
-                label="Part of day"
-                disabled={entry.start !== null}
-                value={entry.part ?? ''}
-                onChange={(e) => set({ part: (e.target.value || null) as AgendaEntry['part'] })}
-              >
-                <MenuItem value="">as usual</MenuItem>
-                {PARTS.map((p) => (
-                  <MenuItem key={p} value={p}>
-                    {p}
-                  </MenuItem>
-                ))}
-              </TextField>
-              <TextField
-                label="On the list"
-                value={entry.list ?? ''}
-                onChange={(e) => set({ list: e.target.value || null })}
-                slotProps={{ htmlInput: { maxLength: 100 } }}
-              />
-              <TextField
-                select
-                sx={{ gridColumn: '1 / -1' }}
-                label="Room it wants"
-                value={entry.room ?? ''}
-                onChange={(e) => set({ room: (e.target.value || null) as AgendaEntry['room'] })}
-                helperText={
-                  guess
-                    ? `By its text, in your hand: ${guess.lines} ${guess.lines === 1 ? 'line' : 'lines'}, a ${guess.room} of ${guess.mm} mm.`
-                    : ' '
-                }
-              >
-                <MenuItem value="">by its text{guess ? `: a ${guess.room}` : ''}</MenuItem>
-                {ROOMS.map((r) => (
-                  <MenuItem key={r} value={r}>
-                    {r}
-                  </MenuItem>
-                ))}
-              </TextField>
-            </Box>
-            <Box>
-              <FormControlLabel
-                control={<Switch checked={entry.tentative} onChange={(e) => set({ tentative: e.target.checked })} />}
-                label="Not sure yet"
-              />
-              <FormControlLabel
-                control={<Switch checked={entry.task} onChange={(e) => set({ task: e.target.checked })} />}
-                label="A task to tick"
-              />
-            </Box>
-          </>
-        )}
-        {tab === 1 && (
-          <>
-            {dated && <RepeatFields rule={entry.repeat} day={entry.day} onChange={(repeat) => set({ repeat })} />}
-            {many && demand && !feed && (
-              <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-                <DayField
-                  size="small"
-                  label="Move this day alone to"
-                  value={moved || null}
-                  onChange={(day) => setMoved(day ?? '')}
-                />
-                <Button
-                  variant="outlined"
-                  disabled={busy || !DAY.test(moved) || moved === demand.on}
-                  onClick={() => onMove(moved)}
-                >
-                  Move this day
-                </Button>
-              </Box>
+            <Button color="error" disabled={busy} onClick={() => onRemove(null)}>
+              {many ? 'Remove the series' : 'Remove'}
+            </Button>
+            {demand && many && (
+              <Button color="error" disabled={busy} onClick={() => onRemove(demand.on)}>
+                Take this day out
+              </Button>
             )}
           </>
-        )}
-        {tab === 2 && <AheadFields entry={entry} routines={routines} set={set} />}
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        {given.uid && demand && many && !feed && (
-          <Button color="error" disabled={busy} onClick={() => onRemove(demand.on)}>
-            Take this day out
-          </Button>
-        )}
-        {given.uid && !feed && (
-          <Button color="error" disabled={busy} onClick={() => onRemove(null)} sx={{ mr: 'auto' }}>
-            {many ? 'Remove the series' : 'Remove'}
-          </Button>
-        )}
-        <Button onClick={onClose}>Cancel</Button>
-        {!feed && (
-          <Button
-            variant="contained"
-            color="secondary"
-            disabled={busy || entry.title.trim() === '' || !sound}
-            onClick={submit((filled) => onSave({ ...filled, title: filled.title.trim() }))}
-          >
-            Save
-          </Button>
-        )}
-      </DialogActions>
-    </SafeDialog>
+        )
+      }
+      {...(!feed && {
+        act: {
+          label: 'Save',
+          disabled: busy || entry.title.trim() === '' || !sound,
+          run: submit((filled) => onSave({ ...filled, title: filled.title.trim() })),
+        },
+      })}
+    >
+      {feed && <Alert severity="info">It comes from the feed “{feed}” and is changed there.</Alert>}
+      <TextField
+        autoFocus
+        label="What"
+        value={entry.title}
+        error={Boolean(errors.title)}
+        onChange={(e) => set({ title: e.target.value })}
+        slotProps={{ htmlInput: { maxLength: 400 } }}
+      />
+      <Tabs
+        value={tab}
+        onChange={(_, t: number) => setTab(t)}
+        sx={{ minHeight: 36, '& .MuiTab-root': { minHeight: 36, textTransform: 'none' } }}
+      >
+        <Tab label="When and what kind" />
+        <Tab label="Comes round" />
+        <Tab label="Looking ahead" />
+      </Tabs>
+      {tab === 0 && (
+        <>
+          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2 }}>
+            <DayField
+              label={many ? 'First day' : 'Day'}
+              value={entry.day || null}
+              onChange={(day) => set({ day: day ?? '' })}
+              error={Boolean(errors.day)}
+            />
+            <TimeField label="Time" value={entry.start} onChange={(start) => set({ start })} />
+            {entry.start === null ? (
+              <TextField
+                label="Days it lasts"
+                type="number"
+                value={entry.days}
+                onChange={(e) => set({ days: wholeOf(e.target.value, 1, 366) })}
+              />
+            ) : (
+              <TextField
+                label="Minutes"
+                type="number"
+                value={entry.minutes ?? ''}
+                onChange={(e) => set({ minutes: Number(e.target.value) > 0 ? wholeOf(e.target.value, 1, 1440) : null })}
+              />
+            )}
+            <TextField
+              select
+              label="Kind"
+              value={entry.kind ?? ''}
+              onChange={(e) => set({ kind: (e.target.value || null) as AgendaEntry['kind'] })}
+            >
+              <MenuItem value="">as it seems</MenuItem>
+              {DEMAND_KINDS.map((k) => (
+                <MenuItem key={k} value={k}>
+                  {k}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="Part of day"
+              disabled={entry.start !== null}
+              value={entry.part ?? ''}
+              onChange={(e) => set({ part: (e.target.value || null) as AgendaEntry['part'] })}
+            >
+              <MenuItem value="">as usual</MenuItem>
+              {PARTS.map((p) => (
+                <MenuItem key={p} value={p}>
+                  {p}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              label="On the list"
+              value={entry.list ?? ''}
+              onChange={(e) => set({ list: e.target.value || null })}
+              slotProps={{ htmlInput: { maxLength: 100 } }}
+            />
+            <TextField
+              select
+              sx={{ gridColumn: '1 / -1' }}
+              label="Room it wants"
+              value={entry.room ?? ''}
+              onChange={(e) => set({ room: (e.target.value || null) as AgendaEntry['room'] })}
+              helperText={
+                guess
+                  ? `By its text, in your hand: ${guess.lines} ${guess.lines === 1 ? 'line' : 'lines'}, a ${guess.room} of ${guess.mm} mm.`
+                  : ' '
+              }
+            >
+              <MenuItem value="">by its text{guess ? `: a ${guess.room}` : ''}</MenuItem>
+              {ROOMS.map((r) => (
+                <MenuItem key={r} value={r}>
+                  {r}
+                </MenuItem>
+              ))}
+            </TextField>
+          </Box>
+          <Box>
+            <FormControlLabel
+              control={<Switch checked={entry.tentative} onChange={(e) => set({ tentative: e.target.checked })} />}
+              label="Not sure yet"
+            />
+            <FormControlLabel
+              control={<Switch checked={entry.task} onChange={(e) => set({ task: e.target.checked })} />}
+              label="A task to tick"
+            />
+          </Box>
+        </>
+      )}
+      {tab === 1 && (
+        <>
+          {dated && <RepeatFields rule={entry.repeat} day={entry.day} onChange={(repeat) => set({ repeat })} />}
+          {many && demand && !feed && (
+            <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+              <DayField
+                size="small"
+                label="Move this day alone to"
+                value={moved || null}
+                onChange={(day) => setMoved(day ?? '')}
+              />
+              <Button
+                variant="outlined"
+                disabled={busy || !DAY.test(moved) || moved === demand.on}
+                onClick={() => onMove(moved)}
+              >
+                Move this day
+              </Button>
+            </Box>
+          )}
+        </>
+      )}
+      {tab === 2 && <AheadFields entry={entry} routines={routines} set={set} />}
+    </FormDialog>
   );
 }

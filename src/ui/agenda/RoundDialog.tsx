@@ -2,9 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -16,8 +13,8 @@ import { MOST_TURNS } from '../../core/week/round';
 import { DayField } from '../fields/DayField';
 import { TimeField } from '../fields/TimeField';
 import { useCheckedForm } from '../fields/use-checked-form';
-import { SafeDialog } from '../SafeDialog';
 import { wholeOf } from './clock';
+import { FormDialog } from '../screen/FormDialog';
 
 /** A round as its form holds it: one slot a turn, an empty one is free. */
 type RoundForm = Omit<Round, 'turns'> & { slots: readonly { readonly turn: Turn | null }[] };
@@ -58,105 +55,95 @@ export function RoundDialog({
       .plus({ days: i * (round.every === 'week' ? 7 : 1) })
       .toFormat('ccc, LLL d', { locale: 'en-US' });
   return (
-    <SafeDialog onClose={onClose} maxWidth="md" fullWidth>
-      <DialogTitle>{round.every === 'day' ? 'A rota' : 'Taking turns'}</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1.2fr 1.25fr 0.7fr 1fr', gap: 2 }}>
-          <TextField
-            autoFocus
-            label="Name"
-            value={round.name}
-            error={Boolean(form.errors.name)}
-            onChange={(e) => set({ name: e.target.value })}
-            slotProps={{ htmlInput: { maxLength: 80 } }}
-          />
-          <DayField label="First day" value={round.first || null} onChange={(first) => set({ first: first ?? '' })} />
-          <TextField
-            label={round.every === 'day' ? 'Days' : 'Weeks'}
-            type="number"
-            value={round.slots.length}
-            onChange={(e) => {
-              const n = wholeOf(e.target.value, 2, MOST_TURNS);
-              set({ slots: Array.from({ length: n }, (_, i) => round.slots[i] ?? { turn: null }) });
-            }}
-          />
-          <TextField
-            select
-            label="Kind"
-            value={round.kind ?? ''}
-            onChange={(e) => set({ kind: (e.target.value || null) as Round['kind'] })}
-          >
-            <MenuItem value="">as it seems</MenuItem>
-            {DEMAND_KINDS.filter((k) => k !== 'band').map((k) => (
-              <MenuItem key={k} value={k}>
-                {k}
-              </MenuItem>
-            ))}
-          </TextField>
-        </Box>
-        <Typography variant="body2" color="text.secondary">
-          {round.every === 'day'
-            ? 'What each day holds, until it begins again. Leave a day empty to have it off.'
-            : 'What each week has its turn, on the same weekday.'}
-        </Typography>
-        {form.errors.slots && (
-          <Typography variant="body2" color="error" role="alert">
-            Write at least one turn; a time alone is not one.
-          </Typography>
-        )}
-        {round.slots.map(({ turn }, i) => (
-          <Box
-            key={i}
-            sx={{ display: 'grid', gridTemplateColumns: '88px 1fr 168px 84px', gap: 1, alignItems: 'center' }}
-          >
-            <Typography variant="caption" color="text.secondary">
-              {dayOf(i)}
-            </Typography>
-            <TextField
-              size="small"
-              placeholder={round.every === 'day' ? 'off' : 'nothing'}
-              value={turn?.text ?? ''}
-              error={turn !== null && turn.text.trim() === ''}
-              onChange={(e) => setTurn(i, { text: e.target.value })}
-              slotProps={{ htmlInput: { 'aria-label': `Turn ${i + 1}`, maxLength: 200 } }}
-            />
-            <TimeField
-              size="small"
-              label={`Time of turn ${i + 1}`}
-              hiddenLabel
-              value={turn?.start ?? null}
-              onChange={(start) => setTurn(i, { start })}
-            />
-            <TextField
-              size="small"
-              type="number"
-              placeholder="min"
-              disabled={(turn?.start ?? null) === null}
-              value={turn?.minutes ?? ''}
-              onChange={(e) =>
-                setTurn(i, { minutes: Number(e.target.value) > 0 ? wholeOf(e.target.value, 1, 1440) : null })
-              }
-              slotProps={{ htmlInput: { 'aria-label': `Minutes of turn ${i + 1}` } }}
-            />
-          </Box>
-        ))}
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        {!isNew && (
-          <Button color="error" disabled={busy} onClick={onRemove} sx={{ mr: 'auto' }}>
+    <FormDialog
+      title={round.every === 'day' ? 'A rota' : 'Taking turns'}
+      size="md"
+      onClose={onClose}
+      aside={
+        !isNew && (
+          <Button color="error" disabled={busy} onClick={onRemove}>
             Remove
           </Button>
-        )}
-        <Button onClick={onClose}>Cancel</Button>
-        <Button
-          variant="contained"
-          color="secondary"
-          disabled={busy || !form.sound || round.name.trim() === ''}
-          onClick={form.submit(save)}
+        )
+      }
+      act={{ label: 'Save', disabled: busy || !form.sound || round.name.trim() === '', run: form.submit(save) }}
+    >
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1.2fr 1.25fr 0.7fr 1fr', gap: 2 }}>
+        <TextField
+          autoFocus
+          label="Name"
+          value={round.name}
+          error={Boolean(form.errors.name)}
+          onChange={(e) => set({ name: e.target.value })}
+          slotProps={{ htmlInput: { maxLength: 80 } }}
+        />
+        <DayField label="First day" value={round.first || null} onChange={(first) => set({ first: first ?? '' })} />
+        <TextField
+          label={round.every === 'day' ? 'Days' : 'Weeks'}
+          type="number"
+          value={round.slots.length}
+          onChange={(e) => {
+            const n = wholeOf(e.target.value, 2, MOST_TURNS);
+            set({ slots: Array.from({ length: n }, (_, i) => round.slots[i] ?? { turn: null }) });
+          }}
+        />
+        <TextField
+          select
+          label="Kind"
+          value={round.kind ?? ''}
+          onChange={(e) => set({ kind: (e.target.value || null) as Round['kind'] })}
         >
-          Save
-        </Button>
-      </DialogActions>
-    </SafeDialog>
+          <MenuItem value="">as it seems</MenuItem>
+          {DEMAND_KINDS.filter((k) => k !== 'band').map((k) => (
+            <MenuItem key={k} value={k}>
+              {k}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Box>
+      <Typography variant="body2" color="text.secondary">
+        {round.every === 'day'
+          ? 'What each day holds, until it begins again. Leave a day empty to have it off.'
+          : 'What each week has its turn, on the same weekday.'}
+      </Typography>
+      {form.errors.slots && (
+        <Typography variant="body2" color="error" role="alert">
+          Write at least one turn; a time alone is not one.
+        </Typography>
+      )}
+      {round.slots.map(({ turn }, i) => (
+        <Box key={i} sx={{ display: 'grid', gridTemplateColumns: '88px 1fr 168px 84px', gap: 1, alignItems: 'center' }}>
+          <Typography variant="caption" color="text.secondary">
+            {dayOf(i)}
+          </Typography>
+          <TextField
+            size="small"
+            placeholder={round.every === 'day' ? 'off' : 'nothing'}
+            value={turn?.text ?? ''}
+            error={turn !== null && turn.text.trim() === ''}
+            onChange={(e) => setTurn(i, { text: e.target.value })}
+            slotProps={{ htmlInput: { 'aria-label': `Turn ${i + 1}`, maxLength: 200 } }}
+          />
+          <TimeField
+            size="small"
+            label={`Time of turn ${i + 1}`}
+            hiddenLabel
+            value={turn?.start ?? null}
+            onChange={(start) => setTurn(i, { start })}
+          />
+          <TextField
+            size="small"
+            type="number"
+            placeholder="min"
+            disabled={(turn?.start ?? null) === null}
+            value={turn?.minutes ?? ''}
+            onChange={(e) =>
+              setTurn(i, { minutes: Number(e.target.value) > 0 ? wholeOf(e.target.value, 1, 1440) : null })
+            }
+            slotProps={{ htmlInput: { 'aria-label': `Minutes of turn ${i + 1}` } }}
+          />
+        </Box>
+      ))}
+    </FormDialog>
   );
 }

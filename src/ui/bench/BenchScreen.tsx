@@ -20,7 +20,7 @@ import { Dots } from '../Dots';
 import { hasItsOwnKey, isCovered } from '../keys/free';
 import { later } from '../later';
 import { GLASS } from '../theme';
-import { TopBar } from '../TopBar';
+import { Screen } from '../screen/Screen';
 import { RunList } from './RunList';
 import { RunPicture } from './RunPicture';
 import { StepPicture } from './StepPicture';
@@ -62,63 +62,62 @@ export function BenchScreen({ spread, ticked, pace, tape, next, today, typing }:
   useBenchKeys(at);
   const count = bench.steps.filter((s) => at.done.has(s.key)).length;
   return (
-    <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
+    <Screen
+      fill
+      title={<>Bench · {spokenWeek(context.week.days)}</>}
+      note={
+        <Typography
+          variant="caption"
+          data-testid="progress"
+          sx={(theme) => ({
+            opacity: 0.85,
+            // where there is no room for it the dots say it
+            [theme.breakpoints.down('lg')]: { position: 'absolute', width: 1, height: 1, clipPath: 'inset(50%)' },
+          })}
+        >
+          {count} of {bench.steps.length} steps done
+        </Typography>
+      }
+      acts={
+        <>
+          {bench.steps.length > 0 && (
+            <Button color="inherit" onClick={() => setTotals(true)}>
+              Before the knife
+            </Button>
+          )}
+          {bench.steps.length > 0 && (
+            <Button color="inherit" onClick={() => setCame(true)}>
+              It came up
+            </Button>
+          )}
+          <Button color="inherit" component={Link} href={`/make?spread=${spread.id}`}>
+            Make pieces
+          </Button>
+          <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>
+            Back to the spread
+          </Button>
+          <Button
+            color="inherit"
+            variant="outlined"
+            sx={{ background: 'transparent', borderColor: '#ffffff66' }}
+            startIcon={<IconPrinter size={18} />}
+            href={`/spreads/${spread.id}/print?paper=${inches ? 'Letter' : 'A4'}`}
+            target="_blank"
+          >
+            Print at 100 %
+          </Button>
+          <Button
+            color="inherit"
+            sx={{ minWidth: 0, px: 1 }}
+            href={`/spreads/${spread.id}/print?paper=${inches ? 'A4' : 'Letter'}`}
+            target="_blank"
+          >
+            on {inches ? 'A4' : 'Letter'}
+          </Button>
+        </>
+      }
+    >
       <PieceDefs pieces={pieces} />
-      <TopBar
-        title={
-          <>
-            <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-              Bench · {spokenWeek(context.week.days)}
-            </Typography>
-            <Typography
-              variant="caption"
-              data-testid="progress"
-              sx={(theme) => ({
-                opacity: 0.85,
-                // where there is no room for it the dots say it
-                [theme.breakpoints.down('lg')]: { position: 'absolute', width: 1, height: 1, clipPath: 'inset(50%)' },
-              })}
-            >
-              {count} of {bench.steps.length} steps done
-            </Typography>
-          </>
-        }
-      >
-        {bench.steps.length > 0 && (
-          <Button color="inherit" onClick={() => setTotals(true)}>
-            Before the knife
-          </Button>
-        )}
-        {bench.steps.length > 0 && (
-          <Button color="inherit" onClick={() => setCame(true)}>
-            It came up
-          </Button>
-        )}
-        <Button color="inherit" component={Link} href={`/make?spread=${spread.id}`}>
-          Make pieces
-        </Button>
-        <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>
-          Back to the spread
-        </Button>
-        <Button
-          color="inherit"
-          variant="outlined"
-          sx={{ background: 'transparent', borderColor: '#ffffff66' }}
-          startIcon={<IconPrinter size={18} />}
-          href={`/spreads/${spread.id}/print?paper=${inches ? 'Letter' : 'A4'}`}
-          target="_blank"
-        >
-          Print at 100 %
-        </Button>
-        <Button
-          color="inherit"
-          sx={{ minWidth: 0, px: 1 }}
-          href={`/spreads/${spread.id}/print?paper=${inches ? 'A4' : 'Letter'}`}
-          target="_blank"
-        >
-          on {inches ? 'A4' : 'Letter'}
-        </Button>
-      </TopBar>
       {came && (
         <CameUpDialog
           spreadId={spread.id}
@@ -176,7 +175,7 @@ export function BenchScreen({ spread, ticked, pace, tape, next, today, typing }:
         </Box>
       )}
       {totals && <TotalsDialog at={at} pace={pace} tape={tape} onClose={() => setTotals(false)} />}
-    </Box>
+    </Screen>
   );
 }
 

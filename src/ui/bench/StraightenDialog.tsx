@@ -1,10 +1,5 @@
 import Alert from '@mui/material/Alert';
-import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import { useEffect, useState } from 'react';
 import type { Point, Quad } from '../../core/scan/homography';
 import type { PhotoCorners } from '../../server/keep-actions';
@@ -12,6 +7,7 @@ import { cornersOfPhoto, straightenPhoto } from '../../server/keep-actions';
 import { PointsOn } from '../PointsOn';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
+import { FormDialog } from '../screen/FormDialog';
 
 const NAMES = ['top left', 'top right', 'bottom right', 'bottom left'];
 
@@ -62,39 +58,36 @@ export function StraightenDialog({
     if (done) onDone(before);
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="straighten-title">
-      <DialogTitle id="straighten-title">Where is the open book?</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
-        {said && <Alert severity="error">{said}</Alert>}
-        {!found && !said && <CircularProgress aria-label="Looking for the book" />}
-        {found && (
-          <>
-            {!found.sure && (
-              <Alert severity="info">No book could be told from the table. Drag the corners onto its own.</Alert>
-            )}
-            <PointsOn
-              url={`/pictures/${photo}`}
-              width={found.width}
-              height={found.height}
-              label="The photo with the corners of the book"
-              handles={found.corners.map((at, i) => ({ name: `Corner ${NAMES[i]}`, at, onMove: move(i) }))}
-            >
-              <polygon
-                points={found.corners.map((c) => `${c.x},${c.y}`).join(' ')}
-                fill="none"
-                stroke={GLASS.amber}
-                strokeWidth={Math.max(found.width, found.height) / 300}
-              />
-            </PointsOn>
-          </>
-        )}
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" color="secondary" disabled={!found || busy} onClick={() => void straighten()}>
-          {busy ? 'Laying it flat…' : 'Straighten'}
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <FormDialog
+      plain
+      title="Where is the open book?"
+      size="md"
+      onClose={onClose}
+      messages={said ? [said] : []}
+      act={{ label: busy ? 'Laying it flat…' : 'Straighten', disabled: !found || busy, run: () => void straighten() }}
+    >
+      {!found && !said && <CircularProgress aria-label="Looking for the book" />}
+      {found && (
+        <>
+          {!found.sure && (
+            <Alert severity="info">No book could be told from the table. Drag the corners onto its own.</Alert>
+          )}
+          <PointsOn
+            url={`/pictures/${photo}`}
+            width={found.width}
+            height={found.height}
+            label="The photo with the corners of the book"
+            handles={found.corners.map((at, i) => ({ name: `Corner ${NAMES[i]}`, at, onMove: move(i) }))}
+          >
+            <polygon
+              points={found.corners.map((c) => `${c.x},${c.y}`).join(' ')}
+              fill="none"
+              stroke={GLASS.amber}
+              strokeWidth={Math.max(found.width, found.height) / 300}
+            />
+          </PointsOn>
+        </>
+      )}
+    </FormDialog>
   );
 }

@@ -1,9 +1,3 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import type { OwnPace } from '../../core/bench/pace';
 import { secondsOf } from '../../core/bench/pace';
@@ -13,6 +7,8 @@ import { counted } from '../../core/spread/voice';
 import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
 import type { AtBench } from './use-bench';
+import { FormDialog } from '../screen/FormDialog';
+import { Pairs } from '../screen/Pairs';
 
 /** What the week takes, before the knife: tape, washi, stickers, cuts, and how long it will be. */
 export function TotalsDialog({
@@ -62,36 +58,19 @@ export function TotalsDialog({
   lines.push(['Left after it', `${t.left.whole} of ${t.left.all} stickers of ${called(context.kit.name)} whole`]);
   const short = tape !== null && tapeLeft > tape * 1000;
   return (
-    <Dialog open onClose={onClose} aria-labelledby="totals-title">
-      <DialogTitle id="totals-title">Before the knife</DialogTitle>
-      <DialogContent>
-        <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 1, m: 0 }}>
-          {lines.map(([what, how]) => [
-            <Box component="dt" key={what} sx={{ fontWeight: 600 }}>
-              {what}
-            </Box>,
-            <Box component="dd" key={`${what}-`} sx={{ m: 0 }}>
-              {how}
-            </Box>,
-          ])}
-        </Box>
-        {short && (
-          <Typography role="note" sx={{ mt: 2, color: GLASS.cranberry }}>
-            The tape will not do: {reeled(tapeLeft - (tape ?? 0) * 1000, voice.unit)} are lacking.
-          </Typography>
-        )}
-        <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 2 }}>
-          {pace.own.length
-            ? 'The time is by your own pace, from the ticks of past steps; what you did too seldom is by a usual one.'
-            : 'The time is by a usual pace. Yours takes its place once enough steps were ticked one by one.'}
+    <FormDialog plain title="Before the knife" onClose={onClose}>
+      <Pairs of={lines} />
+      {short && (
+        <Typography role="note" sx={{ color: GLASS.cranberry }}>
+          The tape will not do: {reeled(tapeLeft - (tape ?? 0) * 1000, voice.unit)} are lacking.
         </Typography>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose} autoFocus>
-          Close
-        </Button>
-      </DialogActions>
-    </Dialog>
+      )}
+      <Typography variant="caption" color="text.secondary" component="p">
+        {pace.own.length
+          ? 'The time is by your own pace, from the ticks of past steps; what you did too seldom is by a usual one.'
+          : 'The time is by a usual pace. Yours takes its place once enough steps were ticked one by one.'}
+      </Typography>
+    </FormDialog>
   );
 }
 

@@ -1,6 +1,5 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -10,7 +9,9 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { copyBook, dropBook } from '../../server/book-actions';
 import type { BookLine, BooksPage } from '../../server/books';
-import { TopBar } from '../TopBar';
+import { Messages } from '../screen/Messages';
+import { Screen } from '../screen/Screen';
+import { Side, Split } from '../screen/Split';
 import { GLASS } from '../theme';
 import { useRun } from '../use-run';
 import { BookEditor } from './BookEditor';
@@ -35,60 +36,33 @@ export function BooksScreen({ page }: { page: BooksPage }) {
     if (await run(() => dropBook({ id: line.id }))) router.push('/books');
   };
   return (
-    <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        title={
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-            Books{chosen ? ` · ${chosen.line.name}` : ''}
-          </Typography>
-        }
-      >
-        <Button color="inherit" onClick={() => setCard(true)}>
-          Check this screen
-        </Button>
-        {chosen && (
-          <Button
-            color="inherit"
-            component="a"
-            href={`/books/${encodeURIComponent(chosen.line.id)}/test-print`}
-            target="_blank"
-          >
-            Test print
+    <Screen
+      fill
+      title={`Books${chosen ? ` · ${chosen.line.name}` : ''}`}
+      acts={
+        <>
+          <Button color="inherit" onClick={() => setCard(true)}>
+            Check this screen
           </Button>
-        )}
-        <Button variant="contained" color="secondary" onClick={() => setMeasuring(true)}>
-          Measure a book
-        </Button>
-      </TopBar>
-      {messages.map((m) => (
-        <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>
-          {m}
-        </Alert>
-      ))}
-      <Box
-        sx={{
-          flex: 1,
-          minHeight: 0,
-          display: 'flex',
-          flexWrap: { xs: 'wrap', md: 'nowrap' },
-          overflowY: { xs: 'auto', md: 'visible' },
-        }}
-      >
-        <Box
-          component="nav"
-          aria-label="Books"
-          sx={{
-            width: { xs: '100%', md: 232 },
-            flexShrink: 0,
-            borderRight: `1px solid ${GLASS.edge}`,
-            background: GLASS.paper,
-            p: 1.25,
-            display: 'flex',
-            flexDirection: 'column',
-            gap: 0.5,
-            overflowY: 'auto',
-          }}
-        >
+          {chosen && (
+            <Button
+              color="inherit"
+              component="a"
+              href={`/books/${encodeURIComponent(chosen.line.id)}/test-print`}
+              target="_blank"
+            >
+              Test print
+            </Button>
+          )}
+          <Button variant="contained" color="secondary" onClick={() => setMeasuring(true)}>
+            Measure a book
+          </Button>
+        </>
+      }
+    >
+      <Messages across of={messages} onClose={clear} />
+      <Split>
+        <Side component="nav" label="Books" width={232} gap={0.5}>
           {page.books.map((b) => (
             <ButtonBase
               key={b.id}
@@ -144,7 +118,7 @@ export function BooksScreen({ page }: { page: BooksPage }) {
               )}
             </Box>
           )}
-        </Box>
+        </Side>
         <Box component="main" sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
           {chosen ? (
             <BookEditor key={chosen.line.id} chosen={chosen} />
@@ -154,7 +128,7 @@ export function BooksScreen({ page }: { page: BooksPage }) {
             </Typography>
           )}
         </Box>
-      </Box>
+      </Split>
       {measuring && (
         <MeasureDialog
           onClose={() => setMeasuring(false)}
@@ -166,6 +140,6 @@ export function BooksScreen({ page }: { page: BooksPage }) {
         />
       )}
       {card && <CardDialog onClose={() => setCard(false)} />}
-    </Box>
+    </Screen>
   );
 }

@@ -1,9 +1,4 @@
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -12,8 +7,8 @@ import type { Measures } from '../../core/book/from-measures';
 import { bookFromMeasures, faultsOfMeasures } from '../../core/book/from-measures';
 import { measureBook } from '../../server/book-actions';
 import { LengthField } from './LengthField';
-import { SafeDialog } from '../SafeDialog';
 import { PageCanvas } from './PageCanvas';
+import { FormDialog } from '../screen/FormDialog';
 
 const BEGIN: Measures = {
   name: 'My planner',
@@ -88,9 +83,15 @@ export function MeasureDialog({ onClose, onMade }: { onClose: () => void; onMade
     </TextField>
   );
   return (
-    <SafeDialog onClose={onClose} maxWidth="md" fullWidth>
-      <DialogTitle>Measure your planner</DialogTitle>
-      <DialogContent sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 300px' }, gap: 3 }}>
+    <FormDialog
+      title="Measure your planner"
+      size="md"
+      cancel="Not now"
+      onClose={onClose}
+      messages={[...faults, ...messages]}
+      act={{ label: 'Make this book', disabled: busy || faults.length > 0 || !m.name.trim(), run: () => void make() }}
+    >
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 300px' }, gap: 3 }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, alignContent: 'start', pt: 1 }}>
           <TextField
             size="small"
@@ -170,25 +171,7 @@ export function MeasureDialog({ onClose, onMade }: { onClose: () => void; onMade
             like.
           </Typography>
         </Box>
-        {[...faults, ...messages].map((f) => (
-          <Alert key={f} severity="warning" sx={{ gridColumn: '1 / -1' }}>
-            {f}
-          </Alert>
-        ))}
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}>
-        <Button onClick={onClose}>Not now</Button>
-        <Button
-          variant="contained"
-          color="secondary"
-          disabled={busy || faults.length > 0 || !m.name.trim()}
-          onClick={() => {
-            void make();
-          }}
-        >
-          Make this book
-        </Button>
-      </DialogActions>
-    </SafeDialog>
+      </Box>
+    </FormDialog>
   );
 }

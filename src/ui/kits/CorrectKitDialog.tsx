@@ -1,9 +1,5 @@
 'use client';
 
-import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState } from 'react';
@@ -14,9 +10,8 @@ import { correctKit, readLines } from '../../server/kit-corrections';
 import { useKitName } from '../kit-names';
 import type { Run } from '../use-run';
 import { Waiting } from '../Waiting';
-import { Faults } from './Faults';
-import { SafeDialog } from '../SafeDialog';
 import { faultsOf } from './faults-of';
+import { FormDialog } from '../screen/FormDialog';
 
 const LineTable = dynamic(() => import('./LineTable'), { loading: () => <Waiting /> });
 
@@ -80,48 +75,46 @@ export function CorrectKitDialog({
     ...(correction.removed.length ? [`${correction.removed.length} removed`] : []),
   ];
   return (
-    <SafeDialog held={busy} unsaved={!!correction && !isNoChange(correction)} onClose={onClose} maxWidth="xl" fullWidth>
-      <DialogTitle>Correct {called(name)}</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
-        <Typography color="text.secondary">
-          A line is a design with its copies as bought. Double-click a cell, or paste from a spreadsheet. What a week
-          has already keeps its kind, outline, size and rows.
-        </Typography>
-        {stored ? (
-          <LineTable
-            kit={name}
-            pieces={pieces}
-            onChange={setPieces}
-            height="min(52vh, 560px)"
-            begin={Math.max(
-              0,
-              pieces.findIndex((p) => p.code === code),
-            )}
-          />
-        ) : (
-          faults.length === 0 && <Waiting />
-        )}
-        <Faults faults={[...faults, ...messages, ...wrong]} />
-        {stored && pieces.length === 0 && (
-          <Typography color="error">A kit has at least one line. To be rid of it, remove the kit.</Typography>
-        )}
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        <Typography color="text.secondary" sx={{ mr: 'auto' }} aria-live="polite">
+    <FormDialog
+      title={<>Correct {called(name)}</>}
+      size="xl"
+      held={busy}
+      unsaved={!!correction && !isNoChange(correction)}
+      onClose={onClose}
+      messages={[...faults, ...messages, ...wrong]}
+      aside={
+        <Typography color="text.secondary" aria-live="polite">
           {said?.length ? said.join(', ') : 'Nothing changed yet'}
         </Typography>
-        <Button onClick={onClose} disabled={busy}>
-          Cancel
-        </Button>
-        <Button
-          variant="contained"
-          color="secondary"
-          disabled={busy || !correction || isNoChange(correction) || wrong.length > 0 || pieces.length === 0}
-          onClick={() => void save()}
-        >
-          Save the list
-        </Button>
-      </DialogActions>
-    </SafeDialog>
+      }
+      act={{
+        label: 'Save the list',
+        disabled: busy || !correction || isNoChange(correction) || wrong.length > 0 || pieces.length === 0,
+        run: () => void save(),
+      }}
+    >
+      <Typography color="text.secondary">
+        A line is a design with its copies as bought. Double-click a cell, or paste from a spreadsheet. What a week has
+        already keeps its kind, outline, size and rows.
+      </Typography>
+      {stored ? (
+        <LineTable
+          kit={name}
+          pieces={pieces}
+          onChange={setPieces}
+          height="min(52vh, 560px)"
+          begin={Math.max(
+            0,
+            pieces.findIndex((p) => p.code === code),
+          )}
+        />
+      ) : (
+        faults.length === 0 && <Waiting />
+      )}
+
+      {stored && pieces.length === 0 && (
+        <Typography color="error">A kit has at least one line. To be rid of it, remove the kit.</Typography>
+      )}
+    </FormDialog>
   );
 }

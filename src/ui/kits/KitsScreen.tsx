@@ -1,6 +1,5 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import InputAdornment from '@mui/material/InputAdornment';
@@ -16,13 +15,14 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { undoKits } from '../../server/kit-actions';
 import type { KitsPage } from '../../server/kits';
-import { TopBar } from '../TopBar';
+import { Messages } from '../screen/Messages';
+import { SavedNote, Screen } from '../screen/Screen';
+import { Side, Split } from '../screen/Split';
 import { UndoRedo } from '../UndoRedo';
 import { Waiting } from '../Waiting';
 import { sayKitDeed } from '../../core/kit/deed';
 import { useKitName } from '../kit-names';
 import { PieceDefs } from '../sticker/PieceDefs';
-import { GLASS } from '../theme';
 import { SAID } from '../patient-queue';
 import { useRun } from '../use-run';
 import { FactsForm } from './FactsForm';
@@ -56,57 +56,31 @@ export function KitsScreen({ page }: { page: KitsPage }) {
     <Typography color="text.secondary">No kit yet. Add one from a file, or from a usual list of contents.</Typography>
   );
   return (
-    <Box sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        title={
-          <>
-            <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-              Kits{chosen ? ` · ${called(chosen.kit.name)}` : ''}
-            </Typography>
-            <Typography variant="caption" aria-live="polite" sx={{ opacity: 0.85 }}>
-              {SAID[saveStatus]}
-            </Typography>
-          </>
-        }
-      >
-        <UndoRedo
-          undo={history.undo && sayKitDeed(history.undo, called)}
-          redo={history.redo && sayKitDeed(history.redo, called)}
-          onStep={step}
-          busy={busy || refreshing}
-        />
-        <Button color="inherit" component={Link} href="/scan">
-          Scan a kit
-        </Button>
-        <Button color="inherit" onClick={() => setTaking(true)}>
-          Add a kit
-        </Button>
-      </TopBar>
+    <Screen
+      fill
+      title={`Kits${chosen ? ` · ${called(chosen.kit.name)}` : ''}`}
+      note={<SavedNote>{SAID[saveStatus]}</SavedNote>}
+      acts={
+        <>
+          <UndoRedo
+            undo={history.undo && sayKitDeed(history.undo, called)}
+            redo={history.redo && sayKitDeed(history.redo, called)}
+            onStep={step}
+            busy={busy || refreshing}
+          />
+          <Button color="inherit" component={Link} href="/scan">
+            Scan a kit
+          </Button>
+          <Button color="inherit" onClick={() => setTaking(true)}>
+            Add a kit
+          </Button>
+        </>
+      }
+    >
       {question}
-      {messages.map((m) => (
-        <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>
-          {m}
-        </Alert>
-      ))}
-      <Box
-        sx={{
-          flex: 1,
-          minHeight: 0,
-          display: 'flex',
-          flexWrap: { xs: 'wrap', md: 'nowrap' },
-          overflowY: { xs: 'auto', md: 'visible' },
-        }}
-      >
-        <Box
-          sx={{
-            width: { xs: '100%', md: 240 },
-            flexShrink: 0,
-            borderRight: `1px solid ${GLASS.edge}`,
-            background: GLASS.paper,
-            p: 1.5,
-            overflowY: { md: 'auto' },
-          }}
-        >
+      <Messages across of={messages} onClose={clear} />
+      <Split>
+        <Side width={240}>
           <TextField
             fullWidth
             size="small"
@@ -141,7 +115,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
             ))}
           </TextField>
           <KitList kits={page.kits} chosen={chosen?.kit.name ?? null} />
-        </Box>
+        </Side>
         <Box
           component="main"
           sx={{
@@ -260,7 +234,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
             </>
           )}
         </Box>
-      </Box>
+      </Split>
       {taking && (
         <TakeKitDialog
           onClose={() => setTaking(false)}
@@ -271,6 +245,6 @@ export function KitsScreen({ page }: { page: KitsPage }) {
           }}
         />
       )}
-    </Box>
+    </Screen>
   );
 }

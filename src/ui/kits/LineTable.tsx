@@ -1,6 +1,5 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { GridColDef, GridRenderCellParams, GridRenderEditCellParams, GridRowId } from '@mui/x-data-grid';
@@ -11,9 +10,12 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { faultsOf } from './faults-of';
 import type { At, LineField } from '../../core/format/paste-lines';
 import { LINE_FIELDS, blankLine, copyDown, copyLines, pasteLines } from '../../core/format/paste-lines';
-import { FINISHES, KIND_NAMES, SHAPES, WRITABLE } from '../../core/kit/kinds';
+import type { Cell } from '../../core/kit/fields';
 import type { Piece } from '../../core/kit/kit';
+import type { Past } from '../past';
+import { NO_PAST, stepped, withStep } from '../past';
 import { GLASS } from '../theme';
+import { Messages } from '../screen/Messages';
 
 type Row = Piece & { readonly id: number };
 
@@ -32,40 +34,23 @@ const dot = (color: string) => (
   />
 );
 
-const colorColumn = (field: 'color' | 'accent', headerName: string): GridColDef<Row> => ({
-  field,
-  headerName,
-  width: 110,
-  editable: true,
-  renderCell: ({ value }: GridRenderCellParams<Row, string>) => (
-    <>
-      {dot(value ?? '')}
-      {value}
-    </>
-  ),
-  renderEditCell: (params) => <ColorCell {...params} />,
-});
-
-const number = (field: LineField, headerName: string, width: number): GridColDef<Row> => ({
-  field,
-  headerName,
-  width,
-  editable: true,
-  type: 'number',
-});
-const choice = (
-  field: LineField,
-  headerName: string,
-  width: number,
-  valueOptions: readonly string[],
-): GridColDef<Row> => ({
-  field,
-  headerName,
-  width,
-  editable: true,
-  type: 'singleSelect',
-  valueOptions: [...valueOptions],
-});
+/** How a field is shown and changed, by what it can say. */
+const AS: Readonly<Record<Cell['is'], (cell: Cell) => Partial<GridColDef<Row>>>> = {
+  text: () => ({}),
+  whole: () => ({ type: 'number' }),
+  length: () => ({ type: 'number' }),
+  share: () => ({ type: 'number' }),
+  choice: (cell) => ({ type: 'singleSelect', valueOptions: cell.is === 'choice' ? [...cell.of] : [] }),
+  color: () => ({
+    renderCell: ({ value }: GridRenderCellParams<Row, string>) => (
+      <>
+        {dot(value ?? '')}
+        {value}
+      </>
+    ),
+    renderEditCell: (params) => <ColorCell {...params} />,
+  }),
+};
 
 const COLUMNS: GridColDef<Row>[] = [
   {
@@ -83,25 +68,19 @@ const COLUMNS: GridColDef<Row>[] = [
         />
       ) : null,
   },
-  { field: 'code', headerName: 'Code', width: 90, editable: true },
-  choice('kind', 'Kind', 130, KIND_NAMES),
-  number('count', 'Copies', 75),
-  number('width', 'Width, mm', 90),
-  number('height', 'Height, mm', 95),
-  number('sheet', 'Sheet', 65),
-  choice('shape', 'Outline', 100, SHAPES),
-  colorColumn('color', 'Color'),
-  colorColumn('accent', 'Second color'),
-  { field: 'words', headerName: 'Says', width: 110, editable: true },
-  { field: 'icon', headerName: 'Means', width: 90, editable: true },
-  { field: 'motif', headerName: 'Motif', width: 90, editable: true },
-  number('rows', 'Rows', 65),
-  choice('writable', 'Writable', 90, WRITABLE),
-  choice('finish', 'Finish', 130, FINISHES),
-  { field: 'foil', headerName: 'Foil', width: 80, editable: true },
+  ...LINE_FIELDS.map(
+    ({ name, cell, shown }) =>
+      ({
+        field: name,
+        headerName: shown.title,
+        width: shown.width,
+        editable: true,
+        ...AS[cell.is](cell),
+      }) as GridColDef<Row>,
+  ),
 ];
 
-const isField = (field: string | undefined): field is LineField => LINE_FIELDS.some((f) => f === field);
+const isField = (field: string | undefined): field is LineField => LINE_FIELDS.some((f) => f.name === field);
 
 /** The lines of a kit, to be corrected like a spreadsheet; nothing is stored by it. */
 export default function LineTable({
@@ -118,8 +97,7 @@ export default function LineTable({
   /** the line to begin with, from 0 */
   begin?: number;
 }) {
-  const [past, setPast] = useState<readonly (readonly Piece[])[]>([]);
-  const [future, setFuture] = useState<readonly (readonly Piece[])[]>([]);
+  const [past, setPast] = useState<Past<readonly Piece[]>>(NO_PAST);
   const [chosen, setChosen] = useState<ReadonlySet<GridRowId>>(new Set());
   const [at, setAt] = useState<At>({ row: begin, field: 'code' });
   const [faults, setFaults] = useState<readonly string[]>([]);
@@ -127,8 +105,7 @@ export default function LineTable({
   const picked = new Set([...chosen].map(Number).filter((i) => i < pieces.length));
   const aimed = picked.size ? picked : new Set(pieces.length > at.row ? [at.row] : []);
   const change = (next: readonly Piece[]) => {
-    setPast([...past.slice(-99), pieces]);
-    setFuture([]);
+    setPast(withStep(past, pieces));
     setFaults([]);
     onChange(next);
   };
@@ -137,21 +114,13 @@ export default function LineTable({
     change(next);
     setChosen(new Set());
   };
-  const step = (
-    from: typeof past,
-    take: (rest: typeof past) => void,
-    give: (back: typeof past) => void,
-    to: typeof past,
-  ) => {
-    const next = from.at(-1);
-    if (!next) return;
-    take(from.slice(0, -1));
-    give([...to, pieces]);
+  const step = (way: 'undo' | 'redo') => {
+    const to = stepped(past, pieces, way);
+    if (!to) return;
+    setPast(to.past);
     setChosen(new Set());
-    onChange(next);
+    onChange(to.now);
   };
-  const undo = () => step(past, setPast, setFuture, future);
-  const redo = () => step(future, setFuture, setPast, past);
   const down = () => {
     const below = picked.size ? picked : new Set([at.row + 1]);
     change(copyDown(pieces, picked.size ? { ...at, row: Math.min(...picked) } : at, below));
@@ -168,11 +137,10 @@ export default function LineTable({
     (e) => {
       e.stopPropagation();
       if (e.key.toLowerCase() === 'd') down();
-      else if (e.key.toLowerCase() === 'y' || e.shiftKey) redo();
-      else undo();
+      else step(e.key.toLowerCase() === 'y' || e.shiftKey ? 'redo' : 'undo');
     },
     inCells,
-    [pieces, past, future, at, chosen],
+    [pieces, past, at, chosen],
   );
   return (
     <Box
@@ -204,18 +172,14 @@ export default function LineTable({
           Remove {aimed.size > 1 ? `${aimed.size} lines` : 'the line'}
         </Button>
         <Box sx={{ flex: 1 }} />
-        <Button size="small" disabled={!past.length} onClick={undo}>
+        <Button size="small" disabled={!past.back.length} onClick={() => step('undo')}>
           Undo
         </Button>
-        <Button size="small" disabled={!future.length} onClick={redo}>
+        <Button size="small" disabled={!past.ahead.length} onClick={() => step('redo')}>
           Redo
         </Button>
       </Box>
-      {faults.map((f) => (
-        <Alert key={f} severity="error" onClose={() => setFaults([])}>
-          {f}
-        </Alert>
-      ))}
+      <Messages of={faults} onClose={() => setFaults([])} />
       <Box sx={{ height }}>
         <DataGrid
           rows={rows}

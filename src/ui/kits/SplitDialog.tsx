@@ -3,9 +3,6 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -15,10 +12,9 @@ import { counted } from '../../core/spread/voice';
 import { splitKit } from '../../server/kit-corrections';
 import { useKitName } from '../kit-names';
 import { symbolId } from '../sticker/symbol-id';
-import { SafeDialog } from '../SafeDialog';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
-import { Faults } from './Faults';
+import { FormDialog } from '../screen/FormDialog';
 
 const wholeOf = (line: PieceStock): number => line.copies.filter((c) => c.state === 'whole').length;
 
@@ -63,86 +59,78 @@ export function SplitDialog({
     if (await run(() => splitKit(sent))) onClose();
   };
   return (
-    <SafeDialog onClose={onClose} maxWidth="sm" fullWidth>
-      <DialogTitle>Split off from {called(name)}</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pt: '8px !important' }}>
-        <Autocomplete
-          freeSolo
-          options={[...stashes]}
-          inputValue={into}
-          onInputChange={(_, to) => setInto(to)}
-          renderInput={(params) => (
-            <TextField {...params} size="small" label="Stash" helperText="one that is there, or a new name" />
-          )}
-        />
-        <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-          <TextField
-            size="small"
-            placeholder="Search"
-            value={search}
-            onChange={(e) => setSearch(e.target.value)}
-            sx={{ flex: 1 }}
-            slotProps={{ htmlInput: { 'aria-label': 'Search the lines' } }}
-          />
-          <Button size="small" onClick={() => set(shown, wholeOf)}>
-            All of these
-          </Button>
-          <Button size="small" onClick={() => set(shown, () => 0)}>
-            None
-          </Button>
-        </Box>
-        <Box sx={{ height: 300, overflowY: 'auto', border: `1px solid ${GLASS.edge}`, borderRadius: 2, px: 1.5 }}>
-          {shown.map((line) => {
-            const { piece: p } = line;
-            return (
-              <Box key={p.code} sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5 }}>
-                <svg
-                  viewBox={`0 0 ${Math.min(p.width, 110)} ${p.height}`}
-                  style={{ width: 54, height: 30, flexShrink: 0 }}
-                  aria-hidden
-                >
-                  <use href={`#${symbolId(p)}`} />
-                </svg>
-                <Typography variant="body2" sx={{ flex: 1 }}>
-                  {traits(p.kind).label} {p.code}
-                  {p.words ? ` “${p.words}”` : ''}
-                </Typography>
-                <Typography variant="caption" color="text.secondary">
-                  {wholeOf(line)} whole
-                </Typography>
-                <TextField
-                  size="small"
-                  type="number"
-                  value={shares.get(p.code) ?? 0}
-                  onChange={(e) => set([line], () => Math.round(Number(e.target.value) || 0))}
-                  sx={{ width: 84 }}
-                  slotProps={{ htmlInput: { min: 0, max: wholeOf(line), 'aria-label': `${p.code}, to the stash` } }}
-                />
-              </Box>
-            );
-          })}
-          {shown.length === 0 && (
-            <Typography color="text.secondary" sx={{ py: 1 }}>
-              {lines.length ? 'No line fits these words.' : 'Nothing of this kit is whole.'}
-            </Typography>
-          )}
-        </Box>
-        <Faults faults={messages} />
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        <Typography color="text.secondary" sx={{ mr: 'auto' }}>
+    <FormDialog
+      title={<>Split off from {called(name)}</>}
+      onClose={onClose}
+      messages={messages}
+      aside={
+        <Typography color="text.secondary">
           {counted(total, 'sticker')} of {counted(shares.size, 'design')}
         </Typography>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button
-          variant="contained"
-          color="secondary"
-          disabled={busy || !total || !into.trim()}
-          onClick={() => void split()}
-        >
-          Move them
+      }
+      act={{ label: 'Move them', disabled: busy || !total || !into.trim(), run: () => void split() }}
+    >
+      <Autocomplete
+        freeSolo
+        options={[...stashes]}
+        inputValue={into}
+        onInputChange={(_, to) => setInto(to)}
+        renderInput={(params) => (
+          <TextField {...params} size="small" label="Stash" helperText="one that is there, or a new name" />
+        )}
+      />
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+        <TextField
+          size="small"
+          placeholder="Search"
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+          sx={{ flex: 1 }}
+          slotProps={{ htmlInput: { 'aria-label': 'Search the lines' } }}
+        />
+        <Button size="small" onClick={() => set(shown, wholeOf)}>
+          All of these
         </Button>
-      </DialogActions>
-    </SafeDialog>
+        <Button size="small" onClick={() => set(shown, () => 0)}>
+          None
+        </Button>
+      </Box>
+      <Box sx={{ height: 300, overflowY: 'auto', border: `1px solid ${GLASS.edge}`, borderRadius: 2, px: 1.5 }}>
+        {shown.map((line) => {
+          const { piece: p } = line;
+          return (
+            <Box key={p.code} sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5 }}>
+              <svg
+                viewBox={`0 0 ${Math.min(p.width, 110)} ${p.height}`}
+                style={{ width: 54, height: 30, flexShrink: 0 }}
+                aria-hidden
+              >
+                <use href={`#${symbolId(p)}`} />
+              </svg>
+              <Typography variant="body2" sx={{ flex: 1 }}>
+                {traits(p.kind).label} {p.code}
+                {p.words ? ` “${p.words}”` : ''}
+              </Typography>
+              <Typography variant="caption" color="text.secondary">
+                {wholeOf(line)} whole
+              </Typography>
+              <TextField
+                size="small"
+                type="number"
+                value={shares.get(p.code) ?? 0}
+                onChange={(e) => set([line], () => Math.round(Number(e.target.value) || 0))}
+                sx={{ width: 84 }}
+                slotProps={{ htmlInput: { min: 0, max: wholeOf(line), 'aria-label': `${p.code}, to the stash` } }}
+              />
+            </Box>
+          );
+        })}
+        {shown.length === 0 && (
+          <Typography color="text.secondary" sx={{ py: 1 }}>
+            {lines.length ? 'No line fits these words.' : 'Nothing of this kit is whole.'}
+          </Typography>
+        )}
+      </Box>
+    </FormDialog>
   );
 }

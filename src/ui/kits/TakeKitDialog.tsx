@@ -2,9 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
@@ -19,9 +16,8 @@ import type { Kit } from '../../core/kit/kit';
 import { typicalKit } from '../../core/kit/typical';
 import { addCheckedKit } from '../../server/kit-actions';
 import { Waiting } from '../Waiting';
-import { Faults } from './Faults';
-import { SafeDialog } from '../SafeDialog';
 import { faultsOf } from './faults-of';
+import { FormDialog } from '../screen/FormDialog';
 
 const LineTable = dynamic(() => import('./LineTable'), { loading: () => <Waiting /> });
 
@@ -67,89 +63,82 @@ export function TakeKitDialog({
     else setFaults(answer.messages);
   };
   return (
-    <SafeDialog unsaved={kit !== null} onClose={onClose} maxWidth="lg" fullWidth>
-      <DialogTitle>{kit ? 'Check the kit' : 'Add a kit'}</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
-        {kit ? (
-          <>
-            <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
-              <TextField
-                size="small"
-                label="Name"
-                value={kit.name}
-                onChange={(e) => setKit({ ...kit, name: e.target.value })}
-                slotProps={{ htmlInput: { maxLength: 80 } }}
-              />
-              <RadioGroup row value={role} onChange={(e) => setRole(e.target.value)}>
-                <FormControlLabel value="kit" control={<Radio />} label="a kit" />
-                <FormControlLabel value="stash" control={<Radio />} label="stash" />
-              </RadioGroup>
-              <Typography color="text.secondary">
-                {counted(stickers, 'sticker')} of {counted(kit.pieces.length, 'design')}. Double-click a cell to correct
-                it, or paste from a spreadsheet; nothing is stored yet.
-              </Typography>
-            </Box>
-            <LineTable kit={kit.name} pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
-          </>
-        ) : (
-          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 3 }}>
-            <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
-              <Typography variant="h3">From a file</Typography>
-              <Typography color="text.secondary">
-                A list as a spreadsheet saves it (.csv): a line for each design, with code, kind, count, width_mm and
-                height_mm.
-              </Typography>
-              <Button component="label" variant="outlined">
-                Choose a file
-                <input
-                  hidden
-                  type="file"
-                  accept=".csv"
-                  data-testid="kit-file"
-                  onChange={(e) => void open(e.target.files?.[0])}
-                />
-              </Button>
-            </Box>
-            <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
-              <Typography variant="h3">From a usual list</Typography>
-              <Typography color="text.secondary">
-                What such a kit usually has. Correct the numbers to what lies before you.
-              </Typography>
-              <Box sx={{ display: 'flex', gap: 1 }}>
-                <Button variant="outlined" onClick={() => setKit(typicalKit('my mini kit', 'mini'))}>
-                  A mini kit
-                </Button>
-                <Button variant="outlined" onClick={() => setKit(typicalKit('my full kit', 'full'))}>
-                  A full kit
-                </Button>
-              </Box>
-            </Box>
-          </Box>
-        )}
-        <Faults faults={[...faults, ...wrong]} />
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        {kit && (
+    <FormDialog
+      title={kit ? 'Check the kit' : 'Add a kit'}
+      size="lg"
+      unsaved={kit !== null}
+      onClose={onClose}
+      messages={[...faults, ...wrong]}
+      aside={
+        kit && (
           <Button
             onClick={() => {
               setKit(null);
               setFaults([]);
             }}
-            sx={{ mr: 'auto' }}
           >
             Begin again
           </Button>
-        )}
-        <Button onClick={onClose}>Cancel</Button>
-        <Button
-          variant="contained"
-          color="secondary"
-          disabled={!kit || busy || wrong.length > 0 || !kit.name.trim()}
-          onClick={store}
-        >
-          Add this kit
-        </Button>
-      </DialogActions>
-    </SafeDialog>
+        )
+      }
+      act={{ label: 'Add this kit', disabled: !kit || busy || wrong.length > 0 || !kit.name.trim(), run: store }}
+    >
+      {kit ? (
+        <>
+          <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
+            <TextField
+              size="small"
+              label="Name"
+              value={kit.name}
+              onChange={(e) => setKit({ ...kit, name: e.target.value })}
+              slotProps={{ htmlInput: { maxLength: 80 } }}
+            />
+            <RadioGroup row value={role} onChange={(e) => setRole(e.target.value)}>
+              <FormControlLabel value="kit" control={<Radio />} label="a kit" />
+              <FormControlLabel value="stash" control={<Radio />} label="stash" />
+            </RadioGroup>
+            <Typography color="text.secondary">
+              {counted(stickers, 'sticker')} of {counted(kit.pieces.length, 'design')}. Double-click a cell to correct
+              it, or paste from a spreadsheet; nothing is stored yet.
+            </Typography>
+          </Box>
+          <LineTable kit={kit.name} pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
+        </>
+      ) : (
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 3 }}>
+          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
+            <Typography variant="h3">From a file</Typography>
+            <Typography color="text.secondary">
+              A list as a spreadsheet saves it (.csv): a line for each design, with code, kind, count, width_mm and
+              height_mm.
+            </Typography>
+            <Button component="label" variant="outlined">
+              Choose a file
+              <input
+                hidden
+                type="file"
+                accept=".csv"
+                data-testid="kit-file"
+                onChange={(e) => void open(e.target.files?.[0])}
+              />
+            </Button>
+          </Box>
+          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
+            <Typography variant="h3">From a usual list</Typography>
+            <Typography color="text.secondary">
+              What such a kit usually has. Correct the numbers to what lies before you.
+            </Typography>
+            <Box sx={{ display: 'flex', gap: 1 }}>
+              <Button variant="outlined" onClick={() => setKit(typicalKit('my mini kit', 'mini'))}>
+                A mini kit
+              </Button>
+              <Button variant="outlined" onClick={() => setKit(typicalKit('my full kit', 'full'))}>
+                A full kit
+              </Button>
+            </Box>
+          </Box>
+        </Box>
+      )}
+    </FormDialog>
   );
 }

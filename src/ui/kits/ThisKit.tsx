@@ -1,10 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Divider from '@mui/material/Divider';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -22,6 +18,7 @@ import type { Run } from '../use-run';
 import { CorrectKitDialog } from './CorrectKitDialog';
 import { SplitDialog } from './SplitDialog';
 import { WashiDialog } from './WashiDialog';
+import { FormDialog } from '../screen/FormDialog';
 
 type Open = 'correct' | 'split' | 'washi' | 'remove';
 
@@ -116,21 +113,18 @@ export function ThisKit({
         />
       )}
       {open === 'remove' && (
-        <Dialog open onClose={close} maxWidth="xs" fullWidth>
-          <DialogTitle>Remove {called(name)}?</DialogTitle>
-          <DialogContent>
-            <Typography>
-              Its list, its counts and its card go; undo brings them back. A kit that a week is laid out with stays:
-              retire it, and it is offered for no week.
-            </Typography>
-          </DialogContent>
-          <DialogActions sx={{ px: 3, pb: 2.5 }}>
-            <Button onClick={close}>Cancel</Button>
-            <Button color="error" variant="contained" disabled={busy} onClick={() => void remove()}>
-              Remove
-            </Button>
-          </DialogActions>
-        </Dialog>
+        <FormDialog
+          plain
+          title={<>Remove {called(name)}?</>}
+          size="xs"
+          onClose={close}
+          act={{ label: 'Remove', removes: true, disabled: busy, run: () => void remove() }}
+        >
+          <Typography>
+            Its list, its counts and its card go; undo brings them back. A kit that a week is laid out with stays:
+            retire it, and it is offered for no week.
+          </Typography>
+        </FormDialog>
       )}
     </>
   );

@@ -2,9 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -12,8 +9,7 @@ import { useState } from 'react';
 import { addWashi } from '../../server/kit-corrections';
 import { useKitName } from '../kit-names';
 import type { Run } from '../use-run';
-import { SafeDialog } from '../SafeDialog';
-import { Faults } from './Faults';
+import { FormDialog } from '../screen/FormDialog';
 
 /** Lengths as people say them of tape, in mm. */
 const UNITS = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 } as const;
@@ -52,77 +48,70 @@ export function WashiDialog({
     }
   };
   return (
-    <SafeDialog onClose={onClose} maxWidth="sm" fullWidth>
-      <DialogTitle>Washi in {called(name)}</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
-        <Typography color="text.secondary">A whole roll, or what is left of one: measure it, or guess.</Typography>
-        <Box
-          component="form"
-          onSubmit={(e) => {
-            e.preventDefault();
-            void add();
-          }}
-          sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}
+    <FormDialog title={<>Washi in {called(name)}</>} onClose={onClose} messages={messages}>
+      <Typography color="text.secondary">A whole roll, or what is left of one: measure it, or guess.</Typography>
+      <Box
+        component="form"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void add();
+        }}
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}
+      >
+        <TextField
+          size="small"
+          label="Wide, mm"
+          value={wide}
+          onChange={(e) => setWide(e.target.value)}
+          sx={{ width: 100 }}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        />
+        <TextField
+          autoFocus
+          size="small"
+          label="Long"
+          value={long}
+          onChange={(e) => setLong(e.target.value)}
+          sx={{ width: 100 }}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        />
+        <TextField
+          select
+          size="small"
+          label="Unit"
+          value={unit}
+          onChange={(e) => setUnit(e.target.value as TapeUnit)}
+          sx={{ width: 84 }}
         >
-          <TextField
-            size="small"
-            label="Wide, mm"
-            value={wide}
-            onChange={(e) => setWide(e.target.value)}
-            sx={{ width: 100 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
-          <TextField
-            autoFocus
-            size="small"
-            label="Long"
-            value={long}
-            onChange={(e) => setLong(e.target.value)}
-            sx={{ width: 100 }}
-            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          />
-          <TextField
-            select
-            size="small"
-            label="Unit"
-            value={unit}
-            onChange={(e) => setUnit(e.target.value as TapeUnit)}
-            sx={{ width: 84 }}
-          >
-            {Object.keys(UNITS).map((u) => (
-              <MenuItem key={u} value={u}>
-                {u}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            size="small"
-            type="color"
-            label="Color"
-            value={color}
-            onChange={(e) => setColor(e.target.value)}
-            sx={{ width: 84 }}
-          />
-          <Button
-            type="submit"
-            variant="contained"
-            color="secondary"
-            disabled={busy || width < 1 || width > 200 || length < 5 || length > 100_000}
-          >
-            Add
-          </Button>
+          {Object.keys(UNITS).map((u) => (
+            <MenuItem key={u} value={u}>
+              {u}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          size="small"
+          type="color"
+          label="Color"
+          value={color}
+          onChange={(e) => setColor(e.target.value)}
+          sx={{ width: 84 }}
+        />
+        <Button
+          type="submit"
+          variant="contained"
+          color="secondary"
+          disabled={busy || width < 1 || width > 200 || length < 5 || length > 100_000}
+        >
+          Add
+        </Button>
+      </Box>
+      {added.map((a, i) => (
+        <Box key={i} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Box sx={{ width: 60, height: 10, background: a.color, opacity: 0.85 }} />
+          <Typography variant="body2">{a.say} added</Typography>
         </Box>
-        {added.map((a, i) => (
-          <Box key={i} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-            <Box sx={{ width: 60, height: 10, background: a.color, opacity: 0.85 }} />
-            <Typography variant="body2">{a.say} added</Typography>
-          </Box>
-        ))}
-        <Faults faults={messages} />
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        <Button onClick={onClose}>Close</Button>
-      </DialogActions>
-    </SafeDialog>
+      ))}
+    </FormDialog>
   );
 }

@@ -1,6 +1,5 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -16,8 +15,9 @@ import type { LeftoversPage, TriedWeek } from '../../server/leftovers';
 import type { Outcome } from '../../server/outcome';
 import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
-import { TopBar } from '../TopBar';
+import { Screen, ScreenMain } from '../screen/Screen';
 import { useRun } from '../use-run';
+import { Messages } from '../screen/Messages';
 
 interface Tried {
   readonly kit: string;
@@ -68,20 +68,9 @@ export function LeftoversScreen({ page }: { page: LeftoversPage }) {
     .sort((a, b) => share(b.week) - share(a.week) || b.week.boxes - a.week.boxes);
   const done = tried.length === wanted.length;
   return (
-    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        title={
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-            From what is left
-          </Typography>
-        }
-      />
-      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 1500, width: '100%', mx: 'auto' }}>
-        {messages.map((m) => (
-          <Alert key={m} severity="error" sx={{ mb: 2 }}>
-            {m}
-          </Alert>
-        ))}
+    <Screen title="From what is left">
+      <Messages across of={messages} />
+      <ScreenMain>
         {page.kits.length === 0 && (
           <Typography>
             No kit is begun of which enough is left for another week. What is left of the others lies with the stash.
@@ -145,8 +134,8 @@ export function LeftoversScreen({ page }: { page: LeftoversPage }) {
             </Box>
           </>
         )}
-      </Box>
-    </Box>
+      </ScreenMain>
+    </Screen>
   );
 }
 

@@ -1,12 +1,11 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { GLASS } from '../theme';
-import { TopBar } from '../TopBar';
+import { Screen, ScreenMain } from '../screen/Screen';
 
 /** A room of the log, as one goes to it. */
 export interface LogWay {
@@ -19,14 +18,7 @@ export function LogFrame({ rooms, children }: { rooms: readonly LogWay[]; childr
   const path = usePathname();
   const at = rooms.findLast((r) => path.startsWith(r.href))?.href;
   return (
-    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        title={
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-            Log
-          </Typography>
-        }
-      />
+    <Screen title="Log">
       <Box
         component="nav"
         aria-label="Log"
@@ -61,9 +53,7 @@ export function LogFrame({ rooms, children }: { rooms: readonly LogWay[]; childr
           );
         })}
       </Box>
-      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 1500, width: '100%', mx: 'auto' }}>
-        {children}
-      </Box>
-    </Box>
+      <ScreenMain>{children}</ScreenMain>
+    </Screen>
   );
 }

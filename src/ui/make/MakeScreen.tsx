@@ -19,7 +19,7 @@ import { keepMade } from '../../server/make-actions';
 import type { CutAnswer } from '../../server/made';
 import type { Outcome } from '../../server/outcome';
 import { GLASS } from '../theme';
-import { TopBar } from '../TopBar';
+import { Screen } from '../screen/Screen';
 import { LineRow } from './LineRow';
 import { MadeSheetView } from './MadeSheetView';
 
@@ -98,18 +98,14 @@ export function MakeScreen({ spread, missing, blanks, cutter }: MakeProps) {
         : { good: false, text: answer.messages.join(' ') };
     });
   return (
-    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        title={
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-            Make pieces · {spokenWeek(spread.days)}
-          </Typography>
-        }
-      >
+    <Screen
+      title={<>Make pieces · {spokenWeek(spread.days)}</>}
+      acts={
         <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>
           Back to the spread
         </Button>
-      </TopBar>
+      }
+    >
       {said && (
         <Alert severity={said.good ? 'success' : 'error'} onClose={() => setSaid(null)} sx={{ borderRadius: 0 }}>
           {said.text}
@@ -212,7 +208,7 @@ export function MakeScreen({ spread, missing, blanks, cutter }: MakeProps) {
           {!lines.length && <Typography color="text.secondary">Nothing to make yet.</Typography>}
         </Box>
       </Box>
-    </Box>
+    </Screen>
   );
 }
 

@@ -1,8 +1,4 @@
 import Alert from '@mui/material/Alert';
-import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
@@ -15,8 +11,8 @@ import { writeKit } from '../../core/format/kit-csv';
 import { kitOfScan } from '../../core/scan/kit-of-scan';
 import { counted } from '../../core/spread/voice';
 import type { Outcome } from '../../server/outcome';
-import { SafeDialog } from '../SafeDialog';
 import type { Scan } from './SheetList';
+import { FormDialog } from '../screen/FormDialog';
 
 /** The scanned sheets under a name, and the way into the house: list and pictures together. */
 export function AddKitForm({ scan, onClose }: { scan: Scan; onClose: () => void }) {
@@ -53,44 +49,39 @@ export function AddKitForm({ scan, onClose }: { scan: Scan; onClose: () => void 
     setBusy(false);
   };
   return (
-    <SafeDialog onClose={onClose} maxWidth="sm" fullWidth>
-      <DialogTitle>Add this kit</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2, pt: '8px !important' }}>
-        <Typography>
-          {counted(
-            read.reduce((n, s) => n + s.stickers.length, 0),
-            'sticker',
-          )}{' '}
-          of {counted(scanned.length, 'design')} on {counted(read.length, 'sheet')}.
-        </Typography>
-        {doubtful > 0 && (
-          <Alert severity="info">
-            Not looked at yet: {counted(doubtful, 'sticker')}. They come in as they were read.
-          </Alert>
-        )}
-        <TextField
-          autoFocus
-          label="Name of the kit"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          slotProps={{ htmlInput: { maxLength: 80 } }}
-        />
-        <RadioGroup row value={role} onChange={(e) => setRole(e.target.value)} aria-label="What it is">
-          <FormControlLabel value="kit" control={<Radio />} label="a kit" />
-          <FormControlLabel value="stash" control={<Radio />} label="loose sheets for the stash" />
-        </RadioGroup>
-        {faults.map((m) => (
-          <Alert key={m} severity="error">
-            {m}
-          </Alert>
-        ))}
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" color="secondary" disabled={busy || !name.trim()} onClick={() => void store()}>
-          {busy ? 'Cutting the pictures out…' : 'Add it'}
-        </Button>
-      </DialogActions>
-    </SafeDialog>
+    <FormDialog
+      title="Add this kit"
+      onClose={onClose}
+      messages={faults}
+      act={{
+        label: busy ? 'Cutting the pictures out…' : 'Add it',
+        disabled: busy || !name.trim(),
+        run: () => void store(),
+      }}
+    >
+      <Typography>
+        {counted(
+          read.reduce((n, s) => n + s.stickers.length, 0),
+          'sticker',
+        )}{' '}
+        of {counted(scanned.length, 'design')} on {counted(read.length, 'sheet')}.
+      </Typography>
+      {doubtful > 0 && (
+        <Alert severity="info">
+          Not looked at yet: {counted(doubtful, 'sticker')}. They come in as they were read.
+        </Alert>
+      )}
+      <TextField
+        autoFocus
+        label="Name of the kit"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+      />
+      <RadioGroup row value={role} onChange={(e) => setRole(e.target.value)} aria-label="What it is">
+        <FormControlLabel value="kit" control={<Radio />} label="a kit" />
+        <FormControlLabel value="stash" control={<Radio />} label="loose sheets for the stash" />
+      </RadioGroup>
+    </FormDialog>
   );
 }

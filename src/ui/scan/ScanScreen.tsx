@@ -1,13 +1,14 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useStore } from 'zustand';
-import { TopBar } from '../TopBar';
+import { Messages } from '../screen/Messages';
+import { Screen } from '../screen/Screen';
+import { Side, Split } from '../screen/Split';
 import { UndoRedo } from '../UndoRedo';
 import { GLASS } from '../theme';
 import { AddKitForm } from './AddKitForm';
@@ -30,8 +31,8 @@ export function ScanScreen({ scanner }: { scanner: boolean }) {
   const sheet = sheets.find((s) => s.id === current) ?? null;
   const busy = sheets.some((s) => s.state === 'opening' || s.state === 'reading' || s.state === 'waiting');
   const ready = sheets.some((s) => s.state === 'read' && s.stickers.length > 0);
-  const last = sheet?.past.length ? 'the last correction' : null;
-  const next = sheet?.future.length ? 'the correction' : null;
+  const last = sheet?.past.back.length ? 'the last correction' : null;
+  const next = sheet?.past.ahead.length ? 'the correction' : null;
   const fromScanner = async () => {
     setSaid('');
     const answer = await fetch('/scanner', { method: 'POST' }).catch(() => null);
@@ -70,104 +71,83 @@ export function ScanScreen({ scanner }: { scanner: boolean }) {
   );
   return (
     <Box
-      sx={{ height: '100vh', display: 'flex', flexDirection: 'column' }}
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
         e.preventDefault();
         add([...e.dataTransfer.files]);
       }}
     >
-      <TopBar
-        title={
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-            Scan a kit
-          </Typography>
+      <Screen
+        fill
+        title="Scan a kit"
+        acts={
+          <>
+            <UndoRedo undo={last} redo={next} onStep={step} />
+            {busy && (
+              <Button color="inherit" onClick={cancel}>
+                Cancel
+              </Button>
+            )}
+            <Button color="inherit" component={Link} href="/kits">
+              Back to the kits
+            </Button>
+            <Button variant="contained" color="secondary" disabled={!ready || busy} onClick={() => setNaming(true)}>
+              Add this kit
+            </Button>
+          </>
         }
       >
-        <UndoRedo undo={last} redo={next} onStep={step} />
-        {busy && (
-          <Button color="inherit" onClick={cancel}>
-            Cancel
-          </Button>
-        )}
-        <Button color="inherit" component={Link} href="/kits">
-          Back to the kits
-        </Button>
-        <Button variant="contained" color="secondary" disabled={!ready || busy} onClick={() => setNaming(true)}>
-          Add this kit
-        </Button>
-      </TopBar>
-      {said && (
-        <Alert severity="error" onClose={() => setSaid('')} sx={{ borderRadius: 0 }}>
-          {said}
-        </Alert>
-      )}
-      {sheets.length === 0 ? (
-        <Empty>{choose}</Empty>
-      ) : (
-        <Box
-          sx={{
-            flex: 1,
-            minHeight: 0,
-            display: 'flex',
-            flexWrap: { xs: 'wrap', md: 'nowrap' },
-            overflowY: { xs: 'auto', md: 'visible' },
-          }}
-        >
-          <Box
-            sx={{
-              width: { xs: '100%', md: 190 },
-              flexShrink: 0,
-              p: 1.5,
-              display: 'flex',
-              flexDirection: 'column',
-              gap: 1,
-              overflowY: { md: 'auto' },
-              borderRight: `1px solid ${GLASS.edge}`,
-            }}
-          >
-            <SheetList scan={scan} />
-            {choose}
-          </Box>
-          <Box
-            component="main"
-            sx={{
-              flex: 1,
-              minWidth: { xs: '100%', md: 0 },
-              minHeight: { xs: 480, md: 0 },
-              display: 'flex',
-              p: 1.5,
-              justifyContent: 'center',
-              background: GLASS.milk,
-            }}
-          >
-            {sheet?.state === 'asking' && <CornersView key={sheet.id} scan={scan} sheet={sheet} />}
-            {sheet?.state === 'read' && <OverlayView key={`${sheet.id} ${sheet.picture}`} scan={scan} sheet={sheet} />}
-            {sheet && sheet.state !== 'asking' && sheet.state !== 'read' && (
-              <Progress said={sheet.said} state={sheet.state} step={sheet.step} />
-            )}
-          </Box>
-          {sheet?.state === 'read' && (
+        <Messages across of={said ? [said] : []} onClose={() => setSaid('')} />
+        {sheets.length === 0 ? (
+          <Empty>{choose}</Empty>
+        ) : (
+          <Split>
+            <Side width={190} gap={1}>
+              <SheetList scan={scan} />
+              {choose}
+            </Side>
             <Box
-              component="aside"
-              aria-label="Stickers found"
+              component="main"
               sx={{
-                width: { xs: '100%', md: 330 },
-                flexShrink: 0,
+                flex: 1,
+                minWidth: { xs: '100%', md: 0 },
+                minHeight: { xs: 480, md: 0 },
                 display: 'flex',
-                flexDirection: 'column',
-                minHeight: 0,
-                background: GLASS.paper,
-                borderLeft: `1px solid ${GLASS.edge}`,
+                p: 1.5,
+                justifyContent: 'center',
+                background: GLASS.milk,
               }}
             >
-              <Facts scan={scan} sheet={sheet} />
-              <StickerList scan={scan} sheet={sheet} />
+              {sheet?.state === 'asking' && <CornersView key={sheet.id} scan={scan} sheet={sheet} />}
+              {sheet?.state === 'read' && (
+                <OverlayView key={`${sheet.id} ${sheet.picture}`} scan={scan} sheet={sheet} />
+              )}
+              {sheet && sheet.state !== 'asking' && sheet.state !== 'read' && (
+                <Progress said={sheet.said} state={sheet.state} step={sheet.step} />
+              )}
             </Box>
-          )}
-        </Box>
-      )}
-      {naming && <AddKitForm scan={scan} onClose={() => setNaming(false)} />}
+            {sheet?.state === 'read' && (
+              <Box
+                component="aside"
+                aria-label="Stickers found"
+                sx={{
+                  width: { xs: '100%', md: 330 },
+                  flexShrink: 0,
+                  display: 'flex',
+                  flexDirection: 'column',
+                  minHeight: 0,
+                  background: GLASS.paper,
+                  borderLeft: `1px solid ${GLASS.edge}`,
+                }}
+              >
+                <Facts scan={scan} sheet={sheet} />
+                <StickerList scan={scan} sheet={sheet} />
+              </Box>
+            )}
+          </Split>
+        )}
+        {naming && <AddKitForm scan={scan} onClose={() => setNaming(false)} />}
+      </Screen>
     </Box>
   );
 }

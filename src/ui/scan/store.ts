@@ -8,6 +8,8 @@ import { sizeByLengths } from '../../core/scan/known-length';
 import type { ScanStep } from '../../core/scan/read-sheet';
 import type { Opened } from '../../workers/scan-service';
 import type { Scanner } from './scanner';
+import type { Past } from '../past';
+import { NO_PAST, stepped, withStep } from '../past';
 
 /** A sheet on its way from a picture to stickers. Lengths in mm, corners in px of the picture. */
 export interface ScanSheet {
@@ -27,8 +29,7 @@ export interface ScanSheet {
   /** the sheet seen from above, as an address of this page */
   readonly picture: string | null;
   readonly stickers: readonly Sticker[];
-  readonly past: readonly (readonly Sticker[])[];
-  readonly future: readonly (readonly Sticker[])[];
+  readonly past: Past<readonly Sticker[]>;
 }
 
 /** What its owner tells of a sheet before it is read. */
@@ -57,7 +58,6 @@ export interface ScanState {
 const MM_PER_INCH = 25.4;
 /** A sheet whose size nobody knows yet, mm: the usual one. From memory. */
 const USUAL = [127, 178] as const;
-const MOST_STEPS = 100;
 
 /** The sheet with the size that a card or a ruler beside it tells, to a tenth of a millimeter. */
 function sized(sheet: ScanSheet): ScanSheet {
@@ -126,8 +126,7 @@ export const createScan = (start: () => Scanner) =>
         step: null,
         picture: URL.createObjectURL(picture),
         stickers: found.pieces.map((p, i) => stickerOf(p, i + 1)),
-        past: [],
-        future: [],
+        past: NO_PAST,
       });
       if (get().current === null) set({ current: id, selected: [] });
     };
@@ -151,8 +150,7 @@ export const createScan = (start: () => Scanner) =>
           rulers: [],
           picture: null,
           stickers: [],
-          past: [],
-          future: [],
+          past: NO_PAST,
         }));
         set({ sheets: [...get().sheets, ...added], current: get().current ?? added[0]?.id ?? null });
         for (const { id } of added) inTurn(id, (goesOn) => open(id, goesOn));
@@ -172,16 +170,15 @@ export const createScan = (start: () => Scanner) =>
         const sheet = sheetOf(get().current);
         if (!sheet) return;
         const stickers = change(sheet.stickers);
-        put(sheet.id, { stickers, past: [...sheet.past, sheet.stickers].slice(-MOST_STEPS), future: [] });
+        put(sheet.id, { stickers, past: withStep(sheet.past, sheet.stickers) });
         set({ selected: get().selected.filter((id) => stickers.some((s) => s.id === id)) });
       },
       step: (way) => {
         const sheet = sheetOf(get().current);
         if (!sheet) return;
-        const [from, to] = way === 'undo' ? (['past', 'future'] as const) : (['future', 'past'] as const);
-        const stickers = sheet[from].at(-1);
-        if (!stickers) return;
-        put(sheet.id, { stickers, [from]: sheet[from].slice(0, -1), [to]: [...sheet[to], sheet.stickers] });
+        const to = stepped(sheet.past, sheet.stickers, way);
+        if (!to) return;
+        put(sheet.id, { stickers: to.now, past: to.past });
         set({ selected: [] });
       },
       rescale: (factor) => {
@@ -199,8 +196,7 @@ export const createScan = (start: () => Scanner) =>
           width: sheet.width * factor,
           height: sheet.height * factor,
           stickers: sheet.stickers.map(larger),
-          past: [],
-          future: [],
+          past: NO_PAST,
         });
       },
       drop: (id) => {

@@ -1,10 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
@@ -19,6 +15,8 @@ import type { Preview } from '../../server/backup/restore';
 import type { Outcome } from '../../server/outcome';
 import { GLASS } from '../theme';
 import { sendFile } from './send-file';
+import { FormDialog } from '../screen/FormDialog';
+import { Pairs } from '../screen/Pairs';
 
 const size = (bytes: number): string =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
@@ -149,60 +147,42 @@ export function Backups({ backups, old, zone }: { backups: readonly BackupFile[]
         </Box>
       ))}
       {asked && (
-        <Dialog open onClose={() => setAsked(null)} aria-labelledby="restore-title">
-          <DialogTitle id="restore-title">
-            Put everything back as it was on {spokenMoment(asked.preview.made, zone)}?
-          </DialogTitle>
-          <DialogContent>
-            <Box
-              component="dl"
-              sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 3, rowGap: 1, m: 0 }}
-            >
-              <Box component="dt" sx={{ fontWeight: 600 }}>
-                Then
-              </Box>
-              <Box component="dd" sx={{ m: 0 }}>
-                {said(asked.preview.then)}
-              </Box>
-              <Box component="dt" sx={{ fontWeight: 600 }}>
-                Now
-              </Box>
-              <Box component="dd" sx={{ m: 0 }}>
-                {said(asked.preview.now)}
-              </Box>
-            </Box>
-            <Typography sx={{ mt: 2 }}>
-              {asked.preview.lost.length
-                ? `Weeks that are planned now and not in it: ${asked.preview.lost.join(', ')}.`
-                : 'Every week that is planned now is in it, as it was then.'}{' '}
-              What is here now is backed up first, so that it can be put back the same way.
-            </Typography>
-            {asked.preview.leftOut.length > 0 && (
-              <Alert severity="warning" sx={{ mt: 2 }}>
-                Not all of it can be read. Left out: {leftOutSaid(asked.preview.leftOut)}.
-              </Alert>
-            )}
-          </DialogContent>
-          <DialogActions>
-            <Button onClick={() => setAsked(null)}>Cancel</Button>
-            <Button
-              variant="contained"
-              color="secondary"
-              disabled={busy !== ''}
-              onClick={() => {
-                const { name } = asked;
-                setAsked(null);
-                void during('restore', restoreBackup({ name }), ({ leftOut }) =>
-                  leftOut.length
-                    ? `It is as it was then, but for what could not be read: ${leftOutSaid(leftOut)}. The latest backup has what was here before.`
-                    : 'It is all as it was then. The latest backup has what was here before.',
-                );
-              }}
-            >
-              Put it back
-            </Button>
-          </DialogActions>
-        </Dialog>
+        <FormDialog
+          plain
+          title={<>Put everything back as it was on {spokenMoment(asked.preview.made, zone)}?</>}
+          onClose={() => setAsked(null)}
+          act={{
+            label: 'Put it back',
+            disabled: busy !== '',
+            run: () => {
+              const { name } = asked;
+              setAsked(null);
+              void during('restore', restoreBackup({ name }), ({ leftOut }) =>
+                leftOut.length
+                  ? `It is as it was then, but for what could not be read: ${leftOutSaid(leftOut)}. The latest backup has what was here before.`
+                  : 'It is all as it was then. The latest backup has what was here before.',
+              );
+            },
+          }}
+        >
+          <Pairs
+            of={[
+              ['Then', said(asked.preview.then)],
+              ['Now', said(asked.preview.now)],
+            ]}
+          />
+          <Typography sx={{ mt: 2 }}>
+            {asked.preview.lost.length
+              ? `Weeks that are planned now and not in it: ${asked.preview.lost.join(', ')}.`
+              : 'Every week that is planned now is in it, as it was then.'}{' '}
+            What is here now is backed up first, so that it can be put back the same way.
+          </Typography>
+          {asked.preview.leftOut.length > 0 && (
+            <Alert severity="warning" sx={{ mt: 2 }}>
+              Not all of it can be read. Left out: {leftOutSaid(asked.preview.leftOut)}.
+            </Alert>
+          )}
+        </FormDialog>
       )}
     </Paper>
   );

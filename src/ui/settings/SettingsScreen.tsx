@@ -7,7 +7,6 @@ import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import Link from 'next/link';
 import { useState } from 'react';
 import { imageOf } from '../../core/format/image-of';
 import type { Hand } from '../../core/measure/hand';
@@ -25,7 +24,8 @@ import { Learned } from './Learned';
 import { ShortForms } from './ShortForms';
 import { Typing } from './Typing';
 import { Words } from './Words';
-import { TopBar } from '../TopBar';
+import { Messages } from '../screen/Messages';
+import { Screen, ScreenMain } from '../screen/Screen';
 import { GLASS } from '../theme';
 
 const EXAMPLES = ['swim', '4:30p vet, both hounds', '1:30p allotment open day with the choir'];
@@ -63,36 +63,10 @@ export function SettingsScreen({
     setSaid(kept ? `Your clock is now ${zone}’s.` : '');
   };
   return (
-    <Box sx={{ minHeight: '100vh' }}>
-      <TopBar
-        title={
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-            Settings
-          </Typography>
-        }
-      >
-        <Button color="inherit" component={Link} href="/agenda">
-          Agenda
-        </Button>
-      </TopBar>
-      <Box
-        component="main"
-        sx={{
-          maxWidth: 1000,
-          mx: 'auto',
-          px: { xs: 2, md: 4 },
-          py: 3,
-          display: 'flex',
-          flexDirection: 'column',
-          gap: 2,
-        }}
-      >
+    <Screen title="Settings">
+      <ScreenMain width={1000} gap={2}>
         {question}
-        {messages.map((m) => (
-          <Alert key={m} severity="error">
-            {m}
-          </Alert>
-        ))}
+        <Messages of={messages} />
         {said && (
           <Alert severity="success" onClose={() => setSaid('')}>
             {said}
@@ -224,7 +198,7 @@ export function SettingsScreen({
         <Backups backups={backups} old={old} zone={settings.zone} />
         <Door door={settings.door} run={run} busy={busy} />
         <Learned likes={settings.likes} choices={settings.likedChoices} run={run} busy={busy} />
-      </Box>
-    </Box>
+      </ScreenMain>
+    </Screen>
   );
 }

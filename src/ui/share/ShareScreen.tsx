@@ -11,7 +11,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { SharedTexts } from '../../core/format/share-svg';
 import { GLASS } from '../theme';
-import { TopBar } from '../TopBar';
+import { Screen } from '../screen/Screen';
 
 const TEXTS: readonly (readonly [SharedTexts, string, string])[] = [
   ['left out', 'Left out', 'stickers only'],
@@ -34,18 +34,14 @@ export function ShareScreen(props: {
   const file = (as: 'png' | 'svg', w = width) =>
     `/spreads/${id}/shared?${new URLSearchParams({ as, texts, width: String(w), v: String(props.revision) }).toString()}`;
   return (
-    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        title={
-          <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-            Share · {title}
-          </Typography>
-        }
-      >
+    <Screen
+      title={<>Share · {title}</>}
+      acts={
         <Button color="inherit" component={Link} href={`/spreads/${id}`}>
           To the spread
         </Button>
-      </TopBar>
+      }
+    >
       <Box
         component="main"
         sx={{
@@ -125,6 +121,6 @@ export function ShareScreen(props: {
           </Typography>
         </Paper>
       </Box>
-    </Box>
+    </Screen>
   );
 }

@@ -1,6 +1,5 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -13,6 +12,7 @@ import { addCheckedKit } from '../../server/kit-actions';
 import type { Shelf } from '../../server/shelf';
 import { GLASS } from '../theme';
 import { useRun } from '../use-run';
+import { Messages } from '../screen/Messages';
 
 /** From an empty house to a week that can be planned: a book, a kit, the week's items. None needs a file. */
 export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport: () => void; onPlan: () => void }) {
@@ -23,11 +23,7 @@ export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport
     void run(() => addCheckedKit({ name, role: 'kit', csv: writeKit(typicalKit(name, size)) }));
   return (
     <Box component="section" aria-label="First steps" sx={{ mb: 3 }} data-testid="first-steps">
-      {messages.map((m) => (
-        <Alert key={m} severity="error" onClose={clear} sx={{ mb: 1 }}>
-          {m}
-        </Alert>
-      ))}
+      <Messages of={messages} onClose={clear} />
       <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fit, minmax(260px, 1fr))' }}>
         <Step n={1} name="Your book" done>
           <Typography variant="body2">

@@ -4,20 +4,12 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import {
-  IconAdjustments,
-  IconCalendarWeek,
-  IconFileImport,
-  IconNotebook,
-  IconPhoto,
-  IconSticker,
-  IconSunHigh,
-} from '../icons';
+import { IconFileImport } from '../icons';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';
 import { GLASS } from '../theme';
-import { TopBar } from '../TopBar';
+import { Screen, ScreenMain } from '../screen/Screen';
 import { FirstSteps } from './FirstSteps';
 import { GivenUp } from './GivenUp';
 import { StartWeekDialog } from './StartWeekDialog';
@@ -32,32 +24,18 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
   const ready = shelf.books.length > 0 && shelf.kits.length > 0;
   const fresh = shelf.weeks.every((w) => w.spreadId === null);
   return (
-    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar>
-        <Button color="inherit" component={Link} href="/week" startIcon={<IconSunHigh size={18} />}>
-          This week
-        </Button>
-        <Button color="inherit" component={Link} href="/agenda" startIcon={<IconCalendarWeek size={18} />}>
-          Agenda
-        </Button>
-        <Button color="inherit" component={Link} href="/kits" startIcon={<IconSticker size={18} />}>
-          Kits
-        </Button>
-        <Button color="inherit" component={Link} href="/books" startIcon={<IconNotebook size={18} />}>
-          Books
-        </Button>
-        <Button color="inherit" component={Link} href="/log" startIcon={<IconPhoto size={18} />}>
-          Log
-        </Button>
-        <Button color="inherit" startIcon={<IconFileImport size={18} />} onClick={() => setTakingIn(true)}>
-          Import a file
-        </Button>
-        <Button color="inherit" component={Link} href="/settings" startIcon={<IconAdjustments size={18} />}>
-          Settings
-        </Button>
-      </TopBar>
-      <Box component="main" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 1500, width: '100%', mx: 'auto' }}>
-        <Typography variant="h1">{ready ? 'The weeks ahead' : 'An empty shelf'}</Typography>
+    <Screen>
+      <ScreenMain>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 2 }}>
+          <Typography variant="h1">{ready ? 'The weeks ahead' : 'An empty shelf'}</Typography>
+          <Button
+            startIcon={<IconFileImport size={18} />}
+            onClick={() => setTakingIn(true)}
+            sx={{ ml: { sm: 'auto' } }}
+          >
+            Import a file
+          </Button>
+        </Box>
         <Typography color="text.secondary" sx={{ mt: 0.5, mb: 2.5 }}>
           {ready
             ? toPlan
@@ -109,9 +87,9 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
             />
           ))}
         </Box>
-      </Box>
+      </ScreenMain>
       {starting && <StartWeekDialog week={starting} shelf={shelf} onClose={() => setStarting(null)} />}
       {takingIn && <TakeInDialog onClose={() => setTakingIn(false)} />}
-    </Box>
+    </Screen>
   );
 }

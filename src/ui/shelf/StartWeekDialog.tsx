@@ -1,12 +1,6 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -24,6 +18,7 @@ import { reached } from '../reached';
 import { GLASS } from '../theme';
 import { Swatches } from './WeekCard';
 import { useKitName } from '../kit-names';
+import { FormDialog } from '../screen/FormDialog';
 
 const LAST = 'hobnail.manner';
 /** The manner of the week begun last in this browser. */
@@ -55,72 +50,66 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
     setBusy(false);
   };
   return (
-    <Dialog open onClose={onClose} maxWidth="xs" fullWidth>
-      <DialogTitle>Plan {week.title}</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2.5 }}>
-        <Typography color="text.secondary">
-          {counted(week.items, 'item')} {week.items === 1 ? 'waits' : 'wait'} for a place.
-        </Typography>
-        <TextField select label="Book" value={bookId} onChange={(e) => setBookId(e.target.value)}>
-          {shelf.books.map((b) => (
-            <MenuItem key={b.id} value={b.id}>
-              {b.name}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField select label="Kit" value={kitId} onChange={(e) => setKitId(e.target.value)}>
-          {shelf.kits.map((k) => {
-            const used = shelf.weeks.find((w) => w.kit === k.id);
-            return (
-              <MenuItem key={k.id} value={k.id}>
-                <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
-                  <Swatches colors={k.swatches} /> {called(k.id)}
-                  <Typography variant="caption" color="text.secondary">
-                    {counted(k.pieces, 'sticker')}
-                    {used ? `, begun for ${used.title}` : ''}
-                  </Typography>
-                </Box>
-              </MenuItem>
-            );
-          })}
-        </TextField>
-        <TextField
-          select
-          label="Manner"
-          value={shelf.manners.some((m) => m.name === manner) ? manner : 'scattered'}
-          onChange={(e) => setManner(e.target.value)}
-          helperText={chosen?.says}
-        >
-          {shelf.manners.map((m) => (
-            <MenuItem key={m.name} value={m.name}>
-              {spokenName(m.name)}
-              {m.rated && (
-                <Typography component="span" variant="caption" color="text.secondary" sx={{ ml: 1 }}>
-                  {m.rated.mean.toFixed(1)} of 5 over {counted(m.rated.weeks, 'week')}
-                </Typography>
-              )}
-            </MenuItem>
-          ))}
-        </TextField>
-        {chosen && chosen.leans.length > 0 && (
-          <Typography variant="body2" data-testid="leans">
-            As you loved it: {chosen.leans.join('; ')}.
-          </Typography>
-        )}
-        {kitId && bookId && <Count week={week.week} bookId={bookId} kitId={kitId} manner={manner} />}
-        {messages.map((m) => (
-          <Alert key={m} severity="error">
-            {m}
-          </Alert>
+    <FormDialog
+      plain
+      title={<>Plan {week.title}</>}
+      size="xs"
+      cancel="Not now"
+      onClose={onClose}
+      messages={messages}
+      act={{ label: 'Open the book', disabled: busy || !bookId || !kitId, run: start }}
+    >
+      <Typography color="text.secondary">
+        {counted(week.items, 'item')} {week.items === 1 ? 'waits' : 'wait'} for a place.
+      </Typography>
+      <TextField select label="Book" value={bookId} onChange={(e) => setBookId(e.target.value)}>
+        {shelf.books.map((b) => (
+          <MenuItem key={b.id} value={b.id}>
+            {b.name}
+          </MenuItem>
         ))}
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        <Button onClick={onClose}>Not now</Button>
-        <Button variant="contained" color="secondary" onClick={start} disabled={busy || !bookId || !kitId}>
-          Open the book
-        </Button>
-      </DialogActions>
-    </Dialog>
+      </TextField>
+      <TextField select label="Kit" value={kitId} onChange={(e) => setKitId(e.target.value)}>
+        {shelf.kits.map((k) => {
+          const used = shelf.weeks.find((w) => w.kit === k.id);
+          return (
+            <MenuItem key={k.id} value={k.id}>
+              <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+                <Swatches colors={k.swatches} /> {called(k.id)}
+                <Typography variant="caption" color="text.secondary">
+                  {counted(k.pieces, 'sticker')}
+                  {used ? `, begun for ${used.title}` : ''}
+                </Typography>
+              </Box>
+            </MenuItem>
+          );
+        })}
+      </TextField>
+      <TextField
+        select
+        label="Manner"
+        value={shelf.manners.some((m) => m.name === manner) ? manner : 'scattered'}
+        onChange={(e) => setManner(e.target.value)}
+        helperText={chosen?.says}
+      >
+        {shelf.manners.map((m) => (
+          <MenuItem key={m.name} value={m.name}>
+            {spokenName(m.name)}
+            {m.rated && (
+              <Typography component="span" variant="caption" color="text.secondary" sx={{ ml: 1 }}>
+                {m.rated.mean.toFixed(1)} of 5 over {counted(m.rated.weeks, 'week')}
+              </Typography>
+            )}
+          </MenuItem>
+        ))}
+      </TextField>
+      {chosen && chosen.leans.length > 0 && (
+        <Typography variant="body2" data-testid="leans">
+          As you loved it: {chosen.leans.join('; ')}.
+        </Typography>
+      )}
+      {kitId && bookId && <Count week={week.week} bookId={bookId} kitId={kitId} manner={manner} />}
+    </FormDialog>
   );
 }
 

@@ -3,10 +3,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
@@ -18,6 +14,7 @@ import { SameNameCard } from './SameNameCard';
 import { sentFile } from './files-sent';
 import { TakeKitDialog, kitOfFile } from '../kits/TakeKitDialog';
 import { faultsOf } from '../kits/faults-of';
+import { FormDialog } from '../screen/FormDialog';
 
 /** Takes in kits, calendars and books from files, and says what became of each. */
 export function TakeInDialog({ onClose }: { onClose: () => void }) {
@@ -95,9 +92,14 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
     router.refresh();
   };
   return (
-    <Dialog open onClose={close} maxWidth="sm" fullWidth>
-      <DialogTitle>Import a file</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
+    <>
+      <FormDialog
+        plain
+        title="Import a file"
+        cancel={busy ? 'Cancel' : 'Close'}
+        onClose={busy ? () => stop.current?.abort() : close}
+        act={{ label: 'Import', disabled: !files.length || busy, run: () => void read() }}
+      >
         <Typography color="text.secondary">
           A kit or stash as a spreadsheet saves it (.csv), a calendar (.ics), or a measured book (.json). A file is
           taken in whole or not at all; a kit is looked over in a table first.
@@ -165,13 +167,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
             ),
           )}
         </Box>
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
-        {busy ? <Button onClick={() => stop.current?.abort()}>Cancel</Button> : <Button onClick={close}>Close</Button>}
-        <Button variant="contained" color="secondary" onClick={() => void read()} disabled={!files.length || busy}>
-          Import
-        </Button>
-      </DialogActions>
+      </FormDialog>
       {checking && (
         <TakeKitDialog
           key={checking.file}
@@ -180,6 +176,6 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
           onStored={(_, said) => checked(said)}
         />
       )}
-    </Dialog>
+    </>
   );
 }

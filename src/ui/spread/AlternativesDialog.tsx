@@ -4,10 +4,6 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
@@ -22,6 +18,7 @@ import { shortDay } from '../../core/week/day-names';
 import { LaidFaces } from '../sticker/Face';
 import { GLASS } from '../theme';
 import { useSpread } from './store';
+import { FormDialog } from '../screen/FormDialog';
 
 /** Up to three ways to lay the week out, side by side: choose one, or take each day from the one where it is best. */
 export function AlternativesDialog({ onClose }: { onClose: () => void }) {
@@ -43,97 +40,94 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
   const mixed = new Set(from).size > 1;
   const main = from[0] ?? 0;
   return (
-    <Dialog open onClose={onClose} maxWidth="lg" fullWidth>
-      <DialogTitle>Other ways to lay this week out</DialogTitle>
-      <DialogContent>
-        {list === null && !trouble && (
-          <Box sx={{ py: 6 }}>
-            <Typography color="text.secondary" sx={{ mb: 2 }}>
-              Trying other heights, headers, lists and amounts of white…
-            </Typography>
-            <LinearProgress color="secondary" aria-label="Trying other ways" />
-          </Box>
-        )}
-        {trouble && <Alert severity="error">{trouble}</Alert>}
-        {list && list.length < OFFERED && (
-          <Alert severity="info" sx={{ mb: 2 }}>
-            {list.length === 1
-              ? 'With this kit, school and week every other way comes out like this one.'
-              : 'More ways than these would come out like one of them.'}
-          </Alert>
-        )}
-        {list && (
-          <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${list.length}, 1fr)`, gap: 2 }}>
-            {list.map((a, n) => (
-              <Box
-                key={a.says}
-                component="section"
-                aria-label={`Way ${n + 1}`}
-                sx={{
-                  display: 'flex',
-                  flexDirection: 'column',
-                  gap: 1,
-                  p: 1.25,
-                  borderRadius: 2,
-                  border: `1.5px solid ${from.includes(n) ? GLASS.bottle : GLASS.edge}`,
-                }}
-              >
-                <Picture context={context} alternative={a} />
-                <Typography variant="body2">{a.says}</Typography>
-                <Typography variant="caption" color="text.secondary">
-                  score {Math.round(a.score.total)}
-                  {lost(a)}
-                  {a.unplaced ? `; ${a.unplaced} without a place` : ''}
-                </Typography>
-                <Box role="group" aria-label={`Days from way ${n + 1}`} sx={{ display: 'flex', gap: 0.25, mt: 'auto' }}>
-                  {context.week.days.map((iso, day) => (
-                    <ButtonBase
-                      key={iso}
-                      aria-pressed={from[day] === n}
-                      aria-label={`${shortDay(iso)}, way ${n + 1}`}
-                      onClick={() => setFrom(from.map((f, d) => (d === day ? n : f)))}
-                      sx={{
-                        flex: 1,
-                        py: 0.5,
-                        borderRadius: 1,
-                        fontSize: 11.5,
-                        background: from[day] === n ? GLASS.bottle : GLASS.bottleSoft,
-                        color: from[day] === n ? '#fff' : GLASS.ink,
-                      }}
-                    >
-                      {shortDay(iso)}
-                    </ButtonBase>
-                  ))}
-                </Box>
-                <Button variant="outlined" size="small" onClick={() => setFrom(from.map(() => n))}>
-                  The whole week
-                </Button>
-              </Box>
-            ))}
-          </Box>
-        )}
-        {list && (
-          <Typography variant="caption" color="text.secondary" sx={{ display: 'block', mt: 1.5 }}>
-            What is locked stays in all of them. Base and sidebar come from the way that Monday, or your first day, is
-            taken from. Undo brings back what lies there now.
+    <FormDialog
+      plain
+      title="Other ways to lay this week out"
+      size="lg"
+      onClose={onClose}
+      messages={trouble ? [trouble] : []}
+      act={{
+        label: mixed ? 'Lay it out so, day by day' : `Lay out way ${main + 1}`,
+        disabled: !list?.length,
+        run: () => {
+          if (list) choose(list, from);
+          onClose();
+        },
+      }}
+    >
+      {list === null && !trouble && (
+        <Box sx={{ py: 6 }}>
+          <Typography color="text.secondary" sx={{ mb: 2 }}>
+            Trying other heights, headers, lists and amounts of white…
           </Typography>
-        )}
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button
-          variant="contained"
-          color="secondary"
-          disabled={!list?.length}
-          onClick={() => {
-            if (list) choose(list, from);
-            onClose();
-          }}
-        >
-          {mixed ? 'Lay it out so, day by day' : `Lay out way ${main + 1}`}
-        </Button>
-      </DialogActions>
-    </Dialog>
+          <LinearProgress color="secondary" aria-label="Trying other ways" />
+        </Box>
+      )}
+
+      {list && list.length < OFFERED && (
+        <Alert severity="info">
+          {list.length === 1
+            ? 'With this kit, school and week every other way comes out like this one.'
+            : 'More ways than these would come out like one of them.'}
+        </Alert>
+      )}
+      {list && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${list.length}, 1fr)`, gap: 2 }}>
+          {list.map((a, n) => (
+            <Box
+              key={a.says}
+              component="section"
+              aria-label={`Way ${n + 1}`}
+              sx={{
+                display: 'flex',
+                flexDirection: 'column',
+                gap: 1,
+                p: 1.25,
+                borderRadius: 2,
+                border: `1.5px solid ${from.includes(n) ? GLASS.bottle : GLASS.edge}`,
+              }}
+            >
+              <Picture context={context} alternative={a} />
+              <Typography variant="body2">{a.says}</Typography>
+              <Typography variant="caption" color="text.secondary">
+                score {Math.round(a.score.total)}
+                {lost(a)}
+                {a.unplaced ? `; ${a.unplaced} without a place` : ''}
+              </Typography>
+              <Box role="group" aria-label={`Days from way ${n + 1}`} sx={{ display: 'flex', gap: 0.25, mt: 'auto' }}>
+                {context.week.days.map((iso, day) => (
+                  <ButtonBase
+                    key={iso}
+                    aria-pressed={from[day] === n}
+                    aria-label={`${shortDay(iso)}, way ${n + 1}`}
+                    onClick={() => setFrom(from.map((f, d) => (d === day ? n : f)))}
+                    sx={{
+                      flex: 1,
+                      py: 0.5,
+                      borderRadius: 1,
+                      fontSize: 11.5,
+                      background: from[day] === n ? GLASS.bottle : GLASS.bottleSoft,
+                      color: from[day] === n ? '#fff' : GLASS.ink,
+                    }}
+                  >
+                    {shortDay(iso)}
+                  </ButtonBase>
+                ))}
+              </Box>
+              <Button variant="outlined" size="small" onClick={() => setFrom(from.map(() => n))}>
+                The whole week
+              </Button>
+            </Box>
+          ))}
+        </Box>
+      )}
+      {list && (
+        <Typography variant="caption" color="text.secondary" sx={{ display: 'block' }}>
+          What is locked stays in all of them. Base and sidebar come from the way that Monday, or your first day, is
+          taken from. Undo brings back what lies there now.
+        </Typography>
+      )}
+    </FormDialog>
   );
 }
 

@@ -3,16 +3,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { isWriting } from '../../core/spread/placement';
 import { pieceName, voiceOf } from '../../core/spread/voice';
 import { useSpread } from './store';
+import { FormDialog } from '../screen/FormDialog';
 
 /** Whether all that is not locked shall be arranged again, or the week given up; and what of it is really stuck. */
 export function BeginAnewDialog({
@@ -33,70 +30,63 @@ export function BeginAnewDialog({
   const voice = voiceOf(context, placements);
   if (asking)
     return (
-      <Dialog open onClose={onClose} aria-labelledby="give-up">
-        <DialogTitle id="give-up">What of it is really stuck?</DialogTitle>
-        <DialogContent>
-          <Typography sx={{ mb: 1 }}>
-            What lies on the page is used up. All else is free again. The shelf can take the week up again.
-          </Typography>
-          <FormControlLabel
-            control={
-              <Checkbox
-                checked={stuck.size === down.length}
-                indeterminate={stuck.size > 0 && stuck.size < down.length}
-                onChange={() => setStuck(new Set(stuck.size === down.length ? [] : down.map((p) => p.id)))}
-              />
-            }
-            label={`All ${down.length}`}
-          />
-          <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '1fr 1fr' }, pl: 2 }}>
-            {down.map((p) => (
-              <FormControlLabel
-                key={p.id}
-                control={
-                  <Checkbox
-                    size="small"
-                    checked={stuck.has(p.id)}
-                    onChange={(e) => {
-                      const now = new Set(stuck);
-                      if (e.target.checked) now.add(p.id);
-                      else now.delete(p.id);
-                      setStuck(now);
-                    }}
-                  />
-                }
-                label={`${pieceName(voice, p.id)}, ${p.code}`}
-              />
-            ))}
-          </Box>
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={onClose}>Cancel</Button>
-          <Button color="error" variant="contained" onClick={() => onGiveUp([...stuck])}>
-            Delete this spread
-          </Button>
-        </DialogActions>
-      </Dialog>
+      <FormDialog
+        plain
+        title="What of it is really stuck?"
+        onClose={onClose}
+        act={{ label: 'Delete this spread', removes: true, run: () => onGiveUp([...stuck]) }}
+      >
+        <Typography sx={{ mb: 1 }}>
+          What lies on the page is used up. All else is free again. The shelf can take the week up again.
+        </Typography>
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={stuck.size === down.length}
+              indeterminate={stuck.size > 0 && stuck.size < down.length}
+              onChange={() => setStuck(new Set(stuck.size === down.length ? [] : down.map((p) => p.id)))}
+            />
+          }
+          label={`All ${down.length}`}
+        />
+        <Box sx={{ display: 'grid', gridTemplateColumns: { sm: '1fr 1fr' }, pl: 2 }}>
+          {down.map((p) => (
+            <FormControlLabel
+              key={p.id}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={stuck.has(p.id)}
+                  onChange={(e) => {
+                    const now = new Set(stuck);
+                    if (e.target.checked) now.add(p.id);
+                    else now.delete(p.id);
+                    setStuck(now);
+                  }}
+                />
+              }
+              label={`${pieceName(voice, p.id)}, ${p.code}`}
+            />
+          ))}
+        </Box>
+      </FormDialog>
     );
   return (
-    <Dialog open onClose={onClose}>
-      <DialogTitle>Begin this week anew?</DialogTitle>
-      <DialogContent>
-        <Typography>Everything that is not locked is lifted and arranged again. Undo brings it back.</Typography>
-        <Typography color="text.secondary" sx={{ mt: 1.5 }}>
-          To choose another book or kit, delete this spread: its stickers are free again. The shelf can take it up
-          again.
-        </Typography>
-      </DialogContent>
-      <DialogActions>
-        <Button color="error" onClick={() => (down.length ? setAsking(true) : onGiveUp([]))} sx={{ mr: 'auto' }}>
+    <FormDialog
+      plain
+      title="Begin this week anew?"
+      onClose={onClose}
+      aside={
+        <Button color="error" onClick={() => (down.length ? setAsking(true) : onGiveUp([]))}>
           Delete this spread
         </Button>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" color="secondary" onClick={onArrange}>
-          Arrange anew
-        </Button>
-      </DialogActions>
-    </Dialog>
+      }
+      act={{ label: 'Arrange anew', run: onArrange }}
+    >
+      <Typography>Everything that is not locked is lifted and arranged again. Undo brings it back.</Typography>
+      <Typography color="text.secondary" sx={{ mt: 1.5 }}>
+        To choose another book or kit, delete this spread: its stickers are free again. The shelf can take it up again.
+      </Typography>
+    </FormDialog>
   );
 }

@@ -6,45 +6,42 @@ import Link from 'next/link';
 import { sayDeed } from '../../core/edit/say-deed';
 import { sayScore } from '../../core/review/say-score';
 import type { Score } from '../../core/review/score';
-import { spokenWeek } from '../../core/week/day-names';
-import { TopBar } from '../TopBar';
+import { SavedNote } from '../screen/Screen';
 import { UndoRedo } from '../UndoRedo';
 import { SAID } from '../patient-queue';
 import { useVoice } from './review-context';
 import { useSpread } from './store';
 import { Hint } from '../Hint';
 
-/** The week, whether it is saved, what can be taken back, and the two acts of the main job. */
-export function Head({ score }: { score: Score | null }) {
-  const id = useSpread((s) => s.data.id);
-  const days = useSpread((s) => s.context.week.days);
-  const history = useSpread((s) => s.history);
+/** Beside the week: whether it is saved, and how it stands. */
+export function HeadNote({ score }: { score: Score | null }) {
   const saving = useSpread((s) => s.saving);
+  const busy = useSpread((s) => s.busy);
+  return (
+    <>
+      <SavedNote testId="saved">{busy ?? SAID[saving]}</SavedNote>
+      {score !== null && (
+        <Hint title={sayScore(score)}>
+          <Typography variant="caption" sx={{ opacity: 0.9, display: { xs: 'none', sm: 'inline' } }}>
+            score {Math.round(score.total)}
+          </Typography>
+        </Hint>
+      )}
+    </>
+  );
+}
+
+/** What can be taken back, and the two acts of the main job. */
+export function HeadActs() {
+  const id = useSpread((s) => s.data.id);
+  const history = useSpread((s) => s.history);
   const travel = useSpread((s) => s.travel);
   const arrange = useSpread((s) => s.arrange);
   const busy = useSpread((s) => s.busy);
   const any = useSpread((s) => s.placements.length > 0);
   const voice = useVoice();
   return (
-    <TopBar
-      title={
-        <>
-          <Typography variant="h3" component="h1" noWrap sx={{ fontSize: 17 }}>
-            {spokenWeek(days)}
-          </Typography>
-          <Typography variant="caption" aria-live="polite" data-testid="saved" sx={{ opacity: 0.9 }}>
-            {busy ?? SAID[saving]}
-          </Typography>
-          {score !== null && (
-            <Hint title={sayScore(score)}>
-              <Typography variant="caption" sx={{ opacity: 0.9, display: { xs: 'none', sm: 'inline' } }}>
-                score {Math.round(score.total)}
-              </Typography>
-            </Hint>
-          )}
-        </>
-      }
-    >
+    <>
       <UndoRedo
         undo={history.undo && sayDeed(history.undo, voice)}
         redo={history.redo && sayDeed(history.redo, voice)}
@@ -64,6 +61,6 @@ export function Head({ score }: { score: Score | null }) {
           To the bench
         </Button>
       )}
-    </TopBar>
+    </>
   );
 }

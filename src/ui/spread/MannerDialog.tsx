@@ -5,9 +5,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Chip from '@mui/material/Chip';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -19,13 +16,14 @@ import { scattered } from '../../core/manner/scattered';
 import type { OwnManner } from '../../db/manners';
 import { forgetMannerOf, keepMannerAs, ownManners } from '../../server/manner-actions';
 import { reached } from '../reached';
-import { SafeDialog } from '../SafeDialog';
 import { GLASS } from '../theme';
 import type { Setting } from '../../core/manner/settings';
 import { settingGroups } from '../../core/manner/settings';
 import { SECTIONS } from '../../core/manner/section';
 import type { MannerChoice } from './store';
 import { useSpread } from './store';
+import { Messages } from '../screen/Messages';
+import { FormDialog } from '../screen/FormDialog';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -76,16 +74,30 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
     }
   };
   const changed = Object.keys(choice.options).length + Object.keys(choice.ways).length;
-  const use = (anew: boolean) => {
+  const take = (anew: boolean) => {
     setManner(choice, anew);
     onClose();
   };
   return (
-    <SafeDialog onClose={onClose} maxWidth="md" fullWidth>
-      <DialogTitle>How this week is laid out</DialogTitle>
-      <DialogContent
-        sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 3, alignItems: 'start' }}
-      >
+    <FormDialog
+      title="How this week is laid out"
+      size="md"
+      onClose={onClose}
+      aside={
+        <Typography variant="caption" color="text.secondary">
+          {changed
+            ? `${changed} set otherwise than ${spokenName(choice.school)} has it`
+            : `all as ${spokenName(choice.school)} has it`}
+        </Typography>
+      }
+      others={
+        <Button variant="outlined" onClick={() => take(false)}>
+          Use it from here on
+        </Button>
+      }
+      act={{ label: any ? 'Use it and arrange anew' : 'Use it and arrange', run: () => take(true) }}
+    >
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 3, alignItems: 'start' }}>
         <Box role="radiogroup" aria-label="Manner" sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}>
           {Object.values(MANNERS).map((m) => (
             <School
@@ -204,29 +216,11 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
               Back to all habits
             </Button>
           </Box>
-          {messages.map((m) => (
-            <Alert key={m} severity="error">
-              {m}
-            </Alert>
-          ))}
+          <Messages of={messages} />
           {said && <Alert severity="success">{said}</Alert>}
         </Box>
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}>
-        <Typography variant="caption" color="text.secondary" sx={{ mr: 'auto' }}>
-          {changed
-            ? `${changed} set otherwise than ${spokenName(choice.school)} has it`
-            : `all as ${spokenName(choice.school)} has it`}
-        </Typography>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="outlined" onClick={() => use(false)}>
-          Use it from here on
-        </Button>
-        <Button variant="contained" color="secondary" onClick={() => use(true)}>
-          {any ? 'Use it and arrange anew' : 'Use it and arrange'}
-        </Button>
-      </DialogActions>
-    </SafeDialog>
+      </Box>
+    </FormDialog>
   );
 }
 

@@ -7,6 +7,7 @@ import { spokenName } from '../../core/kit/kit';
 import { longDay } from '../../core/week/day-names';
 import { later } from '../later';
 import { useSpread } from './store';
+import { Messages } from '../screen/Messages';
 
 const LinearProgress = later(() => import('@mui/material/LinearProgress').then((m) => m.default));
 
@@ -34,11 +35,7 @@ export function Notices() {
           </Button>
         </Box>
       )}
-      {messages.map((m) => (
-        <Alert key={m} severity="warning" onClose={dismiss} sx={{ borderRadius: 0 }}>
-          {m}
-        </Alert>
-      ))}
+      <Messages across severity="warning" of={messages} onClose={dismiss} />
       {said && (
         <Alert severity="success" onClose={dismiss} sx={plain}>
           {said}

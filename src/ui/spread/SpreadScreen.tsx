@@ -8,15 +8,17 @@ import { isOrdinary } from '../../core/review/ordinary';
 import { review, viewOf } from '../../core/review/review';
 import { scoreOf } from '../../core/review/score';
 import { parted } from '../../core/review/wave';
+import { spokenWeek } from '../../core/week/day-names';
 import type { SpreadData } from '../../server/spread-data';
 import { later, whenTouched } from '../later';
+import { Screen } from '../screen/Screen';
 import { GLASS } from '../theme';
 import { Board } from './board/Board';
 import { useWhole } from './board/use-whole';
 import { BoardBar } from './BoardBar';
 import { useCarrying } from './carry/use-carry';
 import { Drawer } from './Drawer';
-import { Head } from './Head';
+import { HeadActs, HeadNote } from './Head';
 import { Notices } from './Notices';
 import { Rail } from './Rail';
 import { ReviewContext } from './review-context';
@@ -34,12 +36,12 @@ export function SpreadScreen({ spread }: { spread: SpreadData }) {
   const [store] = useState(() => createSpreadStore(spread));
   return (
     <SpreadStoreContext.Provider value={store}>
-      <Screen />
+      <TheWeek />
     </SpreadStoreContext.Provider>
   );
 }
 
-function Screen() {
+function TheWeek() {
   const context = useSpread((s) => s.context);
   const placements = useSpread((s) => s.placements);
   const wavedKeys = useSpread((s) => s.waved);
@@ -60,8 +62,12 @@ function Screen() {
     <ReviewContext.Provider value={reviewed}>
       <PieceDefs pieces={pieces} />
       {carrying && <Carried board={room} />}
-      <Box sx={{ height: { xs: 'auto', md: '100vh' }, minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-        <Head score={placements.length ? scoreOf(reviewed.findings) : null} />
+      <Screen
+        fill="wide"
+        title={spokenWeek(context.week.days)}
+        note={<HeadNote score={placements.length ? scoreOf(reviewed.findings) : null} />}
+        acts={<HeadActs />}
+      >
         <Notices />
         <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
           <Rail />
@@ -91,7 +97,7 @@ function Screen() {
           </Box>
           {!folded && <Drawer wide={wide} />}
         </Box>
-      </Box>
+      </Screen>
     </ReviewContext.Provider>
   );
 }

@@ -1,13 +1,8 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
@@ -18,6 +13,7 @@ import { stashChoices } from '../../server/actions';
 import type { StashChoice } from '../../server/stash';
 import { useSpread } from './store';
 import { useKitName } from '../kit-names';
+import { FormDialog } from '../screen/FormDialog';
 
 /** A search helps where there are more than can be looked over at once. */
 const MANY = 9;
@@ -52,65 +48,59 @@ export function StashDialog({ onClose }: { onClose: () => void }) {
   };
   const shown = choices?.filter((c) => called(c.kit).toLowerCase().includes(search.trim().toLowerCase())) ?? [];
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
-      <DialogTitle>What lies ready beside the kit</DialogTitle>
-      <DialogContent>
-        <Typography color="text.secondary" variant="body2" sx={{ mb: 1.5 }}>
-          The week may take stickers from these. What it has taken already stays.
-        </Typography>
-        {trouble.map((t) => (
-          <Alert key={t} severity="error">
-            {t}
-          </Alert>
-        ))}
-        {!choices && !trouble.length && <LinearProgress color="secondary" aria-label="Looking through the kits" />}
-        {choices?.length === 0 && <Typography>There is no stash yet, and no other kit is begun.</Typography>}
-        {choices && choices.length > MANY && (
-          <TextField
-            size="small"
-            fullWidth
-            placeholder="Name of a kit"
-            value={search}
-            onChange={(e) => setSearch(e.target.value)}
-            slotProps={{ htmlInput: { 'aria-label': 'Search the kits' } }}
-            sx={{ mb: 1 }}
-          />
-        )}
-        <Box sx={{ maxHeight: 340, overflowY: 'auto' }}>
-          {shown.map((c) => (
-            <FormControlLabel
-              key={c.kit}
-              sx={{ display: 'flex', mr: 0 }}
-              control={<Checkbox size="small" checked={chosen.has(c.kit)} onChange={() => toggle(c.kit)} />}
-              label={
-                <>
-                  {called(c.kit)}{' '}
-                  <Typography component="span" variant="caption" color="text.secondary">
-                    {c.role === 'stash' ? 'stash' : 'begun kit'}, {c.left} whole
-                  </Typography>
-                </>
-              }
-            />
-          ))}
-        </Box>
-      </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2 }}>
-        <Button component={Link} href={`/make?spread=${id}`} sx={{ mr: 'auto' }}>
+    <FormDialog
+      plain
+      title="What lies ready beside the kit"
+      size="xs"
+      onClose={onClose}
+      messages={trouble}
+      aside={
+        <Button component={Link} href={`/make?spread=${id}`}>
           Make pieces
         </Button>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button
-          variant="contained"
-          color="secondary"
-          disabled={!choices}
-          onClick={() => {
-            setStash([...chosen]);
-            onClose();
-          }}
-        >
-          Lay these ready
-        </Button>
-      </DialogActions>
-    </Dialog>
+      }
+      act={{
+        label: 'Lay these ready',
+        disabled: !choices,
+        run: () => {
+          setStash([...chosen]);
+          onClose();
+        },
+      }}
+    >
+      <Typography color="text.secondary" variant="body2">
+        The week may take stickers from these. What it has taken already stays.
+      </Typography>
+
+      {!choices && !trouble.length && <LinearProgress color="secondary" aria-label="Looking through the kits" />}
+      {choices?.length === 0 && <Typography>There is no stash yet, and no other kit is begun.</Typography>}
+      {choices && choices.length > MANY && (
+        <TextField
+          size="small"
+          fullWidth
+          placeholder="Name of a kit"
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+          slotProps={{ htmlInput: { 'aria-label': 'Search the kits' } }}
+        />
+      )}
+      <Box sx={{ maxHeight: 340, overflowY: 'auto' }}>
+        {shown.map((c) => (
+          <FormControlLabel
+            key={c.kit}
+            sx={{ display: 'flex', mr: 0 }}
+            control={<Checkbox size="small" checked={chosen.has(c.kit)} onChange={() => toggle(c.kit)} />}
+            label={
+              <>
+                {called(c.kit)}{' '}
+                <Typography component="span" variant="caption" color="text.secondary">
+                  {c.role === 'stash' ? 'stash' : 'begun kit'}, {c.left} whole
+                </Typography>
+              </>
+            }
+          />
+        ))}
+      </Box>
+    </FormDialog>
   );
 }

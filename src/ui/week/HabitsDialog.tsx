@@ -1,13 +1,9 @@
-import Button from '@mui/material/Button';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { RecordHabits } from '../../core/keep/day-record';
 import { saveRecordHabits } from '../../server/week-actions';
-import { SafeDialog } from '../SafeDialog';
 import type { Run } from '../use-run';
+import { FormDialog } from '../screen/FormDialog';
 
 const FIELDS = [
   { key: 'habits', label: 'Habits', help: 'one a line: water, scales, bed by ten' },
@@ -42,34 +38,25 @@ export function HabitsDialog({ now, run, onClose }: { now: RecordHabits; run: Ru
     if (await run(() => saveRecordHabits(told))) onClose();
   };
   return (
-    <SafeDialog onClose={onClose} aria-labelledby="habits-title" fullWidth maxWidth="xs">
-      <DialogTitle id="habits-title">What you write down</DialogTitle>
-      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 2 }}>
-        {FIELDS.map(({ key, label, help }) => (
-          <TextField
-            key={key}
-            label={label}
-            helperText={help}
-            multiline
-            minRows={2}
-            sx={{ mt: key === 'habits' ? 1 : 0 }}
-            value={texts[key]}
-            onChange={(e) => setTexts({ ...texts, [key]: e.target.value })}
-          />
-        ))}
+    <FormDialog title="What you write down" size="xs" onClose={onClose} act={{ label: 'Save', run: () => void save() }}>
+      {FIELDS.map(({ key, label, help }) => (
         <TextField
-          label="Sign of money"
-          value={currency}
-          onChange={(e) => setCurrency(e.target.value.slice(0, 5))}
-          sx={{ width: 140 }}
+          key={key}
+          label={label}
+          helperText={help}
+          multiline
+          minRows={2}
+          sx={{ mt: key === 'habits' ? 1 : 0 }}
+          value={texts[key]}
+          onChange={(e) => setTexts({ ...texts, [key]: e.target.value })}
         />
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" color="secondary" onClick={() => void save()}>
-          Save
-        </Button>
-      </DialogActions>
-    </SafeDialog>
+      ))}
+      <TextField
+        label="Sign of money"
+        value={currency}
+        onChange={(e) => setCurrency(e.target.value.slice(0, 5))}
+        sx={{ width: 140 }}
+      />
+    </FormDialog>
   );
 }

@@ -20,7 +20,8 @@ import { cameUp, dressDay, findPlace } from '../../server/week-actions';
 import { sentRound } from '../agenda/Rounds';
 import { later } from '../later';
 import { GLASS } from '../theme';
-import { TopBar } from '../TopBar';
+import { Messages } from '../screen/Messages';
+import { SavedNote, Screen } from '../screen/Screen';
 import { UndoRedo } from '../UndoRedo';
 import { SAID } from '../patient-queue';
 import { useRun } from '../use-run';
@@ -78,51 +79,40 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
   const next = weekAfter(week.week, 1);
   const before = weekAfter(week.week, -1);
   return (
-    <Box sx={{ minHeight: '100vh', display: 'flex', flexDirection: 'column' }}>
-      <TopBar
-        title={
-          <>
-            <Typography variant="h3" component="h1" sx={{ fontSize: 17 }}>
-              {isNow ? 'This week' : 'The week'} · {spokenWeek(week.days)}
-            </Typography>
-            <Typography variant="caption" aria-live="polite" data-testid="week-saved" sx={{ opacity: 0.85 }}>
-              {SAID[saveStatus]}
-            </Typography>
-          </>
-        }
-      >
-        <IconButton color="inherit" component={Link} href={`/week?week=${before}`} aria-label="The week before">
-          <IconChevronLeft size={20} />
-        </IconButton>
-        <IconButton color="inherit" component={Link} href={`/week?week=${next}`} aria-label="The week after">
-          <IconChevronRight size={20} />
-        </IconButton>
-        {!isNow && (
-          <Button color="inherit" component={Link} href="/week">
-            This week
-          </Button>
-        )}
-        <UndoRedo
-          undo={history.undo && sayAgendaDeed(history.undo)}
-          redo={history.redo && sayAgendaDeed(history.redo)}
-          onStep={(way) => {
-            setCame(null);
-            void run(() => undoAgenda({ way, step: data.history.at[way] }));
-          }}
-          busy={busy || refreshing}
-        />
-        {spread && (
-          <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>
-            To the spread
-          </Button>
-        )}
-      </TopBar>
+    <Screen
+      title={
+        <>
+          {isNow ? 'This week' : 'The week'} · {spokenWeek(week.days)}
+        </>
+      }
+      note={<SavedNote testId="week-saved">{SAID[saveStatus]}</SavedNote>}
+      acts={
+        <>
+          <IconButton color="inherit" component={Link} href={`/week?week=${before}`} aria-label="The week before">
+            <IconChevronLeft size={20} />
+          </IconButton>
+          <IconButton color="inherit" component={Link} href={`/week?week=${next}`} aria-label="The week after">
+            <IconChevronRight size={20} />
+          </IconButton>
+          <UndoRedo
+            undo={history.undo && sayAgendaDeed(history.undo)}
+            redo={history.redo && sayAgendaDeed(history.redo)}
+            onStep={(way) => {
+              setCame(null);
+              void run(() => undoAgenda({ way, step: data.history.at[way] }));
+            }}
+            busy={busy || refreshing}
+          />
+          {spread && (
+            <Button color="inherit" component={Link} href={`/spreads/${spread.id}`}>
+              To the spread
+            </Button>
+          )}
+        </>
+      }
+    >
       {question}
-      {messages.map((m) => (
-        <Alert key={m} severity="error" onClose={clear} sx={{ borderRadius: 0 }}>
-          {m}
-        </Alert>
-      ))}
+      <Messages across of={messages} onClose={clear} />
       <Box
         component="main"
         sx={{
@@ -211,7 +201,7 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
         </Box>
       </Box>
       {choosing && <HabitsDialog now={data.habits} run={run} onClose={() => setChoosing(false)} />}
-    </Box>
+    </Screen>
   );
 }
 
