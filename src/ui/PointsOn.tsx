@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { useState } from 'react';
 import type { Point } from '../core/scan/homography';
+import { useGrip } from './drag/use-grip';
 import { GLASS } from './theme';
 
 /** A point on a picture that can be dragged, or moved by arrows. */
@@ -28,29 +28,24 @@ export function PointsOn({
   /** drawn between the picture and its points */
   children?: ReactNode;
 }) {
-  const [held, setHeld] = useState<string | null>(null);
   const big = Math.max(width, height);
   const move = (handle: Handle | undefined, x: number, y: number) =>
     handle?.onMove({ x: Math.max(0, Math.min(width, x)), y: Math.max(0, Math.min(height, y)) });
+  const { hold, drawing } = useGrip<string>({
+    onMove: ({ what, at }) =>
+      move(
+        handles.find((h) => h.name === what),
+        at.x,
+        at.y,
+      ),
+  });
   return (
     <svg
+      {...drawing}
       viewBox={`0 0 ${width} ${height}`}
       style={{ flex: 1, minWidth: 0, minHeight: 0, maxHeight: '100%', touchAction: 'none' }}
       role="group"
       aria-label={label}
-      onPointerMove={(e) => {
-        if (held === null) return;
-        const box = e.currentTarget.getScreenCTM()?.inverse();
-        if (!box) return;
-        const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(box);
-        move(
-          handles.find((h) => h.name === held),
-          p.x,
-          p.y,
-        );
-      }}
-      onPointerUp={() => setHeld(null)}
-      onPointerLeave={() => setHeld(null)}
     >
       {url && <image href={url} width={width} height={height} />}
       {children}
@@ -68,10 +63,7 @@ export function PointsOn({
           role="button"
           aria-label={h.name}
           style={{ cursor: 'grab' }}
-          onPointerDown={(e) => {
-            e.currentTarget.releasePointerCapture?.(e.pointerId);
-            setHeld(h.name);
-          }}
+          onPointerDown={(e) => hold(e, h.name)}
           onKeyDown={(e) => {
             const by = (e.shiftKey ? 10 : 2) * (big / 1500);
             const to = new Map([

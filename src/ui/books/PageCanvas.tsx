@@ -1,9 +1,11 @@
-import { useRef, useState } from 'react';
+import type { PointerEvent } from 'react';
 import type { Book, Region } from '../../core/book/book';
 import type { Part } from '../../core/book/change-book';
 import { placeOf } from '../../core/book/change-book';
 import { PAPER_COLOR, marksSvg } from '../../core/format/spread-svg';
 import type { Rect } from '../../core/measure/rect';
+import type { Grip } from '../drag/use-grip';
+import { drawnBy, useGrip } from '../drag/use-grip';
 import { GLASS } from '../theme';
 
 /** One quiet color a kind of place, told apart by its name as well. */
@@ -31,12 +33,20 @@ interface PageCanvasProps {
   readonly onDraw: (rect: Rect) => void;
 }
 
-type Held = {
-  readonly part: Part;
-  readonly from: { x: number; y: number };
-  readonly rect: Rect;
-  readonly sizing: boolean;
-};
+/** A part that is moved or sized; null: a place that is drawn anew. */
+type Held = { readonly part: Part; readonly rect: Rect; readonly sizing: boolean } | null;
+
+const SMALLEST = { w: 0.5, h: 0.2 };
+
+function shaped(grip: Grip<Held>): Rect {
+  const { what, from, at } = grip;
+  if (!what) return drawnBy(grip);
+  const { rect, sizing } = what;
+  const [dx, dy] = [at.x - from.x, at.y - from.y];
+  return sizing
+    ? { ...rect, w: Math.max(SMALLEST.w, rect.w + dx), h: Math.max(SMALLEST.w, rect.h + dy) }
+    : { ...rect, x: rect.x + dx, y: rect.y + dy };
+}
 
 /** A page true to proportion, its places and printed marks over the scan: to draw, move and size by hand. */
 export function PageCanvas({
@@ -51,68 +61,36 @@ export function PageCanvas({
   onPlace,
   onDraw,
 }: PageCanvasProps) {
-  const svg = useRef<SVGSVGElement>(null);
-  const [held, setHeld] = useState<Held | null>(null);
-  const [moved, setMoved] = useState<Rect | null>(null);
-  const [drawn, setDrawn] = useState<{ from: { x: number; y: number }; rect: Rect } | null>(null);
+  const {
+    grip,
+    hold,
+    drawing: pen,
+  } = useGrip<Held>({
+    onDrop: (g) => {
+      const { what } = g;
+      const { x, y, w, h } = shaped(g);
+      if (!what && w > SMALLEST.w && h > SMALLEST.h) onDraw({ x, y, w, h });
+      if (what && (g.at.x !== g.from.x || g.at.y !== g.from.y)) onPlace(what.part, what.sizing ? { w, h } : { x, y });
+    },
+  });
   const paper = book.pages[page];
   if (!paper) return null;
-  const at = (e: React.PointerEvent): { x: number; y: number } => {
-    const box = (svg.current as SVGSVGElement).getBoundingClientRect();
-    return {
-      x: ((e.clientX - box.left) / box.width) * paper.width,
-      y: ((e.clientY - box.top) / box.height) * paper.height,
-    };
-  };
-  const grip = (e: React.PointerEvent, part: Part, sizing: boolean) => {
+  const take = (e: PointerEvent, part: Part, sizing: boolean) => {
     if (drawing || e.button !== 0) return;
     e.stopPropagation();
     onChoose(part);
     const rect = placeOf(book, part);
-    if (!rect || locked) return;
-    svg.current?.setPointerCapture(e.pointerId);
-    setHeld({ part, from: at(e), rect, sizing });
-  };
-  const down = (e: React.PointerEvent) => {
-    if (!drawing) return onChoose(null);
-    svg.current?.setPointerCapture(e.pointerId);
-    setDrawn({ from: at(e), rect: { ...at(e), w: 0, h: 0 } });
-  };
-  const move = (e: React.PointerEvent) => {
-    const p = at(e);
-    if (drawn)
-      setDrawn({
-        ...drawn,
-        rect: {
-          x: Math.min(p.x, drawn.from.x),
-          y: Math.min(p.y, drawn.from.y),
-          w: Math.abs(p.x - drawn.from.x),
-          h: Math.abs(p.y - drawn.from.y),
-        },
-      });
-    if (!held) return;
-    const [dx, dy] = [p.x - held.from.x, p.y - held.from.y];
-    setMoved(
-      held.sizing
-        ? { ...held.rect, w: Math.max(0.5, held.rect.w + dx), h: Math.max(0.5, held.rect.h + dy) }
-        : { ...held.rect, x: held.rect.x + dx, y: held.rect.y + dy },
-    );
-  };
-  const up = () => {
-    if (drawn && drawn.rect.w > 0.5 && drawn.rect.h > 0.2) onDraw(drawn.rect);
-    if (held && moved) onPlace(held.part, held.sizing ? { w: moved.w, h: moved.h } : { x: moved.x, y: moved.y });
-    setDrawn(null);
-    setHeld(null);
-    setMoved(null);
+    if (rect && !locked) hold(e, { part, rect, sizing });
   };
   const isChosen = (part: Part): boolean => chosen !== null && JSON.stringify(part) === JSON.stringify(chosen);
   const shown = (part: Part, rect: Rect): Rect =>
-    held && moved && JSON.stringify(held.part) === JSON.stringify(part) ? moved : rect;
+    grip?.what && JSON.stringify(grip.what.part) === JSON.stringify(part) ? shaped(grip) : rect;
+  const drawn = grip?.what === null ? shaped(grip) : null;
   const paperPart = chosen ? placeOf(book, chosen) : undefined;
   const frame = chosen && paperPart?.page === page ? shown(chosen, paperPart) : null;
   return (
     <svg
-      ref={svg}
+      {...pen}
       viewBox={`0 0 ${paper.width} ${paper.height}`}
       style={{
         width,
@@ -124,9 +102,7 @@ export function PageCanvas({
       role="group"
       aria-label={`Page ${page + 1}`}
       data-testid="page"
-      onPointerDown={down}
-      onPointerMove={move}
-      onPointerUp={up}
+      onPointerDown={(e) => (drawing ? hold(e, null) : onChoose(null))}
     >
       <rect width={paper.width} height={paper.height} fill={PAPER_COLOR} />
       {scan && (
@@ -154,7 +130,7 @@ export function PageCanvas({
           return (
             <g
               key={r.id}
-              onPointerDown={(e) => grip(e, part, false)}
+              onPointerDown={(e) => take(e, part, false)}
               style={{ cursor: drawing || locked ? 'inherit' : 'move' }}
               data-testid="region"
               data-id={r.id}
@@ -195,7 +171,7 @@ export function PageCanvas({
             width={Math.max(rect.w, 1)}
             height={Math.max(rect.h, 1.4)}
             fill="transparent"
-            onPointerDown={(e) => grip(e, part, false)}
+            onPointerDown={(e) => take(e, part, false)}
             style={{ cursor: drawing || locked ? 'inherit' : 'move' }}
           />
         ) : null;
@@ -222,7 +198,7 @@ export function PageCanvas({
               stroke={GLASS.amber}
               strokeWidth={0.6}
               style={{ cursor: 'nwse-resize' }}
-              onPointerDown={(e) => grip(e, chosen as Part, true)}
+              onPointerDown={(e) => take(e, chosen as Part, true)}
               data-testid="handle"
             />
           )}
@@ -230,10 +206,10 @@ export function PageCanvas({
       )}
       {drawn && (
         <rect
-          x={drawn.rect.x}
-          y={drawn.rect.y}
-          width={drawn.rect.w}
-          height={drawn.rect.h}
+          x={drawn.x}
+          y={drawn.y}
+          width={drawn.w}
+          height={drawn.h}
           fill={GLASS.amber}
           fillOpacity={0.15}
           stroke={GLASS.amber}

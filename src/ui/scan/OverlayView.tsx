@@ -1,18 +1,20 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useRef, useState } from 'react';
+import type { PointerEvent } from 'react';
+import { useState } from 'react';
 import { useStore } from 'zustand';
 import { add, reshape } from '../../core/scan/correct';
 import type { Rect } from '../../core/measure/rect';
 import { traits } from '../../core/kit/kinds';
+import type { Grip } from '../drag/use-grip';
+import { drawnBy, useGrip } from '../drag/use-grip';
 import { GLASS } from '../theme';
 import type { Scan } from './SheetList';
 import type { ScanSheet } from './store';
 
 type Edge = 'left' | 'right' | 'top' | 'bottom';
-type Held =
-  | { readonly do: 'edge'; readonly id: number; readonly edge: Edge; readonly rect: Rect }
-  | { readonly do: 'draw'; readonly x: number; readonly y: number; readonly rect: Rect };
+/** An edge of a sticker; null: one that is drawn anew. */
+type Held = { readonly id: number; readonly edge: Edge; readonly rect: Rect } | null;
 
 const SMALLEST = 2;
 
@@ -20,40 +22,23 @@ const SMALLEST = 2;
 export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
   const { selected, select, correct, setSheet } = useStore(scan);
   const [drawing, setDrawing] = useState(false);
-  const [held, setHeld] = useState<Held | null>(null);
-  const pen = useRef<SVGSVGElement>(null);
   const { width, height, stickers } = sheet;
-  const at = (e: React.PointerEvent) => {
-    const matrix = pen.current?.getScreenCTM()?.inverse();
-    return matrix ? new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix) : { x: 0, y: 0 };
-  };
-  const drag = (e: React.PointerEvent) => {
-    if (!held) return;
-    const p = at(e);
-    if (held.do === 'draw')
-      setHeld({
-        ...held,
-        rect: {
-          x: Math.min(p.x, held.x),
-          y: Math.min(p.y, held.y),
-          w: Math.abs(p.x - held.x),
-          h: Math.abs(p.y - held.y),
-        },
-      });
-    else setHeld({ ...held, rect: withEdge(held.rect, held.edge, p) });
-  };
-  const drop = () => {
-    if (held && held.rect.w > SMALLEST && held.rect.h > SMALLEST) {
-      const { rect } = held;
-      if (held.do === 'edge') correct((all) => reshape(all, held.id, rect));
-      else {
-        correct((all) => add(all, rect));
-        select([Math.max(0, ...stickers.map((s) => s.id)) + 1]);
-        setDrawing(false);
-      }
-    }
-    setHeld(null);
-  };
+  const shaped = (g: Grip<Held>): Rect => (g.what ? withEdge(g.what.rect, g.what.edge, g.at) : drawnBy(g));
+  const {
+    grip,
+    hold,
+    drawing: pen,
+  } = useGrip<Held>({
+    onDrop: (g) => {
+      const rect = shaped(g);
+      if (rect.w <= SMALLEST || rect.h <= SMALLEST) return;
+      const { what } = g;
+      if (what) return correct((all) => reshape(all, what.id, rect));
+      correct((all) => add(all, rect));
+      select([Math.max(0, ...stickers.map((s) => s.id)) + 1]);
+      setDrawing(false);
+    },
+  });
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, flex: 1, minWidth: 0, minHeight: 0 }}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
@@ -73,24 +58,18 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
         </Button>
       </Box>
       <svg
-        ref={pen}
+        {...pen}
         viewBox={`0 0 ${width} ${height}`}
         style={{ flex: 1, minHeight: 0, minWidth: 0, cursor: drawing ? 'crosshair' : 'default', touchAction: 'none' }}
         role="group"
         aria-label="The sheet with its stickers"
         data-testid="overlay"
-        onPointerDown={(e) => {
-          if (!drawing) return;
-          const { x, y } = at(e);
-          setHeld({ do: 'draw', x, y, rect: { x, y, w: 0, h: 0 } });
-        }}
-        onPointerMove={drag}
-        onPointerUp={drop}
+        onPointerDown={(e) => drawing && hold(e, null)}
       >
         {sheet.picture && <image href={sheet.picture} width={width} height={height} preserveAspectRatio="none" />}
         {stickers.map((s) => {
           const chosen = selected.includes(s.id);
-          const rect = held?.do === 'edge' && held.id === s.id ? held.rect : s;
+          const rect = grip?.what?.id === s.id ? shaped(grip) : s;
           const doubtful = s.doubts.length > 0;
           return (
             <g
@@ -116,13 +95,13 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
                 strokeDasharray={doubtful && !chosen ? '1.6 1' : undefined}
               />
               {chosen && selected.length === 1 && (
-                <Handles rect={rect} onHold={(edge) => setHeld({ do: 'edge', id: s.id, edge, rect: s })} />
+                <Handles rect={rect} onHold={(e, edge) => hold(e, { id: s.id, edge, rect: s })} />
               )}
             </g>
           );
         })}
-        {held?.do === 'draw' && (
-          <rect {...svgRect(held.rect)} fill={GLASS.amber} fillOpacity=".2" stroke={GLASS.amber} strokeWidth=".6" />
+        {grip?.what === null && (
+          <rect {...svgRect(shaped(grip))} fill={GLASS.amber} fillOpacity=".2" stroke={GLASS.amber} strokeWidth=".6" />
         )}
       </svg>
     </Box>
@@ -145,7 +124,7 @@ function withEdge({ x, y, w, h }: Rect, edge: Edge, p: { x: number; y: number })
   }
 }
 
-function Handles({ rect: { x, y, w, h }, onHold }: { rect: Rect; onHold: (edge: Edge) => void }) {
+function Handles({ rect: { x, y, w, h }, onHold }: { rect: Rect; onHold: (e: PointerEvent, edge: Edge) => void }) {
   const places: readonly (readonly [Edge, number, number])[] = [
     ['left', x, y + h / 2],
     ['right', x + w, y + h / 2],
@@ -164,7 +143,7 @@ function Handles({ rect: { x, y, w, h }, onHold }: { rect: Rect; onHold: (edge: 
       style={{ cursor: edge === 'left' || edge === 'right' ? 'ew-resize' : 'ns-resize' }}
       onPointerDown={(e) => {
         e.stopPropagation();
-        onHold(edge);
+        onHold(e, edge);
       }}
     />
   ));

@@ -1,6 +1,7 @@
 import type { PointerEvent as ReactPointer, RefObject } from 'react';
 import { useCallback, useEffect, useRef } from 'react';
 import type { Rect } from '../../../core/measure/rect';
+import { pointIn } from '../../drag/point-in';
 import { useSpreadStore } from '../store';
 import type { Camera } from './camera';
 import { panned, zoomed } from './camera';
@@ -8,12 +9,6 @@ import { panned, zoomed } from './camera';
 interface Point {
   readonly x: number;
   readonly y: number;
-}
-
-/** Where on the screen is where in the drawing, mm. */
-export function mmAt(svg: SVGSVGElement | null, e: { readonly clientX: number; readonly clientY: number }): Point {
-  const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(svg?.getScreenCTM()?.inverse());
-  return { x: at.x, y: at.y };
 }
 
 /** A notch of the wheel, and a step of the keys. */
@@ -39,7 +34,7 @@ export function useCamera(svg: RefObject<SVGSVGElement | null>, whole: Rect) {
       if (e.ctrlKey || e.metaKey) {
         e.preventDefault();
         const factor = Math.exp(-e.deltaY * (e.deltaMode === 1 ? 0.05 : 0.0025));
-        setCamera(zoomed(camera ?? wholeNow.current, factor, mmAt(drawing, e), wholeNow.current));
+        setCamera(zoomed(camera ?? wholeNow.current, factor, pointIn(drawing, e), wholeNow.current));
       } else if (camera && drawing) {
         e.preventDefault();
         const mm = camera.w / drawing.clientWidth;
@@ -70,7 +65,7 @@ export function useCamera(svg: RefObject<SVGSVGElement | null>, whole: Rect) {
         const spread = (p: Point) => Math.max(10, Math.hypot(p.x - still.x, p.y - still.y));
         const middle = { clientX: (still.x + e.clientX) / 2, clientY: (still.y + e.clientY) / 2 };
         const factor = spread({ x: e.clientX, y: e.clientY }) / spread(before);
-        setCamera(zoomed(now(), factor, mmAt(svg.current, middle), wholeNow.current));
+        setCamera(zoomed(now(), factor, pointIn(svg.current, middle), wholeNow.current));
       } else if (paper.current && svg.current) {
         const mm = now().w / svg.current.clientWidth;
         const [dx, dy] = [e.clientX - paper.current.x, e.clientY - paper.current.y];

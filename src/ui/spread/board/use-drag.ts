@@ -12,7 +12,7 @@ import type { Placement } from '../../../core/spread/placement';
 import { footprint } from '../../../core/spread/placement';
 import { GLASS } from '../../theme';
 import { useSpreadStore } from '../store';
-import { mmAt } from './use-camera';
+import { pointIn } from '../../drag/point-in';
 
 interface Held {
   readonly id: string;
@@ -46,7 +46,7 @@ export function useDrag(svg: RefObject<SVGSVGElement | null>, offsets: readonly 
       const stack = chosen.flatMap((id) => stackOf(now.placements, id));
       if (stack.every((q) => q.locked) || (chosen.length === 1 && stack.some((q) => q.locked))) return;
       const ids = new Set(stack.filter((q) => !q.locked).map((q) => q.id));
-      held.current = { id: p.id, ids, ...mmAt(svg.current, e), dx: 0, dy: 0, moved: false };
+      held.current = { id: p.id, ids, ...pointIn(svg.current, e), dx: 0, dy: 0, moved: false };
       svg.current?.setPointerCapture(e.pointerId);
     },
     [store, svg, pinching],
@@ -82,7 +82,7 @@ export function useDrag(svg: RefObject<SVGSVGElement | null>, offsets: readonly 
       const h = held.current;
       if (!h) return;
       if (pinching()) return end();
-      const at = mmAt(svg.current, e);
+      const at = pointIn(svg.current, e);
       [h.dx, h.dy] = [at.x - h.x, at.y - h.y];
       h.moved ||= Math.hypot(h.dx, h.dy) > STILL;
       if (!h.moved) return;

@@ -9,7 +9,7 @@ import { centerX } from '../../../core/measure/rect';
 import type { Context } from '../../../core/spread/placement';
 import { GLASS } from '../../theme';
 import { symbolId } from '../../sticker/symbol-id';
-import { mmAt } from '../board/use-camera';
+import { pointIn } from '../../drag/point-in';
 import { useWhole } from '../board/use-whole';
 import type { State } from '../store';
 import { useSpreadStore } from '../store';
@@ -40,7 +40,7 @@ export function Carried({ board }: { board: RefObject<HTMLElement | null> }) {
     putDown();
     const svg = board.current?.querySelector<SVGSVGElement>('[data-testid="board"]') ?? null;
     if (!svg?.contains(document.elementFromPoint(dropped.x, dropped.y))) return;
-    const at = mmAt(svg, { clientX: dropped.x, clientY: dropped.y });
+    const at = pointIn(svg, { clientX: dropped.x, clientY: dropped.y });
     const page = Math.max(
       0,
       offsets.findLastIndex((o) => at.x >= o),
