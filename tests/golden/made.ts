@@ -50,11 +50,13 @@ function madeOf(context: Context, placements: readonly Placement[], remedied: bo
   const view = viewOf(context, placements);
   const findings = review(view);
   const bench = benchOf(context, placements, view.whiteOut, USUAL_PLAN);
+  // it is no matter in which order the constraints are told
+  const edges = bench.edges.map((e) => JSON.stringify(e)).sort();
   return [
     rounded(placements),
     rounded(findings),
     rounded(findings.slice(0, remedied ? 1 : 0).map((f) => remediesFor(context, placements, f))),
-    rounded(bench),
+    rounded({ ...bench, edges }),
     spreadSvg(context, placements, view.whiteOut),
   ]
     .map(mark)
