@@ -3,6 +3,9 @@
  * of it then does. CONTRIBUTING.md names the files of each.
  */
 import type * as Arrange from '../src/core/arrange/arrange';
+import type * as BenchModule from '../src/core/bench/bench';
+import type * as StepRegistry from '../src/core/bench/kinds/registry';
+import type { Among, StepKind, ToDo, Unnumbered } from '../src/core/bench/kinds/step-kind';
 import type * as BookRegistry from '../src/core/book/registry';
 import type * as KindTable from '../src/core/kit/kind-table';
 import type * as MannerRegistry from '../src/core/manner/registry';
@@ -148,6 +151,42 @@ it('a rule, also one of two digits: it is checked, sorted after the others, and 
   expect(found.map((f) => f.rule).slice(-2)).toEqual(['D10', 'D12']);
   const [{ sayFinding }] = fresh<typeof SayReview>('../src/core/review/say');
   expect(sayFinding(found.at(-1)!, {} as never).message).toBe('A toy lies 3 mm from the edge.');
+});
+
+it('a kind of step: it has its place in the order, waits for what it must, and is said', () => {
+  withEntry<typeof StepRegistry>('../src/core/bench/kinds/registry', ({ STEP_KINDS, stepKind }) => {
+    const toy = {
+      is: 'burnish',
+      stepsOf: ({ stacks }: ToDo) =>
+        stacks.flatMap(([p]) =>
+          p?.role === 'box' ? [{ do: 'place', key: `burnish:${p.id}`, refs: [p.id], about: { is: 'burnish' } }] : [],
+        ),
+      standsAt: ({ refs }: Unnumbered) => ({ by: refs[0] }),
+      edgesOf: ({ key, refs }: Unnumbered, { laidBy }: Among) => [
+        { before: laidBy.get(refs[0]!)!, after: key, because: 'lies under it' },
+      ],
+      say: () => 'Rub the box down.',
+      size: () => 1,
+      stickersOf: () => [],
+    } as unknown as StepKind;
+    return {
+      STEP_KINDS: [toy, ...STEP_KINDS],
+      stepKind: (about) => ((about.is as string) === 'burnish' ? toy : stepKind(about)),
+    };
+  });
+  const [{ demoSpread }, { benchOf }] = fresh<typeof Fixtures, typeof BenchModule>(
+    './fixtures',
+    '../src/core/bench/bench',
+  );
+  const { context, placements } = demoSpread();
+  const { steps } = benchOf(context, placements);
+  const rubbed = steps.filter((s) => s.key.startsWith('burnish:'));
+  expect(rubbed.length).toBeGreaterThan(3);
+  for (const s of rubbed) {
+    const laid = steps.find((other) => other.about.is === 'lay' && other.refs.includes(s.refs[0]!))!;
+    expect(s.n).toBeGreaterThan(laid.n);
+    expect(s.group).toEqual(laid.group);
+  }
 });
 
 it('a book that ships: old databases have it, and its corrections, with no row of it', async () => {

@@ -1,16 +1,22 @@
 import { ICONS } from '../../src/core/art/icons';
 import { drawPiece } from '../../src/core/art/draw-piece';
+import { LETTER_WIDTHS } from '../../src/core/art/letter-widths';
 import { MOTIFS } from '../../src/core/art/motifs/registry';
 import { USUAL_PLAN } from '../../src/core/bench/plan';
 import { benchOf } from '../../src/core/bench/bench';
+import { benchPdf } from '../../src/core/format/bench-pdf';
 import { spreadSvg } from '../../src/core/format/spread-svg';
 import { KIND_NAMES, SHAPES, traits } from '../../src/core/kit/kinds';
-import { hashOf } from '../../src/core/measure/random';
+import { hashOf, randomFrom } from '../../src/core/measure/random';
 import { remediesFor } from '../../src/core/remedy/remedies';
 import { review, viewOf } from '../../src/core/review/review';
+import { readSheet } from '../../src/core/scan/read-sheet';
 import type { Context, Placement } from '../../src/core/spread/placement';
+import { printParts } from '../../src/server/print-parts';
 import { corpus } from '../corpus';
-import { demoKit, piece } from '../fixtures';
+import { demoKit, demoSpread, piece } from '../fixtures';
+import { blankPicture, frame, paint } from '../pictures';
+import { readPrint } from '../read-print';
 import { kitCorpus, laidOut } from '../kit-corpus';
 
 /** What is held to the golden files: a name, and a mark for all that was made under it. */
@@ -22,11 +28,51 @@ const EVERY = 5;
 /** Trying remedies takes longest: of one week in so many. */
 const REMEDIED = 6;
 
+/** mm, and dots to the mm */
+const SHEET = { w: 110, h: 120 };
+const DOTS = 8;
+
 const mark = (made: unknown): string => hashOf(typeof made === 'string' ? made : JSON.stringify(made)).toString(36);
 
 /** Numbers to a hundredth: what is less is nobody's. */
 const rounded = (made: unknown): string =>
   JSON.stringify(made, (_, value: unknown) => (typeof value === 'number' ? Math.round(value * 100) / 100 : value));
+
+/** A sheet that is drawn here, dot by dot: touching, pale, small and large stickers, under uneven light, with grain. */
+export function scans(): Golden {
+  const random = randomFrom(11);
+  const picture = blankPicture(SHEET.w * DOTS, SHEET.h * DOTS, '#f2eee6');
+  const put = (x: number, y: number, w: number, h: number, color: string) => {
+    const px = { x: x * DOTS, y: y * DOTS, w: w * DOTS, h: h * DOTS };
+    paint(picture, px, color);
+    frame(picture, px, '#b9b2a4', 1);
+  };
+  const colors = ['#c2543d', '#2f6f73', '#e4f3ef', '#f6d9c8', '#17344a', '#e0a35a'];
+  for (let row = 0; row < 7; row++)
+    for (let x = 5; x < SHEET.w - 16;) {
+      const w = 6 + Math.floor(random() * 20);
+      const color = colors[Math.floor(random() * colors.length)] as string;
+      if (x + w < SHEET.w - 4) put(x, 6 + row * 16, w, 5 + Math.floor(random() * 8), color);
+      x += w + (random() < 0.4 ? 0 : 3);
+    }
+  for (let i = 0; i < picture.data.length; i += 4) {
+    const shade = 1 - (0.12 * ((i / 4) % picture.width)) / picture.width;
+    const grain = (random() - 0.5) * 5;
+    for (let c = 0; c < 3; c++) picture.data[i + c] = Math.max(0, Math.min(255, picture.data[i + c]! * shade + grain));
+  }
+  const { pieces, ...sheet } = readSheet({ ...picture, scale: DOTS });
+  return {
+    sheet: mark(rounded([sheet.width, sheet.height, sheet.backing])),
+    ...Object.fromEntries(pieces.map((p, i) => [`sticker ${i}`, mark(rounded(p))])),
+  };
+}
+
+/** The print of the demo's week, page by page, as an independent reader finds it. */
+export async function prints(): Promise<Golden> {
+  const { context, placements } = demoSpread();
+  const pages = readPrint(await benchPdf(context, benchOf(context, placements), printParts()));
+  return Object.fromEntries(pages.map((page, i) => [`page ${i}`, mark(rounded(page))]));
+}
 
 /** Every motif, kind, outline and icon, and each design of the demo's kits, as drawn. */
 export function drawings(): Golden {
@@ -42,7 +88,7 @@ export function drawings(): Golden {
       ['rockpool', 'night-almanac', 'stash'].map((kit) => [kit, demoKit(kit).pieces.map((p) => [p.code, p] as const)]),
     ),
   }).flatMap(([what, pieces]) => pieces.map(([name, p]) => [`${what} ${name}`, mark(drawPiece(p, 'g'))] as const));
-  return Object.fromEntries(drawn);
+  return { 'widths of letters': mark(LETTER_WIDTHS), ...Object.fromEntries(drawn) };
 }
 
 /** What is made of a week: its layout, what the review says of it, the order of work, its picture. */

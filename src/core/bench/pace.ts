@@ -1,4 +1,5 @@
 import { median } from '../measure/median';
+import { stepKind } from './kinds/registry';
 import type { Step } from './step';
 
 /** How long a step takes, s, by what is done; a text and a place to white out by themselves. */
@@ -48,10 +49,7 @@ export function paceOf(ticks: readonly TickedAt[]): OwnPace {
 }
 
 /** How many of what its pace is told by a step is. */
-export function sizeOf({ about }: Pick<Step, 'about'>): number {
-  if (about.is === 'white-out') return about.count;
-  return about.is === 'write' ? about.texts : 1;
-}
+export const sizeOf = ({ about }: Pick<Step, 'about'>): number => stepKind(about).size(about);
 
 /** Seconds that steps take at a pace. */
 export const secondsOf = (steps: readonly Pick<Step, 'do' | 'about'>[], pace: Pace): number =>

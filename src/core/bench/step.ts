@@ -1,4 +1,8 @@
-import type { Cut } from './cuts';
+import type { AboutCut } from './kinds/cut';
+import type { AboutLay } from './kinds/lay';
+import type { AboutWhiteOut } from './kinds/white-out';
+import type { AboutWrite } from './kinds/write';
+import type { AboutWriteFirst } from './kinds/write-first';
 
 /** One thing to do at the table. */
 export interface Step {
@@ -16,21 +20,8 @@ export interface Step {
   readonly group: StepGroup;
 }
 
-/** What a step is about, as data; `say-step.ts` puts it into words. */
-export type StepAbout =
-  | { readonly is: 'white-out'; readonly page: number; readonly count: number; readonly mm: number }
-  | { readonly is: 'cut'; readonly cut: Cut }
-  /** the piece or stack that its refs name, the base first */
-  | { readonly is: 'lay' }
-  | { readonly is: 'write first'; readonly placement: string }
-  | {
-      readonly is: 'write';
-      readonly day: number | null;
-      readonly texts: number;
-      readonly pens: readonly string[];
-      /** those of them that go straight onto the paper */
-      readonly paper: readonly string[];
-    };
+/** What a step is about, as data; its kind (`kinds/registry.ts`) puts it into words. */
+export type StepAbout = AboutWhiteOut | AboutCut | AboutLay | AboutWriteFirst | AboutWrite;
 
 /** Work that is done in one go. */
 export type StepGroup =

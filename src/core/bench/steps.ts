@@ -12,13 +12,9 @@ import { workOrder } from './orders/registry';
 import type { WorkPlan } from './plan';
 import { USUAL_PLAN } from './plan';
 import type { Edge, Part, Step, Work } from './step';
-import { pieceKeyOf, whiteOutKey } from './step-key';
-import { partedCut, partedRefs, stillToWhiteOut } from './what-is-done';
-import { isNearBinding } from './near-binding';
+import { STEP_KINDS, stepKind } from './kinds/registry';
+import type { ToDo, Unnumbered } from './kinds/step-kind';
 import type { WhiteOut } from './white-out';
-import { tapeLength } from './white-out';
-
-type Unit = readonly Placement[];
 
 /** The steps in their order, and what keeps them in it. */
 export interface Worked {
@@ -49,18 +45,11 @@ export function workOf(
 ): Worked {
   const pieces = pieceIndex(context);
   const pieceOf = (p: Placement): Piece => pieces.get(pieceKey(p)) as Piece;
-  const units = unitsOf(
-    placements.filter((p) => !isWriting(p)),
-    pieceOf,
-  );
   const order = workOrder(plan.order);
   const done = new Set(context.ticked);
-  const all = [
-    ...whiteOutSteps(context, whiteOut),
-    ...units.flatMap((unit) => [...writtenFirst(context, unit), ...unitSteps(unit, done)]),
-    ...cuts.flatMap((cut, i) => cutSteps(cut, i, done)),
-    ...writeSteps(context, placements),
-  ].map((step) => workOn(step, placements, pieceOf));
+  const stickers = placements.filter((p) => !isWriting(p));
+  const work: ToDo = { context, placements, stacks: stacksOf(stickers, pieceOf), whiteOut, cuts, pieceOf, done };
+  const all = STEP_KINDS.flatMap((kind) => kind.stepsOf(work)).map((step) => workOn(step, placements, pieceOf));
   const ranked = withCutsWhereTheyServe(all)
     .map((work) => ({ work, rank: order.rank(work, context.manner) }))
     .sort((a, b) => compared(a.rank, b.rank));
@@ -89,8 +78,6 @@ function compared(a: readonly number[], b: readonly number[]): number {
   return 0;
 }
 
-type Unnumbered = Omit<Step, 'n' | 'group'>;
-
 const LAST = ['matte-permanent', 'vinyl', 'clear'];
 
 function partOf(p: Placement, piece: Piece | undefined): Part {
@@ -98,18 +85,12 @@ function partOf(p: Placement, piece: Piece | undefined): Part {
   return piece?.kind === 'banner' ? 'banner' : p.role;
 }
 
-/** Where a step stands in the work: by its first sticker, or by what it is. */
+/** Where a step stands in the work: where its kind says, or where the sticker does that it is about. */
 function workOn(step: Unnumbered, placements: readonly Placement[], pieceOf: (p: Placement) => Piece): Work {
-  const { about } = step;
-  const none = { page: 0, day: -1, layer: 0, y: 0, x: 0 };
-  if (about.is === 'white-out') return { step, part: 'white-out', ...none, page: about.page };
-  if (about.is === 'write') return { step, part: 'ink', ...none, day: about.day ?? -1 };
-  const id =
-    about.is === 'cut' ? about.cut.pieces[0]?.placement : about.is === 'write first' ? about.placement : step.refs[0];
-  const p = placements.find((q) => q.id === id);
-  if (!p) return { step, part: 'day', ...none };
-  const { page, day, layer, y, x } = p;
-  return { step, part: partOf(p, pieceOf(p)), page, day: day ?? -1, layer, y, x };
+  const { part, by, page = 0, day = -1 } = stepKind(step.about).standsAt(step);
+  const p = part === undefined ? placements.find((q) => q.id === by) : undefined;
+  if (!p) return { step, part: part ?? 'day', page, day, layer: 0, y: 0, x: 0 };
+  return { step, part: partOf(p, pieceOf(p)), page: p.page, day: p.day ?? -1, layer: p.layer, y: p.y, x: p.x };
 }
 
 /** A cut belongs to the first of the stickers it makes. */
@@ -123,44 +104,8 @@ function withCutsWhereTheyServe(all: readonly Work[]): Work[] {
   });
 }
 
-const whiteOutSteps = (context: Context, list: readonly WhiteOut[]): Unnumbered[] =>
-  context.book.pages.flatMap((_, page) => {
-    const here = list.map((w, i) => ({ w, i })).filter(({ w }) => w.page === page);
-    if (!here.length) return [];
-    const ofPage = here.map(({ w }) => w);
-    const step = (key: string, own: typeof here, what: readonly WhiteOut[]): Unnumbered[] =>
-      own.length
-        ? [
-            {
-              do: 'white-out',
-              key,
-              refs: own.map(({ i }) => `white:${i}`),
-              about: { is: 'white-out', page, count: what.length, mm: tapeLength(what) },
-            },
-          ]
-        : [];
-    const key = context.ticked.find((k) => k.startsWith(`white-out:${page}:`));
-    if (key === undefined) return step(whiteOutKey(page, ofPage), here, ofPage);
-    const left = stillToWhiteOut(context.ticked, page, ofPage);
-    if (!left.length) return step(key, here, ofPage);
-    const open = here.filter(({ w }) => stillToWhiteOut(context.ticked, page, [w]).length > 0);
-    const settled = here.filter((h) => !open.includes(h));
-    return [
-      ...step(
-        key,
-        settled,
-        settled.map(({ w }) => w),
-      ),
-      ...step(whiteOutKey(page, left), open, left),
-    ];
-  });
-
-/** What was cut stays cut; another part of the same sticker is another cut. */
-const cutSteps = (whole: Cut, i: number, done: ReadonlySet<string>): Unnumbered[] =>
-  partedCut(whole, done).map(({ key, cut }) => ({ do: 'cut', key, refs: [`cut:${i}`], about: { is: 'cut', cut } }));
-
 /** An item's base with the overlays that lie wholly on it; all else alone. */
-function unitsOf(placements: readonly Placement[], pieceOf: (p: Placement) => Piece): Unit[] {
+function stacksOf(placements: readonly Placement[], pieceOf: (p: Placement) => Piece): Placement[][] {
   const overlays = placements.filter(
     (p) =>
       p.layer > 0 &&
@@ -186,48 +131,4 @@ function unitsOf(placements: readonly Placement[], pieceOf: (p: Placement) => Pi
   return placements
     .filter((p) => !stacked.has(p.id))
     .map((p) => [p, ...(onBase.get(p.id) ?? []).sort((a, b) => a.layer - b.layer)]);
-}
-
-/** What lies stays as it was laid; what comes onto it later is laid by itself. */
-function unitSteps(unit: Unit, ticked: ReadonlySet<string>): Unnumbered[] {
-  const step = (key: string | null, refs: readonly string[]): Unnumbered => {
-    const work = refs.length > 1 ? 'stack' : 'place';
-    return { do: work, key: key ?? pieceKeyOf(work, refs), refs, about: { is: 'lay' } };
-  };
-  const { done, left } = partedRefs(
-    'lay',
-    unit.map((p) => p.id),
-    ticked,
-  );
-  return [...done.map(({ key, things }) => step(key, things)), ...(left.length ? [step(null, left)] : [])];
-}
-
-/** Texts near the binding, written on the backing sheet where that is the way (handbook P3). */
-const isWrittenFirst = ({ book, ways }: Context, p: Placement): boolean =>
-  ways.nearBinding === 'written first' && !isWriting(p) && isNearBinding(book, p);
-
-const writtenFirst = (context: Context, unit: Unit): Unnumbered[] =>
-  unit
-    .filter((p) => isWrittenFirst(context, p))
-    .map((p) => {
-      const refs = [`text:${p.id}`];
-      return { do: 'write', key: pieceKeyOf('write', refs), refs, about: { is: 'write first', placement: p.id } };
-    });
-
-function writeSteps(context: Context, placements: readonly Placement[]): Unnumbered[] {
-  const days = [null, 0, 1, 2, 3, 4, 5, 6];
-  return days.flatMap((day): Unnumbered[] => {
-    const here = placements.filter((p) => p.text && p.day === day && !isWrittenFirst(context, p));
-    if (!here.length) return [];
-    const byRef = new Map(here.map((p) => [isWriting(p) ? p.id : `text:${p.id}`, p]));
-    const step = (key: string | null, refs: readonly string[]): Unnumbered => {
-      const own = refs.map((ref) => byRef.get(ref) as Placement);
-      const paper = own.filter(isWriting).map((p) => p.id);
-      const pens = [...new Set(own.flatMap((p) => p.ink ?? []))];
-      const about = { is: 'write', day, texts: own.length, pens, paper } as const;
-      return { do: 'write', key: key ?? pieceKeyOf('write', refs), refs, about };
-    };
-    const { done, left } = partedRefs('write', [...byRef.keys()], context.ticked);
-    return [...done.map(({ key, things }) => step(key, things)), ...(left.length ? [step(null, left)] : [])];
-  });
 }

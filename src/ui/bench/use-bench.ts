@@ -5,6 +5,7 @@ import { benchOf } from '../../core/bench/bench';
 import { dragged } from '../../core/bench/drag';
 import type { StepRun } from '../../core/bench/groups';
 import { runsOf } from '../../core/bench/groups';
+import { stepKind } from '../../core/bench/kinds/registry';
 import type { WorkPlan } from '../../core/bench/plan';
 import { sayBlocked } from '../../core/bench/say-blocked';
 import type { Step } from '../../core/bench/step';
@@ -223,10 +224,7 @@ function looksOf({ steps, placements, whiteOut }: Bench): Map<string, string> {
 }
 
 /** The stickers that a mishap at a step befalls: the one it lays, or all parts of the one it cuts. */
-export function stickersOf({ about, refs, do: work }: Step): readonly string[] {
-  if (about.is === 'cut') return about.cut.pieces.map((p) => p.placement);
-  return work === 'place' || work === 'stack' ? refs.slice(0, 1) : [];
-}
+export const stickersOf = (step: Step): readonly string[] => stepKind(step.about).stickersOf(step);
 
 const changed = (come: number, gone: number): string =>
   [

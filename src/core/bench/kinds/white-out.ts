@@ -1,0 +1,54 @@
+import { counted, mm } from '../../spread/voice';
+import { pageName } from '../measure-from';
+import type { Edge } from '../step';
+import { whiteOutKey } from '../step-key';
+import { stillToWhiteOut } from '../what-is-done';
+import type { WhiteOut } from '../white-out';
+import { tapeLength } from '../white-out';
+import type { Spot, StepKind, Unnumbered } from './step-kind';
+import { shares } from './step-kind';
+
+export interface AboutWhiteOut {
+  readonly is: 'white-out';
+  readonly page: number;
+  readonly count: number;
+  readonly mm: number;
+}
+
+/** A page's printed lines and labels that nothing covers, in one go (handbook B1). */
+export const whiteOutStep: StepKind<AboutWhiteOut> = {
+  is: 'white-out',
+  stepsOf: ({ context: { book, ticked }, whiteOut }) =>
+    book.pages.flatMap((_, page) => {
+      const here = whiteOut.map((w, i) => ({ w, i })).filter(({ w }) => w.page === page);
+      if (!here.length) return [];
+      const ofPage = here.map(({ w }) => w);
+      const step = (key: string, own: typeof here, what: readonly WhiteOut[]): Unnumbered<AboutWhiteOut>[] => {
+        const about = { is: 'white-out', page, count: what.length, mm: tapeLength(what) } as const;
+        return own.length ? [{ do: 'white-out', key, refs: own.map(({ i }) => `white:${i}`), about }] : [];
+      };
+      const key = ticked.find((k) => k.startsWith(`white-out:${page}:`));
+      if (key === undefined) return step(whiteOutKey(page, ofPage), here, ofPage);
+      const left = stillToWhiteOut(ticked, page, ofPage);
+      if (!left.length) return step(key, here, ofPage);
+      const open = here.filter(({ w }) => stillToWhiteOut(ticked, page, [w]).length > 0);
+      const settled = here.filter((h) => !open.includes(h));
+      const settledOnes = settled.map(({ w }) => w);
+      return [...step(key, settled, settledOnes), ...step(whiteOutKey(page, left), open, left)];
+    }),
+  standsAt: ({ about: { page } }) => ({ part: 'white-out', page }),
+  edgesOf: ({ key, refs }, { whiteOut, laid, steps, spotsOf }) => {
+    const patches = refs.flatMap((r) => whiteOut[Number(r.slice(6))] ?? []);
+    const covers = (s: Spot): boolean => patches.some((w) => w.page === s.page && shares(w, s));
+    const texts = steps.filter((s) => s.about.is === 'write' && spotsOf(s.about.paper).some(covers));
+    return [...laid.filter(({ spots }) => spots.some(covers)).map(({ step }) => step), ...texts].map((after): Edge => ({
+      before: key,
+      after: after.key,
+      because: 'is whited out for it',
+    }));
+  },
+  say: ({ about }, voice) =>
+    `White out ${counted(about.count, 'place')} on the ${pageName(voice.context.book, about.page)}, ${mm(voice, about.mm)} of tape in all.`,
+  size: ({ count }) => count,
+  stickersOf: () => [],
+};
