@@ -1,6 +1,4 @@
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
-import { FormDialog } from './screen/FormDialog';
+import { later } from './later';
 
 /** What its owner chose: their own words, those of the other window, or to go on writing. */
 export type Choice = 'mine' | 'theirs' | 'neither';
@@ -10,27 +8,5 @@ export interface Question {
   readonly decide: (choice: Choice) => void;
 }
 
-/** Another window wrote where this one was about to: nothing is written over it unasked. */
-export function Conflict({ messages, decide }: Question) {
-  return (
-    <FormDialog
-      plain
-      title="Changed in another window"
-      cancel="Back to mine"
-      onClose={() => decide('neither')}
-      others={
-        <Button variant="outlined" onClick={() => decide('theirs')}>
-          Keep the other
-        </Button>
-      }
-      act={{ label: 'Write mine over it', run: () => decide('mine') }}
-    >
-      {messages.map((m) => (
-        <Typography key={m} sx={{ overflowWrap: 'anywhere' }}>
-          {m}
-        </Typography>
-      ))}
-      <Typography color="text.secondary">What you wrote is still here and not saved.</Typography>
-    </FormDialog>
-  );
-}
+/** Asks what is to be kept of two windows' words; most never see it. */
+export const Conflict = later(() => import('./ConflictDialog').then((m) => m.ConflictDialog));

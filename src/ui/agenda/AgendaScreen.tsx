@@ -5,7 +5,6 @@ import { DndContext } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import InputAdornment from '@mui/material/InputAdornment';
-import MenuItem from '@mui/material/MenuItem';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
@@ -43,6 +42,7 @@ import { useRun } from '../use-run';
 import { occurrenceOf } from './occurrence-of';
 import { useFeeds } from './use-feeds';
 import { WeekList } from './WeekList';
+import { Choice } from '../fields/Choice';
 
 /** The month beside the week: what the week must hold, added by one typed line or by form. */
 export function AgendaScreen({ agenda }: { agenda: Agenda }) {
@@ -199,20 +199,14 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
                   },
                 }}
               />
-              <TextField
-                select
-                size="small"
+              <Choice
+                quiet
+                label="Show"
                 value={filter}
-                onChange={(e) => setFilter(Number(e.target.value))}
+                options={FILTERS.map((f, i) => [i, f.name] as const)}
+                onChange={setFilter}
                 sx={{ width: 150 }}
-                slotProps={{ htmlInput: { 'aria-label': 'Show' } }}
-              >
-                {FILTERS.map((f, i) => (
-                  <MenuItem key={f.name} value={i}>
-                    {f.name}
-                  </MenuItem>
-                ))}
-              </TextField>
+              />
             </Box>
             <Box sx={{ flex: 1, minHeight: 0, overflowY: { xs: 'visible', md: 'auto' } }}>
               {(words || filter > 0) && !week.demands.some(shows) && (

@@ -4,7 +4,6 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import MenuItem from '@mui/material/MenuItem';
 import Switch from '@mui/material/Switch';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
@@ -23,6 +22,7 @@ import { useCheckedForm } from '../fields/use-checked-form';
 import { wholeOf } from './clock';
 import { RepeatFields } from './RepeatFields';
 import { FormDialog } from '../screen/FormDialog';
+import { Choice } from '../fields/Choice';
 
 interface EntryDialogProps {
   readonly entry: AgendaEntry;
@@ -134,58 +134,40 @@ export function EntryDialog({
                 onChange={(e) => set({ minutes: Number(e.target.value) > 0 ? wholeOf(e.target.value, 1, 1440) : null })}
               />
             )}
-            <TextField
-              select
+            <Choice
               label="Kind"
-              value={entry.kind ?? ''}
-              onChange={(e) => set({ kind: (e.target.value || null) as AgendaEntry['kind'] })}
-            >
-              <MenuItem value="">as it seems</MenuItem>
-              {DEMAND_KINDS.map((k) => (
-                <MenuItem key={k} value={k}>
-                  {k}
-                </MenuItem>
-              ))}
-            </TextField>
-            <TextField
-              select
+              size="medium"
+              value={entry.kind}
+              options={[[null, 'as it seems'], ...DEMAND_KINDS]}
+              onChange={(chosen) => set({ kind: chosen })}
+            />
+            <Choice
               label="Part of day"
+              size="medium"
+              value={entry.part}
+              options={[[null, 'as usual'], ...PARTS]}
+              onChange={(chosen) => set({ part: chosen })}
               disabled={entry.start !== null}
-              value={entry.part ?? ''}
-              onChange={(e) => set({ part: (e.target.value || null) as AgendaEntry['part'] })}
-            >
-              <MenuItem value="">as usual</MenuItem>
-              {PARTS.map((p) => (
-                <MenuItem key={p} value={p}>
-                  {p}
-                </MenuItem>
-              ))}
-            </TextField>
+            />
             <TextField
               label="On the list"
               value={entry.list ?? ''}
               onChange={(e) => set({ list: e.target.value || null })}
               slotProps={{ htmlInput: { maxLength: 100 } }}
             />
-            <TextField
-              select
-              sx={{ gridColumn: '1 / -1' }}
+            <Choice
               label="Room it wants"
-              value={entry.room ?? ''}
-              onChange={(e) => set({ room: (e.target.value || null) as AgendaEntry['room'] })}
+              size="medium"
+              value={entry.room}
+              options={[[null, <>by its text{guess ? `: a ${guess.room}` : ''}</>], ...ROOMS]}
+              onChange={(chosen) => set({ room: chosen })}
+              sx={{ gridColumn: '1 / -1' }}
               helperText={
                 guess
                   ? `By its text, in your hand: ${guess.lines} ${guess.lines === 1 ? 'line' : 'lines'}, a ${guess.room} of ${guess.mm} mm.`
                   : ' '
               }
-            >
-              <MenuItem value="">by its text{guess ? `: a ${guess.room}` : ''}</MenuItem>
-              {ROOMS.map((r) => (
-                <MenuItem key={r} value={r}>
-                  {r}
-                </MenuItem>
-              ))}
-            </TextField>
+            />
           </Box>
           <Box>
             <FormControlLabel

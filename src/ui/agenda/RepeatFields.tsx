@@ -1,7 +1,6 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
@@ -11,6 +10,7 @@ import { REPEAT_KINDS, repeatOf, ruleOfRepeat } from '../../core/week/repeat';
 import { spokenRule } from '../../core/week/typed-line';
 import { DayField } from '../fields/DayField';
 import { wholeOf } from './clock';
+import { Choice } from '../fields/Choice';
 
 const NAMES: Readonly<Record<Repeat['kind'], string>> = {
   once: 'once',
@@ -46,21 +46,14 @@ export function RepeatFields({
   const weekday = DateTime.fromISO(day, { zone: 'utc' }).weekday - 1;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 2, alignItems: 'center' }}>
-      <TextField
-        select
+      <Choice
         label="Comes round"
+        size="medium"
         value={repeat.kind}
-        onChange={(e) =>
-          set({ kind: e.target.value as Repeat['kind'], weekdays: e.target.value === 'weeks' ? [weekday] : [] })
-        }
+        options={kinds.map((k) => [k, NAMES[k]] as const)}
+        onChange={(chosen) => set({ kind: chosen, weekdays: chosen === 'weeks' ? [weekday] : [] })}
         helperText={rule ? spokenRule(rule) : ' '}
-      >
-        {kinds.map((k) => (
-          <MenuItem key={k} value={k}>
-            {NAMES[k]}
-          </MenuItem>
-        ))}
-      </TextField>
+      />
       {UNITS[repeat.kind] && (
         <TextField
           label={`Every … ${UNITS[repeat.kind]}`}

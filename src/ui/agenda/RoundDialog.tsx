@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { DateTime } from 'luxon';
@@ -15,6 +14,7 @@ import { TimeField } from '../fields/TimeField';
 import { useCheckedForm } from '../fields/use-checked-form';
 import { wholeOf } from './clock';
 import { FormDialog } from '../screen/FormDialog';
+import { Choice } from '../fields/Choice';
 
 /** A round as its form holds it: one slot a turn, an empty one is free. */
 type RoundForm = Omit<Round, 'turns'> & { slots: readonly { readonly turn: Turn | null }[] };
@@ -87,19 +87,13 @@ export function RoundDialog({
             set({ slots: Array.from({ length: n }, (_, i) => round.slots[i] ?? { turn: null }) });
           }}
         />
-        <TextField
-          select
+        <Choice
           label="Kind"
-          value={round.kind ?? ''}
-          onChange={(e) => set({ kind: (e.target.value || null) as Round['kind'] })}
-        >
-          <MenuItem value="">as it seems</MenuItem>
-          {DEMAND_KINDS.filter((k) => k !== 'band').map((k) => (
-            <MenuItem key={k} value={k}>
-              {k}
-            </MenuItem>
-          ))}
-        </TextField>
+          size="medium"
+          value={round.kind}
+          options={[[null, 'as it seems'], ...DEMAND_KINDS.filter((k) => k !== 'band')]}
+          onChange={(chosen) => set({ kind: chosen })}
+        />
       </Box>
       <Typography variant="body2" color="text.secondary">
         {round.every === 'day'

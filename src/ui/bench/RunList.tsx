@@ -3,8 +3,6 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Checkbox from '@mui/material/Checkbox';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { DragEndEvent, DragStartEvent } from '@dnd-kit/core';
 import { DndContext, pointerWithin, useDraggable, useDroppable } from '@dnd-kit/core';
@@ -21,6 +19,7 @@ import { InHand } from '../drag/InHand';
 import { useDragSensors } from '../drag/sensors';
 import { GLASS } from '../theme';
 import type { AtBench } from './use-bench';
+import { Choice } from '../fields/Choice';
 
 /** What is dragged by its grip: the steps' keys, and what it is called. */
 interface Dragged {
@@ -81,24 +80,16 @@ export function RunList({ at: atBench }: { at: AtBench }) {
       }}
     >
       <Box sx={{ px: 2, pt: 0.75, pb: 1 }}>
-        <TextField
-          select
-          fullWidth
-          size="small"
+        <Choice
           label="Order of work"
           value={moved ? '' : plan.order}
-          onChange={(e) => void setPlan({ ...plan, order: e.target.value, sequence: [] })}
+          options={WORK_ORDERS.map((o) => [o.name, sentence(o.name)] as const)}
+          onChange={(chosen) => void setPlan({ ...plan, order: chosen, sequence: [] })}
+          fullWidth
           helperText={
             moved ? 'As you dragged it; choose one to go back' : WORK_ORDERS.find((o) => o.name === plan.order)?.says
           }
-          slotProps={{ select: { displayEmpty: true, renderValue: () => (moved ? 'Your own' : sentence(plan.order)) } }}
-        >
-          {WORK_ORDERS.map((o) => (
-            <MenuItem key={o.name} value={o.name}>
-              {sentence(o.name)}
-            </MenuItem>
-          ))}
-        </TextField>
+        />
       </Box>
       <DndContext
         id="bench"

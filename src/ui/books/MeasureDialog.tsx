@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -9,6 +8,7 @@ import { measureBook } from '../../server/book-actions';
 import { LengthField } from './LengthField';
 import { PageCanvas } from './PageCanvas';
 import { FormDialog } from '../screen/FormDialog';
+import { Choice } from '../fields/Choice';
 
 const BEGIN: Measures = {
   name: 'My planner',
@@ -67,21 +67,7 @@ export function MeasureDialog({ onClose, onMade }: { onClose: () => void; onMade
     key: K,
     label: string,
     values: readonly (readonly [Measures[K], string])[],
-  ) => (
-    <TextField
-      select
-      size="small"
-      label={label}
-      value={m[key]}
-      onChange={(e) => set({ [key]: typeof m[key] === 'number' ? Number(e.target.value) : e.target.value })}
-    >
-      {values.map(([value, name]) => (
-        <MenuItem key={name} value={value}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
+  ) => <Choice label={label} value={m[key]} options={values} onChange={(chosen) => set({ [key]: chosen })} />;
   return (
     <FormDialog
       title="Measure your planner"
@@ -113,29 +99,21 @@ export function MeasureDialog({ onClose, onMade }: { onClose: () => void; onMade
             ['monday', 'on Monday'],
             ['sunday', 'on Sunday'],
           ])}
-          <TextField
-            select
-            size="small"
+          <Choice
             label="Dates"
             value={m.dated ? 'printed' : 'blank'}
-            onChange={(e) => set({ dated: e.target.value === 'printed' })}
-          >
-            <MenuItem value="printed">are printed</MenuItem>
-            <MenuItem value="blank">must be added</MenuItem>
-          </TextField>
-          <TextField
-            select
-            size="small"
+            options={[
+              ['printed', 'are printed'],
+              ['blank', 'must be added'],
+            ]}
+            onChange={(chosen) => set({ dated: chosen === 'printed' })}
+          />
+          <Choice
             label="Binding"
             value={m.binding.kind}
-            onChange={(e) => set({ binding: { ...m.binding, kind: e.target.value as Measures['binding']['kind'] } })}
-          >
-            {['coil', 'discs', 'rings', 'sewn'].map((k) => (
-              <MenuItem key={k} value={k}>
-                {k}
-              </MenuItem>
-            ))}
-          </TextField>
+            options={['coil', 'discs', 'rings', 'sewn']}
+            onChange={(chosen) => set({ binding: { ...m.binding, kind: chosen } })}
+          />
           <LengthField
             label="The binding takes"
             value={m.binding.width}

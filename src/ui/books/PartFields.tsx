@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -9,6 +8,7 @@ import type { Part } from '../../core/book/change-book';
 import { hasDay, placeOf, removePart, repeatRight, setMark, setPlace, setRegion } from '../../core/book/change-book';
 import { tidy } from '../../core/measure/length';
 import { LengthField } from './LengthField';
+import { Choice } from '../fields/Choice';
 
 export const REGION_KINDS: readonly RegionKind[] = [
   'day',
@@ -62,55 +62,34 @@ export function PartFields({
         {region ? region.id : `printed ${book.marks[(part as { at: number }).at]?.kind}`}
       </Typography>
       {region ? (
-        <TextField
-          select
-          size="small"
+        <Choice
           label="What it is"
           value={region.kind}
-          onChange={(e) =>
+          options={REGION_KINDS.map((k) => [k, k.replace('-', ' ')] as const)}
+          onChange={(chosen) =>
             onChange(
               setRegion(book, region.id, {
-                kind: e.target.value as RegionKind,
-                ...(hasDay(e.target.value as RegionKind) ? { day: region.day ?? 0 } : {}),
+                kind: chosen,
+                ...(hasDay(chosen) ? { day: region.day ?? 0 } : {}),
               }),
             )
           }
-        >
-          {REGION_KINDS.map((k) => (
-            <MenuItem key={k} value={k}>
-              {k.replace('-', ' ')}
-            </MenuItem>
-          ))}
-        </TextField>
+        />
       ) : (
-        <TextField
-          select
-          size="small"
+        <Choice
           label="What is printed"
           value={book.marks[(part as { at: number }).at]?.kind ?? 'line'}
-          onChange={(e) => onChange(setMark(book, (part as { at: number }).at, e.target.value as MarkKind))}
-        >
-          {MARK_KINDS.map((k) => (
-            <MenuItem key={k} value={k}>
-              {k}
-            </MenuItem>
-          ))}
-        </TextField>
+          options={MARK_KINDS}
+          onChange={(chosen) => onChange(setMark(book, (part as { at: number }).at, chosen))}
+        />
       )}
       {region && hasDay(region.kind) && (
-        <TextField
-          select
-          size="small"
+        <Choice
           label="Of which day"
           value={region.day ?? 0}
-          onChange={(e) => onChange(setRegion(book, region.id, { day: Number(e.target.value) }))}
-        >
-          {DAYS.map((d, i) => (
-            <MenuItem key={d} value={i}>
-              {d}
-            </MenuItem>
-          ))}
-        </TextField>
+          options={DAYS.map((d, i) => [i, d] as const)}
+          onChange={(chosen) => onChange(setRegion(book, region.id, { day: chosen }))}
+        />
       )}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.25 }}>
         {field('From the left', 'x')}
@@ -119,20 +98,13 @@ export function PartFields({
         {field('Height', 'h')}
       </Box>
       {region?.kind === 'day' && (
-        <TextField
-          select
-          size="small"
+        <Choice
           label="Printed rows"
           value={region.rows?.length ?? 0}
-          onChange={(e) => split(Number(e.target.value))}
+          options={[0, 2, 3, 4, 5].map((n) => [n, n || 'none'] as const)}
+          onChange={split}
           helperText={first ? `each ${tidy(first.h)} mm high` : 'an open column'}
-        >
-          {[0, 2, 3, 4, 5].map((n) => (
-            <MenuItem key={n} value={n}>
-              {n || 'none'}
-            </MenuItem>
-          ))}
-        </TextField>
+        />
       )}
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
         <TextField

@@ -3,7 +3,6 @@
 import { useEffect, useRef } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { FactsDto } from '../../server/dto/kits.dto';
 import { DayField } from '../fields/DayField';
@@ -14,6 +13,7 @@ import type { KitFacts } from '../../core/kit/suggest';
 import { SEASONS } from '../../core/kit/suggest';
 import { saveFacts } from '../../server/kit-actions';
 import type { Run } from '../use-run';
+import { Choice } from '../fields/Choice';
 
 /** What the owner knows of a kit beside its pieces. */
 export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts: KitFacts; run: Run; busy: boolean }) {
@@ -57,19 +57,13 @@ export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts
         onChange={(e) => set({ place: e.target.value })}
         slotProps={{ htmlInput: { maxLength: 80 } }}
       />
-      <TextField
-        select
+      <Choice
         label="Season"
-        value={facts.season ?? ''}
-        onChange={(e) => set({ season: (e.target.value || null) as KitFacts['season'] })}
-      >
-        <MenuItem value="">any</MenuItem>
-        {SEASONS.map((s) => (
-          <MenuItem key={s} value={s}>
-            {s}
-          </MenuItem>
-        ))}
-      </TextField>
+        size="medium"
+        value={facts.season}
+        options={[[null, 'any'], ...SEASONS]}
+        onChange={(chosen) => set({ season: chosen })}
+      />
       <DayField label="To be used by" value={facts.useBy} onChange={(useBy) => set({ useBy })} clearable />
       <TextField
         label="Moods and occasions"

@@ -3,7 +3,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import InputAdornment from '@mui/material/InputAdornment';
-import MenuItem from '@mui/material/MenuItem';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
@@ -34,6 +33,7 @@ import { Table } from './Table';
 import { TakeKitDialog } from './TakeKitDialog';
 import { ThisKit } from './ThisKit';
 import { WeeksAhead } from './WeeksAhead';
+import { Choice } from '../fields/Choice';
 
 const NumbersGrid = dynamic(() => import('./NumbersGrid'), { loading: () => <Waiting /> });
 const TABS = ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list', 'Supplies'];
@@ -45,7 +45,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
   const { run, busy, refreshing, saveStatus, messages, clear, question } = useRun();
   const [tab, setTab] = useState(0);
   const [search, setSearch] = useState('');
-  const [goesWith, setGoesWith] = useState('');
+  const [goesWith, setGoesWith] = useState<string | null>(null);
   const [taking, setTaking] = useState(false);
   const { chosen, history } = page;
   const step = (way: 'undo' | 'redo') => void run(() => undoKits({ way, step: page.history.at[way] }));
@@ -98,22 +98,14 @@ export function KitsScreen({ page }: { page: KitsPage }) {
               },
             }}
           />
-          <TextField
-            select
-            fullWidth
-            size="small"
+          <Choice
             label="Goes with"
             value={goesWith}
-            onChange={(e) => setGoesWith(e.target.value)}
+            options={[[null, 'any kit'], ...page.kits.map((k) => [k.name, called(k.name)] as const)]}
+            onChange={setGoesWith}
+            fullWidth
             sx={{ mt: 1, mb: 0.5 }}
-          >
-            <MenuItem value="">any kit</MenuItem>
-            {page.kits.map((k) => (
-              <MenuItem key={k.name} value={k.name}>
-                {called(k.name)}
-              </MenuItem>
-            ))}
-          </TextField>
+          />
           <KitList kits={page.kits} chosen={chosen?.kit.name ?? null} />
         </Side>
         <Box
@@ -133,7 +125,7 @@ export function KitsScreen({ page }: { page: KitsPage }) {
             <SearchResults
               key={`${words} ${goesWith}`}
               words={words}
-              goesWith={goesWith || null}
+              goesWith={goesWith}
               onClear={() => {
                 setSearch('');
                 setGoesWith('');

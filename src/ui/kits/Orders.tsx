@@ -4,7 +4,6 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconTrash } from '../icons';
@@ -20,6 +19,7 @@ import { OrderDto } from '../../server/dto/kits.dto';
 import { wholeOf } from '../agenda/clock';
 import { DayField } from '../fields/DayField';
 import { useCheckedForm } from '../fields/use-checked-form';
+import { Choice } from '../fields/Choice';
 
 /** What to order, by when: the day it is needed less the days its shop takes. */
 export function Orders({
@@ -160,21 +160,15 @@ export function Orders({
                   ? `too late for ${o.neededBy}: it should have been ordered by ${by}`
                   : `order by ${by}, needed ${o.neededBy}`}
             </Typography>
-            <TextField
-              select
-              size="small"
+            <Choice
+              quiet
+              label={`State of ${o.what}`}
               value={o.state}
+              options={ORDER_STATES}
+              onChange={(chosen) => save(o, { state: chosen })}
               disabled={busy}
-              onChange={(e) => save(o, { state: e.target.value as OrderLine['state'] })}
               sx={{ width: 120 }}
-              slotProps={{ htmlInput: { 'aria-label': `State of ${o.what}` } }}
-            >
-              {ORDER_STATES.map((s) => (
-                <MenuItem key={s} value={s}>
-                  {s}
-                </MenuItem>
-              ))}
-            </TextField>
+            />
             <IconButton
               aria-label={`Remove ${o.what} from the list`}
               disabled={busy}

@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -10,6 +9,7 @@ import { addWashi } from '../../server/kit-corrections';
 import { useKitName } from '../kit-names';
 import type { Run } from '../use-run';
 import { FormDialog } from '../screen/FormDialog';
+import { Choice } from '../fields/Choice';
 
 /** Lengths as people say them of tape, in mm. */
 const UNITS = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 } as const;
@@ -75,20 +75,13 @@ export function WashiDialog({
           sx={{ width: 100 }}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
-        <TextField
-          select
-          size="small"
+        <Choice
           label="Unit"
           value={unit}
-          onChange={(e) => setUnit(e.target.value as TapeUnit)}
+          options={Object.keys(UNITS) as TapeUnit[]}
+          onChange={setUnit}
           sx={{ width: 84 }}
-        >
-          {Object.keys(UNITS).map((u) => (
-            <MenuItem key={u} value={u}>
-              {u}
-            </MenuItem>
-          ))}
-        </TextField>
+        />
         <TextField
           size="small"
           type="color"

@@ -5,9 +5,7 @@ import { sayMakeshift } from '../../core/arrange/counting/say-makeshift';
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import Paper from '@mui/material/Paper';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -17,6 +15,7 @@ import type { KitWeek, KitsPage } from '../../server/kits';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
 import { useKitName } from '../kit-names';
+import { Choice } from '../fields/Choice';
 
 const USUAL_DAYS = 7;
 
@@ -74,22 +73,14 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
             {called(w.kit ?? '')}, begun
           </Button>
         ) : (
-          <TextField
-            select
-            size="small"
+          <Choice
             label="Kit"
-            value={w.kit ?? ''}
+            value={w.kit}
+            options={[[null, 'none yet'], ...kits.map((k) => [k, called(k)] as const)]}
+            onChange={(chosen) => plan(chosen || null)}
             disabled={busy}
-            onChange={(e) => plan(e.target.value || null)}
             sx={{ width: 190 }}
-          >
-            <MenuItem value="">none yet</MenuItem>
-            {kits.map((k) => (
-              <MenuItem key={k} value={k}>
-                {called(k)}
-              </MenuItem>
-            ))}
-          </TextField>
+          />
         )}
         {w.suggestions.map((s) => (
           <Button key={s.kit} size="small" variant="outlined" disabled={busy} onClick={() => plan(s.kit)}>

@@ -2,9 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import Paper from '@mui/material/Paper';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -15,6 +13,7 @@ import type { LeftoversPage, TriedWeek } from '../../server/leftovers';
 import type { Outcome } from '../../server/outcome';
 import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
+import { Choice } from '../fields/Choice';
 import { Screen, ScreenMain } from '../screen/Screen';
 import { useRun } from '../use-run';
 import { Messages } from '../screen/Messages';
@@ -136,29 +135,5 @@ export function LeftoversScreen({ page }: { page: LeftoversPage }) {
         )}
       </ScreenMain>
     </Screen>
-  );
-}
-
-function Choice(props: {
-  label: string;
-  value: string;
-  options: readonly (readonly [string, string])[];
-  onChange: (value: string) => void;
-}) {
-  return (
-    <TextField
-      select
-      size="small"
-      label={props.label}
-      value={props.value}
-      onChange={(e) => props.onChange(e.target.value)}
-      sx={{ minWidth: 190 }}
-    >
-      {props.options.map(([value, name]) => (
-        <MenuItem key={value} value={value}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
   );
 }

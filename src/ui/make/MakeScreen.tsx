@@ -3,8 +3,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -22,6 +20,7 @@ import { GLASS } from '../theme';
 import { Screen } from '../screen/Screen';
 import { LineRow } from './LineRow';
 import { MadeSheetView } from './MadeSheetView';
+import { Choice } from '../fields/Choice';
 
 interface MakeProps {
   readonly spread: {
@@ -139,37 +138,29 @@ export function MakeScreen({ spread, missing, blanks, cutter }: MakeProps) {
               onRemove={() => setLines(lines.filter((l) => l.id !== line.id))}
             />
           ))}
-          <TextField
-            select
-            size="small"
+          <Choice
             label="Add"
-            value=""
-            onChange={(e) => {
-              const line = blanks.find((b) => b.kind === e.target.value);
+            value={null}
+            options={blanks.map((b) => [b.kind, sentence(traits(b.kind).label)] as const)}
+            onChange={(chosen) => {
+              const line = blanks.find((b) => b.kind === chosen);
               if (line) add(line);
             }}
             sx={{ width: 220, mt: 1 }}
-          >
-            {blanks.map((b) => (
-              <MenuItem key={b.kind} value={b.kind}>
-                {sentence(traits(b.kind).label)}
-              </MenuItem>
-            ))}
-          </TextField>
+          />
         </Box>
         <Box>
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', mb: 1.5 }}>
-            <TextField
-              select
-              size="small"
+            <Choice
               label="Paper"
               value={size}
-              onChange={(e) => setSize(e.target.value === 'Letter' ? 'Letter' : 'A4')}
+              options={[
+                ['A4', 'A4'],
+                ['Letter', 'Letter'],
+              ]}
+              onChange={setSize}
               sx={{ width: 110 }}
-            >
-              <MenuItem value="A4">A4</MenuItem>
-              <MenuItem value="Letter">Letter</MenuItem>
-            </TextField>
+            />
             <Button
               variant="contained"
               color="secondary"

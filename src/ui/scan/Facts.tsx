@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -13,6 +12,7 @@ import { GLASS } from '../theme';
 import type { Scan } from './SheetList';
 import type { ScanSheet } from './store';
 import { USUAL_KINDS } from './usual-kinds';
+import { Choice } from '../fields/Choice';
 
 /** What is said of the chosen stickers, and what can be done with them. */
 export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
@@ -50,20 +50,13 @@ export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
     names: readonly string[],
     word = (n: string) => n,
   ) => (
-    <TextField
-      select
-      size="small"
+    <Choice
       label={label}
       value={common(key)}
-      onChange={(e) => say({ [key]: e.target.value })}
+      options={names.map((n) => [n, word(n)] as const)}
+      onChange={(chosen) => say({ [key]: chosen })}
       sx={{ flex: 1, minWidth: 120 }}
-    >
-      {names.map((n) => (
-        <MenuItem key={n} value={n}>
-          {word(n)}
-        </MenuItem>
-      ))}
-    </TextField>
+    />
   );
   const key = `${sheet.id} ${selected.join(' ')}`;
   return (

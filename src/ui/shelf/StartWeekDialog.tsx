@@ -19,6 +19,7 @@ import { GLASS } from '../theme';
 import { Swatches } from './WeekCard';
 import { useKitName } from '../kit-names';
 import { FormDialog } from '../screen/FormDialog';
+import { Choice } from '../fields/Choice';
 
 const LAST = 'hobnail.manner';
 /** The manner of the week begun last in this browser. */
@@ -62,13 +63,13 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
       <Typography color="text.secondary">
         {counted(week.items, 'item')} {week.items === 1 ? 'waits' : 'wait'} for a place.
       </Typography>
-      <TextField select label="Book" value={bookId} onChange={(e) => setBookId(e.target.value)}>
-        {shelf.books.map((b) => (
-          <MenuItem key={b.id} value={b.id}>
-            {b.name}
-          </MenuItem>
-        ))}
-      </TextField>
+      <Choice
+        label="Book"
+        size="medium"
+        value={bookId}
+        options={shelf.books.map((b) => [b.id, b.name] as const)}
+        onChange={setBookId}
+      />
       <TextField select label="Kit" value={kitId} onChange={(e) => setKitId(e.target.value)}>
         {shelf.kits.map((k) => {
           const used = shelf.weeks.find((w) => w.kit === k.id);
@@ -85,24 +86,27 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
           );
         })}
       </TextField>
-      <TextField
-        select
+      <Choice
         label="Manner"
+        size="medium"
         value={shelf.manners.some((m) => m.name === manner) ? manner : 'scattered'}
-        onChange={(e) => setManner(e.target.value)}
+        options={shelf.manners.map(
+          (m) =>
+            [
+              m.name,
+              <>
+                {spokenName(m.name)}
+                {m.rated && (
+                  <Typography component="span" variant="caption" color="text.secondary" sx={{ ml: 1 }}>
+                    {m.rated.mean.toFixed(1)} of 5 over {counted(m.rated.weeks, 'week')}
+                  </Typography>
+                )}
+              </>,
+            ] as const,
+        )}
+        onChange={setManner}
         helperText={chosen?.says}
-      >
-        {shelf.manners.map((m) => (
-          <MenuItem key={m.name} value={m.name}>
-            {spokenName(m.name)}
-            {m.rated && (
-              <Typography component="span" variant="caption" color="text.secondary" sx={{ ml: 1 }}>
-                {m.rated.mean.toFixed(1)} of 5 over {counted(m.rated.weeks, 'week')}
-              </Typography>
-            )}
-          </MenuItem>
-        ))}
-      </TextField>
+      />
       {chosen && chosen.leans.length > 0 && (
         <Typography variant="body2" data-testid="leans">
           As you loved it: {chosen.leans.join('; ')}.

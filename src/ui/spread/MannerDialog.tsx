@@ -5,7 +5,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Chip from '@mui/material/Chip';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
@@ -24,6 +23,7 @@ import type { MannerChoice } from './store';
 import { useSpread } from './store';
 import { Messages } from '../screen/Messages';
 import { FormDialog } from '../screen/FormDialog';
+import { Choice } from '../fields/Choice';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -147,25 +147,23 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
                   const at = s.choices.findIndex((c) => same(c.value, value(s)));
                   const other = !same(value(s), usual);
                   return (
-                    <TextField
-                      key={s.key}
-                      select
-                      size="small"
+                    <Choice
                       label={s.label}
-                      value={at < 0 ? '' : at}
-                      onChange={(e) => set(s.of, s.key, s.choices[Number(e.target.value)]?.value, usual)}
-                      slotProps={{
-                        input: { sx: other ? { fontWeight: 600, color: GLASS.amberDeep } : {} },
-                        select: { renderValue: (i) => s.choices[Number(i)]?.label ?? '' },
-                      }}
-                    >
-                      {s.choices.map((c, i) => (
-                        <MenuItem key={c.label} value={i}>
-                          {c.label}
-                          {same(c.value, usual) ? ' · the habit' : ''}
-                        </MenuItem>
-                      ))}
-                    </TextField>
+                      value={at < 0 ? null : at}
+                      options={s.choices.map(
+                        (c, i) =>
+                          [
+                            i,
+                            <>
+                              {c.label}
+                              {same(c.value, usual) ? ' · the habit' : ''}
+                            </>,
+                          ] as const,
+                      )}
+                      shown={(i) => s.choices[i ?? -1]?.label ?? ''}
+                      onChange={(chosen) => set(s.of, s.key, s.choices[chosen ?? -1]?.value, usual)}
+                      sx={other ? { '& .MuiInputBase-root': { fontWeight: 600, color: GLASS.amberDeep } } : {}}
+                    />
                   );
                 })}
               </Box>
