@@ -14,6 +14,7 @@ import type { ReactNode } from 'react';
 import { kitTitles } from '../server/kit-titles';
 import { Keys } from '../ui/keys/Keys';
 import { KitNames } from '../ui/kit-names';
+import { House } from '../ui/screen/House';
 import { theme } from '../ui/theme';
 
 export const metadata: Metadata = {
@@ -30,7 +31,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <AppRouterCacheProvider>
           <ThemeProvider theme={theme}>
             <CssBaseline />
-            <KitNames titles={titles}>{children}</KitNames>
+            <KitNames titles={titles}>
+              <House>{children}</House>
+            </KitNames>
             <Keys />
           </ThemeProvider>
         </AppRouterCacheProvider>

@@ -1,5 +1,6 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import { IconArrowBackUp, IconArrowForwardUp } from './icons';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -27,13 +28,22 @@ export function UndoRedo({ undo, redo, onStep, busy = false }: UndoRedoProps) {
   };
   useHotkeys(WAYS[0].keys, (e) => step('undo', e), [undo, busy, onStep]);
   useHotkeys(WAYS[1].keys, (e) => step('redo', e), [redo, busy, onStep]);
-  return WAYS.map(({ way, name, nothing, Icon }) => (
-    <Hint key={way} title={said[way] === null ? nothing : `${name}: ${said[way]}`}>
-      <span>
-        <IconButton color="inherit" aria-label={name} disabled={said[way] === null || busy} onClick={() => step(way)}>
-          <Icon size={20} />
-        </IconButton>
-      </span>
-    </Hint>
-  ));
+  return (
+    <Box sx={{ display: 'flex' }}>
+      {WAYS.map(({ way, name, nothing, Icon }) => (
+        <Hint key={way} title={said[way] === null ? nothing : `${name}: ${said[way]}`}>
+          <span>
+            <IconButton
+              color="inherit"
+              aria-label={name}
+              disabled={said[way] === null || busy}
+              onClick={() => step(way)}
+            >
+              <Icon size={20} />
+            </IconButton>
+          </span>
+        </Hint>
+      ))}
+    </Box>
+  );
 }

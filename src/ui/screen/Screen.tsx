@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { GLASS } from '../theme';
-import { HouseMenu } from './HouseMenu';
+import { WHOLE_ROOM } from './House';
 
 interface ScreenProps {
   /** where one is; left out: the screen has its heading in what it shows */
@@ -18,18 +18,17 @@ interface ScreenProps {
   readonly children: ReactNode;
 }
 
-/** The frame of every screen: the house's menu, what it is and what can be done with it, then what it shows. */
+/** The frame of every screen: what it is and what can be done with it, then what it shows. */
 export function Screen({ title, note, acts, fill = false, children }: ScreenProps) {
   return (
     <Box
       sx={{
-        minHeight: '100dvh',
-        height: fill === 'wide' ? { md: '100dvh' } : fill ? '100dvh' : 'auto',
+        flex: '1 0 auto',
+        height: fill === 'wide' ? { md: WHOLE_ROOM.md } : fill ? WHOLE_ROOM : 'auto',
         display: 'flex',
         flexDirection: 'column',
       }}
     >
-      <HouseMenu />
       {title !== undefined && (
         <Box
           component="header"
@@ -45,6 +44,7 @@ export function Screen({ title, note, acts, fill = false, children }: ScreenProp
             background: GLASS.bottle,
             color: '#fff',
             flexShrink: 0,
+            '& .MuiIconButton-root.Mui-disabled': { color: '#ffffff59' }, // seen on the dark bar, and seen to rest
           }}
         >
           <Box

@@ -1,6 +1,9 @@
+'use client';
+
 import Box from '@mui/material/Box';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import type { ReactNode } from 'react';
 import { IconAdjustments, IconCalendarWeek, IconNotebook, IconPhoto, IconSticker, IconSunHigh } from '../icons';
 import { GLASS } from '../theme';
 
@@ -15,8 +18,24 @@ const ROOMS = [
   { href: '/settings', name: 'Settings', Icon: IconAdjustments, holds: ['/settings'] },
 ] as const;
 
+/** How high the menu is, px: on a phone at the foot, else above. */
+const HIGH = { xs: 52, md: 36 };
+
+/** What is left of the window under it, or over it. */
+export const WHOLE_ROOM = { xs: `calc(100dvh - ${HIGH.xs}px)`, md: `calc(100dvh - ${HIGH.md}px)` };
+
+/** Every screen under the house's menu. */
+export function House({ children }: { children: ReactNode }) {
+  return (
+    <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+      <HouseMenu />
+      {children}
+    </Box>
+  );
+}
+
 /** The way to every room, from each: above the screen, on a narrow one at its foot, where a thumb reaches it. */
-export function HouseMenu() {
+function HouseMenu() {
   const path = usePathname();
   const lies = (under: string) => path === under || path.startsWith(`${under}/`);
   const here = ROOMS.find(({ holds }) => holds.some(lies)) ?? ROOMS[0];
@@ -51,7 +70,7 @@ export function HouseMenu() {
             alignItems: 'center',
             justifyContent: 'center',
             gap: { xs: 0.25, md: 0.75 },
-            height: { xs: 52, md: 36 },
+            height: HIGH,
             px: { xs: 0.25, md: 1.5 },
             mr: room.href === '/' ? { md: 1.5 } : 0,
             color: 'inherit',
