@@ -1,12 +1,16 @@
 import { ICONS } from '../../src/core/art/icons';
+import { arrange } from '../../src/core/arrange/arrange';
 import { drawPiece } from '../../src/core/art/draw-piece';
 import { LETTER_WIDTHS } from '../../src/core/art/letter-widths';
 import { MOTIFS } from '../../src/core/art/motifs/registry';
 import { USUAL_PLAN } from '../../src/core/bench/plan';
 import { benchOf } from '../../src/core/bench/bench';
+import { mixDays } from '../../src/core/compare/mix';
 import { benchPdf } from '../../src/core/format/bench-pdf';
 import { spreadSvg } from '../../src/core/format/spread-svg';
 import { KIND_NAMES, SHAPES, traits } from '../../src/core/kit/kinds';
+import { MAKEABLE } from '../../src/core/make/makeable';
+import { blank, missingFor } from '../../src/core/make/missing';
 import { hashOf, randomFrom } from '../../src/core/measure/random';
 import { remediesFor } from '../../src/core/remedy/remedies';
 import { review, viewOf } from '../../src/core/review/review';
@@ -91,6 +95,14 @@ export function drawings(): Golden {
   return { 'widths of letters': mark(LETTER_WIDTHS), ...Object.fromEntries(drawn) };
 }
 
+/** What lies beside it: the same week of another seed, day about, and what would be made for it. */
+function compared(context: Context, placements: readonly Placement[]): unknown {
+  const other = arrange({ ...context, seed: context.seed + 1 });
+  const from = context.week.days.map((_, day) => day % 2);
+  const mixed = mixDays(context, placements, [placements, other], from, { do: 'lay out', from: 'several' });
+  return [mixed, missingFor(context), MAKEABLE.map((kind) => blank(context, kind))];
+}
+
 /** What is made of a week: its layout, what the review says of it, the order of work, its picture. */
 function madeOf(context: Context, placements: readonly Placement[], remedied: boolean): string {
   const view = viewOf(context, placements);
@@ -102,6 +114,7 @@ function madeOf(context: Context, placements: readonly Placement[], remedied: bo
     rounded(placements),
     rounded(findings),
     rounded(findings.slice(0, remedied ? 1 : 0).map((f) => remediesFor(context, placements, f))),
+    rounded(remedied ? compared(context, placements) : []),
     rounded({ ...bench, edges }),
     spreadSvg(context, placements, view.whiteOut),
   ]
