@@ -16,6 +16,7 @@ export interface Sheet {
   readonly lying: readonly Lying[];
 }
 
+/** Round a drawn sheet, and between the stickers on it, mm. */
 const MARGIN = 4;
 const GAP = 2;
 

@@ -33,6 +33,7 @@ export interface Look {
   readonly boldest: number;
 }
 
+/** A kit is known by so many of its colors. */
 const COLORS = 12;
 /** Costs that weigh against a color's distance, in its units. Common practice: color first, then size, then words. */
 const BOLDER = 60;

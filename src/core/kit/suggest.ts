@@ -56,7 +56,9 @@ export interface Suggestion {
   readonly why: string;
 }
 
+/** Days before its use-by from which something comes first. From memory. */
 const SOON_DAYS = 42;
+/** Share of a kit that is little; of half as much no week is made. From memory. */
 const FEW = 0.25;
 /** Of a kit that is half used a week can hardly be made. */
 const HALF = 0.5;

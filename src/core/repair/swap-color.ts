@@ -10,6 +10,7 @@ import { swapPiece, swapsFor } from '../edit/swap';
 import { isStrip, traits } from '../kit/kinds';
 import { palette, pieceKey } from '../kit/kit';
 
+/** Of a kit's colors so many are offered, the most seen first. */
 const PALETTE = 12;
 
 /** A color of the kit changed for another of its colors. */

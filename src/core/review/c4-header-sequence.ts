@@ -12,6 +12,7 @@ import { boxesOf } from './boxes-of';
 /** Headers nearer than this are of one color; one that touches a box repeats it (CIEDE2000). From memory. */
 const SAME = 4;
 const REPEATS = 8;
+/** Nearer than this a header touches a box, mm. From memory. */
 const TOUCHES = 2.5;
 
 /** C4: the headers' colors follow the chosen habit, and none repeats the box it touches. */

@@ -11,6 +11,7 @@ import { tidy } from '../measure/length';
 import type { Finding, Severity, View } from './finding';
 import { RULES } from './registry';
 
+/** What is said first. */
 const RANK: Readonly<Record<Severity, number>> = { stop: 0, fix: 1, look: 2 };
 
 /**

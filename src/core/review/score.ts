@@ -8,6 +8,7 @@ export interface Score {
   readonly parts: Readonly<Record<string, number>>;
 }
 
+/** What a finding costs a spread, of 100 points. */
 const POINTS = { stop: 8, fix: 3, look: 0.5 } as const;
 /** No rule alone may cost more than this. */
 const MOST = 25;

@@ -29,6 +29,7 @@ import type { Context } from '../../spread/placement';
 export const ALIKE = 18;
 /** More boxes than this are thinned out before the exact assignment. */
 const MOST_BOXES = 10;
+/** Double boxes of a week, at most. From memory. */
 const MOST_DOUBLES = 2;
 /** How far a seed may lean between boxes: less than a scene that looks out costs. From memory. */
 const WHIM = 1.2;

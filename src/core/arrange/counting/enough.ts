@@ -29,6 +29,7 @@ export interface Enough {
   readonly carried?: Carried;
 }
 
+/** More kits to take from than these help nobody to choose. */
 const MOST_SUBSTITUTES = 3;
 
 /**

@@ -24,7 +24,9 @@ export interface Relief {
 
 /** The name of the list that chores are gathered on. */
 export const GATHERED = 'chores';
+/** Ways out of one sort that are offered for a full day, at most. */
 const MOST_OF_A_WAY = 2;
+/** Fewer loose chores make no list. From memory. */
 const FEWEST_FOR_A_LIST = 2;
 
 /** How each day's column would fill, before a sticker is chosen. */

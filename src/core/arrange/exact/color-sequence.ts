@@ -14,6 +14,7 @@ export type SequenceCost = (color: number, place: number, last: number | null, b
 
 /** A color this much bolder than the mean of the others shouts. From memory. */
 const SHOUTS = 0.4;
+/** What a day left without a color costs: more than any that shouts or comes again. From memory. */
 const EMPTY = 40;
 
 /**

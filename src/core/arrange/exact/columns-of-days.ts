@@ -9,6 +9,7 @@ interface Column {
 
 /** Plans looked into at most before the best found so far is taken. */
 const MOST_NODES = 12_000;
+/** Sums of the same costs differ by less. */
 const EPS = 1e-9;
 
 /** The plans that days had at some prices, and the best of them that go together. */

@@ -56,4 +56,5 @@ export function shareOut(wishes: readonly (readonly Wish[])[], supply: readonly 
   }
 }
 
+/** A gain smaller than this is none: sums of the same costs differ by less. */
 const EPS = 1e-9;

@@ -6,9 +6,11 @@ import { usageOf } from './shared-day';
 type Supply = ReadonlyMap<string, number>;
 type Prices = ReadonlyMap<string, number>;
 
+/** Rounds of bidding for what the days share. */
 const ROUNDS = 24;
 /** Rounds without a better bound after which the steps become half as long. */
 const PATIENCE = 3;
+/** Sums of the same costs differ by less. */
 const EPS = 1e-9;
 const FREE: Prices = new Map();
 

@@ -45,6 +45,7 @@ export const finish: Stage = (before, context) => {
   return draft;
 };
 
+/** What a day without an open stretch has of one, mm. */
 const NOWHERE: Stretch = { from: 0, to: 0 };
 
 const hasPicture = (draft: Draft, day: number): boolean =>

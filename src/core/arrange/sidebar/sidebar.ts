@@ -32,6 +32,7 @@ const SERVINGS: Readonly<Record<Section, Serving>> = {
   'next-week': { kinds: ['checklist'], words: ['next week'], amounts: [4, 5, 3, 2], rows: true },
 };
 
+/** Between a section of the sidebar and the next, mm. */
 const BETWEEN = 1;
 /** mm of height left over that weigh as much as one step away from the usual amount. */
 const UNUSUAL = 7;

@@ -98,6 +98,7 @@ export const evenOut: Idea = (c) =>
     });
   });
 
+/** From here on an item may be sent to the foot of its day, minutes. */
 const EVENING = 17 * 60;
 
 /**

@@ -2,6 +2,7 @@ import { swapPiece, swapsFor } from '../../edit/swap';
 import type { Idea } from '../remedy';
 import { asItIs, exchange, involved, singleBoxes } from './case';
 
+/** Of each sticker so many others are tried, the nearest first. */
 const MOST_SWAPS = 6;
 
 /** Another piece in the stead of one it is about. */
