@@ -9,7 +9,7 @@ import type { Context } from '../../spread/placement';
 /** Pictures of one design stand at least so far apart in the band, mm; and so many at most on a page. From memory. */
 const APART = 6;
 const MOST = 5;
-/** The least height of a strip that hangs as a garland, mm. From memory. */
+/** About what a strip that hangs as a garland is high, mm. From memory. */
 const GARLAND = 6;
 /** mm of the garland that stay to be seen under the pictures. From memory. */
 const STANDING = 2;

@@ -92,7 +92,7 @@ function filled(
   return best as CutPlan;
 }
 
-/** Tries with lengths valued anew: how many, by which power of its length one is valued, how much of its value stays. */
+/** Tries with lengths valued anew: how many; by which power of its length one is valued, and how much of that stays. */
 const ROUNDS = 60;
 const POWER = 1.02;
 const KEPT = 0.5;
