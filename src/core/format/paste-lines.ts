@@ -7,7 +7,9 @@ import { FIELDS } from '../kit/fields';
 import { readKit } from './kit-csv';
 
 /** The columns of the table of lines that take cells, in their order. */
-export const LINE_FIELDS = FIELDS.flatMap((f) => (f.shown ? [{ ...f, shown: f.shown }] : []));
+export const LINE_FIELDS = FIELDS.flatMap((f) => (f.shown ? [{ ...f, shown: f.shown }] : [])).sort(
+  (a, b) => a.shown.place - b.shown.place,
+);
 export type LineField = FieldName;
 
 const NUMBERS: ReadonlySet<LineField> = new Set(

@@ -25,8 +25,8 @@ export interface Field {
   readonly cell: Cell;
   /** what is meant where nothing is told; null: it must be told */
   readonly usual: ((of: Pick<Piece, 'kind' | 'color'>) => Piece[FieldName]) | null;
-  /** its column in the table of lines, px wide; left out: it is not shown there */
-  readonly shown?: { readonly title: string; readonly width: number };
+  /** its column in the table of lines, px wide, and which one from the left; left out: it is not shown there */
+  readonly shown?: { readonly title: string; readonly width: number; readonly place: number };
 }
 
 /** A sticker larger than a sheet of A2 is a slip of the unit; a roll of washi may be long. */
@@ -38,89 +38,94 @@ const longest = (kind: Kind) => (kind === 'washi' || kind === 'bottom-washi' ? L
 const USUAL_ROWS = 6;
 
 /**
- * The fields of a sticker, in the order of the columns of the table of lines and of a written file: how each is read
+ * The fields of a sticker, in the order of the columns of a written file: how each is read
  * and checked, what is usual, how it is shown. A new one is a line here, in `Piece`, and a column by a migration.
  */
 export const FIELDS: readonly Field[] = [
-  { name: 'code', column: 'code', cell: { is: 'text' }, usual: null, shown: { title: 'Code', width: 90 } },
+  { name: 'code', column: 'code', cell: { is: 'text' }, usual: null, shown: { title: 'Code', width: 90, place: 1 } },
   {
     name: 'kind',
     column: 'kind',
     cell: { is: 'choice', of: KIND_NAMES },
     usual: null,
-    shown: { title: 'Kind', width: 130 },
+    shown: { title: 'Kind', width: 130, place: 2 },
   },
   {
     name: 'count',
     column: 'count',
     cell: { is: 'whole', least: 0, most: 10_000 },
     usual: null,
-    shown: { title: 'Copies', width: 75 },
+    shown: { title: 'Copies', width: 75, place: 3 },
   },
   {
     name: 'width',
     column: 'width_mm',
     cell: { is: 'length', most: longest },
     usual: null,
-    shown: { title: 'Width, mm', width: 90 },
+    shown: { title: 'Width, mm', width: 90, place: 4 },
   },
   {
     name: 'height',
     column: 'height_mm',
     cell: { is: 'length', most: () => LARGEST },
     usual: null,
-    shown: { title: 'Height, mm', width: 95 },
+    shown: { title: 'Height, mm', width: 95, place: 5 },
   },
   {
     name: 'sheet',
     column: 'sheet',
     cell: { is: 'whole', least: 1, most: 1000 },
     usual: () => 1,
-    shown: { title: 'Sheet', width: 65 },
+    shown: { title: 'Sheet', width: 65, place: 6 },
   },
   {
     name: 'shape',
     column: 'shape',
     cell: { is: 'choice', of: SHAPES },
     usual: ({ kind }) => traits(kind).shape,
-    shown: { title: 'Outline', width: 100 },
+    shown: { title: 'Outline', width: 100, place: 7 },
   },
   {
     name: 'color',
     column: 'color',
     cell: { is: 'color' },
     usual: () => PLAIN.color,
-    shown: { title: 'Color', width: 110 },
+    shown: { title: 'Color', width: 110, place: 8 },
   },
   {
     name: 'accent',
     column: 'accent',
     cell: { is: 'color' },
     usual: ({ color }) => color,
-    shown: { title: 'Second color', width: 110 },
+    shown: { title: 'Second color', width: 110, place: 9 },
   },
-  { name: 'words', column: 'words', cell: { is: 'text' }, usual: () => '', shown: { title: 'Says', width: 110 } },
+  {
+    name: 'motif',
+    column: 'motif',
+    cell: { is: 'text' },
+    usual: () => '',
+    shown: { title: 'Motif', width: 90, place: 12 },
+  },
+  {
+    name: 'words',
+    column: 'words',
+    cell: { is: 'text' },
+    usual: () => '',
+    shown: { title: 'Says', width: 110, place: 10 },
+  },
   {
     name: 'icon',
     column: 'icon',
     cell: { is: 'text', lower: true },
     usual: () => '',
-    shown: { title: 'Means', width: 90 },
-  },
-  { name: 'motif', column: 'motif', cell: { is: 'text' }, usual: () => '', shown: { title: 'Motif', width: 90 } },
-  {
-    name: 'rows',
-    column: 'rows',
-    cell: { is: 'whole', least: 0, most: 60 },
-    usual: ({ kind }) => (kind === 'checklist' ? USUAL_ROWS : 0),
-    shown: { title: 'Rows', width: 65 },
+    shown: { title: 'Means', width: 90, place: 11 },
   },
   {
     name: 'writable',
     column: 'writable',
     cell: { is: 'choice', of: WRITABLE },
     usual: ({ kind }) => traits(kind).writable,
-    shown: { title: 'Writable', width: 90 },
+    shown: { title: 'Writable', width: 90, place: 14 },
   },
   { name: 'opacity', column: 'opacity', cell: { is: 'share' }, usual: ({ kind }) => traits(kind).opacity },
   {
@@ -128,8 +133,21 @@ export const FIELDS: readonly Field[] = [
     column: 'finish',
     cell: { is: 'choice', of: FINISHES },
     usual: () => 'matte-removable',
-    shown: { title: 'Finish', width: 130 },
+    shown: { title: 'Finish', width: 130, place: 15 },
   },
-  { name: 'foil', column: 'foil', cell: { is: 'text' }, usual: () => 'none', shown: { title: 'Foil', width: 80 } },
+  {
+    name: 'foil',
+    column: 'foil',
+    cell: { is: 'text' },
+    usual: () => 'none',
+    shown: { title: 'Foil', width: 80, place: 16 },
+  },
+  {
+    name: 'rows',
+    column: 'rows',
+    cell: { is: 'whole', least: 0, most: 60 },
+    usual: ({ kind }) => (kind === 'checklist' ? USUAL_ROWS : 0),
+    shown: { title: 'Rows', width: 65, place: 13 },
+  },
   { name: 'faces', column: 'faces', cell: { is: 'choice', of: FACES }, usual: () => 'none' },
 ];
