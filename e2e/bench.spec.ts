@@ -53,6 +53,7 @@ test('the whole bench of a week by keyboard: ticking, spoiling, going back, fini
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert').filter({ hasText: 'Replace the spoiled' })).toBeVisible();
   await expect(progress).toContainText(`${base} of`);
+  await saved(page);
   await page.reload();
   await expect(progress).toContainText(`${base} of`); // nothing that was ticked is lost
 
@@ -185,6 +186,7 @@ test('the order of work is chosen and dragged; what cannot be is said, and the t
   await page.getByRole('combobox', { name: 'Order of work' }).click();
   await page.getByRole('option', { name: 'Cutting first' }).click();
   await expect(page.getByRole('button', { name: /^All the cutting/ })).toBeVisible();
+  await saved(page);
   await page.reload();
   await expect(page.getByRole('combobox', { name: 'Order of work' })).toHaveText('Cutting first');
 
@@ -194,6 +196,7 @@ test('the order of work is chosen and dragged; what cannot be is said, and the t
   await page.keyboard.press('Alt+ArrowUp');
   await expect(async () => expect(await at('Tuesday')).toBeLessThan(await at('Monday'))).toPass();
   await expect(page.getByRole('combobox', { name: 'Order of work' })).toHaveText('Your own');
+  await saved(page);
   await page.reload();
   expect(await at('Tuesday')).toBeLessThan(await at('Monday'));
 

@@ -41,6 +41,7 @@ test('the main job: open the coming week, arrange it, move a piece, undo, reload
   await page.keyboard.press('Space');
   await page.getByRole('checkbox', { name: /^White-out, right page: all/ }).check();
   await expect(page.getByTestId('progress')).toHaveText(/^2 of \d+ steps done$/);
+  await saved(page);
   await page.reload();
   await expect(page.getByTestId('progress')).toHaveText(/^2 of \d+ steps done$/);
 

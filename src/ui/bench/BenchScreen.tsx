@@ -20,7 +20,8 @@ import { Dots } from '../Dots';
 import { hasItsOwnKey, isCovered } from '../keys/free';
 import { later } from '../later';
 import { GLASS } from '../theme';
-import { Screen } from '../screen/Screen';
+import { SAID } from '../patient-queue';
+import { SavedNote, Screen } from '../screen/Screen';
 import { RunList } from './RunList';
 import { RunPicture } from './RunPicture';
 import { StepPicture } from './StepPicture';
@@ -66,17 +67,20 @@ export function BenchScreen({ spread, ticked, pace, tape, next, today, typing }:
       fill
       title={<>Bench · {spokenWeek(context.week.days)}</>}
       note={
-        <Typography
-          variant="caption"
-          data-testid="progress"
-          sx={(theme) => ({
-            opacity: 0.85,
-            // where there is no room for it the dots say it
-            [theme.breakpoints.down('lg')]: { position: 'absolute', width: 1, height: 1, clipPath: 'inset(50%)' },
-          })}
-        >
-          {count} of {bench.steps.length} steps done
-        </Typography>
+        <>
+          <Typography
+            variant="caption"
+            data-testid="progress"
+            sx={(theme) => ({
+              opacity: 0.85,
+              // where there is no room for it the dots say it
+              [theme.breakpoints.down('lg')]: { position: 'absolute', width: 1, height: 1, clipPath: 'inset(50%)' },
+            })}
+          >
+            {count} of {bench.steps.length} steps done
+          </Typography>
+          <SavedNote testId="saved">{SAID[at.saveStatus]}</SavedNote>
+        </>
       }
       acts={
         <>

@@ -82,9 +82,10 @@ export function RunList({ at: atBench }: { at: AtBench }) {
       <Box sx={{ px: 2, pt: 0.75, pb: 1 }}>
         <Choice
           label="Order of work"
-          value={moved ? '' : plan.order}
+          value={moved ? null : plan.order}
+          shown={(order) => (order === null ? 'Your own' : sentence(order))}
           options={WORK_ORDERS.map((o) => [o.name, sentence(o.name)] as const)}
-          onChange={(chosen) => void setPlan({ ...plan, order: chosen, sequence: [] })}
+          onChange={(chosen) => chosen && void setPlan({ ...plan, order: chosen, sequence: [] })}
           fullWidth
           helperText={
             moved ? 'As you dragged it; choose one to go back' : WORK_ORDERS.find((o) => o.name === plan.order)?.says

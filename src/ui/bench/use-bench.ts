@@ -18,6 +18,7 @@ import type { Mishap } from '../../server/dto/spread.dto';
 import type { Outcome } from '../../server/outcome';
 import { mend } from '../../server/repair-actions';
 import type { SpreadData } from '../../server/spread-data';
+import type { SaveStatus } from '../patient-queue';
 import { SAID } from '../patient-queue';
 import { reached } from '../reached';
 import { sayMended } from '../spread/store/messages';
@@ -43,6 +44,7 @@ export interface AtBench {
   readonly said: string | null;
   readonly message: string | null;
   readonly busy: boolean;
+  readonly saveStatus: SaveStatus;
   readonly finished: boolean;
   readonly go: (at: number) => void;
   readonly showWhole: (whole: boolean) => void;
@@ -177,6 +179,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     said,
     message: message ?? (saveStatus === 'saved' || saveStatus === 'saving' ? null : SAID[saveStatus]),
     busy,
+    saveStatus,
     finished,
     go: (n) => setAt(Math.max(0, Math.min(bench.steps.length, n))),
     showWhole: setWhole,

@@ -44,7 +44,7 @@ export function Choice<T extends Value>({
       {...(quiet ? {} : { label })}
       slotProps={{
         htmlInput: quiet ? { 'aria-label': label } : {},
-        select: shown ? { renderValue: (key) => shown(valueOf(String(key))) } : {},
+        select: shown ? { displayEmpty: true, renderValue: (key) => shown(valueOf(String(key))) } : {},
       }}
       {...rest}
       value={keyOf(value)}
