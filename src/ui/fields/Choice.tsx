@@ -36,7 +36,10 @@ export function Choice<T extends Value>({
   const pairs = options.map((o): readonly [T, ReactNode] =>
     Array.isArray(o) ? (o as [T, ReactNode]) : [o as T, o as T],
   );
-  const valueOf = (key: string): T => pairs.find(([v]) => keyOf(v) === key)?.[0] ?? value;
+  const valueOf = (key: string): T => {
+    const [found = value] = pairs.find(([v]) => keyOf(v) === key) ?? []; // null is an answer, too
+    return found;
+  };
   return (
     <TextField
       select
