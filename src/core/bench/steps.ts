@@ -48,7 +48,7 @@ export function workOf(
   const order = workOrder(plan.order);
   const done = new Set(context.ticked);
   const stickers = placements.filter((p) => !isWriting(p));
-  const work: ToDo = { context, placements, stacks: stacksOf(stickers, pieceOf), whiteOut, cuts, pieceOf, done };
+  const work: ToDo = { context, placements, stacks: stacksOf(stickers, pieceOf), whiteOut, cuts, done };
   const all = STEP_KINDS.flatMap((kind) => kind.stepsOf(work)).map((step) => workOn(step, placements, pieceOf));
   const ranked = withCutsWhereTheyServe(all)
     .map((work) => ({ work, rank: order.rank(work, context.manner) }))

@@ -9,12 +9,9 @@ import { writeFirstStep } from './write-first';
 /** Every kind of step at the table. */
 export const STEP_KINDS: StepKind[] = [whiteOutStep, writeFirstStep, layStep, cutStep, writeStep] as StepKind[];
 
-const byName = new Map<string, StepKind>();
-
 /** @throws where a step is of no kind that is known */
 export function stepKind({ is }: StepAbout): StepKind {
-  const known = byName.get(is) ?? STEP_KINDS.find((kind) => kind.is === is);
+  const known = STEP_KINDS.find((kind) => kind.is === is);
   if (!known) throw new Error(`no kind of step is called ${is}`);
-  byName.set(is, known);
   return known;
 }

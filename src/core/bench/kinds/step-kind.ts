@@ -1,4 +1,3 @@
-import type { Piece } from '../../kit/kit';
 import type { Rect } from '../../measure/rect';
 import { intersect } from '../../measure/rect';
 import type { Context, Placement } from '../../spread/placement';
@@ -19,7 +18,6 @@ export interface ToDo {
   readonly stacks: readonly (readonly Placement[])[];
   readonly whiteOut: readonly WhiteOut[];
   readonly cuts: readonly Cut[];
-  readonly pieceOf: (p: Placement) => Piece;
   /** keys of steps that are done */
   readonly done: ReadonlySet<string>;
 }
