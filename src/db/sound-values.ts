@@ -1,4 +1,3 @@
-import { own } from '../core/measure/own';
 import { MANNERS } from '../core/manner/registry';
 import { isWeekName } from '../core/week/week';
 import { FIELDS } from '../core/kit/fields';
@@ -64,23 +63,24 @@ export interface Column {
 }
 
 /**
- * Whether every value of a row is what its column is there for: a number where numbers are, JSON that its reader takes.
- * Whoever wrote the file may have meant ill.
+ * Whether a value is what its column is there for: a number where numbers are, JSON that its reader takes. Whoever
+ * wrote the file may have meant ill. What the column held in the row before is not read again.
  */
-export function isSound(table: string, columns: readonly Column[], row: StoredRow): boolean {
-  return columns.every(({ name, type, notnull }) => {
-    const value = own(row, name) ?? null;
+export function soundIn(table: string, { name, type, notnull }: Column): (value: unknown) => boolean {
+  const read = READERS.get(`${table}.${name}`);
+  let last: unknown;
+  return (value) => {
     if (value === null) return !notnull;
     if (!isOfType(type, value)) return false;
-    const read = READERS.get(`${table}.${name}`);
-    if (!read) return true;
+    if (!read || value === last) return true;
     try {
       read(value as string);
+      last = value;
       return true;
     } catch {
       return false;
     }
-  });
+  };
 }
 
 function isOfType(type: string, value: unknown): boolean {

@@ -32,6 +32,7 @@ export async function fillData(
   try {
     const known = tablesToFill(sqlite);
     sqlite.pragma('foreign_keys = ON');
+    sqlite.pragma('synchronous = off'); // a file of this work alone
     sqlite.exec('begin');
     // what a migration laid in makes way for what is given
     for (const table of [...known].reverse()) sqlite.exec(`delete from "${table}"`);

@@ -1,20 +1,9 @@
 import { createHash } from 'node:crypto';
-import {
-  closeSync,
-  existsSync,
-  fsyncSync,
-  mkdirSync,
-  openSync,
-  readFileSync,
-  readdirSync,
-  rmSync,
-  statSync,
-  writeSync,
-} from 'node:fs';
+import { createReadStream, createWriteStream, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
 import SQLite from 'better-sqlite3';
-import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import { keptBackups } from '../../core/keep/kept-backups';
 import { snapshot } from '../../db/snapshot';
 import { dataFile } from '../store';
@@ -23,6 +12,8 @@ import { backupFolder, layBeside, listBackups, pictureFolder } from './backup-fi
 import { countsOf, schemaOf } from './counts';
 import type { Manifest } from './manifest';
 import { DATA_NAME, MANIFEST_NAME } from './manifest';
+import type { ToPack } from './pack-zip';
+import { packZip } from './pack-zip';
 import { passingFile, passingFolder } from './passing';
 import { readBackup } from './read-backup';
 
@@ -70,39 +61,33 @@ export async function packBackup(data: string, pictureFolder: string, now: Date)
   }
 }
 
+interface Listed {
+  readonly name: string;
+  readonly file: string;
+}
+
 async function write(
   target: string,
   now: Date,
   told: Pick<Manifest, 'schema' | 'counts'>,
-  files: readonly { readonly name: string; readonly file: string }[],
+  files: readonly Listed[],
 ): Promise<void> {
-  const out = openSync(target, 'w');
-  const failed: Error[] = [];
-  const zip = new Zip((error, data) => {
-    if (error) failed.push(error);
-    if (failed.length) return;
-    try {
-      writeSync(out, data);
-    } catch (full) {
-      failed.push(full as Error); // thrown from here, the packing would say something else instead
-    }
-  });
+  await pipeline(packZip(withManifest(now, told, files)), createWriteStream(target, { flush: true }));
+}
+
+/** The files, and last what they are. */
+async function* withManifest(
+  now: Date,
+  told: Pick<Manifest, 'schema' | 'counts'>,
+  files: readonly Listed[],
+): AsyncGenerator<ToPack> {
   const listed: Manifest['files'][number][] = [];
   for (const { name, file } of files) {
-    const bytes = readFileSync(file);
-    listed.push({ name, bytes: bytes.length, sha256: createHash('sha256').update(bytes).digest('hex') });
-    // pictures are packed already
-    const entry = name === DATA_NAME ? new ZipDeflate(name, { level: 3 }) : new ZipPassThrough(name);
-    zip.add(entry);
-    entry.push(bytes, true);
-    if (failed[0]) break;
+    const hash = createHash('sha256');
+    await pipeline(createReadStream(file), hash);
+    listed.push({ name, bytes: statSync(file).size, sha256: hash.digest('hex') });
+    yield { name, file };
   }
   const manifest: Manifest = { format: 'hobnail.backup/1', made: now.toISOString(), ...told, files: listed };
-  const list = new ZipDeflate(MANIFEST_NAME, { level: 6 });
-  zip.add(list);
-  list.push(new TextEncoder().encode(JSON.stringify(manifest)), true);
-  zip.end();
-  fsyncSync(out);
-  closeSync(out);
-  if (failed[0]) throw failed[0];
+  yield { name: MANIFEST_NAME, bytes: JSON.stringify(manifest) };
 }

@@ -2,7 +2,6 @@ import { rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
-import { strFromU8 } from 'fflate';
 import { MIGRATIONS } from '../../db/migrate';
 import { StoreTrouble, asTrouble, isOfDisk } from '../../db/trouble';
 import type { Manifest } from './manifest';
@@ -25,7 +24,7 @@ export async function readBackup(file: string, into?: string): Promise<Manifest>
   try {
     const list = zip.files.get(MANIFEST_NAME);
     if (!list) throw new NoBackup('it has no list of contents');
-    const manifest = readManifest(strFromU8(await list.bytes()));
+    const manifest = readManifest(Buffer.from(await list.bytes()).toString());
     const known = MIGRATIONS.map(([name]) => name);
     if (!known.includes(manifest.schema)) throw new NoBackup('it was made by a later version of Hobnail than this one');
     const listed = new Set(manifest.files.map((f) => f.name));

@@ -1,7 +1,7 @@
-import { existsSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
+import { Readable } from 'node:stream';
 import { writeBook } from '../../core/format/book-json';
 import { writeKit } from '../../core/format/kit-csv';
 import { asCsv } from '../../core/keep/log-table';
@@ -10,6 +10,8 @@ import { calendarText, listCalendars } from '../../db/calendars';
 import { allKits } from '../../db/kits';
 import { snapshot } from '../../db/snapshot';
 import { pictureFolder } from '../backup/backup-files';
+import type { ToPack } from '../backup/pack-zip';
+import { packZip } from '../backup/pack-zip';
 import { passingFolder } from '../backup/passing';
 import { heavily } from '../heavy/heavily';
 import { LOG_ROOMS } from '../log/registry';
@@ -20,16 +22,8 @@ import { today } from '../today';
 import { EXPORT_README } from './readme';
 import { EXPORT_FORMAT, EXPORT_NAME } from './tables';
 
-/** One file of an export. */
-interface Exported {
-  readonly name: string;
-  readonly bytes: string | Uint8Array;
-}
-
 const NOT_DRAWN = 'These weeks could not be drawn. All that they are made of is in data/, and is taken in with it.';
 
-/** bytes that are packed at once */
-const SLICE = 2 ** 18;
 /** px */
 const PNG_WIDTH = 960;
 
@@ -37,38 +31,10 @@ const PNG_WIDTH = 960;
  * Everything in open formats as one file, piece by piece: data and pictures, then the same as people and other programs
  * read it. The same house gives the same bytes.
  */
-export function makeExport(): ReadableStream<Uint8Array> {
-  return new ReadableStream<Uint8Array>({
-    async start(out) {
-      const zip = new Zip((error, data, final) => {
-        if (error) out.error(error);
-        else out.enqueue(data);
-        if (final) out.close();
-      });
-      try {
-        for await (const { name, bytes } of exported()) {
-          const isPacked = name.endsWith('.webp') || name.endsWith('.png');
-          const entry = isPacked ? new ZipPassThrough(name) : new ZipDeflate(name, { level: 3 });
-          entry.mtime = new Date(1980, 0, 1);
-          zip.add(entry);
-          const all = typeof bytes === 'string' ? new TextEncoder().encode(bytes) : bytes;
-          for (let at = 0; ; at += SLICE) {
-            const isLast = at + SLICE >= all.length;
-            entry.push(all.subarray(at, at + SLICE), isLast);
-            await new Promise((next) => setImmediate(next)); // who waits meanwhile is answered
-            if (isLast) break;
-          }
-        }
-        zip.end();
-      } catch (error) {
-        zip.terminate();
-        out.error(error);
-      }
-    },
-  });
-}
+export const makeExport = (): ReadableStream<Uint8Array> =>
+  Readable.toWeb(packZip(exported())) as ReadableStream<Uint8Array>;
 
-async function* exported(): AsyncGenerator<Exported> {
+async function* exported(): AsyncGenerator<ToPack> {
   const db = await store();
   await keepPastWeeks(db, await today());
   yield { name: 'README.txt', bytes: EXPORT_README };
@@ -104,7 +70,7 @@ async function* exported(): AsyncGenerator<Exported> {
 }
 
 /** What an import reads: the tables as they were in one moment, and the pictures. */
-async function* dataFiles(): AsyncGenerator<Exported> {
+async function* dataFiles(): AsyncGenerator<ToPack> {
   const work = passingFolder(tmpdir());
   try {
     const copy = join(work, 'copy.sqlite');
@@ -118,8 +84,7 @@ async function* dataFiles(): AsyncGenerator<Exported> {
   }
   const folder = pictureFolder();
   const pictures = existsSync(folder) ? readdirSync(folder).filter((f) => f.endsWith('.webp')) : [];
-  for (const name of pictures.sort())
-    yield { name: `pictures/${name}`, bytes: new Uint8Array(readFileSync(join(folder, name))) };
+  for (const name of pictures.sort()) yield { name: `pictures/${name}`, file: join(folder, name) };
 }
 
 /** A name as every system takes it for a file's. */

@@ -1,7 +1,6 @@
 import { rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { strFromU8 } from 'fflate';
 import type { StoredRow } from '../../db/sound-values';
 import { MIGRATIONS } from '../../db/migrate';
 import { fillData } from '../backup/fill-data';
@@ -50,7 +49,7 @@ async function json({ files }: ZipFile, name: string): Promise<unknown> {
   for (let at = bytes.indexOf(OPENS); at >= 0; at = bytes.indexOf(OPENS, at + 1)) objects++;
   if (objects > MOST_ROWS) throw new NoBackup(`${name} in it has ${objects} rows, at most ${MOST_ROWS} are taken`);
   try {
-    return JSON.parse(strFromU8(bytes));
+    return JSON.parse(Buffer.from(bytes).toString());
   } catch {
     throw new NoBackup(`${name} in it cannot be read`);
   }

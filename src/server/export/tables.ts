@@ -1,7 +1,7 @@
 import type SQLite from 'better-sqlite3';
 import { own } from '../../core/measure/own';
 import type { Column, StoredRow } from '../../db/sound-values';
-import { isSound } from '../../db/sound-values';
+import { soundIn } from '../../db/sound-values';
 import { StoreTrouble, asTrouble } from '../../db/trouble';
 
 /** What an export says of itself, and names it. */
@@ -89,21 +89,26 @@ const AT_ONCE = 2000;
  */
 export async function fillTable(sqlite: SQLite.Database, table: string, rows: Iterable<StoredRow>): Promise<number> {
   const columns = sqlite.pragma(`table_info("${table}")`) as readonly Column[];
+  const sound = columns.map((column) => soundIn(table, column));
+  // by the columns that a row has: a table has few such sets, and a statement is dear to prepare
+  const statements = new Map<string, SQLite.Statement>();
   let [taken, leftOut] = [0, 0];
   for (const row of rows) {
-    const given = columns.filter((c) => own(row, c.name) !== undefined);
-    if (!isSound(table, given, row) || !goesIn(sqlite, table, given, row)) leftOut++;
+    const values = columns.map(({ name }) => own(row, name));
+    const given = columns.filter((_, i) => values[i] !== undefined);
+    const names = given.map((c) => `"${c.name}"`).join(', ');
+    const insert = statements.get(names) ?? sqlite.prepare(`insert into "${table}" (${names}) values (${given.map(() => '?').join(', ')})`); // prettier-ignore
+    statements.set(names, insert);
+    const isSound = values.every((value, i) => value === undefined || sound[i]?.(value));
+    if (!isSound || !goesIn(insert, values)) leftOut++;
     else if (++taken % AT_ONCE === 0) await new Promise((next) => setImmediate(next));
   }
   return leftOut;
 }
 
-function goesIn(sqlite: SQLite.Database, table: string, columns: readonly Column[], row: StoredRow): boolean {
-  const names = columns.map((c) => `"${c.name}"`).join(', ');
+function goesIn(insert: SQLite.Statement, values: readonly unknown[]): boolean {
   try {
-    sqlite
-      .prepare(`insert into "${table}" (${names}) values (${columns.map(() => '?').join(', ')})`)
-      .run(...columns.map((c) => own(row, c.name)));
+    insert.run(...values.filter((value) => value !== undefined));
     return true;
   } catch (error) {
     const trouble = asTrouble(error);
