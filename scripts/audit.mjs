@@ -140,7 +140,7 @@ writeFileSync(
 Written by \`npm run audit\` from the lock file. ${counts}.
 
 Fonts (Caveat, Figtree, Fraunces, Pacifico, Sacramento) come as packages of Fontsource under the SIL Open Font License
-1.1; icons from Tabler Icons under the MIT license ([its text](licenses/tabler-icons.txt)). The art of the demo kits is this project's own.
+1.1, and so do the faces in fonts/ that stand in for them ([Noto Sans](licenses/noto-sans.txt), its [Arabic](licenses/noto-sans-arabic.txt), [Hebrew](licenses/noto-sans-hebrew.txt), [Math](licenses/noto-sans-math.txt) and [Symbols 2](licenses/noto-sans-symbols-2.txt), [Noto Emoji](licenses/noto-emoji.txt), [Yomogi](licenses/yomogi.txt)); icons from Tabler Icons under the MIT license ([its text](licenses/tabler-icons.txt)). The art of the demo kits is this project's own.
 
 ## Shipped
 

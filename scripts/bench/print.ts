@@ -1,6 +1,6 @@
 import { benchOf } from '../../src/core/bench/bench';
 import { benchPdf } from '../../src/core/format/bench-pdf';
-import { printFonts, shippedLetters } from '../../src/server/fonts';
+import { printFonts } from '../../src/server/fonts';
 import { demoSpread } from '../../tests/fixtures';
 import { say, ms } from './report';
 
@@ -8,6 +8,6 @@ import { say, ms } from './report';
 export async function print(): Promise<void> {
   const { context, placements } = demoSpread();
   const started = performance.now();
-  await benchPdf(context, benchOf(context, placements), { fonts: printFonts(), letters: shippedLetters() });
+  await benchPdf(context, benchOf(context, placements), { fonts: printFonts() });
   say('the print (PDF)', '', ms(performance.now() - started));
 }

@@ -5,6 +5,7 @@ import '@fontsource/figtree/600.css';
 import '@fontsource/fraunces/600.css';
 import '@fontsource/pacifico/400.css';
 import '@fontsource/sacramento/400.css';
+import './other-scripts.css';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';

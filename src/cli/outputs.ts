@@ -43,12 +43,13 @@ export async function outputs(
   note: (said: string) => void = () => {},
 ): Promise<Record<string, string | Uint8Array>> {
   const context = contextOf(inputs, note);
-  const spread = completeSpread(context, arrange(context));
+  const placements = arrange(context);
+  const spread = completeSpread(context, placements);
   return {
     'spread.json': writeSpread(spread),
     'book.json': writeBook(context.printed),
-    'spread.svg': spreadSvg(context, spread.placements, spread.whiteOut, shippedLetters()),
-    'bench.pdf': await benchPdf(context, benchOf(context, spread.placements), printParts()),
+    'spread.svg': spreadSvg(context, placements, spread.whiteOut, shippedLetters()),
+    'bench.pdf': await benchPdf(context, benchOf(context, placements, spread.whiteOut), printParts()),
     'cuts.svg': cutsSvg(context, spread.cuts),
   };
 }

@@ -4,23 +4,31 @@ import { inflateSync } from 'node:zlib';
 import type { Letters } from '../core/format/letters';
 import { lettersOf } from '../core/format/letters';
 
-const FILES = {
-  Pacifico: 'pacifico/files/pacifico-latin-400-normal',
-  Sacramento: 'sacramento/files/sacramento-latin-400-normal',
-  Fraunces: 'fraunces/files/fraunces-latin-600-normal',
-  Figtree: 'figtree/files/figtree-latin-500-normal',
-  Caveat: 'caveat/files/caveat-latin-500-normal',
+/** The faces of each font, in the order in which they are asked for a letter. */
+const FAMILIES = {
+  Pacifico: ['pacifico-latin-400', 'pacifico-latin-ext-400', 'pacifico-cyrillic-400'],
+  Sacramento: ['sacramento-latin-400', 'sacramento-latin-ext-400'],
+  Fraunces: ['fraunces-latin-600', 'fraunces-latin-ext-600'],
+  Figtree: ['figtree-latin-500', 'figtree-latin-ext-500'],
+  Caveat: ['caveat-latin-500', 'caveat-latin-ext-500', 'caveat-cyrillic-500', 'caveat-cyrillic-ext-500'],
 } as const;
+/** What stands in where they have no letter (`scripts/pick-fonts.mjs`), the commonest first. */
+const OTHERS = [
+  'greek', 'greek-ext', 'vietnamese', 'hebrew', 'arabic', 'emoji', 'symbols', 'math', 'japanese',
+] as const; // prettier-ignore
 
-/** Where the installed font packages are; the application and the command both run from the project's folder. */
-const FOLDER = join(process.cwd(), 'node_modules', '@fontsource');
-
-const fontBytes = (name: keyof typeof FILES): Buffer => readFileSync(join(FOLDER, `${FILES[name]}.woff`));
+/** The application and the command both run from the project's folder. */
+const packaged = (file: string): Buffer =>
+  readFileSync(
+    join(process.cwd(), 'node_modules', '@fontsource', file.split('-')[0] as string, 'files', `${file}-normal.woff`),
+  );
+const picked = (file: string): Buffer => readFileSync(join(process.cwd(), 'fonts', `${file}.woff`));
 
 /** The fonts of the print, unpacked; reading packed ones costs seconds. */
 export const printFonts = () => ({
-  plain: unpacked(fontBytes('Figtree')),
-  heading: unpacked(fontBytes('Fraunces')),
+  plain: unpacked(packaged(FAMILIES.Figtree[0])),
+  heading: unpacked(packaged(FAMILIES.Fraunces[0])),
+  letters: shippedLetters(),
 });
 
 /** A WOFF file as the plain font it holds. Source: W3C, WOFF File Format 1.0, sections 4 and 5. */
@@ -58,8 +66,9 @@ function unpacked(woff: Buffer): Uint8Array {
 
 let opened: Letters | null = null;
 
-/** The lettering of all fonts that a spread's drawing uses; opened once. */
+/** The lettering of all fonts that a spread's drawing uses; opened once, each face when a letter of it is wanted. */
 export const shippedLetters = (): Letters =>
   (opened ??= lettersOf(
-    new Map((Object.keys(FILES) as (keyof typeof FILES)[]).map((name) => [name, unpacked(fontBytes(name))])),
+    new Map(Object.entries(FAMILIES).map(([name, files]) => [name, files.map((f) => () => unpacked(packaged(f)))])),
+    OTHERS.map((f) => () => unpacked(picked(f))),
   ));

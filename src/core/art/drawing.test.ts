@@ -115,12 +115,17 @@ describe('lettering', () => {
     expect(LETTER_WIDTHS[font]).toHaveLength(0x7e - 0x20 + 1);
     for (const w of LETTER_WIDTHS[font]) expect(w).toBeGreaterThan(0);
   });
-  it.each(FONTS)('%s: a text is as wide as its letters, one it lacks as wide as an n', (font) => {
-    expect(textWidth('', font)).toBe(0);
-    expect(textWidth('ferry', font)).toBeCloseTo([...'ferry'].reduce((sum, c) => sum + textWidth(c, font), 0));
-    expect(textWidth('合', font)).toBe(textWidth('n', font));
-    expect(textWidth('🐕', font)).toBe(textWidth('n', font));
-  });
+  it.each(FONTS)(
+    '%s: a text is as wide as its letters, with or without marks, a wide one as its size, others as an n',
+    (font) => {
+      expect(textWidth('', font)).toBe(0);
+      expect(textWidth('ferry', font)).toBeCloseTo([...'ferry'].reduce((sum, c) => sum + textWidth(c, font), 0));
+      expect(textWidth('š', font)).toBe(textWidth('s', font));
+      expect(textWidth('合', font)).toBe(1);
+      expect(textWidth('🐕', font)).toBe(1);
+      expect(textWidth('ж', font)).toBe(textWidth('n', font));
+    },
+  );
   it.each(FONTS)('%s fits width and height, whichever is less', (font) => {
     for (const [w, h] of [
       [30, 4],

@@ -1,14 +1,20 @@
 import type { FontName } from './letter-widths';
 import { LETTER_WIDTHS } from './letter-widths';
+import { NO_ROOM, WIDE } from '../measure/wide';
 import { esc, num } from './svg';
 
-/** Width of a text in mm at a size of 1 mm; letters outside the measured ones count as an `n`. */
-export function textWidth(text: string, font: FontName): number {
-  const widths = LETTER_WIDTHS[font];
-  return (
-    [...text].reduce((sum, c) => sum + (widths[(c.codePointAt(0) as number) - 32] ?? (widths[78] as number)), 0) / 1000
-  );
-}
+/**
+ * Width of a text in mm at a size of 1 mm. A letter with a mark is as wide as without, a wide one as its size; others
+ * outside the measured ones count as an `n`.
+ */
+export const textWidth = (text: string, font: FontName): number =>
+  [...text.normalize('NFD')].reduce((sum, letter) => sum + letterWidth(letter, LETTER_WIDTHS[font]), 0) / 1000;
+
+const letterWidth = (letter: string, widths: readonly number[]): number =>
+  widths[(letter.codePointAt(0) ?? 0) - 32] ??
+  (NO_ROOM.test(letter) ? 0 : WIDE.test(letter) ? 1000 : (widths[N - 32] ?? 0));
+
+const N = 110;
 
 /** The largest size in mm at which a text stays within a width and a height. */
 export const fittingSize = (text: string, font: FontName, width: number, height: number): number =>

@@ -1,5 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
 import { drawable } from './drawable';
+import type { Run } from './visual-runs';
+import { visualRuns } from './visual-runs';
 
 /** A line of lettering as the outlines of its glyphs. */
 export interface Outlined {
@@ -18,7 +20,12 @@ export interface PathCommand {
 export interface Letters {
   /** @param family the first of its names that is known is taken; the first known one where none is */
   readonly outline: (text: string, family: string) => Outlined;
+  /** The letters of a text that no face here has, each once: an empty box is drawn for each. */
+  readonly lacking: (text: string) => string[];
 }
+
+/** The bytes of a TrueType file, read when they are first needed. */
+export type FaceFile = () => Uint8Array;
 
 const COMMANDS = new Map<string, PathCommand['do']>([
   ['moveTo', 'M'],
@@ -28,28 +35,49 @@ const COMMANDS = new Map<string, PathCommand['do']>([
   ['closePath', 'Z'],
 ]);
 const MOST_KNOWN = 4000;
+const ASCII = /^[ -~]*$/;
+/** What has no shape of its own: joiners, and what chooses between two shapes of a letter. */
+const SHAPELESS = /[\s\u200b-\u200f\u2060\ufe0e\ufe0f]/u;
+const MARK = /\p{M}/u;
 
 /**
  * Lettering of some fonts.
- * @param fonts TrueType files by the name of their family
+ * @param families the faces of each by its name; the first is asked first
+ * @param others stand in for a letter that none of a family's faces has
  */
-export function lettersOf(fonts: ReadonlyMap<string, Uint8Array>): Letters {
-  const opened = new Map<string, Font>();
+export function lettersOf(families: ReadonlyMap<string, readonly FaceFile[]>, others: readonly FaceFile[]): Letters {
+  const opened = new Map<FaceFile, Font>();
   const known = new Map<string, Outlined>();
-  const fontOf = (family: string): Font => {
-    const names = [...family.split(',').map((n) => n.trim()), ...fonts.keys()];
-    const name = names.find((n) => fonts.has(n)) ?? '';
-    const font = opened.get(name) ?? (fontkit.create(fonts.get(name) as Uint8Array) as unknown as Font);
-    opened.set(name, font);
+  const fontOf = (file: FaceFile): Font => {
+    const font = opened.get(file) ?? (fontkit.create(file()) as unknown as Font);
+    opened.set(file, font);
     return font;
+  };
+  const facesOf = (family: string): readonly FaceFile[] => {
+    const names = [...family.split(',').map((n) => n.trim()), ...families.keys()];
+    return [...(families.get(names.find((n) => families.has(n)) ?? '') ?? []), ...others];
+  };
+  /** the face that has a letter with its marks, or at least without them */
+  const faceOf = (letter: string, faces: readonly FaceFile[]): Font | null => {
+    if (ASCII.test(letter)) return fontOf(faces[0] as FaceFile);
+    const all = [...letter].filter((c) => !SHAPELESS.test(c));
+    const has = (wanted: readonly string[]) =>
+      faces.find((f) => wanted.every((c) => fontOf(f).hasGlyphForCodePoint(c.codePointAt(0) as number)));
+    const found = has(all) ?? has(all.filter((c) => !MARK.test(c)));
+    return found ? fontOf(found) : null;
   };
   return {
     outline: (text, family) => {
       const key = `${family}\n${text}`;
-      const made = known.get(key) ?? drawn(fontOf(family), text);
+      const faces = facesOf(family);
+      const made = known.get(key) ?? drawn(visualRuns(text.normalize('NFC'), (letter) => faceOf(letter, faces)));
       if (known.size < MOST_KNOWN) known.set(key, made);
       return made;
     },
+    lacking: (text) =>
+      ASCII.test(text)
+        ? []
+        : [...new Set(graphemesOf(text.normalize('NFC')).filter((letter) => !faceOf(letter, facesOf(''))))],
   };
 }
 
@@ -57,7 +85,13 @@ export function lettersOf(fonts: ReadonlyMap<string, Uint8Array>): Letters {
 interface Font {
   readonly unitsPerEm: number;
   readonly hasGlyphForCodePoint: (code: number) => boolean;
-  readonly layout: (text: string) => {
+  readonly layout: (
+    text: string,
+    features: undefined,
+    script: undefined,
+    language: undefined,
+    direction: 'ltr' | 'rtl',
+  ) => {
     readonly glyphs: readonly {
       readonly path: { readonly commands: readonly { readonly command: string; readonly args: readonly number[] }[] };
     }[];
@@ -65,11 +99,20 @@ interface Font {
   };
 }
 
-function drawn(font: Font, text: string): Outlined {
-  const composed = text.normalize('NFC');
-  const readable = [...composed].map((c) => (font.hasGlyphForCodePoint(c.codePointAt(0) as number) ? c : '?')).join('');
-  const { outlines, positions } = drawable(readable, (part) => {
-    const line = font.layout(part);
+function drawn(runs: readonly Run<Font | null>[]): Outlined {
+  const path: PathCommand[] = [];
+  let x = 0;
+  for (const { text, face, level } of runs) {
+    const part = face ? glyphsOf(text, face, level % 2 ? 'rtl' : 'ltr') : boxes(graphemesOf(text).length);
+    for (const c of part.path) path.push({ do: c.do, args: c.args.map((n, k) => (k % 2 ? n : n + x)) });
+    x += part.width;
+  }
+  return { path, width: x };
+}
+
+function glyphsOf(text: string, font: Font, direction: 'ltr' | 'rtl'): Outlined {
+  const { outlines, positions } = drawable(text, (part) => {
+    const line = font.layout(part, undefined, undefined, undefined, direction);
     return { outlines: line.glyphs.map((g) => g.path.commands), positions: line.positions };
   }).drawn;
   const em = font.unitsPerEm;
@@ -89,3 +132,24 @@ function drawn(font: Font, text: string): Outlined {
   });
   return { path, width: x / em };
 }
+
+/** An empty box for each letter that nothing here can draw: never another letter in its place. */
+function boxes(count: number): Outlined {
+  const [wide, high, weight] = [0.5, 0.6, 0.04];
+  const frame = (x: number, inset: number): PathCommand[] => {
+    const [left, right, top, foot] = [x + 0.05 + inset, x + wide - 0.05 - inset, inset - high, -inset];
+    const down = [left, top, left, foot, right, foot, right, top];
+    const corners = inset ? [0, 3, 2, 1] : [0, 1, 2, 3]; // the hole runs the other way round
+    return [
+      ...corners.map((n, i): PathCommand => ({ do: i ? 'L' : 'M', args: down.slice(2 * n, 2 * n + 2) })),
+      { do: 'Z', args: [] },
+    ];
+  };
+  return {
+    path: Array.from({ length: count }, (_, i) => [...frame(i * wide, 0), ...frame(i * wide, weight)]).flat(),
+    width: count * wide,
+  };
+}
+
+const segmenter = new Intl.Segmenter('en', { granularity: 'grapheme' });
+const graphemesOf = (text: string): string[] => [...segmenter.segment(text)].map((s) => s.segment);

@@ -27,7 +27,7 @@ export async function madePdf(
 ): Promise<Uint8Array> {
   const { document, fonts } = await beginPdf(kit.name, parts.fonts);
   const paper = new Paper(document, fonts, kit.name, size);
-  const forms = new SvgForms(document, parts.letters, new Map());
+  const forms = new SvgForms(document, parts.fonts.letters, new Map());
   for (const sheet of sheets) {
     paper.turn('over the foot');
     for (const { piece, x, y, w, h } of sheet.items) {

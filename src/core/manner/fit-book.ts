@@ -58,7 +58,9 @@ function lowered(r: Region, by: number, floor: number): Region {
 }
 
 function raised(book: Book): Book {
-  const free = regionsOf(book, 'date-header').map((header) => {
+  const headers = regionsOf(book, 'date-header');
+  if (!headers.length) return book;
+  const free = headers.map((header) => {
     const above = book.regions.filter(
       (r) =>
         r.page === header.page &&
@@ -68,8 +70,8 @@ function raised(book: Book): Book {
     );
     return header.y - Math.max(EDGE, ...above.map(bottom));
   });
-  const by = tidy(Math.min(...free, ...regionsOf(book, 'date-header').map((r) => r.h)));
-  if (!(by >= 1)) return book;
+  const by = tidy(Math.min(...free, ...headers.map((r) => r.h)));
+  if (by < 1) return book;
   return {
     ...book,
     regions: book.regions.map((r) =>

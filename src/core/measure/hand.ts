@@ -1,3 +1,5 @@
+import { WIDE } from './wide';
+
 /** How large its owner writes, measured once with a sample line (handbook P4). */
 export interface Hand {
   /** letters that fit on a line of `lineWidth` mm */
@@ -32,8 +34,6 @@ interface Unit {
   /** it begins a line in any case: the text has a line break before it */
   readonly breaks: boolean;
 }
-
-const WIDE = /[\u2e80-\u9fff\uac00-\ud7af\uf900-\ufaff\uff00-\uff60]/u;
 
 /**
  * The text as it would be written on lines of `width` mm: broken where it says so and between words, inside a word

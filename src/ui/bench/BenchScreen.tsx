@@ -13,6 +13,7 @@ import { CAUTIONS } from '../../core/bench/cautions';
 import type { OwnPace } from '../../core/bench/pace';
 import { sayGroup } from '../../core/bench/say-group';
 import { downBefore, sayStep } from '../../core/bench/say-step';
+import { sayLacking } from '../../core/format/say-lacking';
 import { spokenWeek } from '../../core/week/day-names';
 import type { TypingHabits } from '../../core/week/typed/habits';
 import type { SpreadData } from '../../server/spread-data';
@@ -21,6 +22,7 @@ import { hasItsOwnKey, isCovered } from '../keys/free';
 import { later } from '../later';
 import { GLASS } from '../theme';
 import { SAID } from '../patient-queue';
+import { Messages } from '../screen/Messages';
 import { SavedNote, Screen } from '../screen/Screen';
 import { RunList } from './RunList';
 import { RunPicture } from './RunPicture';
@@ -47,12 +49,14 @@ interface BenchProps {
   readonly today: string;
   /** how a typed line is read */
   readonly typing: TypingHabits;
+  /** letters of its texts that no font here has */
+  readonly lacking: readonly string[];
 }
 
 const CameUpDialog = later(() => import('./CameUpDialog').then((m) => m.CameUpDialog));
 
 /** One step at a time, big, or a whole group, beside the list of all; what is done is ticked and stays ticked. */
-export function BenchScreen({ spread, ticked, pace, tape, next, today, typing }: BenchProps) {
+export function BenchScreen({ spread, ticked, pace, tape, next, today, typing, lacking }: BenchProps) {
   const at = useBench(spread, ticked);
   const { context, bench, said, message } = at;
   const pieces = [context.kit, ...context.stash].flatMap((k) => k.pieces);
@@ -130,6 +134,7 @@ export function BenchScreen({ spread, ticked, pace, tape, next, today, typing }:
           onClose={() => setCame(false)}
         />
       )}
+      {lacking.length > 0 && <Messages of={[sayLacking(lacking)]} severity="info" across />}
       {said && (
         <Alert severity="success" onClose={at.hush} sx={{ borderRadius: 0 }}>
           {said}

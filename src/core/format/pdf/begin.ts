@@ -1,11 +1,14 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument } from 'pdf-lib';
+import type { Letters } from '../letters';
 import type { Fonts } from './paper';
 
 /** The files of the two fonts that a print's own text is set in, TrueType. */
 export interface FontFiles {
   readonly plain: Uint8Array;
   readonly heading: Uint8Array;
+  /** draws what they have no letters for, and all that is written */
+  readonly letters: Letters;
 }
 
 /** A document begun: named, with its fonts, and of a fixed moment, so that the same content gives the same bytes. */
@@ -20,6 +23,7 @@ export async function beginPdf(title: string, files: FontFiles): Promise<{ docum
   const fonts = {
     plain: await document.embedFont(files.plain, { subset: true }),
     heading: await document.embedFont(files.heading, { subset: true }),
+    letters: files.letters,
   };
   return { document, fonts };
 }

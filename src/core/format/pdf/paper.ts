@@ -11,7 +11,8 @@ import {
   setGraphicsState,
 } from 'pdf-lib';
 import { PAPER } from '../../measure/paper';
-import { drawable } from '../drawable';
+import type { Letters } from '../letters';
+import { isFromRight, visualRuns } from '../visual-runs';
 
 /** Points in a millimeter: 72 points to the inch, 25.4 mm to the inch. */
 export const POINTS = 72 / 25.4;
@@ -47,6 +48,8 @@ function partsOf(length: number, most: number): number[] {
 export interface Fonts {
   readonly plain: PDFFont;
   readonly heading: PDFFont;
+  /** draws texts that have other letters than these fonts */
+  readonly letters: Letters;
 }
 
 /**
@@ -197,13 +200,31 @@ export class Paper {
   }
 
   text(text: string, x: number, y: number, size: number, font = this.fonts.plain, color = INK): void {
-    this.page?.drawText(printable(text, font), { x: x * POINTS, y: (this.height - y) * POINTS, size, font, color });
+    let at = x * POINTS;
+    for (const run of runsIn(text, font)) {
+      const where = { x: at, y: (this.height - y) * POINTS, color };
+      if (run.face) this.page?.drawText(run.text, { ...where, size, font });
+      else this.page?.drawSvgPath(this.outlined(run.text, font).path, { ...where, scale: size });
+      at += (run.face ? font.widthOfTextAtSize(run.text, 1000) / 1000 : this.outlined(run.text, font).width) * size;
+    }
+  }
+
+  /** A text as the outlines of its letters, at a size of 1. */
+  private outlined(text: string, font: PDFFont): { path: string; width: number } {
+    const { path, width } = this.fonts.letters.outline(text, font === this.fonts.heading ? 'Fraunces' : 'Figtree');
+    return { path: path.map((c) => `${c.do}${c.args.map((n) => n.toFixed(4)).join(' ')}`).join(''), width };
   }
 
   /** mm; a word is measured once, at size 1000. */
   textWidth(text: string, size: number): number {
+    const { plain } = this.fonts;
     const known =
-      this.measured.get(text) ?? this.fonts.plain.widthOfTextAtSize(printable(text, this.fonts.plain), 1000);
+      this.measured.get(text) ??
+      runsIn(text, plain)
+        .map((run) =>
+          run.face ? plain.widthOfTextAtSize(run.text, 1000) : this.outlined(run.text, plain).width * 1000,
+        )
+        .reduce((sum, wide) => sum + wide, 0);
     this.measured.set(text, known);
     return (known * size) / 1000 / POINTS;
   }
@@ -254,17 +275,29 @@ export class Paper {
   }
 }
 
-const letters = new WeakMap<PDFFont, ReadonlySet<number>>();
+const known = new WeakMap<PDFFont, ReadonlySet<number>>();
 
 /** What each font here has, and draws alone and together. */
 const ASCII = /^[ -~]*$/;
 
-/** Letters the font does not have are shown as a question mark rather than stopping the print. */
-function printable(text: string, font: PDFFont): string {
-  if (ASCII.test(text)) return text;
-  const known = letters.get(font) ?? new Set(font.getCharacterSet());
-  letters.set(font, known);
-  const composed = text.normalize('NFC');
-  const readable = [...composed].map((c) => (known.has(c.codePointAt(0) as number) ? c : '?')).join('');
-  return drawable(readable, (part) => font.encodeText(part)).text;
+/** What of a line the font draws, so that it can be searched for, and what its stand-ins draw. */
+const runsIn = (text: string, font: PDFFont): readonly { readonly text: string; readonly face: boolean }[] =>
+  isOf(text, font)
+    ? [{ text, face: true }]
+    : isFromRight(text)
+      ? [{ text, face: false }]
+      : visualRuns(text.normalize('NFC'), (letter) => isOf(letter, font));
+
+/** Whether a font has every letter of a text, and draws them together. */
+function isOf(text: string, font: PDFFont): boolean {
+  if (ASCII.test(text)) return true;
+  const letters = known.get(font) ?? new Set(font.getCharacterSet());
+  known.set(font, letters);
+  if (![...text].every((c) => letters.has(c.codePointAt(0) as number))) return false;
+  try {
+    font.encodeText(text);
+    return true;
+  } catch {
+    return false;
+  }
 }

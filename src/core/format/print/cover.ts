@@ -4,12 +4,13 @@ import { totalsOf } from '../../bench/totals';
 import { reeled } from '../../measure/fraction';
 import { counted, kitName } from '../../spread/voice';
 import { FRAME, STOP } from '../pdf/paper';
+import { sayLacking } from '../say-lacking';
 import { pageForm } from './page-form';
 import type { Printing } from './sheet-of-work';
 
 /** The week at a glance: the spread small, what it takes, and the cautions of the trade. */
 export function printCover(printing: Printing, title: string): void {
-  const { paper, context, bench, voice } = printing;
+  const { paper, context, bench, voice, lacking } = printing;
   paper.turn();
   paper.heading('Bench sheet');
   paper.paragraph(title, { size: 10.5 });
@@ -37,6 +38,7 @@ export function printCover(printing: Printing, title: string): void {
     `${counted(t.texts, 'text')} to write, ${counted(t.rows, 'row')} of lists. ${counted(bench.steps.length, 'step')}, about ${minutes} minutes at a usual pace.`,
   ];
   for (const line of lines) paper.paragraph(line);
+  if (lacking.length) paper.paragraph(sayLacking(lacking), { color: STOP });
   paper.skip(3);
   for (const work of ['white-out', 'cut', 'place'] as const)
     if (bench.steps.some((s) => s.do === work || (work === 'place' && s.do === 'stack')))

@@ -9,7 +9,6 @@ import { isWriting, pieceIndex } from '../../spread/placement';
 import type { Voice } from '../../spread/voice';
 import { voiceOf } from '../../spread/voice';
 import { spokenWeek } from '../../week/day-names';
-import type { Letters } from '../letters';
 import type { FontFiles } from '../pdf/begin';
 import { beginPdf } from '../pdf/begin';
 import type { PaperSize } from '../pdf/paper';
@@ -20,7 +19,6 @@ import { SvgForms } from '../pdf/svg-form';
 /** What a print needs beside the spread. */
 export interface PrintParts {
   readonly fonts: FontFiles;
-  readonly letters: Letters;
   /** the picture of a scanned sticker as PNG, by its hash; null where it is gone */
   readonly pictureOf?: (hash: string) => Promise<Uint8Array | null>;
   readonly size?: PaperSize;
@@ -34,6 +32,8 @@ export interface Printing {
   readonly context: Context;
   readonly bench: Bench;
   readonly voice: Voice;
+  /** letters of its texts that no font here has, each once */
+  readonly lacking: readonly string[];
   /** the face of a sticker as a form in its own mm; the same one for all its copies */
   readonly faceOf: (piece: Piece) => PDFRef;
 }
@@ -42,7 +42,7 @@ export interface Printing {
 export async function beginPrint(
   context: Context,
   bench: Bench,
-  { fonts, letters, pictureOf, size, pack }: PrintParts,
+  { fonts, pictureOf, size, pack }: PrintParts,
 ): Promise<{ document: PDFDocument; printing: Printing; title: string }> {
   const title = `${context.book.name}, ${spokenWeek(context.week.days)} (${context.week.week})`;
   const { document, fonts: embedded } = await beginPdf(title, fonts);
@@ -54,7 +54,7 @@ export async function beginPrint(
     const png = await pictureOf(hash);
     if (png) pictures.set(`/pictures/${hash}`, (await document.embedPng(png)).ref);
   }
-  const forms = new SvgForms(document, letters, pictures, pack);
+  const forms = new SvgForms(document, fonts.letters, pictures, pack);
   const faces = new Map<string, PDFRef>();
   const faceOf = (piece: Piece): PDFRef => {
     const key = pieceKey(piece);
@@ -68,6 +68,7 @@ export async function beginPrint(
     context,
     bench,
     voice: voiceOf(context, bench.placements),
+    lacking: fonts.letters.lacking(bench.placements.map((p) => p.text ?? '').join(' ')),
     faceOf,
   };
   return { document, printing, title };

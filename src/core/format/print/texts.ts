@@ -43,8 +43,9 @@ export function printTexts({ paper, forms, context, bench, voice }: Printing): v
     paper.text(day === null ? 'Sidebar and strips' : dayName(voice, day), left(), at + 4.5, 10.5);
     for (const p of texts) {
       const hand = handAt(context.options.hand, p.size);
-      const size = writtenOn(context, p, bench.placements)?.size ?? hand.linePitch;
-      const lines = (p.text ?? '').split('\n').filter(Boolean);
+      const written = writtenOn(context, p, bench.placements);
+      const size = written?.size ?? hand.linePitch;
+      const lines = written?.lines.map((l) => l.text) ?? [];
       for (const line of lines) {
         const pitch = Math.max(hand.linePitch, size);
         const from = take(pitch);

@@ -5,6 +5,7 @@ import { listSupplies } from '../../../../db/plans';
 import { findSpreadOfWeek } from '../../../../db/spreads';
 import { isTape } from '../../../../db/tape';
 import { lastTicks, ticksOf } from '../../../../db/ticks';
+import { shippedLetters } from '../../../../server/fonts';
 import { loadSpread } from '../../../../server/spread-data';
 import { typingHabits } from '../../../../server/settings';
 import { store } from '../../../../server/store';
@@ -34,6 +35,7 @@ export default async function BenchPage({ params }: { params: Promise<{ id: stri
       next={{ week, spreadId: next?.id ?? null }}
       today={await today()}
       typing={await typingHabits(db)}
+      lacking={shippedLetters().lacking(spread.placements.map((p) => p.text ?? '').join(' '))}
     />
   );
 }
