@@ -4,6 +4,7 @@ import type { Piece } from '../kit/kit';
 import { wholeOf } from '../kit/ledger';
 import type { Rect } from '../measure/rect';
 import type { Kind } from '../kit/kinds';
+import { CREAM, DISC, fieldOf, rowsOf } from './grounds';
 import { iconNamed } from './icon-named';
 import { broken, fittingSize, lettering } from './lettering';
 import { motifOf } from './motifs/registry';
@@ -79,7 +80,7 @@ const scene: Painter = (c) =>
 const base: Painter = (c) => {
   const { w, h, t } = c;
   const breath = c.piece.motif ? `<g opacity=".2">${pictured(c)}</g>` : '';
-  const field = `<path d="${outline(c.piece.shape, w, h, Math.min(1.1, h / 8))}" fill="${mix(t.color, '#fffdf8', t.dark ? 0 : 0.35)}"/>`;
+  const field = `<path d="${outline(c.piece.shape, w, h, Math.min(1.1, h / 8))}" fill="${fieldOf(t)}"/>`;
   const edge = `<path d="${outline(c.piece.shape, w, h, Math.min(1.1, h / 8))}" fill="none" stroke="${t.accent}" stroke-width=".35"/>`;
   return c.clip(box(0, 0, w, h, t.color) + breath + field + edge);
 };
@@ -104,7 +105,7 @@ const checklist: Painter = (c) => {
   const { w, h, t, piece } = c;
   const rows = Math.max(1, piece.rows);
   const pitch = h / rows;
-  let out = box(0, 0, w, h, mix(t.color, '#fffdf8', 0.3)) + box(0, 0, 4.8, h, t.color);
+  let out = box(0, 0, w, h, rowsOf(t)[0]) + box(0, 0, 4.8, h, t.color);
   for (let i = 0; i < rows; i++) {
     const y = i * pitch;
     if (i % 2)
@@ -190,7 +191,7 @@ const dateCover: Painter = (c) =>
   c.clip(
     pictured(c) +
       `<path d="${outline(c.piece.shape, c.w, c.h, 0.7)}" fill="none" stroke="#fffdf8" stroke-width=".4"/>` +
-      colorPen.disc(c.w / 2, c.h / 2, Math.min(4.9, c.h / 2 - 0.6), '#fffdf8', 0.92),
+      colorPen.disc(c.w / 2, c.h / 2, Math.min(4.9, c.h / 2 - 0.6), CREAM, DISC),
   );
 
 const dateDot: Painter = ({ piece, w, h, t }) => {

@@ -94,7 +94,7 @@ const EDGES: Readonly<Record<string, Edge>> = {
     silent: 0x94, // 3.03 and 2.995 by the formula of WCAG 2.2, worked out by hand
     speaks: 0x95,
     laid: (gray) => [
-      context({ kit: of({ color: `#${gray.toString(16).repeat(3)}` }) }),
+      context({ kit: of({ kind: 'header', color: `#${gray.toString(16).repeat(3)}` }) }),
       [label({ text: 'swim', ink: 'white gel pen' })],
     ],
   },

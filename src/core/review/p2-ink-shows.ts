@@ -2,9 +2,8 @@ import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { pieceName, sentence } from '../spread/voice';
 import { at } from './where';
-import { BLACK, PAPER, WHITE, inkFor } from '../spread/ink';
+import { BLACK, PAPER, WHITE, inkFor, showsOn } from '../spread/ink';
 import { isWriting } from '../spread/placement';
-import { contrast } from '../color/color';
 import { eachPlacement } from './each-placement';
 
 /** Contrast that handwriting needs at least: WCAG 2.2 asks 3 of large letters. */
@@ -19,7 +18,7 @@ export const p2InkShows: Rule<Case> = {
     if (!p.text || !p.ink) return [];
     const piece = isWriting(p) ? PAPER : view.pieceOf(p);
     if (!piece) return [];
-    const ratio = contrast(p.ink?.startsWith('white') ? WHITE : BLACK, piece.color);
+    const ratio = showsOn(piece, p.ink.startsWith('white') ? WHITE : BLACK);
     if (ratio >= LEAST) return [];
     return [
       {

@@ -12,7 +12,7 @@ import { contextFrom } from './context';
 import { Draft } from './draft';
 import { foilCost, foilOfDay } from './foil';
 import { freeStretches, keptFree } from './free-room';
-import { BLACK, WHITE, inkFor } from './ink';
+import { BLACK, PAPER, WHITE, inkFor } from './ink';
 import { matchDemands } from './placement';
 import { trimTo } from './trim';
 import { counted, mm, pieceName, voiceOf } from './voice';
@@ -113,7 +113,7 @@ describe('a pen', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 0xffffff }), (n) => {
         const color = `#${n.toString(16).padStart(6, '0')}`;
-        const dark = inkFor({ finish: 'matte-removable', color }).startsWith('black');
+        const dark = inkFor({ ...PAPER, color }).startsWith('black');
         const [used, other] = dark ? [BLACK, WHITE] : [WHITE, BLACK];
         expect(contrast(color, used)).toBeGreaterThanOrEqual(contrast(color, other));
       }),
@@ -127,7 +127,7 @@ describe('a pen', () => {
     ['vinyl', 'black permanent marker'],
     ['clear', 'black permanent marker'],
   ] as const)('for %s is a %s (handbook P1)', (finish, pen) => {
-    expect(inkFor({ finish, color: '#ffffff' })).toBe(pen);
+    expect(inkFor(piece({ finish, color: '#ffffff' }))).toBe(pen);
   });
 });
 
