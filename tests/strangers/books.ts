@@ -64,7 +64,7 @@ export function strangersBook(seed: number): Book {
     unit: chance(0.5) ? 'in' : 'mm',
     weekStart: chance(0.5) ? 'monday' : 'sunday',
     dated: has.header && chance(0.7),
-    binding: { kind: (['coil', 'discs', 'rings', 'sewn'] as const)[seed % 4] as 'coil', width: between(0, 12) },
+    binding: { kind: (['coil', 'discs', 'rings', 'sewn'] as const)[seed % 4] as 'coil', width: between(0, margin - 1) },
     pages: onPage.map((_, n) => ({ width, height, bindingSide: n % 2 ? 'left' : 'right' })),
     regions,
     marks,

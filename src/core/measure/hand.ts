@@ -1,3 +1,4 @@
+import { hyphenated } from './hyphenate';
 import { WIDE } from './wide';
 
 /** How large its owner writes, measured once with a sample line (handbook P4). */
@@ -24,7 +25,7 @@ export const linesIn = (hand: Hand, height: number): number => Math.max(0, Math.
 export const handAt = (hand: Hand, size: number): Hand =>
   size === 1 ? hand : { ...hand, lettersPerLine: hand.lettersPerLine / size, linePitch: hand.linePitch * size };
 
-/** What a line may be broken before: a word, or a letter of a script that is written without spaces. */
+/** What a line may be broken before: a word, a part of one after a hyphen, a letter of a script without spaces. */
 interface Unit {
   readonly text: string;
   /** in letters; those of East Asian scripts are as wide as two */
@@ -36,8 +37,8 @@ interface Unit {
 }
 
 /**
- * The text as it would be written on lines of `width` mm: broken where it says so and between words, inside a word
- * only when the word alone is longer than a line.
+ * The text as it would be written on lines of `width` mm: broken where it says so, between words and after a hyphen or
+ * a stroke in one; elsewhere in a word, with a hyphen, only when it alone is longer than a line.
  */
 export function writeLines(text: string, width: number, hand: Hand): string[] {
   const most = lettersOn(hand, width);
@@ -53,12 +54,10 @@ export function writeLines(text: string, width: number, hand: Hand): string[] {
       continue;
     }
     if (line) lines.push(line);
-    let rest = [...unit.text];
-    if (unit.letters > rest.length)
-      rest = [unit.text]; // one wide letter is not broken
-    else for (; rest.length > most; rest = rest.slice(most)) lines.push(rest.slice(0, most).join(''));
-    line = rest.join('');
-    used = Math.max(rest.length, Math.min(unit.letters, most));
+    const parts = unit.letters > most && !WIDE.test(unit.text) ? hyphenated(unit.text, most) : [unit.text];
+    line = parts.pop() ?? '';
+    lines.push(...parts);
+    used = parts.length ? [...line].length : Math.min(unit.letters, most);
   }
   if (line) lines.push(line);
   return lines;
@@ -98,8 +97,14 @@ function unitsOf(text: string): readonly Unit[] {
   return known;
 }
 
+/** After a hyphen, a stroke and their like between letters a word may be broken. Common practice. */
+const WITHIN = /(?<=\p{L}{2}[-/–—_=&?@+.])(?=\p{L}{3})/u;
+
 function unitsOfWord(word: string): Unit[] {
-  if (!WIDE.test(word)) return [{ text: word, letters: [...word].length, spaced: true, breaks: false }];
+  if (!WIDE.test(word))
+    return word
+      .split(WITHIN)
+      .map((part, i) => ({ text: part, letters: [...part].length, spaced: i === 0, breaks: false }));
   const parts = word.match(new RegExp(`${WIDE.source}|(?:(?!${WIDE.source}).)+`, 'gu')) ?? [];
   return parts.map((part, i) => ({
     text: part,

@@ -89,7 +89,7 @@ it('fits a text exactly when its written lines do', () => {
   const hand = { lettersPerLine: 18, lineWidth: 38.1, linePitch: 4.5 };
   fc.assert(
     fc.property(
-      fc.string({ unit: fc.constantFrom('a', 'é', '🐕', ' '), maxLength: 40 }),
+      fc.string({ unit: fc.constantFrom('a', 'é', 'ß', ' '), maxLength: 40 }),
       fc.integer({ min: 2, max: 40 }),
       fc.integer({ min: 0, max: 30 }),
       (text, w, h) => {

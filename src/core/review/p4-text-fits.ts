@@ -20,7 +20,7 @@ export const p4TextFits: Rule<Case> = {
   check(view) {
     const over = view.placements.filter((p) => p.layer > 0);
     return view.placements
-      .filter((p) => p.text && p.role === 'day')
+      .filter((p) => p.text && p.role !== 'base')
       .flatMap((p): Found[] => {
         const piece = view.pieceOf(p);
         if (!piece && !isWriting(p)) return [];

@@ -2,16 +2,16 @@ import type { Demand } from '../../week/demand';
 import { spokenTime, writtenText } from '../../week/demand';
 
 /**
- * What is still to be written where a script says part of an item: what follows its words in the title, with the time;
- * all of it where the script says the item's meaning in other words. Null where the script says everything.
- * @example besideScript(choirRehearsalAt19, 'choir') // '7 rehearsal'
+ * What is still to be written where a script says part of an item: what follows its words in the title, then the
+ * time, since a time between the words of a title is read as none; all of it where the script says the item's meaning in other words. Null where the script says everything.
+ * @example besideScript(choirRehearsalAt19, 'choir') // 'rehearsal, 7p'
  */
 export function besideScript(demand: Demand, script: string): string | null {
   const rest = afterWords(demand.title, script);
   if (rest === null) return writtenText(demand);
-  if (rest !== '') return writtenText({ ...demand, title: rest });
   const time = demand.start === null ? '' : spokenTime(demand.start);
-  return `${time}${demand.tentative ? ' ?' : ''}`.trim() || null;
+  const said = [rest, time].filter(Boolean).join(', ');
+  return `${said}${demand.tentative ? ' ?' : ''}`.trim() || null;
 }
 
 /** What follows some words at the beginning of a title, without comma or dash; null where it begins otherwise. */

@@ -14,7 +14,10 @@ import type { Reserved } from './reserved';
 import { reserve } from './reserved';
 import { spaceOut } from './spacing';
 
-/** What could not be laid as planned is planned anew with what is left; the last time on rungs that never fail. */
+/**
+ * A day that could not be laid as planned is planned anew, whole, with what the others left; the last time on rungs that
+ * never fail. Its rest alone would go wherever there is room, out of its order.
+ */
 const ATTEMPTS: readonly (readonly Rung[])[] = [LADDER, LADDER, [paper, open]];
 
 /**
@@ -27,22 +30,28 @@ export const days: Stage = (before, context) => {
   for (const rungs of ATTEMPTS) {
     const plan = planWeek(draft, context, rungs);
     draft = plan.draft.clone();
-    const failed = plan.days.map((day) => layDay(draft, day, reserved)).some(Boolean);
+    let failed = false;
+    for (const day of plan.days) {
+      const tried = draft.clone();
+      const isWhole = layDay(tried, day, reserved);
+      if (isWhole || rungs === ATTEMPTS.at(-1)) draft = tried;
+      failed ||= !isWhole;
+    }
     if (!failed) break;
   }
   return draft;
 };
 
-/** @returns true when something could not be laid as it was planned */
+/** @returns false when something could not be laid as it was planned */
 function layDay(draft: Draft, plan: PlannedDay, reserved: Reserved): boolean {
   const { context, day, standing } = plan;
   const column = dayColumn(context.book, day);
-  if (!column) return false;
+  if (!column) return true;
   const tops = topsOf(plan);
   const laid = standing.map((s, i) =>
     s.choice.lay(draft, { page: column.page, day, column, y: tops[i] as number }, reserved),
   );
-  return laid.includes(false);
+  return !laid.includes(false);
 }
 
 /** mm down the page at which each block of a day stands. */

@@ -4,10 +4,12 @@ import { bottom } from '../../measure/rect';
 import { alignX } from '../../spread/align';
 import { FOREIGN, byCost, piecesOf, strangeness } from '../../spread/choose';
 import type { Draft } from '../../spread/draft';
+import { fitText } from '../../spread/fit-text';
 import { PAPER, inkFor } from '../../spread/ink';
 import type { Context } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
-import { layStrip } from '../base/makeshift';
+import { baseOf, writingRoom } from '../../spread/writing';
+import { layStrip, stripFor } from '../base/makeshift';
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 /** mm from line to line drawn by hand, where the owner writes smaller. From memory. */
@@ -35,6 +37,7 @@ export function madeTracker(
   const room = bottom(bar) - top - (name === null ? 0 : nameHeight(context));
   const list = byCost(piecesOf(context, 'checklist'), (p) =>
     p.rows === 0 ||
+    sizeOn(context, p.height / p.rows) === null ||
     p.words ||
     strangeness(p, context) > FOREIGN ||
     draft.ledger.rowsLeft(p) < DAYS.length ||
@@ -69,6 +72,12 @@ function spareRows(draft: Draft, context: Context): number {
   return there - context.week.demands.filter((d) => d.list !== null).length;
 }
 
+/** How large is written on a row so high; null where it would be smaller than its owner writes. */
+function sizeOn({ options: { hand, smallest } }: Context, pitch: number): number | null {
+  const size = Math.min(1, Math.floor((pitch / hand.linePitch) * 100) / 100);
+  return size >= smallest ? size : null;
+}
+
 /** A row for each day, joined of several copies where one has fewer. @returns the mm of height taken */
 function layDays(draft: Draft, context: Context, bar: Region, list: Piece, top: number): number {
   const pitch = list.height / list.rows;
@@ -83,6 +92,7 @@ function layDays(draft: Draft, context: Context, bar: Region, list: Piece, top: 
       y: top + done * pitch,
       role: 'sidebar',
       text: DAYS.slice(done, done + rows).join('\n'),
+      size: sizeOn(context, pitch) ?? 1,
       ink: inkFor(list),
     });
     done += rows;
@@ -96,10 +106,11 @@ const nameHeight = (context: Context): number =>
 /** The name on a strip of washi, or in ink. @returns the mm of height taken */
 function layName(draft: Draft, context: Context, bar: Region, name: string, y: number): number {
   const place = { page: bar.page, x: bar.x, w: bar.w, y, role: 'sidebar' as const, day: null };
-  const strip = layStrip(draft, context, place, NAME_STRIP);
+  const piece = stripFor(draft, context, bar.w, NAME_STRIP);
+  const fitted = piece && fitText(name, writingRoom(baseOf(piece, { w: bar.w, h: piece.height })), context.options);
+  const strip = fitted && layStrip(draft, context, place, NAME_STRIP);
   if (!strip) return writeName(draft, context, bar, name, y);
-  const piece = draft.pieceOf(strip);
-  draft.placements[draft.placements.indexOf(strip)] = { ...strip, text: name, ink: piece ? inkFor(piece) : null };
+  draft.placements[draft.placements.indexOf(strip)] = { ...strip, ...fitted, ink: inkFor(piece) };
   return strip.h + UNDER_NAME;
 }
 

@@ -1,0 +1,92 @@
+/**
+ * A check of a laid-out week with a geometry of its own: it reads what is handed out (the drawing, the steps) and asks
+ * nothing of the review.
+ */
+import type { Bench } from '../../src/core/bench/bench';
+import { downBefore, sayStep } from '../../src/core/bench/say-step';
+import type { Letters } from '../../src/core/format/letters';
+import { spreadSvg } from '../../src/core/format/spread-svg';
+import type { Context, Placement } from '../../src/core/spread/placement';
+import { isWriting } from '../../src/core/spread/placement';
+import { voiceOf } from '../../src/core/spread/voice';
+
+export interface Fault {
+  readonly is: 'not drawn' | 'text lost' | 'word broken' | 'no letter' | 'too wide' | 'no step' | 'not said' | 'order';
+  readonly of: string;
+}
+
+/** mm that letters may run over their room */
+const OVER = 0.3;
+
+/** What is drawn of each placement, by its id: the lines of its texts, as they stand in the drawing. */
+function drawnLines(svg: string): Map<string, { text: string; size: number; squeezed: number | null }[]> {
+  const groups = [...svg.matchAll(/<g id="(p\d+)"(.*?)(?=<g id="p\d+"|$)/gs)];
+  return new Map(
+    groups.map(([, id, inner]) => {
+      const hand = /<g[^>]*font-family="Caveat, cursive"[^>]*font-size="([\d.]+)"[^>]*>(.*?)<\/g>/s.exec(inner ?? '');
+      const lines = [...(hand?.[2] ?? '').matchAll(/<text([^>]*)>([^<]*)<\/text>/g)].map(([, attributes, text]) => ({
+        text: plain(text ?? ''),
+        size: Number(hand?.[1]),
+        squeezed: Number(/textLength="([\d.]+)"/.exec(attributes ?? '')?.[1] ?? NaN) || null,
+      }));
+      return [id as string, lines] as const;
+    }),
+  );
+}
+
+const plain = (xml: string): string =>
+  xml.replace(/&lt;/g, '<').replace(/&gt;/g, '>').replace(/&quot;/g, '"').replace(/&#39;/g, '’').replace(/&amp;/g, '&');
+const bare = (text: string): string => text.replace(/[\s-]|’/g, '').replaceAll("'", '');
+
+/** All faults of a week as it would be handed out. */
+export function faultsOf(
+  context: Context,
+  placements: readonly Placement[],
+  bench: Bench,
+  letters: Letters,
+): readonly Fault[] {
+  const faults: Fault[] = [];
+  const say = (is: Fault['is'], of: string): void => void faults.push({ is, of });
+  const lines = drawnLines(spreadSvg(context, placements, bench.whiteOut));
+  const voice = voiceOf(context, placements);
+  const said = bench.steps.map((s) => sayStep(s, voice, downBefore(bench, s.n))).join('\n');
+  const refs = new Set(bench.steps.flatMap((s) => s.refs.map((r) => r.replace('text:', ''))));
+  for (const p of placements) {
+    if (!refs.has(p.id)) say('no step', p.id);
+    if (!p.text) continue;
+    const drawn = lines.get(p.id);
+    if (!drawn?.length) say('not drawn', p.text);
+    const all = (drawn ?? []).map((l) => l.text);
+    if (bare(all.join('')) !== bare(p.text.replaceAll(' / ', ' '))) say('text lost', `${p.text} → ${all.join('|')}`);
+    all.slice(1).forEach((line, i) => {
+      const [before, after] = [all[i]?.split(/\s+/).at(-1) ?? '', line.trim().split(/\s+/)[0] ?? ''];
+      const isBroken = p.text?.includes(`${before}${after}`) && /\p{L}$/u.test(before) && /^\p{L}/u.test(after);
+      const isWide = /[\u3000-\u9fff]/.test(before + after);
+      if (isBroken && !isWide) say('word broken', all.join('|'));
+    });
+    for (const { text, size, squeezed } of drawn ?? []) {
+      for (const letter of letters.lacking(text)) say('no letter', letter);
+      const wide = squeezed ?? letters.outline(text, 'Caveat').width * size;
+      if (wide > p.w + OVER && p.turn % 90 === 0) say('too wide', `${text}: ${wide.toFixed(1)} of ${p.w}`);
+    }
+    const asSaid = p.text.split('\n').join(', ');
+    if (isWriting(p) && !said.includes(`“${asSaid}”`)) say('not said', asSaid);
+  }
+  return [...faults, ...outOfOrder(context, placements)];
+}
+
+/** Items with an hour that stand above one that comes before them, by more than a line, on their own day. */
+function outOfOrder(context: Context, placements: readonly Placement[]): Fault[] {
+  const timed = context.week.demands
+    .filter((d) => d.start !== null && d.lastDay === d.day)
+    .flatMap((d) => {
+      const at = placements.find((p) => p.items.includes(d.uid) && p.day === d.day);
+      return at ? [{ d, at }] : [];
+    });
+  return timed.flatMap(({ d, at }) =>
+    timed
+      .filter((o) => o.d.day === d.day && o.at.id !== at.id && o.at.page === at.page)
+      .filter((o) => (o.d.start ?? 0) < (d.start ?? 0) && at.y + at.h <= o.at.y + 0.01)
+      .map((o): Fault => ({ is: 'order', of: `${d.title} ${d.start} over ${o.d.title} ${o.d.start}` })),
+  );
+}
