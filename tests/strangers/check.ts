@@ -9,6 +9,7 @@ import { spreadSvg } from '../../src/core/format/spread-svg';
 import type { Context, Placement } from '../../src/core/spread/placement';
 import { isWriting } from '../../src/core/spread/placement';
 import { voiceOf } from '../../src/core/spread/voice';
+import type { Demand } from '../../src/core/week/demand';
 
 export interface Fault {
   readonly is: 'not drawn' | 'text lost' | 'word broken' | 'no letter' | 'too wide' | 'no step' | 'not said' | 'order';
@@ -75,18 +76,24 @@ export function faultsOf(
   return [...faults, ...outOfOrder(context, placements)];
 }
 
-/** Items with an hour that stand above one that comes before them, by more than a line, on their own day. */
+/** From when to when an item may be, minutes; null where nobody said. */
+function spanOf({ start, part, list, kind }: Demand): readonly [from: number, to: number] | null {
+  if (list || kind === 'band') return null;
+  if (start !== null) return [start, start];
+  return part === 'morning' ? [0, 12 * 60] : part === 'evening' ? [17 * 60, 24 * 60] : null;
+}
+
+/** Items that stand wholly above one that comes before them on their own day. */
 function outOfOrder(context: Context, placements: readonly Placement[]): Fault[] {
-  const timed = context.week.demands
-    .filter((d) => d.start !== null && d.lastDay === d.day)
-    .flatMap((d) => {
-      const at = placements.find((p) => p.items.includes(d.uid) && p.day === d.day);
-      return at ? [{ d, at }] : [];
-    });
-  return timed.flatMap(({ d, at }) =>
-    timed
+  const known = context.week.demands.flatMap((d) => {
+    const span = spanOf(d);
+    const at = placements.find((p) => p.items.includes(d.uid) && p.day === d.day);
+    return span && at ? [{ d, at, span }] : [];
+  });
+  return known.flatMap(({ d, at, span }) =>
+    known
       .filter((o) => o.d.day === d.day && o.at.id !== at.id && o.at.page === at.page)
-      .filter((o) => (o.d.start ?? 0) < (d.start ?? 0) && at.y + at.h <= o.at.y + 0.01)
-      .map((o): Fault => ({ is: 'order', of: `${d.title} ${d.start} over ${o.d.title} ${o.d.start}` })),
+      .filter((o) => o.span[1] < span[0] && at.y + at.h <= o.at.y + 0.01)
+      .map((o): Fault => ({ is: 'order', of: `${d.title} ${span.join('-')} over ${o.d.title} ${o.span.join('-')}` })),
   );
 }

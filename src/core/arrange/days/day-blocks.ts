@@ -40,7 +40,7 @@ export function blocksOfDay(draft: Draft, context: Context, day: number): Block[
   }
   for (const demands of sharing(open.filter((d) => keepsPlace(d, context))))
     blocks.push({ demands, list: null, minute: sortMinute(demands[0] as Demand), open: true });
-  return sorted(withStackedLittles(blocks, context), context);
+  return sorted(blocks, context); // chores of a part of the day have one minute, and so stand together
 }
 
 const sorted = (blocks: readonly Block[], context: Context): Block[] =>
@@ -55,14 +55,6 @@ const sorted = (blocks: readonly Block[], context: Context): Block[] =>
 const listsFirst = (b: Block, { ways }: Context): number =>
   b.list === null || ways.lists === 'by time' ? 0 : ways.lists === 'top' ? -1 : 1;
 
-/** Where littles are stacked, a day's untimed chores stand together, at the time of the earliest (handbook 5). */
-function withStackedLittles(blocks: readonly Block[], { options }: Context): Block[] {
-  const loose = (b: Block): boolean =>
-    b.list === null && !b.open && b.demands[0]?.kind === 'chore' && b.demands[0].start === null;
-  const first = Math.min(...blocks.filter(loose).map((b) => b.minute));
-  return blocks.map((b) => (options.littles === 'stacked' && loose(b) ? { ...b, minute: first } : b));
-}
-
 /** The ways to see a day: its items one by one, or its short chores as rows of one list (handbook K7). */
 export function waysToSee(blocks: readonly Block[], context: Context): Block[][] {
   const gathered = gather(blocks, context);
@@ -72,12 +64,21 @@ export function waysToSee(blocks: readonly Block[], context: Context): Block[][]
 /** The name of the list that loose chores are gathered on. */
 const GATHERED = 'to do';
 
-/** What is short, has no hour and asks for no room of its own joins the day's list, or makes one. */
+/**
+ * What is short, has no hour and asks for no room of its own joins the day's list, or makes one. What is for the
+ * morning or the evening stays there (handbook D2).
+ */
 function gather(blocks: readonly Block[], context: Context): Block[] | null {
   const loose = blocks.filter((b) => {
     const [d] = b.demands;
     return (
-      d !== undefined && b.list === null && !b.open && d.start === null && d.room === null && LOOSE.includes(d.kind)
+      d !== undefined &&
+      b.list === null &&
+      !b.open &&
+      d.start === null &&
+      d.part === 'day' &&
+      d.room === null &&
+      LOOSE.includes(d.kind)
     );
   });
   const there = blocks.find((b) => b.list?.toLowerCase() === GATHERED);

@@ -14,11 +14,9 @@ import type { Reserved } from './reserved';
 import { reserve } from './reserved';
 import { spaceOut } from './spacing';
 
-/**
- * A day that could not be laid as planned is planned anew, whole, with what the others left; the last time on rungs that
- * never fail. Its rest alone would go wherever there is room, out of its order.
- */
-const ATTEMPTS: readonly (readonly Rung[])[] = [LADDER, LADDER, [paper, open]];
+/** How often a week is planned; the last time days that failed go on rungs that never do. From memory. */
+const ATTEMPTS = 5;
+const NEVER_FAIL: readonly Rung[] = [paper, open];
 
 /**
  * Every item of the week in its day, in time order, on the best rung of the ladder that the week can spare (handbook
@@ -26,32 +24,37 @@ const ATTEMPTS: readonly (readonly Rung[])[] = [LADDER, LADDER, [paper, open]];
  */
 export const days: Stage = (before, context) => {
   const reserved = reserve(before, context);
+  const failedOn = new Map<number, Set<string>>();
   let draft = before.clone();
-  for (const rungs of ATTEMPTS) {
-    const plan = planWeek(draft, context, rungs);
+  for (let n = 1; n <= ATTEMPTS; n++) {
+    const isLast = n === ATTEMPTS;
+    const plan = planWeek(draft, context, (day) =>
+      isLast ? NEVER_FAIL : LADDER.filter((rung) => !failedOn.get(day)?.has(rung.name)),
+    );
     draft = plan.draft.clone();
-    let failed = false;
+    let isWhole = true;
     for (const day of plan.days) {
       const tried = draft.clone();
-      const isWhole = layDay(tried, day, reserved);
-      if (isWhole || rungs === ATTEMPTS.at(-1)) draft = tried;
-      failed ||= !isWhole;
+      const failed = layDay(tried, day, reserved);
+      // whole, or not at all: its rest alone would go wherever there is room, out of its order
+      if (!failed.length || isLast) draft = tried;
+      else failedOn.set(day.day, new Set([...(failedOn.get(day.day) ?? []), ...failed]));
+      isWhole &&= !failed.length;
     }
-    if (!failed) break;
+    if (isWhole) break;
   }
   return draft;
 };
 
-/** @returns false when something could not be laid as it was planned */
-function layDay(draft: Draft, plan: PlannedDay, reserved: Reserved): boolean {
+/** @returns the rungs of what could not be laid as it was planned */
+function layDay(draft: Draft, plan: PlannedDay, reserved: Reserved): string[] {
   const { context, day, standing } = plan;
   const column = dayColumn(context.book, day);
-  if (!column) return true;
+  if (!column) return [];
   const tops = topsOf(plan);
-  const laid = standing.map((s, i) =>
-    s.choice.lay(draft, { page: column.page, day, column, y: tops[i] as number }, reserved),
-  );
-  return !laid.includes(false);
+  return standing
+    .filter((s, i) => !s.choice.lay(draft, { page: column.page, day, column, y: tops[i] as number }, reserved))
+    .map((s) => s.choice.rung);
 }
 
 /** mm down the page at which each block of a day stands. */

@@ -51,10 +51,10 @@ interface Seen extends SharedDay {
 export function planWeek(
   before: Draft,
   context: Context,
-  rungs: readonly Rung[] = LADDER,
+  rungsOf: (day: number) => readonly Rung[] = () => LADDER,
 ): { draft: Draft; days: PlannedDay[] } {
   let draft = before;
-  const seen = DAYS.map((day) => see(draft, context, day, rungs));
+  const seen = DAYS.map((day) => see(draft, context, day, rungsOf(day)));
   const supply = supplyOf(groundOf(draft, context, widest(context)));
   const plans = shareWeek(seen, supply);
   const days = seen.map((s, day) => {
@@ -70,7 +70,7 @@ export function planWeek(
     ] as const) {
       if (best.leftOut.length === 0) break;
       bare = give(bare, day) ?? bare;
-      const other = see(bare, how, day, rungs);
+      const other = see(bare, how, day, rungsOf(day));
       const next = packDay(other, FREE, leftBeside(seen, plans, supply, [day]));
       const made = planned(other, next);
       if (itemsOf(made.leftOut) >= itemsOf(best.leftOut)) continue;
