@@ -36,7 +36,12 @@ function drawnLines(svg: string): Map<string, { text: string; size: number; sque
 }
 
 const plain = (xml: string): string =>
-  xml.replace(/&lt;/g, '<').replace(/&gt;/g, '>').replace(/&quot;/g, '"').replace(/&#39;/g, '’').replace(/&amp;/g, '&');
+  xml
+    .replace(/&lt;/g, '<')
+    .replace(/&gt;/g, '>')
+    .replace(/&quot;/g, '"')
+    .replace(/&#39;/g, '’')
+    .replace(/&amp;/g, '&');
 const bare = (text: string): string => text.replace(/[\s-]|’/g, '').replaceAll("'", '');
 
 /** All faults of a week as it would be handed out. */

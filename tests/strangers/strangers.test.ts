@@ -1,12 +1,19 @@
 import { arrange } from '../../src/core/arrange/arrange';
+import { benchOf } from '../../src/core/bench/bench';
+import { stackOf } from '../../src/core/edit/stack';
 import { completeSpread } from '../../src/core/format/spread-file';
 import { spreadSvg } from '../../src/core/format/spread-svg';
 import { MANNERS } from '../../src/core/manner/registry';
 import { bottom, right } from '../../src/core/measure/rect';
+import { letIn } from '../../src/core/repair/let-in';
+import type { Placement } from '../../src/core/spread/placement';
+import { shippedLetters } from '../../src/server/fonts';
 import { context, weekWith } from '../fixtures';
 import { weekOfItems } from '../kit-corpus';
 import { KIT_SORTS } from '../kit-sorts';
 import { strangersBook } from './books';
+import { faultsOf } from './check';
+import { strangersWeek } from './weeks';
 
 const SORTS = Object.values(KIT_SORTS);
 const CASES = Object.keys(MANNERS).flatMap((manner, m) =>
@@ -30,4 +37,52 @@ it.each(CASES)('whatever book the validator lets in is laid out whole: $manner, 
   expect(file.unplaced.map((u) => u.uid)).toEqual([]);
   expect(spreadSvg(c, placements, file.whiteOut)).not.toMatch(/NaN|Infinity/);
   expect(JSON.stringify([file.steps, file.findings])).not.toMatch(/NaN|Infinity|null mm/);
+});
+
+const WEEKS = [3, 9, 16, 27, 30, 56, 64, 84, 101, 130];
+
+describe.each(WEEKS)('a stranger’s week, %i', (seed) => {
+  const c = strangersWeek(seed);
+  const placements = arrange(c);
+
+  it('is drawn, written and said as it is planned, and stands in its order', () =>
+    expect(faultsOf(c, placements, benchOf(c, placements), shippedLetters())).toEqual([]));
+
+  it('takes each of its items back in, once it was taken off (D4)', () => {
+    const alone = c.week.demands.flatMap((d) => {
+      const all = placements.filter((p) => p.items.includes(d.uid));
+      const [p] = all;
+      return d.kind !== 'band' && !d.list && p && all.length === 1 && p.items.length === 1 && p.day === d.day
+        ? [{ d, p }]
+        : [];
+    });
+    for (const { d, p } of alone) {
+      const gone = new Set(stackOf(placements, p.id).map((q) => q.id));
+      const repair = letIn(c, placements.filter((q) => !gone.has(q.id)), d.key); // prettier-ignore
+      expect([d.title, repair !== null]).toEqual([d.title, true]);
+    }
+  });
+});
+
+describe('the check itself', () => {
+  const c = strangersWeek(9);
+  const placements = arrange(c);
+  const faults = (laid: readonly Placement[], of = benchOf(c, laid)) =>
+    new Set(faultsOf(c, laid, of, shippedLetters()).map((f) => f.is));
+
+  it('sees what was not drawn, not done, of no font, out of order', () => {
+    const bench = benchOf(c, placements);
+    const ink = placements.find((p) => p.kit === '' && p.items.length === 1) as Placement;
+    const but = (over: Partial<Placement>) => placements.map((p) => (p === ink ? { ...p, ...over } : p));
+    expect(faults(but({ text: '한국 dentist' }), bench)).toEqual(new Set(['no letter']));
+    expect(faults(but({ id: 'p999' }), bench)).toContain('no step');
+    expect(faults(but({ kit: 'gone' }), bench)).toContain('not drawn');
+    const [early, late] = c.week.demands.flatMap((d) =>
+      d.day === 4 && d.start !== null ? placements.filter((p) => p.items.includes(d.uid)) : [],
+    ) as [Placement, Placement];
+    const swapped = placements.map((p) =>
+      p === early ? { ...p, items: late.items } : p === late ? { ...p, items: early.items } : p,
+    );
+    expect(faults(swapped)).toContain('order');
+  });
 });

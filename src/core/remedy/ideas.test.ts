@@ -68,7 +68,7 @@ const full = (count: number, pitch: number, ...more: object[]): Spread => {
   ];
 };
 const late = { uid: 'late', key: 'late', title: 'plumber', kind: 'to-do' };
-const [packedWeek, packed] = full(12, 14.28, late);
+const [packedWeek, packed] = full(13, 13.15, late);
 const inSidebar = placement({
   id: 'note',
   code: 'L',

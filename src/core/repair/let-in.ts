@@ -1,6 +1,7 @@
 import { candidatesFor, supplyOf } from '../arrange/days/candidates';
 import { blocksOfDay } from '../arrange/days/day-blocks';
 import { UNRESERVED } from '../arrange/days/reserved';
+import { TIGHT } from '../arrange/days/spacing';
 import type { Choice } from '../arrange/ladder/choice';
 import { Draft } from '../spread/draft';
 import type { Context, Placement } from '../spread/placement';
@@ -44,8 +45,11 @@ export function letIn(context: Context, placements: readonly Placement[], key: s
 
 /** The same for one item, or several as the rows of one list; on the day and with the list name that they bear here. */
 export function letInAs(context: Context, placements: readonly Placement[], demands: readonly Demand[]): Repair | null {
-  const [best] = tried(context, placements, demands).sort((a, b) => a.moved - b.moved || a.rank - b.rank);
-  return best?.carryOut() ?? null;
+  for (const way of tried(context, placements, demands).sort((a, b) => a.moved - b.moved || a.rank - b.rank)) {
+    const repair = way.carryOut(); // none where what it would be cut from is in too many bits
+    if (repair) return repair;
+  }
+  return null;
 }
 
 /** One of several ways to let an item in: what it would stand on, and what that moves. */
@@ -85,7 +89,15 @@ interface Tried {
   readonly carryOut: () => Repair | null;
 }
 
+/** At the usual gaps; closer together where a day is too full for them, as it is when a week is arranged. */
 function tried(context: Context, placements: readonly Placement[], demands: readonly Demand[]): Tried[] {
+  const { gap } = context.options;
+  const usual = triedAt(context, placements, demands);
+  if (usual.length || gap <= TIGHT) return usual;
+  return triedAt({ ...context, options: { ...context.options, gap: TIGHT } }, placements, demands);
+}
+
+function triedAt(context: Context, placements: readonly Placement[], demands: readonly Demand[]): Tried[] {
   const [demand] = demands;
   const column = demand && dayColumn(context.book, demand.day);
   if (!demand || !column || demand.kind === 'band') return [];
@@ -103,10 +115,12 @@ function tried(context: Context, placements: readonly Placement[], demands: read
   const choices = (candidate?.choices ?? [])
     .filter((c) => c.uses === null || c.uses.amount <= (supply.get(c.uses.key) ?? 0))
     .sort((a, b) => a.cost - b.cost)
-    .filter((c, i, all) => all.slice(0, i).filter((x) => x.height === c.height).length === 0)
-    .slice(0, MOST_BASES);
+    .filter((c, i, all) => all.slice(0, i).filter((x) => x.height === c.height).length === 0);
+  const lowest = Math.min(...choices.slice(0, MOST_BASES).map((c) => c.height));
   const carried = candidate?.block.demands ?? demands;
-  return choices.flatMap((choice, rank) =>
+  // beyond those only what is lower may go where they do not
+  const few = choices.filter((c, rank) => rank < MOST_BASES || c.height < lowest);
+  return few.flatMap((choice, rank) =>
     placesByTime(units, sortMinute(demand)).flatMap((at): Tried[] => {
       const order: (Unit | null)[] = [...units.slice(0, at), null, ...units.slice(at)];
       const solved = fewestMoves(
@@ -128,7 +142,7 @@ function tried(context: Context, placements: readonly Placement[], demands: read
 
 /** Where among the units an item may stand by its time: after all earlier ones, before all later ones. */
 export function placesByTime(units: readonly Unit[], minute: number): number[] {
-  const timed = units.map((u, i) => ({ i, minute: u.minute }));
+  const timed = units.map((u, i) => ({ i, minute: u.order }));
   const after = Math.max(0, ...timed.filter((u) => u.minute !== null && u.minute <= minute).map((u) => u.i + 1));
   const before = Math.min(units.length, ...timed.filter((u) => u.minute !== null && u.minute > minute).map((u) => u.i));
   return before < after ? [after] : Array.from({ length: before - after + 1 }, (_, i) => after + i);

@@ -4,6 +4,7 @@ import type { Region } from '../book/book';
 import { pieceKey } from '../kit/kit';
 import { traits } from '../kit/kinds';
 import { bottom, intersect } from '../measure/rect';
+import type { Demand } from '../week/demand';
 import { sortMinute } from '../week/demand';
 import { stackOf } from '../edit/stack';
 
@@ -12,8 +13,10 @@ export interface Unit {
   readonly parts: readonly Placement[];
   readonly y: number;
   readonly h: number;
-  /** minutes of its item; null for boxes and pictures, which may stand anywhere */
+  /** minutes of its item; null for boxes and pictures */
   readonly minute: number | null;
+  /** where in the day's order it stands; null for bands, and what has no part of the day: others may stand around it */
+  readonly order: number | null;
   /** stuck down, or a header, a band, a banner: it never moves */
   readonly fixed: boolean;
   /** name of the list it is */
@@ -62,6 +65,7 @@ export function unitsOf(context: Context, placements: readonly Placement[], colu
         y: footprint(p).y,
         h: Math.max(...feet) - footprint(p).y,
         minute: first ? Math.min(...items.map(sortMinute)) : null,
+        order: earliest(items, context),
         fixed:
           parts.some((q) => q.locked) ||
           p.role === 'base' ||
@@ -72,6 +76,14 @@ export function unitsOf(context: Context, placements: readonly Placement[], colu
       },
     ];
   });
+}
+
+/** What keeps a unit in its order: the earliest of its hours and parts of the day. */
+function earliest(items: readonly Demand[], { ways }: Context): number | null {
+  const bound = items.filter(
+    (d) => d.kind !== 'band' && (d.start !== null || d.part !== 'day') && (d.list === null || ways.lists === 'by time'),
+  );
+  return bound.length ? Math.min(...bound.map(sortMinute)) : null;
 }
 
 /** A strip over several days belongs to a band. */

@@ -3,7 +3,7 @@ import type { Voice } from '../spread/voice';
 import { dayName, mm } from '../spread/voice';
 import { at } from './where';
 import type { Demand } from '../week/demand';
-import { sortMinute, spokenTime } from '../week/demand';
+import { spokenTime } from '../week/demand';
 import type { Placement } from '../spread/placement';
 import { footprint } from '../spread/placement';
 import { freeStretches } from '../spread/free-room';
@@ -33,13 +33,16 @@ export const d2TimeOrder: Rule<Case> = {
         about: { is: 'strayed', demands: [d.key], days: [d.day, p.day as number] },
       }));
     const days = [0, 1, 2, 3, 4, 5, 6].map((day) =>
-      carried.filter(({ d, p }) => d.day === day && p.day === day && d.start !== null && !d.list),
+      carried.flatMap(({ d, p }) => {
+        const when = whenOf(d);
+        return d.day === day && p.day === day && when ? [{ d, p, when }] : [];
+      }),
     );
     const swapped = days.flatMap((items) => {
       const down = [...items].sort((a, b) => a.p.y - b.p.y);
-      return down.slice(1).flatMap((later, i): Found[] => {
-        const above = down[i] as { d: Demand; p: typeof later.p };
-        if (sortMinute(above.d) <= sortMinute(later.d)) return [];
+      return down.flatMap((later, i): Found[] => {
+        const above = down.slice(0, i).findLast((a) => a.when.from > later.when.to && a.p.y < later.p.y);
+        if (!above) return [];
         return [
           {
             rule: 'D2',
@@ -63,6 +66,17 @@ export const d2TimeOrder: Rule<Case> = {
     ];
   },
 };
+
+/** Where the morning ends and the evening begins, minutes. From memory. */
+const NOON = 12 * 60;
+const EVENING = 17 * 60;
+
+/** When an item is to be, minutes: its hour, or its part of the day; null where it has neither, or a list's order. */
+function whenOf({ start, part, list }: Demand): { readonly from: number; readonly to: number } | null {
+  if (list) return null;
+  if (start !== null) return { from: start, to: start };
+  return part === 'morning' ? { from: 0, to: NOON } : part === 'evening' ? { from: EVENING, to: 24 * 60 } : null;
+}
 
 /**
  * An item this far from its printed hour is hard to read there; with its time written on it, only this far. mm. From
@@ -148,10 +162,13 @@ type Case = { readonly demands: readonly string[]; readonly days: readonly numbe
   | { readonly is: 'says other words'; readonly says: string; readonly words: number }
 );
 
+const whenSaid = ({ start, part }: Demand): string => (start === null ? `in the ${part}` : `at ${spokenTime(start)}`);
+
 function say({ about }: Found, voice: Voice): Said {
   const items = about.demands.map((key) => voice.context.week.demands.find((d) => d.key === key));
   const [title, other] = items.map((d) => `“${d?.title ?? ''}”`);
-  const [time, later] = items.map((d) => (d?.start === null || !d ? '' : spokenTime(d.start)));
+  const [time] = items.map((d) => (d?.start === null || !d ? '' : spokenTime(d.start)));
+  const [first, second] = items.map((d) => (d ? whenSaid(d) : ''));
   const [day, place] = about.days.map((n) => dayName(voice, n));
   switch (about.is) {
     case 'strayed':
@@ -161,7 +178,7 @@ function say({ about }: Found, voice: Voice): Said {
       };
     case 'out of order':
       return {
-        message: `${day}: ${title} at ${time} stands ${mm(voice, about.mm)} above ${other} at ${later}.`,
+        message: `${day}: ${title} ${first} stands ${mm(voice, about.mm)} above ${other} ${second}.`,
         remedy: 'Change their places.',
       };
     case 'off its hour':

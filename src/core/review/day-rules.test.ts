@@ -21,6 +21,15 @@ describe('D2', () => {
   );
   const vet = (over = {}) => carries('a', { text: '10a vet', ...over });
   const choir = (over = {}) => carries('b', { id: 'p2', copy: 2, y: 90, text: '7:30p choir', ...over });
+  it('heeds a part of the day where there is no hour: bins at night, never over noon', () => {
+    const bins = { uid: 'bins', key: 'bins', title: 'bins', kind: 'chore', part: 'evening' } as const;
+    const of = (more: object) => at(demand({ uid: 'a', title: 'vet', start: 720 }), demand({ ...bins, ...more }));
+    const laid = [vet({ text: '12p vet', y: 90 }), carries('bins', { id: 'b', copy: 3, y: 60 })];
+    expect(found('D2', of({}), laid)[0]?.message).toMatch(/“bins” in the evening stands 1 3\/16 in above “vet” at 12p/);
+    expect(found('D2', of({ part: 'day' }), laid)).toEqual([]);
+    expect(found('D2', of({ list: 'to do', kind: 'to-do' }), laid)).toEqual([]);
+    expect(found('D2', of({ part: 'morning' }), laid)).toEqual([]);
+  });
   it('is silent on items in time order', () => expect(found('D2', c, [vet(), choir()])).toEqual([]));
   it('speaks of two in the wrong order', () =>
     expect(found('D2', c, [vet({ y: 90 }), choir({ y: 60 })])[0]?.message).toBe(

@@ -1,3 +1,0 @@
-import { kitCorpus, laidOut } from '../kit-corpus';
-import { isWriting } from '../../src/core/spread/placement';
-for(const w of kitCorpus().filter(w=>w.sort==='cut for B6'&&w.manner==='grounded'&&w.context.week.demands.length===56)){ const p=laidOut(w); const u=w.context.week.demands.find(d=>d.title==='camp dinner')!; console.log(u); for(const q of p.filter(q=>q.day===u.day).sort((a,b)=>a.y-b.y)) console.log(isWriting(q)?'ink':q.code,q.role,q.y,q.h,q.text?.replace(/\n/g,'|')); console.log(w.context.week.demands.filter(d=>d.day===u.day).map(d=>`${d.title} ${d.start} ${d.part} ${d.kind} ${d.list}`).join('\n')); }
