@@ -117,9 +117,9 @@ export function strangersItems(seed: number, count: number): Demand[] {
 /** A stranger's week: book, kit, agenda and manner. */
 export function strangersWeek(seed: number): Context {
   const manners = Object.keys(MANNERS);
-  const shipped = Object.values(BOOKS) as Book[];
+  const shipped: readonly Book[] = Object.values(BOOKS);
   return context({
-    book: seed % 2 ? strangersBook(seed) : (shipped[seed % shipped.length] as Book),
+    book: seed % 2 ? strangersBook(seed) : (shipped[seed % shipped.length]),
     kit: strangersKit(seed),
     manner: manners[seed % manners.length] as string,
     seed,

@@ -2,8 +2,9 @@ import type { Demand } from '../../week/demand';
 import { spokenTime, writtenText } from '../../week/demand';
 
 /**
- * What is still to be written where a script says part of an item: what follows its words in the title, then the
- * time, since a time between the words of a title is read as none; all of it where the script says the item's meaning in other words. Null where the script says everything.
+ * What is still to be written where a script says part of an item: what follows its words in the title, then the time,
+ * since a time between the words of a title is read as none of it; all of it where the script says the item's meaning
+ * in other words. Null where the script says everything.
  * @example besideScript(choirRehearsalAt19, 'choir') // 'rehearsal, 7p'
  */
 export function besideScript(demand: Demand, script: string): string | null {
