@@ -119,7 +119,7 @@ export function strangersWeek(seed: number): Context {
   const manners = Object.keys(MANNERS);
   const shipped: readonly Book[] = Object.values(BOOKS);
   return context({
-    book: seed % 2 ? strangersBook(seed) : (shipped[seed % shipped.length]),
+    book: seed % 2 ? strangersBook(seed) : shipped[seed % shipped.length],
     kit: strangersKit(seed),
     manner: manners[seed % manners.length] as string,
     seed,

@@ -1,5 +1,7 @@
-import { context, demand, kitOf, piece, placement, weekWith, demoKit } from '../../../tests/fixtures';
+import { context, demand, found, kitOf, piece, placement, weekWith, demoKit } from '../../../tests/fixtures';
 import { USUAL_HAND, textFits } from '../measure/hand';
+import type { Region } from '../book/book';
+import { dayColumn } from '../book/columns';
 import { openB6 } from '../book/open-b6';
 import { threeBox } from '../book/three-box';
 import type { Piece } from '../kit/kit';
@@ -11,6 +13,7 @@ import { days } from './days/days';
 import { Draft } from '../spread/draft';
 import type { Stage } from '../spread/draft';
 import { headers } from './base/headers';
+import { unitsOf } from '../repair/units';
 import { inkFor } from '../spread/ink';
 import { freeStretches } from '../spread/free-room';
 import { sidebar } from './sidebar/sidebar';
@@ -102,8 +105,38 @@ describe('bands', () => {
     ]);
     expect(new Set(laid.filter((p) => p.items.length).map((p) => p.y)).size).toBe(1);
   });
-  it('say how long they last where there is no washi', () =>
-    expect(run(bands, context({ kit: kitOf(piece({ count: 3 })), week: weekWith(camp) }))[0]?.text).toBe('camp → Fri'));
+  it('are cut lower where the washi is higher than their label', () => {
+    const kit = kitOf(
+      piece({ code: 'L', kind: 'label', count: 3, height: 10 }),
+      piece({ code: 'W', kind: 'washi', width: 170, height: 15, count: 2 }),
+    );
+    const strips = run(bands, context({ kit, week: weekWith(camp) })).filter((p) => p.code === 'W');
+    expect(strips.map((p) => [p.w, p.h, p.cut?.h])).toEqual([
+      [78.2, 10, 10],
+      [78.2, 10, 10],
+    ]);
+  });
+  it('go on as a line of ink to their last day where there is no washi, as far as their days do', () => {
+    const c = context({ kit: kitOf(piece({ count: 3 })), week: weekWith(camp) });
+    const laid = run(bands, c);
+    expect(laid.map((p) => [p.kit, p.page, p.text])).toEqual([
+      ['', 0, expect.stringMatching(/^—{8,} Fri$/)],
+      ['test', 0, 'camp'],
+      ['', 1, expect.stringMatching(/^—{8,} Fri$/)],
+      ['test', 1, 'camp'],
+    ]);
+    expect(laid.map((p) => Math.round(p.x + p.w))).toEqual([164, 124, 92, 52]);
+    expect(found('D8', c, laid)).toEqual([]);
+    const [day] = laid.map((p) => unitsOf(c, laid, dayColumn(c.book, p.day ?? 0) as Region)[0]?.fixed);
+    expect(day).toBe(true);
+  });
+  it('are their name, a line and their last day where there is no label; an arrow where there is no room', () => {
+    const inInk = (title: string, more = {}) =>
+      run(bands, context({ kit: kitOf(), week: weekWith({ ...camp, title }), options: more })).map((p) => p.text);
+    expect(inInk('camp')[0]).toMatch(/^camp —{8,} Fri$/);
+    expect(inInk('a camp of many words that go on and on')[0]).toMatch(/ → Fri$/);
+    expect(inInk('camp', { onPaper: false })).toEqual([]);
+  });
 });
 
 describe('the sidebar', () => {

@@ -3,7 +3,8 @@ import { footprint, pieceIndex } from '../spread/placement';
 import type { Region } from '../book/book';
 import { pieceKey } from '../kit/kit';
 import { traits } from '../kit/kinds';
-import { bottom, intersect } from '../measure/rect';
+import { dayColumn } from '../book/columns';
+import { bottom, intersect, right } from '../measure/rect';
 import type { Demand } from '../week/demand';
 import { sortMinute } from '../week/demand';
 import { stackOf } from '../edit/stack';
@@ -23,6 +24,8 @@ export interface Unit {
   readonly list: string | null;
 }
 
+/** mm */
+const OVER = 1;
 /** A header this near above a list belongs to it, mm. */
 const BELONGS = 1.2;
 
@@ -52,7 +55,9 @@ export function unitsOf(context: Context, placements: readonly Placement[], colu
         kindOf(next) === 'checklist' &&
         Math.abs(apart) < 0.2 &&
         pieceKey(last) === pieceKey(next);
-      if (headed || joined) group.push(next);
+      // a band's line goes on beside its label
+      const beside = apart < 0 && isBandStrip(next, context);
+      if (headed || joined || beside) group.push(next);
     }
     for (const q of group) done.add(q.id);
     const parts = [...new Map(group.flatMap((q) => stackOf(placements, q.id)).map((q) => [q.id, q])).values()];
@@ -86,9 +91,9 @@ function earliest(items: readonly Demand[], { ways }: Context): number | null {
   return bound.length ? Math.min(...bound.map(sortMinute)) : null;
 }
 
-/** A strip over several days belongs to a band. */
-const isBandStrip = (p: Placement, { week }: Context): boolean =>
+/** A strip, or a line of ink, that reaches over its day's column belongs to a band. */
+const isBandStrip = (p: Placement, { week, book }: Context): boolean =>
   p.role === 'day' &&
   p.items.length === 0 &&
   week.demands.some((d) => d.kind === 'band' && d.day <= (p.day ?? -1) && d.lastDay >= (p.day ?? -1)) &&
-  p.w > 45;
+  right(p) > right(dayColumn(book, p.day ?? 0) ?? p) + OVER;

@@ -3,6 +3,7 @@ import type { Voice } from '../spread/voice';
 import { counted, dayName, mm, titleOf } from '../spread/voice';
 import { at } from './where';
 import { runsOfDays } from '../book/columns';
+import { right } from '../measure/rect';
 
 /** D8: what runs over several days is one band over them, at one height on a page. */
 export const d8Bands: Rule<Case> = {
@@ -37,9 +38,11 @@ export const d8Bands: Rule<Case> = {
               p !== label &&
               p.y < label.y + label.h &&
               p.y + p.h > label.y &&
-              p.w > run.span.w * 0.6,
+              p.x < right(run.span) &&
+              right(p) > right(label) &&
+              p.w > (run.span.w - label.w) * 0.6,
           );
-          const covered = strip ? strip.w : label.w;
+          const covered = strip ? Math.max(right(strip), right(label)) - Math.min(strip.x, label.x) : label.w;
           if (run.days.length === 1 || covered >= run.span.w - 1 || label.text?.includes('→')) return [];
           return [
             {

@@ -1,7 +1,8 @@
 import { dayColumn, runsOfDays } from '../../book/columns';
 import type { Piece } from '../../kit/kit';
 import { traits } from '../../kit/kinds';
-import { textFits } from '../../measure/hand';
+import type { Hand } from '../../measure/hand';
+import { lettersOn, textFits } from '../../measure/hand';
 import type { Rect } from '../../measure/rect';
 import type { Demand } from '../../week/demand';
 import { writtenText } from '../../week/demand';
@@ -14,11 +15,11 @@ import { firstFree } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
 import { matchDemands } from '../../spread/placement';
 import { trimTo } from '../../spread/trim';
-import { baseOf, paperHeight, writingRoom } from '../../spread/writing';
+import { baseOf, paperHeight, paperRoom, writingRoom } from '../../spread/writing';
 
 /**
  * What runs over several days is one band over them, a strip with its name on it, split where pages part (handbook
- * D8).
+ * D8); without a strip a line of ink, a word at each end.
  */
 export const bands: Stage = (before, context) => {
   const draft = before.clone();
@@ -32,6 +33,15 @@ export const bands: Stage = (before, context) => {
   }
   return draft;
 };
+
+/** What it costs to cut a strip along its length. From memory. */
+const CUT_LOWER = 3;
+/** mm between a label and the line after it. From memory. */
+const AFTER_LABEL = 1;
+/** A dash is as wide as so many letters of a hand: 0.566 em in the font that stands for it, and a letter 0.46. */
+const DASH = 1.25;
+/** A line of fewer dashes is none. From memory. */
+const SHORTEST = 3;
 
 interface Run {
   readonly page: number;
@@ -50,21 +60,24 @@ function layRun(draft: Draft, context: Context, band: Demand, run: Run): void {
   if (!label) return;
   const strip = byCost(piecesOf(context, 'washi'), (p) => {
     const strange = strangeness(p, context);
-    return p.height > h || strange > FOREIGN || draft.ledger.longest(p) < run.span.w
+    return strange > FOREIGN || draft.ledger.longest(p) < run.span.w
       ? Infinity
-      : strange + Math.abs(p.height - h * 0.8);
+      : strange + Math.abs(p.height - h * 0.8) + (p.height > h ? CUT_LOWER : 0);
   })[0];
-  const length = strip && run.days.length > 1 ? draft.ledger.takeLength(strip, run.span.w, strip.height) : null;
+  const high = strip ? Math.min(strip.height, h) : 0;
+  const length = strip && run.days.length > 1 ? draft.ledger.takeLength(strip, run.span.w, high) : null;
   if (strip && length) {
     draft.add(strip, length, {
       page: run.page,
       x: run.span.x,
-      y: y + (h - strip.height) / 2,
+      y: y + (h - high) / 2,
       role: 'day',
       day: run.days[0],
     });
   }
-  const until = length || run.days.length === 1 ? '' : ` → ${shortDay(context.week.days[band.lastDay] as string)}`;
+  const width = cut?.w ?? piece.width;
+  const isLined = !length && run.days.length > 1 && lineAfter(draft, context, band, run, { y, h, width });
+  const until = length || isLined || run.days.length === 1 ? '' : ` → ${lastDayOf(context, band)}`;
   draft.add(piece, label, {
     page: run.page,
     x: run.span.x,
@@ -78,19 +91,50 @@ function layRun(draft: Draft, context: Context, band: Demand, run: Run): void {
   });
 }
 
-/** Where no label is left: its name in ink on its first day, with an arrow to its last one (handbook K7). */
+/** Where no label is left: its name, a line and its last day in ink; else its name with an arrow (handbook K7). */
 function inInk(draft: Draft, context: Context, band: Demand, run: Run): void {
   if (!context.options.onPaper) return;
-  const days = run.days.length > 1 ? ` → ${shortDay(context.week.days[band.lastDay] as string)}` : '';
-  const text = `${writtenText(band)}${days}`;
+  const { hand } = context.options;
+  const isOne = run.days.length === 1;
   const day = run.days[0] as number;
   const w = dayColumn(context.book, day)?.w ?? run.span.w;
-  const h = paperHeight([text], w, context.options.hand);
-  const y = firstFree(draft, context, [day], h);
-  if (y === null) return;
-  const place = { x: run.span.x, y, w, h };
-  const at = { page: run.page, role: 'day' as const, day };
-  draft.write({ ...at, ...place, items: [band.uid], text, ink: inkFor(PAPER) });
+  const write = (days: number[], text: string, wide: number): boolean => {
+    const h = paperHeight([text], wide, hand);
+    const y = firstFree(draft, context, days, h);
+    if (y === null) return false;
+    const place = { page: run.page, day, x: run.span.x, y, w: wide, h };
+    draft.write({ ...place, role: 'day', items: [band.uid], text, ink: inkFor(PAPER) });
+    return true;
+  };
+  const lined = isOne ? null : lineOf(hand, run.span.w, writtenText(band), lastDayOf(context, band));
+  if (lined && write(run.days, lined, run.span.w)) return;
+  write([day], `${writtenText(band)}${isOne ? '' : ` → ${lastDayOf(context, band)}`}`, w);
+}
+
+const lastDayOf = ({ week }: Context, band: Demand): string => shortDay(week.days[band.lastDay] as string);
+
+/** A band's line in ink, from its label to its last day. @returns false where the paper takes none */
+function lineAfter(
+  draft: Draft,
+  context: Context,
+  band: Demand,
+  run: Run,
+  label: { readonly y: number; readonly h: number; readonly width: number },
+): boolean {
+  const { hand, onPaper } = context.options;
+  const w = run.span.w - label.width - AFTER_LABEL;
+  const text = onPaper ? lineOf(hand, w, '', lastDayOf(context, band)) : null;
+  if (text === null || hand.linePitch > label.h) return false;
+  const place = { x: run.span.x + label.width + AFTER_LABEL, y: label.y + (label.h - hand.linePitch) / 2, w };
+  draft.write({ ...place, page: run.page, h: hand.linePitch, role: 'day', day: run.days[0], text, ink: inkFor(PAPER) });
+  return true;
+}
+
+/** A word, a line and a word that together are as wide as so many mm; null where there is no room for a line. */
+function lineOf(hand: Hand, width: number, first: string, last: string): string | null {
+  const room = lettersOn(hand, paperRoom({ w: width, h: 0 }).w) - [...`${first} ${last} `].length;
+  const left = Math.floor(room / DASH);
+  return left < SHORTEST ? null : `${first} ${'—'.repeat(left)} ${last}`.trim();
 }
 
 /** The lowest label that takes the band's name; it lies at the band's beginning. */
