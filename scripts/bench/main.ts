@@ -8,6 +8,7 @@ import { kits } from './kits';
 import { print } from './print';
 import { writeReport } from './report';
 import { reviewing } from './reviewing';
+import { strangers } from './strangers';
 import { tenYears } from './ten-years';
 
 async function main(): Promise<void> {
@@ -15,6 +16,7 @@ async function main(): Promise<void> {
   core();
   await exact();
   const tables = corpusTable() + kitCorpusTable();
+  strangers();
   kits();
   await print();
   await tenYears();
