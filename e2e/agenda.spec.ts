@@ -91,13 +91,16 @@ test('days that will not hold get ways out; lists and items are dragged to other
     await add(page, `meeting ${t} on the pier wed 10:00`);
   const wednesday = day(page, 'Wednesday');
   await expect(wednesday).toContainText('it will not hold');
+  const planned = await items(page, 'Wednesday').count();
   await wednesday.getByRole('button', { name: 'Ways out' }).click();
   await wednesday
     .getByRole('group', { name: 'Ways out' })
     .getByRole('button', { name: /^Move “.+” to Tuesday|^Move “.+” to Thursday/ })
     .first()
     .click();
+  await expect(items(page, 'Wednesday')).toHaveCount(planned - 1);
   await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(items(page, 'Wednesday')).toHaveCount(planned); // what is drawn anew is not dragged meanwhile
 
   const list = day(page, 'Saturday').getByText('cleaning', { exact: true });
   await list.hover();

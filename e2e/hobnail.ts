@@ -1,9 +1,5 @@
-import type { BrowserContext, Locator, Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, test as base } from '@playwright/test';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import config from '../playwright.config';
 import { Hobnail, seededDatabase } from './server';
 
 export type { Hobnail } from './server';
@@ -12,13 +8,10 @@ export { TODAY } from './server';
 /**
  * Each test has data of its own, and a server that nobody else asks meanwhile: none needs another, in any order. The
  * server is kept for the next test, which puts its own data in the place of what is there; one that was killed is
- * started again. The browser keeps what it made of the house's scripts for the next test, and nothing else.
+ * started again.
  * `withPast`: the weeks long past are there, too, which takes longer to lay.
  */
-export const test = base.extend<
-  { complaints: string[]; hobnail: Hobnail; withPast: boolean },
-  { servers: Hobnail[]; profile: BrowserContext }
->({
+export const test = base.extend<{ complaints: string[]; hobnail: Hobnail; withPast: boolean }, { servers: Hobnail[] }>({
   withPast: [false, { option: true }],
   servers: [
     async ({}, use) => {
@@ -28,33 +21,6 @@ export const test = base.extend<
     },
     { scope: 'worker', timeout: 240_000 },
   ],
-  profile: [
-    async ({ playwright }, use) => {
-      const folder = mkdtempSync(join(tmpdir(), 'hobnail-profile-'));
-      const { viewport, actionTimeout = 0, contextOptions, launchOptions } = config.use ?? {};
-      const profile = await playwright.chromium.launchPersistentContext(folder, {
-        ...launchOptions,
-        ...contextOptions,
-        viewport,
-      });
-      profile.setDefaultTimeout(actionTimeout);
-      await use(profile);
-      await profile.close();
-      rmSync(folder, { recursive: true, force: true });
-    },
-    { scope: 'worker', timeout: 240_000 },
-  ],
-  context: async ({ profile, browser, hasTouch, viewport }, use) => {
-    const context = hasTouch ? await browser.newContext({ hasTouch, viewport }) : profile;
-    await use(context);
-    if (context !== profile) return context.close();
-    const [first, ...pages] = profile.pages();
-    for (const page of pages) await page.close();
-    if (!first) return;
-    const hand = await profile.newCDPSession(first);
-    await hand.send('Storage.clearDataForOrigin', { origin: '*', storageTypes: 'cookies,local_storage,indexeddb' });
-    await hand.detach();
-  },
   hobnail: async ({ servers, withPast }, use, info) => {
     const seed = seededDatabase(withPast);
     const [kept] = servers;

@@ -151,10 +151,11 @@ test('a kit that is stored is corrected: lines, counts, washi, a stash split off
   await page.keyboard.press('Control+a');
   await page.keyboard.type('5');
   await page.keyboard.press('Enter');
+  await expect(table.getByText('1 changed')).toBeVisible();
   await table.getByRole('button', { name: 'Copy the line' }).click();
   await expect(table.getByText('1 added')).toBeVisible();
   await table.getByRole('button', { name: 'Undo' }).click();
-  await expect(table.getByText('1 changed')).toBeVisible();
+  await expect(table.getByText('1 changed', { exact: true })).toBeVisible();
   await table.getByRole('row', { name: /CL-4/ }).getByRole('gridcell', { name: 'CL-4' }).click();
   await page.evaluate(() => {
     const clipboard = new DataTransfer();
