@@ -1,10 +1,9 @@
 import { arrange } from '../../src/core/arrange/arrange';
 import { benchOf } from '../../src/core/bench/bench';
-import { stackOf } from '../../src/core/edit/stack';
 import { letIn } from '../../src/core/repair/let-in';
-import type { Context, Placement } from '../../src/core/spread/placement';
+import type { Placement } from '../../src/core/spread/placement';
 import { shippedLetters } from '../../src/server/fonts';
-import { faultsOf } from '../../tests/strangers/check';
+import { faultsOf, takenOff } from '../../tests/strangers/check';
 import { strangersWeek } from '../../tests/strangers/weeks';
 import { say } from './report';
 
@@ -36,13 +35,3 @@ export function strangers(): void {
 }
 
 const near = (a: Placement, b: Placement): boolean => a.y < b.y + b.h && b.y < a.y + a.h;
-
-/** The spread without each of its items that has a place of its own, one at a time. */
-const takenOff = (context: Context, placements: readonly Placement[]) =>
-  context.week.demands.flatMap((d) => {
-    const all = placements.filter((p) => p.items.includes(d.uid));
-    const [p] = all;
-    if (d.kind === 'band' || d.list || !p || all.length > 1 || p.items.length > 1 || p.day !== d.day) return [];
-    const gone = new Set(stackOf(placements, p.id).map((q) => q.id));
-    return [{ without: placements.filter((q) => !gone.has(q.id)), key: d.key }];
-  });

@@ -3,6 +3,7 @@
  * nothing of the review.
  */
 import type { Bench } from '../../src/core/bench/bench';
+import { stackOf } from '../../src/core/edit/stack';
 import { downBefore, sayStep } from '../../src/core/bench/say-step';
 import type { Letters } from '../../src/core/format/letters';
 import { spreadSvg } from '../../src/core/format/spread-svg';
@@ -102,3 +103,13 @@ function outOfOrder(context: Context, placements: readonly Placement[]): Fault[]
       .map((o): Fault => ({ is: 'order', of: `${d.title} ${span.join('-')} over ${o.d.title} ${o.span.join('-')}` })),
   );
 }
+
+/** The spread without each of its items that has a place of its own, one at a time. */
+export const takenOff = (context: Context, placements: readonly Placement[]) =>
+  context.week.demands.flatMap((d) => {
+    const all = placements.filter((p) => p.items.includes(d.uid));
+    const [p] = all;
+    if (d.kind === 'band' || d.list || !p || all.length > 1 || p.items.length > 1 || p.day !== d.day) return [];
+    const gone = new Set(stackOf(placements, p.id).map((q) => q.id));
+    return [{ without: placements.filter((q) => !gone.has(q.id)), key: d.key, title: d.title }];
+  });

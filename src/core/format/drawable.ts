@@ -1,4 +1,4 @@
-const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' });
+import { graphemes } from './graphemes';
 
 /**
  * A text as a font can draw it, and what was drawn. Fonts stumble over marks that are combined in ways nobody foresaw,
@@ -17,7 +17,7 @@ export function drawable<T>(text: string, draw: (text: string) => T): { readonly
   const whole = tried(composed);
   if (whole) return whole;
   let kept = { text: '', drawn: draw('') };
-  for (const { segment } of graphemes.segment(composed)) {
+  for (const segment of graphemes(composed)) {
     const bare = segment.normalize('NFD').replace(/\p{M}+/gu, '');
     // a letter may fail only beside the one before it
     kept = tried(kept.text + segment) ?? tried(kept.text + bare) ?? kept;

@@ -1,5 +1,6 @@
 import fontkit from '@pdf-lib/fontkit';
 import { drawable } from './drawable';
+import { graphemes } from './graphemes';
 import type { Run } from './visual-runs';
 import { visualRuns } from './visual-runs';
 
@@ -77,7 +78,7 @@ export function lettersOf(families: ReadonlyMap<string, readonly FaceFile[]>, ot
     lacking: (text) =>
       ASCII.test(text)
         ? []
-        : [...new Set(graphemesOf(text.normalize('NFC')).filter((letter) => !faceOf(letter, facesOf(''))))],
+        : [...new Set(graphemes(text.normalize('NFC')).filter((letter) => !faceOf(letter, facesOf(''))))],
   };
 }
 
@@ -103,7 +104,7 @@ function drawn(runs: readonly Run<Font | null>[]): Outlined {
   const path: PathCommand[] = [];
   let x = 0;
   for (const { text, face, level } of runs) {
-    const part = face ? glyphsOf(text, face, level % 2 ? 'rtl' : 'ltr') : boxes(graphemesOf(text).length);
+    const part = face ? glyphsOf(text, face, level % 2 ? 'rtl' : 'ltr') : boxes(graphemes(text).length);
     for (const c of part.path) path.push({ do: c.do, args: c.args.map((n, k) => (k % 2 ? n : n + x)) });
     x += part.width;
   }
@@ -150,6 +151,3 @@ function boxes(count: number): Outlined {
     width: count * wide,
   };
 }
-
-const segmenter = new Intl.Segmenter('en', { granularity: 'grapheme' });
-const graphemesOf = (text: string): string[] => [...segmenter.segment(text)].map((s) => s.segment);

@@ -1,4 +1,5 @@
 import bidiFactory from 'bidi-js';
+import { graphemes } from './graphemes';
 
 /** A stretch of a line that is written one way with one face. */
 export interface Run<F> {
@@ -8,7 +9,6 @@ export interface Run<F> {
 }
 
 const bidi = bidiFactory();
-const graphemes = new Intl.Segmenter('en', { granularity: 'grapheme' });
 /** Hebrew to Arabic, and their presentation forms: nothing else here is written from right to left. */
 const FROM_RIGHT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufefc]/;
 
@@ -22,8 +22,10 @@ export const isFromRight = (text: string): boolean => FROM_RIGHT.test(text);
 export function visualRuns<F>(text: string, faceOf: (letter: string) => F): Run<F>[] {
   const levels = isFromRight(text) ? bidi.getEmbeddingLevels(text).levels : null;
   const runs: Run<F>[] = [];
-  for (const { segment, index } of graphemes.segment(text)) {
+  let index = 0;
+  for (const segment of graphemes(text)) {
     const level = levels?.[index] ?? 0;
+    index += segment.length;
     const face = faceOf(segment);
     const shown = level % 2 ? (bidi.getMirroredCharacter(segment) ?? segment) : segment;
     const last = runs.at(-1);

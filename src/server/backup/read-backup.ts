@@ -24,7 +24,7 @@ export async function readBackup(file: string, into?: string): Promise<Manifest>
   try {
     const list = zip.files.get(MANIFEST_NAME);
     if (!list) throw new NoBackup('it has no list of contents');
-    const manifest = readManifest(Buffer.from(await list.bytes()).toString());
+    const manifest = readManifest(new TextDecoder().decode(await list.bytes()));
     const known = MIGRATIONS.map(([name]) => name);
     if (!known.includes(manifest.schema)) throw new NoBackup('it was made by a later version of Hobnail than this one');
     const listed = new Set(manifest.files.map((f) => f.name));

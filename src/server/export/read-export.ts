@@ -49,7 +49,7 @@ async function json({ files }: ZipFile, name: string): Promise<unknown> {
   for (let at = bytes.indexOf(OPENS); at >= 0; at = bytes.indexOf(OPENS, at + 1)) objects++;
   if (objects > MOST_ROWS) throw new NoBackup(`${name} in it has ${objects} rows, at most ${MOST_ROWS} are taken`);
   try {
-    return JSON.parse(Buffer.from(bytes).toString());
+    return JSON.parse(new TextDecoder().decode(bytes));
   } catch {
     throw new NoBackup(`${name} in it cannot be read`);
   }
