@@ -1,11 +1,9 @@
-import { whiteOutKey } from '../src/core/bench/step-key';
-import { whiteOutOf } from '../src/core/bench/white-out';
 import { openB6 } from '../src/core/book/open-b6';
 import { threeBox } from '../src/core/book/three-box';
 import { copyKey } from '../src/core/kit/ledger';
 import { viewOf } from '../src/core/review/review';
 import type { Context, Placement } from '../src/core/spread/placement';
-import { context, demand, demoSpread, kitOf, piece, placement, weekWith } from './fixtures';
+import { context, demand, demoSpread, kitOf, piece, placement, weekWith, whiteOutKeyOf } from './fixtures';
 
 export type Spread = readonly [Context, readonly Placement[]];
 export interface RuleCase {
@@ -100,12 +98,7 @@ export const CASES: Readonly<Record<string, RuleCase>> = {
     good: [
       {
         ...demo.context,
-        ticked: [0, 1].map((page) =>
-          whiteOutKey(
-            page,
-            whiteOutOf(demo.context, demo.placements).filter((w) => w.page === page),
-          ),
-        ),
+        ticked: [0, 1].map((page) => whiteOutKeyOf(demo.context, demo.placements, page)),
       },
       demo.placements,
     ],

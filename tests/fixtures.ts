@@ -1,6 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { arrange } from '../src/core/arrange/arrange';
+import { strokesOf } from '../src/core/bench/strokes';
+import type { Stroke } from '../src/core/bench/strokes';
+import { whiteOutKey } from '../src/core/bench/step-key';
+import { whiteOutOf } from '../src/core/bench/white-out';
 import type { ContextData } from '../src/core/spread/context';
 import { contextFrom } from '../src/core/spread/context';
 import type { Context, Placement } from '../src/core/spread/placement';
@@ -136,6 +140,16 @@ export function found(rule: string, c: Context, placements: readonly Placement[]
   return review(viewOf(c, placements))
     .filter((f) => f.rule === rule)
     .map((f) => ({ ...f, ...sayFinding(f, voice) }));
+}
+
+/** So many strokes of the tape, one mm long in all. */
+export const strokes = (count: number, mm = 1): Stroke[] =>
+  Array.from({ length: count }, () => ({ page: 0, x: 0, y: 0, w: mm / count, h: 0.3, length: mm / count, day: null, region: null })); // prettier-ignore
+
+/** The key of the step that whites out a page of a spread. */
+export function whiteOutKeyOf(c: Context, placements: readonly Placement[], page: number): string {
+  const list = whiteOutOf(c, placements).filter((w) => w.page === page);
+  return whiteOutKey(page, list, strokesOf({ book: c.book, placements }, list));
 }
 
 export const demoKit = (name: string): Kit =>

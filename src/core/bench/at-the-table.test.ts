@@ -1,4 +1,4 @@
-import { context, demoSpread, kitOf, piece, placement } from '../../../tests/fixtures';
+import { context, demoSpread, kitOf, piece, placement, strokes } from '../../../tests/fixtures';
 import { BOOKS } from '../book/registry';
 import type { Book } from '../book/book';
 import { MANNERS } from '../manner/registry';
@@ -18,6 +18,7 @@ import { sayGroup } from './say-group';
 import { sayPlace } from './say-place';
 import { downBefore, sayStep } from './say-step';
 import type { Edge } from './step';
+import { strokesOf, tapeLength } from './strokes';
 import { totalsOf } from './totals';
 import { twoEdges } from './two-edges';
 
@@ -253,7 +254,7 @@ describe('the pace', () => {
     expect(
       secondsOf(
         [
-          { do: 'white-out', about: { is: 'white-out', page: 0, count: 3, mm: 90 } },
+          { do: 'white-out', about: { is: 'white-out', page: 0, strokes: strokes(3) } },
           { do: 'place', about: { is: 'lay' } },
           { do: 'write', about: { is: 'write', day: 1, texts: 2, pens: [], paper: [] } },
         ],
@@ -285,7 +286,7 @@ describe('the totals', () => {
     expect(t.pieces).toBe(
       new Set(placements.filter((p) => !isWriting(p)).map((p) => `${p.kit}/${p.code}#${p.copy}`)).size,
     );
-    expect(t.tape).toBeCloseTo(bench.whiteOut.reduce((sum, w) => sum + Math.max(w.w, w.h), 0));
+    expect(t.tape).toBeCloseTo(tapeLength(strokesOf({ book: demo.book, placements }, bench.whiteOut)));
   });
   it('are naught for an empty spread', () =>
     expect(totalsOf(c, benchOf(c, []))).toEqual({

@@ -40,7 +40,7 @@ describe('what lies under goes down before what lies on it', () => {
 
 it('white-out goes before what covers it, and before what is written there', () => {
   const white: Unplaced = {
-    key: 'w', do: 'white-out', refs: ['white:0'], about: { is: 'white-out', page: 0, count: 1, mm: 9 },
+    key: 'w', do: 'white-out', refs: ['white:0'], about: { is: 'white-out', page: 0, strokes: [] },
   }; // prettier-ignore
   const patch = { page: 0, x: 12, y: 12, w: 4, h: 1, why: 'line' } as never;
   const text: Unplaced = {

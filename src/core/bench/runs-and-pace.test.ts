@@ -1,3 +1,4 @@
+import { strokes } from '../../../tests/fixtures';
 import { sameGroup, runsOf } from './groups';
 import { USUAL_PACE, paceOf, secondsOf, sizeOf, timesOf } from './pace';
 import type { Step, StepAbout, StepGroup } from './step';
@@ -55,7 +56,7 @@ describe('the owner’s pace', () => {
   });
   it('says how long steps take, by how much each is', () => {
     const about: readonly StepAbout[] = [
-      { is: 'white-out', page: 0, count: 10, mm: 400 },
+      { is: 'white-out', page: 0, strokes: strokes(10) },
       { is: 'write', day: 0, texts: 3, pens: [], paper: [] },
       { is: 'lay' },
     ];

@@ -1,4 +1,4 @@
-import { context, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
+import { context, kitOf, piece, placement, strokes, weekWith } from '../../../tests/fixtures';
 import { BOOKS } from '../book/registry';
 import { threeBox } from '../book/three-box';
 import type { Book } from '../book/book';
@@ -15,7 +15,8 @@ import { cutKey, pieceKeyOf, piecesOfStep, whiteOutKey } from './step-key';
 import type { StepAbout } from './step';
 import { stepsOf } from './steps';
 import { stockOf } from './stock';
-import { inkOf, regionOf, tapeLength, whiteOutOf } from './white-out';
+import { strokesOf, tapeLength } from './strokes';
+import { inkOf, regionOf, whiteOutOf } from './white-out';
 import { whiteOutPlaces } from './white-out-places';
 
 const kit = kitOf(
@@ -30,12 +31,12 @@ const say = (about: StepAbout, refs: string[] = [], placements: readonly Placeme
   sayStep({ about, refs }, voiceOf(c, placements, unit));
 
 describe('a step in words', () => {
-  it('of white-out has places, page and tape', () => {
-    expect(say({ is: 'white-out', page: 0, count: 1, mm: 38.1 })).toBe(
-      'White out 1 place on the left page, 1 1/2 in of tape in all.',
+  it('of white-out has strokes, page and tape', () => {
+    expect(say({ is: 'white-out', page: 0, strokes: strokes(1, 38.1) })).toBe(
+      'White out the left page in 1 stroke, 1 1/2 in of tape in all.',
     );
-    expect(say({ is: 'white-out', page: 1, count: 12, mm: 457.2 }, [], [], 'mm')).toBe(
-      'White out 12 places on the right page, 457.2 mm of tape in all.',
+    expect(say({ is: 'white-out', page: 1, strokes: strokes(12, 457.2) }, [], [], 'mm')).toBe(
+      'White out the right page in 12 strokes, 457.2 mm of tape in all.',
     );
   });
   const cut = (code: string, copy: number, ...pieces: { x: number; y: number; w: number; h: number }[]): StepAbout => ({
@@ -99,9 +100,11 @@ describe('names of steps', () => {
   });
   it('of white-out change when there is more of it', () => {
     const one = { page: 0, x: 1, y: 1, w: 10, h: 1, why: '' };
-    expect(whiteOutKey(0, [one])).not.toBe(whiteOutKey(0, [one, one]));
-    expect(whiteOutKey(0, [one])).not.toBe(whiteOutKey(1, [one]));
-    expect(whiteOutKey(0, [{ ...one, why: 'other words' }])).toBe(whiteOutKey(0, [one]));
+    const by = strokes(1);
+    expect(whiteOutKey(0, [one], by)).not.toBe(whiteOutKey(0, [one, one], by));
+    expect(whiteOutKey(0, [one], by)).not.toBe(whiteOutKey(1, [one], by));
+    expect(whiteOutKey(0, [one], by)).not.toBe(whiteOutKey(0, [one], strokes(2)));
+    expect(whiteOutKey(0, [{ ...one, why: 'other words' }], by)).toBe(whiteOutKey(0, [one], by));
   });
   it('tell which pieces a step sticks down, and that others stick none', () => {
     expect(piecesOfStep(pieceKeyOf('stack', ['p1', 'p2']))).toEqual(['p1', 'p2']);
@@ -170,23 +173,17 @@ describe('white-out', () => {
     const paper = whiteOutOf(c, over('Q-1'));
     expect(paper.filter((w) => w.y > 14 && w.y + w.h < 30 && w.x >= 46.1 && w.x + w.w <= 84.2)).toEqual([]);
   });
-  it('takes tape by the longer side', () =>
-    expect(
-      tapeLength([
-        { page: 0, x: 0, y: 0, w: 30, h: 0.3, why: '' },
-        { page: 0, x: 0, y: 0, w: 0.3, h: 12, why: '' },
-      ]),
-    ).toBe(42));
   it('is summed up by day, or by the part of the page outside the columns', () => {
     const list = whiteOutOf(c, [
       placement({ y: 60 }),
       placement({ id: 'p2', code: 'W', x: 6, y: 205, w: 158.4, h: 12.7, role: 'base', day: null, cut: null }),
     ]);
-    const places = whiteOutPlaces(threeBox, list);
+    const pulls = strokesOf({ book: threeBox, placements: [] }, list);
+    const places = whiteOutPlaces(pulls);
     expect(places.find((p) => p.day === 0)?.count).toBeGreaterThan(3);
     expect(places.find((p) => p.region === 'bottom-strip')?.day).toBeNull();
-    expect(places.reduce((n, p) => n + p.count, 0)).toBe(list.length);
-    expect(places.reduce((sum, p) => sum + p.length, 0)).toBeCloseTo(tapeLength(list));
+    expect(places.reduce((n, p) => n + p.count, 0)).toBe(pulls.length);
+    expect(places.reduce((sum, p) => sum + p.length, 0)).toBeCloseTo(tapeLength(pulls));
     const voice = voiceOf(c, []);
     expect(places.map((p) => whiteOutName(voice, p))).toEqual(expect.arrayContaining(['Monday', 'bottom strip']));
     expect(whiteOutName(voice, { day: null, region: null, count: 1, length: 1 })).toBe('elsewhere');

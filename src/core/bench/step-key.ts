@@ -2,19 +2,20 @@ import type { Cut } from './cuts';
 import { copyKey } from '../kit/ledger';
 import type { Rect } from '../measure/rect';
 import type { WhiteOut } from './white-out';
-import { tapeLength } from './white-out';
+import type { Stroke } from './strokes';
+import { tapeLength } from './strokes';
 
 /**
  * Names of steps that stay the same while others come and go, in other words and other units, so that a tick stays
  * with its step. White-out is named by its page, how much it is, and where: what was done is known for good. A cut is
  * named by its sticker and the parts it makes; all else by the placements it is about.
  */
-export const whiteOutKey = (page: number, ofPage: readonly WhiteOut[]): string =>
-  `white-out:${page}:${ofPage.length}:${Math.round(tapeLength(ofPage))}:${ofPage.map(tenths).join(';')}`;
+export const whiteOutKey = (page: number, ofPage: readonly WhiteOut[], strokes: readonly Stroke[]): string =>
+  `white-out:${page}:${strokes.length}:${Math.round(tapeLength(strokes))}:${ofPage.map(tenths).join(';')}`;
 
 const tenths = ({ x, y, w, h }: Rect): string => [x, y, w, h].map((n) => Math.round(n * 10)).join(',');
 
-/** The areas of a page that a step of white-out covered, mm; none for all others, and for those of earlier versions. */
+/** The areas of a page that a step of white-out covered, mm; none for all others. */
 export function whitedOutBy(key: string, page: number): Rect[] {
   const [work, of, , , areas] = key.split(':');
   if (work !== 'white-out' || Number(of) !== page || !areas) return [];

@@ -5,7 +5,7 @@ import { worthKeeping } from '../kit/offcut';
 import type { Context, Placement } from '../spread/placement';
 import { isWriting, pieceIndex } from '../spread/placement';
 import type { Bench } from './bench';
-import { tapeLength } from './white-out';
+import { strokesOf, tapeLength } from './strokes';
 
 /** What a spread takes, before the knife (handbook K4, K5). */
 export interface Totals {
@@ -56,7 +56,7 @@ export function totalsOf(context: Context, bench: Bench): Totals {
       rows += p.cut ? Math.round(p.cut.h / (piece.height / piece.rows)) : piece.rows;
   }
   return {
-    tape: tapeLength(bench.whiteOut),
+    tape: tapeLength(strokesOf({ book: context.book, placements: bench.placements }, bench.whiteOut)),
     washi: [...rolls.values()].sort((a, b) => b.mm - a.mm),
     strips,
     pieces: new Set(stickers.map(copyKey)).size,

@@ -1,7 +1,7 @@
 import type { Rect } from '../measure/rect';
 import { subtract } from '../measure/rect';
 import type { Cut } from './cuts';
-import { cutKey, idsOfStep, partsOfCut, whiteOutKey, whitedOutBy } from './step-key';
+import { cutKey, idsOfStep, partsOfCut, whitedOutBy } from './step-key';
 import type { WhiteOut } from './white-out';
 
 /** Areas are kept to a tenth of a millimeter; what lies nearer to one is of it, mm. */
@@ -19,11 +19,7 @@ export function stillToWhiteOut(
   page: number,
   ofPage: readonly WhiteOut[],
 ): readonly WhiteOut[] {
-  const keys = [...ticked];
-  const own = whiteOutKey(page, ofPage);
-  // earlier versions named the amount alone
-  if (keys.some((key) => key === own || own.startsWith(`${key}:`))) return [];
-  const done = keys.flatMap((key) => whitedOutBy(key, page)).map(widened);
+  const done = [...ticked].flatMap((key) => whitedOutBy(key, page)).map(widened);
   if (!done.length) return ofPage;
   return ofPage.flatMap((w) =>
     subtract(w, done)

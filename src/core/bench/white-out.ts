@@ -30,15 +30,23 @@ export function inkOf(mark: Mark): Rect[] {
   ];
 }
 
+interface Cover {
+  readonly p: Placement;
+  readonly rect: Rect;
+  /** what of it hides a mark for certain */
+  readonly hidden: Rect | null;
+  readonly lines: boolean;
+}
+
 /**
  * What must be whited out before anything is laid down (handbook B1): every part of a printed mark that would show
  * through something translucent, or stay bare in a column whose printed rows the manner does not keep.
- * Elsewhere (header, sidebar, strips) a mark that nothing touches is left as it is.
+ * Elsewhere (header, sidebar, strips) a mark that nothing touches is left as it is, and none is left half (B6).
  */
 export function whiteOutOf(context: Context, placements: readonly Placement[]): WhiteOut[] {
   const { book } = context;
   const pieces = pieceIndex(context);
-  const covers = placements.map((p) => ({
+  const covers = placements.map((p): Cover => ({
     p,
     rect: footprint(p),
     hidden: hiddenBy(p, pieces.get(pieceKey(p))),
@@ -63,27 +71,52 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
       here.every((c, i) => c.p === before.under[i])
     )
       return before.found;
-    const found = inkOf(mark).flatMap((ink) => {
-      const touching = here.filter((c) => intersectsThin(c.rect, ink));
-      if (!free && touching.length === 0) return [];
-      const through = touching.filter((c) => !c.hidden);
-      return subtract(
-        ink,
-        touching.flatMap((c) => c.hidden ?? []),
-      ).map((left) =>
-        lyingIn(book, region, {
-          page: mark.page,
-          ...tidied(left),
-          why: through.some((c) => intersectsThin(c.rect, left))
-            ? `${MARK_NAMES[mark.kind]} shows through what is laid over it`
-            : `part of a ${MARK_NAMES[mark.kind]} stays bare`,
-        }),
-      );
-    });
+    const found = toGo(mark, here, free, isSettledWhole(region)).map(({ through, ...left }) =>
+      lyingIn(book, region, {
+        page: mark.page,
+        ...tidied(left),
+        why: through
+          ? `${MARK_NAMES[mark.kind]} shows through what is laid over it`
+          : `part of a ${MARK_NAMES[mark.kind]} stays bare`,
+      }),
+    );
     known.set(mark, { free, under: here.map((c) => c.p), found });
     return found;
   });
 }
+
+/** A printed frame of which more than this still shows stays a frame; of less a stump is left (handbook B6). From memory. */
+const FRAME_SHOWS = 0.6;
+
+/**
+ * The parts of a mark that are to go: in a free column all that nothing hides; elsewhere a mark that is half covered
+ * goes as a whole, and a frame that a sticker only laps over stays.
+ */
+function toGo(mark: Mark, here: readonly Cover[], free: boolean, whole: boolean): (Rect & { through: boolean })[] {
+  const edges = inkOf(mark).map((ink) => {
+    const touching = here.filter((c) => intersectsThin(c.rect, ink));
+    const bare = subtract(
+      ink,
+      touching.flatMap((c) => c.hidden ?? []),
+    );
+    const films = touching.filter((c) => !c.hidden).map((c) => c.rect);
+    return { ink, touching, bare, films };
+  });
+  const isTouched = edges.some((e) => e.touching.length > 0);
+  if (!free && !isTouched) return [];
+  const size = (rects: readonly Rect[]): number => rects.reduce((sum, r) => sum + r.w * r.h, 0);
+  const shows = size(edges.flatMap((e) => e.bare.flatMap((r) => subtract(r, e.films)))) / size(edges.map((e) => e.ink));
+  const isFrame = mark.kind === 'box' && !free && !whole && shows > FRAME_SHOWS;
+  return edges.flatMap(({ bare, films }) =>
+    bare
+      .flatMap((r) => (isFrame ? films.flatMap((film) => sharedThin(r, film) ?? []) : r))
+      .map((r) => ({ ...r, through: films.some((film) => intersectsThin(film, r)) })),
+  );
+}
+
+/** Marks of headers, strips and flags are small: what is begun there is finished. */
+const isSettledWhole = (region: Region | undefined): boolean =>
+  region !== undefined && ['date-header', 'bottom-strip', 'top-strip', 'month-flag'].includes(region.kind);
 
 /**
  * What was found for a mark under the very same placements; an edit changes few of them, and the review asks after
@@ -123,9 +156,6 @@ function hiddenBy(p: Placement, piece: Piece | undefined): Rect | null {
     return p.turn === 0 ? { ...footprint(p), w: p.w - Math.min(4, p.h * 0.4) } : null;
   return footprint(p);
 }
-
-/** Tape needed in mm: the long way of each place. */
-export const tapeLength = (list: readonly WhiteOut[]): number => list.reduce((mm, r) => mm + Math.max(r.w, r.h), 0);
 
 const MARK_NAMES: Readonly<Record<Mark['kind'], string>> = {
   line: 'printed line',
@@ -175,9 +205,16 @@ function isFreeColumn(region: Region | undefined, context: Context, placements: 
   return region?.kind === 'sidebar' && placements.some((p) => p.role === 'sidebar' && p.page === region.page);
 }
 
-/** Like `intersect`, for marks thinner than a hair's breadth of tolerance. */
+/** True where two share a place, however thin. */
 const intersectsThin = (a: Rect, b: Rect): boolean =>
   a.x < b.x + b.w - 1e-6 && b.x < a.x + a.w - 1e-6 && a.y < b.y + b.h - 1e-6 && b.y < a.y + a.h - 1e-6;
+
+/** Like `intersect`, for marks thinner than a hair's breadth of tolerance. */
+function sharedThin(a: Rect, b: Rect): Rect | null {
+  if (!intersectsThin(a, b)) return null;
+  const [x, y] = [Math.max(a.x, b.x), Math.max(a.y, b.y)];
+  return { x, y, w: Math.min(a.x + a.w, b.x + b.w) - x, h: Math.min(a.y + a.h, b.y + b.h) - y };
+}
 
 const tidied = (r: Rect): Rect => ({
   x: tidy(r.x),

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { demoSpread } from '../../../tests/fixtures';
 import { benchOf } from '../bench/bench';
 import { stillToWhiteOut } from '../bench/what-is-done';
+import { tapeLength } from '../bench/strokes';
 import { whiteOutOf } from '../bench/white-out';
 import { dayAt } from '../book/lying-at';
 import { apply } from '../edit/change';
@@ -74,7 +75,7 @@ describe('whatever went wrong', () => {
     const stuck = new Set(at.ticked.flatMap(piecesOfStep));
     const before = benchOf(at.context, at.placements);
     const mm = (bench: typeof before): number =>
-      bench.steps.reduce((sum, s) => sum + (s.about.is === 'white-out' && !done.has(s.key) ? s.about.mm : 0), 0);
+      bench.steps.reduce((sum, s) => sum + (s.about.is === 'white-out' && !done.has(s.key) ? tapeLength(s.about.strokes) : 0), 0);
     let tried = 0;
     for (const p of at.placements.filter((q) => !isWriting(q) && !stuck.has(q.id))) {
       const repair = replaceSpoiled(at.context, at.placements, p.id);
@@ -85,7 +86,7 @@ describe('whatever went wrong', () => {
       const undone = bench.steps.filter((s) => !done.has(s.key));
       for (const step of undone) {
         if (step.about.is === 'lay') expect(step.refs.filter((id) => stuck.has(id))).toEqual([]);
-        if (step.about.is === 'white-out') expect(step.about.mm).toBeLessThan(mm(before) + 200);
+        if (step.about.is === 'white-out') expect(tapeLength(step.about.strokes)).toBeLessThan(mm(before) + 200);
       }
       // white-out that is done is asked for nowhere again
       for (const page of context.book.pages.keys()) {

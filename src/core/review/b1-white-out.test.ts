@@ -11,7 +11,9 @@ const c = context({
 it('is silent where an opaque piece covers the mark', () => expect(found('B1', c, [placement()])).toEqual([]));
 it('speaks where washi lets the mark show', () => {
   const [f] = found('B1', c, [placement({ code: 'W' })]);
-  expect(f?.message).toBe('Left page: 1 1/2 in of printed marks would show, in 1 place (Monday 1 1/2 in).');
+  expect(f?.message).toBe(
+    'Left page: printed marks would show; to white them out takes 1 stroke, 1 1/2 in of tape (Monday 1 1/2 in).',
+  );
   expect(whiteOutOf(c, [placement({ code: 'W' })])).toMatchObject([
     { x: 46.1, y: 66, w: 38.1, why: 'printed line shows through what is laid over it' },
   ]);

@@ -1,10 +1,9 @@
 import { whiteOutName } from '../bench/say-white-out';
-import { stillToWhiteOut } from '../bench/what-is-done';
 import type { WhiteOutPlace } from '../bench/white-out-places';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { counted, mm, sentence } from '../spread/voice';
-import { tapeLength } from '../bench/white-out';
+import { tapeLength } from '../bench/strokes';
 import { pageName } from '../bench/measure-from';
 import { whiteOutPlaces } from '../bench/white-out-places';
 
@@ -14,14 +13,8 @@ export const b1WhiteOut: Rule<Case> = {
   title: 'White out before covering',
   say,
   check(view) {
-    const { book, ticked } = view.context;
-    return book.pages.flatMap((_, page): Found[] => {
-      const list = stillToWhiteOut(
-        ticked,
-        page,
-        view.whiteOut.filter((w) => w.page === page),
-      );
-      const first = list[0];
+    return view.toWhiteOut.flatMap(({ list, strokes }, page): Found[] => {
+      const [first] = list;
       if (!first) return [];
       return [
         {
@@ -31,7 +24,7 @@ export const b1WhiteOut: Rule<Case> = {
           x: first.x,
           y: first.y,
           placements: [],
-          about: { is: 'shows', mm: tapeLength(list), count: list.length, where: whiteOutPlaces(book, list) },
+          about: { is: 'shows', mm: tapeLength(strokes), count: strokes.length, where: whiteOutPlaces(strokes) },
         },
       ];
     });
@@ -49,7 +42,7 @@ interface Case extends About {
 function say({ about, page }: Found, voice: Voice): Said {
   const where = about.where.map((w) => `${whiteOutName(voice, w)} ${mm(voice, w.length)}`).join(', ');
   return {
-    message: `${sentence(pageName(voice.context.book, page))}: ${mm(voice, about.mm)} of printed marks would show, in ${counted(about.count, 'place')} (${where}).`,
+    message: `${sentence(pageName(voice.context.book, page))}: printed marks would show; to white them out takes ${counted(about.count, 'stroke')}, ${mm(voice, about.mm)} of tape (${where}).`,
     remedy: 'White them out before anything is laid down; the bench list says where.',
   };
 }

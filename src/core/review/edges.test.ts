@@ -2,7 +2,8 @@ import { openB6 } from '../book/open-b6';
 import { hourly } from '../book/hourly';
 import { hoursOf, yOfMinute } from '../book/hours';
 import { dayColumn, regionsOf } from '../book/columns';
-import { tapeLength, whiteOutOf } from '../bench/white-out';
+import { strokesOf, tapeLength } from '../bench/strokes';
+import { whiteOutOf } from '../bench/white-out';
 import type { Piece } from '../kit/kit';
 import { copyKey } from '../kit/ledger';
 import type { Context, Placement } from '../spread/placement';
@@ -206,7 +207,7 @@ const EDGES: Readonly<Record<string, Edge>> = {
     speaks: 1 / 0.91,
     laid: (rolls) => {
       const laid = [placement()];
-      const meters = tapeLength(whiteOutOf(plain, laid)) / 1000;
+      const meters = tapeLength(strokesOf({ book: plain.book, placements: laid }, whiteOutOf(plain, laid))) / 1000;
       return [context({ kit: of({}), options: { tapeMeters: meters * rolls } }), laid];
     },
   },

@@ -1,3 +1,4 @@
+import type { Stroke } from '../bench/strokes';
 import type { WhiteOut } from '../bench/white-out';
 import type { Kind } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
@@ -58,6 +59,8 @@ export interface View {
   readonly context: Context;
   readonly placements: readonly Placement[];
   readonly whiteOut: readonly WhiteOut[];
+  /** what of it is still to do, by pages, and the strokes that do it */
+  readonly toWhiteOut: readonly { readonly list: readonly WhiteOut[]; readonly strokes: readonly Stroke[] }[];
   readonly unplaced: readonly Missing[];
   /** which placement carries which demand, by the demand's key */
   readonly carriers: ReadonlyMap<string, Placement>;

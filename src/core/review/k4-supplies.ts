@@ -1,7 +1,5 @@
-import type { About, Finding, Rule, Said, View } from './finding';
-import { stillToWhiteOut } from '../bench/what-is-done';
-import type { WhiteOut } from '../bench/white-out';
-import { tapeLength } from '../bench/white-out';
+import { tapeLength } from '../bench/strokes';
+import type { About, Finding, Rule, Said } from './finding';
 
 /** Tape runs unevenly: so much of what is in the house can be counted on. From memory. */
 const SURE = 0.9;
@@ -12,7 +10,7 @@ export const k4Supplies: Rule<Case> = {
   title: 'Supplies last',
   say,
   check(view) {
-    const meters = tapeLength(stillToDo(view)) / 1000;
+    const meters = view.toWhiteOut.reduce((mm, { strokes }) => mm + tapeLength(strokes), 0) / 1000;
     const house = view.context.options.tapeMeters;
     const first = view.whiteOut[0];
     if (!first || meters <= house * SURE) return [];
@@ -29,17 +27,6 @@ export const k4Supplies: Rule<Case> = {
     ];
   },
 };
-
-/** What was whited out already took its tape. */
-function stillToDo({ whiteOut, context: { ticked, book } }: View): readonly WhiteOut[] {
-  return book.pages.flatMap((_, page) =>
-    stillToWhiteOut(
-      ticked,
-      page,
-      whiteOut.filter((w) => w.page === page),
-    ),
-  );
-}
 
 type Found = Finding<Case>;
 

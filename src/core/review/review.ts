@@ -4,6 +4,8 @@ import { openPlaces } from '../spread/open-places';
 import { unplacedOf } from './unplaced';
 import type { Context, Placement } from '../spread/placement';
 import { matchDemands, pieceIndex } from '../spread/placement';
+import { strokesOf } from '../bench/strokes';
+import { stillToWhiteOut } from '../bench/what-is-done';
 import { whiteOutOf } from '../bench/white-out';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
@@ -22,10 +24,17 @@ export function viewOf(context: Context, placements: readonly Placement[]): View
   const pieces = pieceIndex(context);
   const known = new Map<unknown, Piece | undefined>(placements.map((p) => [p, pieces.get(pieceKey(p))]));
   const demands = new Map(context.week.demands.map((d) => [d.key, d]));
+  const { book, ticked } = context;
+  const whiteOut = whiteOutOf(context, placements);
   return {
     context,
     placements,
-    whiteOut: whiteOutOf(context, placements),
+    whiteOut,
+    toWhiteOut: book.pages.map((_, page) => {
+      const ofPage = whiteOut.filter((w) => w.page === page);
+      const list = stillToWhiteOut(ticked, page, ofPage);
+      return { list, strokes: strokesOf({ book, placements }, list) };
+    }),
     unplaced: unplacedOf(context, placements),
     openPlaces: openPlaces(context, placements),
     carriers: matchDemands(placements, context.week.demands),

@@ -1,10 +1,18 @@
-import { context, demand, demoSpread, found, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
+import {
+  context,
+  demand,
+  demoSpread,
+  found,
+  kitOf,
+  piece,
+  placement,
+  weekWith,
+  whiteOutKeyOf,
+} from '../../../tests/fixtures';
 import { discOpen } from '../book/disc-open';
 import { sayStep } from '../bench/say-step';
-import { whiteOutKey } from '../bench/step-key';
 import { stepsOf } from '../bench/steps';
 import { voiceOf } from '../spread/voice';
-import { whiteOutOf } from '../bench/white-out';
 import { copyKey } from '../kit/ledger';
 import { viewOf } from './review';
 
@@ -20,10 +28,7 @@ it('B1 is silent once its step of the bench is ticked, and speaks again when mor
   const { context: c, placements } = demoSpread();
   const [first] = found('B1', c, placements);
   const page = first?.page ?? 0;
-  const key = whiteOutKey(
-    page,
-    whiteOutOf(c, placements).filter((w) => w.page === first?.page),
-  );
+  const key = whiteOutKeyOf(c, placements, page);
   expect(found('B1', { ...c, ticked: [key] }, placements).map((f) => f.page)).not.toContain(first?.page);
   expect(
     found(

@@ -3,7 +3,7 @@ import { num } from '../../core/art/svg';
 import type { Bench } from '../../core/bench/bench';
 import { pageName } from '../../core/bench/measure-from';
 import type { TwoEdges } from '../../core/bench/two-edges';
-import type { WhiteOut } from '../../core/bench/white-out';
+import type { Stroke } from '../../core/bench/strokes';
 import { handSvg, marksSvg, whiteOutSvg } from '../../core/format/spread-svg';
 import { pieceKey } from '../../core/kit/kit';
 import { fine, unseen } from '../../core/measure/fraction';
@@ -20,7 +20,8 @@ interface PageProps {
   readonly page: number;
   readonly laid: readonly Placement[];
   readonly targets: readonly Placement[];
-  readonly white: readonly WhiteOut[];
+  /** strokes of the tape to mark */
+  readonly white: readonly Stroke[];
   /** the targets are written, not laid */
   readonly written?: boolean;
   readonly edges?: TwoEdges | null;

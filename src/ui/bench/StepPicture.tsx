@@ -4,7 +4,7 @@ import { downBefore } from '../../core/bench/say-step';
 import { whiteOutName } from '../../core/bench/say-white-out';
 import type { Step } from '../../core/bench/step';
 import { twoEdges } from '../../core/bench/two-edges';
-import type { WhiteOut } from '../../core/bench/white-out';
+import type { Stroke } from '../../core/bench/strokes';
 import { whiteOutPlaces } from '../../core/bench/white-out-places';
 import { ruled } from '../../core/measure/fraction';
 import type { Context } from '../../core/spread/placement';
@@ -22,7 +22,7 @@ export const targetsOf = (bench: Bench, step: Step) => {
 export function StepPicture({ context, bench, step }: { context: Context; bench: Bench; step: Step }) {
   if (step.about.is === 'cut') return <CutPicture context={context} cut={step.about.cut} />;
   const targets = targetsOf(bench, step);
-  const white = step.do === 'white-out' ? step.refs.flatMap((r) => bench.whiteOut[Number(r.slice(6))] ?? []) : [];
+  const white = step.about.is === 'white-out' ? step.about.strokes : [];
   const page = targets[0]?.page ?? white[0]?.page ?? 0;
   const written = step.do === 'write';
   const by = downBefore(bench, step.n);
@@ -52,7 +52,7 @@ export function StepPicture({ context, bench, step }: { context: Context; bench:
         edges={first && !written ? twoEdges(context, first, by.laid, by.whiteOut) : null}
       />
       {!written && first && <OnSheet context={context} targets={targets} />}
-      {step.do === 'white-out' && <WhiteOutTable context={context} white={white} />}
+      {step.do === 'white-out' && <WhiteOutTable context={context} strokes={white} />}
       {written && (
         <Box component="ul" sx={{ m: 0, pl: 2.5, fontFamily: 'Caveat', fontSize: 26, lineHeight: 1.35 }}>
           {targets.map((p) => (
@@ -68,7 +68,7 @@ export function StepPicture({ context, bench, step }: { context: Context; bench:
   );
 }
 
-function WhiteOutTable({ context, white }: { context: Context; white: readonly WhiteOut[] }) {
+function WhiteOutTable({ context, strokes }: { context: Context; strokes: readonly Stroke[] }) {
   return (
     <Box
       component="table"
@@ -77,12 +77,12 @@ function WhiteOutTable({ context, white }: { context: Context; white: readonly W
       <thead>
         <tr>
           <th>Where</th>
-          <th>Places</th>
+          <th>Strokes</th>
           <th>Tape</th>
         </tr>
       </thead>
       <tbody>
-        {whiteOutPlaces(context.book, white).map((p) => (
+        {whiteOutPlaces(strokes).map((p) => (
           <tr key={`${p.day} ${p.region}`}>
             <td>{whiteOutName({ context }, p)}</td>
             <td>{p.count}</td>

@@ -1,6 +1,7 @@
 import Typography from '@mui/material/Typography';
 import type { OwnPace } from '../../core/bench/pace';
 import { secondsOf } from '../../core/bench/pace';
+import { tapeLength } from '../../core/bench/strokes';
 import { totalsOf } from '../../core/bench/totals';
 import { reeled } from '../../core/measure/fraction';
 import { counted } from '../../core/spread/voice';
@@ -26,7 +27,7 @@ export function TotalsDialog({
   const called = useKitName();
   const t = totalsOf(context, bench);
   const open = bench.steps.filter((s) => !done.has(s.key));
-  const tapeLeft = open.reduce((mm, s) => mm + (s.about.is === 'white-out' ? s.about.mm : 0), 0);
+  const tapeLeft = open.reduce((mm, s) => mm + (s.about.is === 'white-out' ? tapeLength(s.about.strokes) : 0), 0);
   const lines: [string, string][] = [
     [
       'Time',

@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Link from 'next/link';
 import { Dots } from '../Dots';
 import { GLASS } from '../theme';
-import { tapeLength } from '../../core/bench/white-out';
+import { tapeLength } from '../../core/bench/strokes';
 import { reeled } from '../../core/measure/fraction';
 import type { Finding } from '../../core/review/finding';
 import { withoutPlace } from '../../core/review/review';
@@ -27,7 +27,7 @@ export function Rail() {
   const id = useSpread((s) => s.data.id);
   const { findings, ordinary, view } = useReview();
   const { unit } = view.context.book;
-  const tape = tapeLength(view.whiteOut);
+  const tape = view.toWhiteOut.reduce((mm, { strokes }) => mm + tapeLength(strokes), 0);
   // totals of what is to be done there, where nothing is amiss
   const totals = new Map<StepName, string>([
     ...(tape > 0 ? [['Base', `tape ${reeled(tape, unit)}`] as const] : []),

@@ -3,38 +3,41 @@ import { pageName } from '../measure-from';
 import type { Edge } from '../step';
 import { whiteOutKey } from '../step-key';
 import { stillToWhiteOut } from '../what-is-done';
+import type { Stroke } from '../strokes';
+import { strokesOf, tapeLength } from '../strokes';
 import type { WhiteOut } from '../white-out';
-import { tapeLength } from '../white-out';
 import type { Spot, StepKind, Unnumbered } from './step-kind';
 import { shares } from './step-kind';
 
 export interface AboutWhiteOut {
   readonly is: 'white-out';
   readonly page: number;
-  readonly count: number;
-  readonly mm: number;
+  readonly strokes: readonly Stroke[];
 }
 
 /** A page's printed lines and labels that nothing covers, in one go (handbook B1). */
 export const whiteOutStep: StepKind<AboutWhiteOut> = {
   is: 'white-out',
-  stepsOf: ({ context: { book, ticked }, whiteOut }) =>
+  stepsOf: ({ context: { book, ticked }, placements, whiteOut }) =>
     book.pages.flatMap((_, page) => {
       const here = whiteOut.map((w, i) => ({ w, i })).filter(({ w }) => w.page === page);
       if (!here.length) return [];
       const ofPage = here.map(({ w }) => w);
-      const step = (key: string, own: typeof here, what: readonly WhiteOut[]): Unnumbered<AboutWhiteOut>[] => {
-        const about = { is: 'white-out', page, count: what.length, mm: tapeLength(what) } as const;
-        return own.length ? [{ do: 'white-out', key, refs: own.map(({ i }) => `white:${i}`), about }] : [];
+      const step = (own: typeof here, what: readonly WhiteOut[], done?: string): Unnumbered<AboutWhiteOut>[] => {
+        if (!own.length) return [];
+        const strokes = strokesOf({ book, placements }, what);
+        const about = { is: 'white-out', page, strokes } as const;
+        const refs = own.map(({ i }) => `white:${i}`);
+        return [{ do: 'white-out', key: done ?? whiteOutKey(page, what, strokes), refs, about }];
       };
       const key = ticked.find((k) => k.startsWith(`white-out:${page}:`));
-      if (key === undefined) return step(whiteOutKey(page, ofPage), here, ofPage);
+      if (key === undefined) return step(here, ofPage);
       const left = stillToWhiteOut(ticked, page, ofPage);
-      if (!left.length) return step(key, here, ofPage);
+      if (!left.length) return step(here, ofPage, key);
       const open = here.filter(({ w }) => stillToWhiteOut(ticked, page, [w]).length > 0);
       const settled = here.filter((h) => !open.includes(h));
       const settledOnes = settled.map(({ w }) => w);
-      return [...step(key, settled, settledOnes), ...step(whiteOutKey(page, left), open, left)];
+      return [...step(settled, settledOnes, key), ...step(open, left)];
     }),
   standsAt: ({ about: { page } }) => ({ part: 'white-out', page }),
   edgesOf: ({ key, refs }, { whiteOut, laid, steps, spotsOf }) => {
@@ -48,7 +51,7 @@ export const whiteOutStep: StepKind<AboutWhiteOut> = {
     }));
   },
   say: ({ about }, voice) =>
-    `White out ${counted(about.count, 'place')} on the ${pageName(voice.context.book, about.page)}, ${mm(voice, about.mm)} of tape in all.`,
-  size: ({ count }) => count,
+    `White out the ${pageName(voice.context.book, about.page)} in ${counted(about.strokes.length, 'stroke')}, ${mm(voice, tapeLength(about.strokes))} of tape in all.`,
+  size: ({ strokes }) => strokes.length,
   stickersOf: () => [],
 };

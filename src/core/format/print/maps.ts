@@ -1,6 +1,7 @@
 import { rgb } from 'pdf-lib';
 import { pageName } from '../../bench/measure-from';
 import type { Step } from '../../bench/step';
+import { strokesOf } from '../../bench/strokes';
 import { footprint, isWriting } from '../../spread/placement';
 import type { Placement } from '../../spread/placement';
 import { sentence } from '../../spread/voice';
@@ -36,8 +37,8 @@ export function printTracing(printing: Printing): void {
   context.book.pages.forEach(({ width, height }, page) => {
     const said = `${nameOf(printing, page)} to trace from, in true size. White out what is shaded.`;
     paper.trueSize(width, height, said, (x, y) => {
-      for (const w of bench.whiteOut.filter((o) => o.page === page))
-        paper.rect(x + w.x - 0.4, y + w.y - 0.4, w.w + 0.8, w.h + 0.8, STOP, 0, SHADE);
+      for (const w of strokesOf({ book: context.book, placements: bench.placements }, bench.whiteOut))
+        if (w.page === page) paper.rect(x + w.x - 0.4, y + w.y - 0.4, w.w + 0.8, w.h + 0.8, STOP, 0, SHADE);
       for (const p of bench.placements.filter((q) => q.page === page)) outlined(printing, p, numbers.get(p.id), x, y);
       paper.rect(x, y, width, height, FRAME, 0.8);
     });

@@ -3,6 +3,7 @@ import { sayGroup } from '../../bench/say-group';
 import { downBefore, sayStep } from '../../bench/say-step';
 import { whiteOutName } from '../../bench/say-white-out';
 import type { Step } from '../../bench/step';
+import type { Stroke } from '../../bench/strokes';
 import { whiteOutPlaces } from '../../bench/white-out-places';
 import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
@@ -48,15 +49,14 @@ function printStep(printing: Printing, step: Step): void {
   }
   lines.forEach((line, i) => paper.text(line, x + THUMB.w + 9, y + 3.5 + i * 4.4, 9.5));
   paper.skip(high);
-  if (step.about.is === 'white-out') printWhiteOut(printing, step);
+  if (step.about.is === 'white-out') printWhiteOut(printing, step.about.strokes);
 }
 
-/** White-out by where on the page it is; the places themselves are shaded on the tracing page. */
-function printWhiteOut({ paper, context, bench }: Printing, step: Step): void {
-  const patches = step.refs.flatMap((r) => bench.whiteOut[Number(r.slice(6))] ?? []);
-  for (const place of whiteOutPlaces(context.book, patches))
+/** White-out by where on the page it is; the strokes themselves are shaded on the tracing page. */
+function printWhiteOut({ paper, context }: Printing, strokes: readonly Stroke[]): void {
+  for (const place of whiteOutPlaces(strokes))
     paper.paragraph(
-      `${whiteOutName({ context }, place)}: ${counted(place.count, 'place')}, ${ruled(place.length, context.book.unit)}`,
+      `${whiteOutName({ context }, place)}: ${counted(place.count, 'stroke')}, ${ruled(place.length, context.book.unit)}`,
       { size: 8.5, indent: THUMB.w + 9 },
     );
 }

@@ -1,5 +1,6 @@
 import { stillToWhiteOut } from '../../bench/what-is-done';
 import { whiteOutKey } from '../../bench/step-key';
+import { strokesOf } from '../../bench/strokes';
 import { whiteOutOf } from '../../bench/white-out';
 import { lookAlikes } from '../../week/twice';
 import type { Idea } from '../remedy';
@@ -9,7 +10,8 @@ import { asPatch } from '../remedy';
 export const tickWhiteOut: Idea = ({ context, placements, finding }) => {
   const all = whiteOutOf(context, placements).filter((w) => w.page === finding.page);
   const ofPage = stillToWhiteOut(context.ticked, finding.page, all);
-  return ofPage.length ? [asPatch({ do: 'whited out' }, { ticked: whiteOutKey(finding.page, ofPage) })] : [];
+  const strokes = strokesOf({ book: context.book, placements }, ofPage);
+  return ofPage.length ? [asPatch({ do: 'whited out' }, { ticked: whiteOutKey(finding.page, ofPage, strokes) })] : [];
 };
 
 /** Items that look alike are both meant. */

@@ -1,0 +1,10 @@
+import { arrange } from '../src/core/arrange/arrange';
+import { inkOf, regionOf, whiteOutOf } from '../src/core/bench/white-out';
+import { intersect } from '../src/core/measure/rect';
+import { footprint } from '../src/core/spread/placement';
+import { strangersWeek } from './strangers/weeks';
+const c = strangersWeek(11); const ps = arrange(c); const wo = whiteOutOf(c, ps);
+const m = c.book.marks.find(m=>m.page===0&&Math.round(m.x)===11&&Math.round(m.y)===79&&m.kind==='box')!;
+console.log(m, regionOf(c.book,m), c.book.regions.filter(r=>r.page===0).map(r=>`${r.id} ${r.x},${r.y} ${r.w}x${r.h}`));
+console.log(ps.filter(p=>p.page===0&&intersect(p,m)).map(p=>`${p.code} ${p.role} ${p.x},${p.y} ${p.w}x${p.h} ${p.text??''}`));
+console.log(wo.filter(w=>w.page===0&&w.x<54&&w.y>70&&w.y<140));
