@@ -1,10 +1,8 @@
 import { arrange } from '../src/core/arrange/arrange';
-import { inkOf, regionOf, whiteOutOf } from '../src/core/bench/white-out';
-import { intersect } from '../src/core/measure/rect';
-import { footprint } from '../src/core/spread/placement';
+import { benchOf } from '../src/core/bench/bench';
+import { offPlace } from './strangers/check';
 import { strangersWeek } from './strangers/weeks';
-const c = strangersWeek(11); const ps = arrange(c); const wo = whiteOutOf(c, ps);
-const m = c.book.marks.find(m=>m.page===0&&Math.round(m.x)===11&&Math.round(m.y)===79&&m.kind==='box')!;
-console.log(m, regionOf(c.book,m), c.book.regions.filter(r=>r.page===0).map(r=>`${r.id} ${r.x},${r.y} ${r.w}x${r.h}`));
-console.log(ps.filter(p=>p.page===0&&intersect(p,m)).map(p=>`${p.code} ${p.role} ${p.x},${p.y} ${p.w}x${p.h} ${p.text??''}`));
-console.log(wo.filter(w=>w.page===0&&w.x<54&&w.y>70&&w.y<140));
+const worst:number[]=[]; const t:Record<string,string[]>={};
+for (let seed=1; seed<=100; seed++){ const c=strangersWeek(seed); const ps=arrange(c); for (const f of offPlace(c,benchOf(c,ps),worst)) (t[f.is]??=[]).push(seed+': '+f.of); }
+worst.sort((a,b)=>a-b); console.log('n',worst.length,'p50',worst[worst.length>>1],'p90',worst[Math.floor(worst.length*.9)],'max',worst.at(-1));
+for (const k in t) console.log(k,t[k]!.length,t[k]!.slice(0,8));

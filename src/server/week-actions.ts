@@ -1,7 +1,8 @@
 'use server';
 
 import { benchOf } from '../core/bench/bench';
-import { downBefore, sayStep } from '../core/bench/say-step';
+import { measuresOf } from '../core/bench/measures';
+import { sayStep } from '../core/bench/say-step';
 import { apply } from '../core/edit/change';
 import { arrangeDay } from '../core/edit/rearrange';
 import { BadInput, quoted } from '../core/format/fault';
@@ -91,7 +92,7 @@ function saysFor(context: Context, placements: readonly Placement[], pieces: rea
   const voice = voiceOf(context, placements);
   const laid = bench.steps
     .filter(({ do: work, refs }) => work !== 'white-out' && work !== 'write' && refs.some((id) => ids.has(id)))
-    .map((step) => sayStep(step, voice, downBefore(bench, step.n)));
+    .map((step) => sayStep(step, voice, measuresOf(context, bench)));
   const texts = pieces.flatMap((p) =>
     p.text && !isWriting(p) ? [`Write “${p.text.replace(/\n/g, ', ')}”${p.ink ? ` with ${p.ink}` : ''}.`] : [],
   );

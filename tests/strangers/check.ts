@@ -3,17 +3,30 @@
  * nothing of the review.
  */
 import type { Bench } from '../../src/core/bench/bench';
+import { twoEdges } from '../../src/core/bench/two-edges';
 import { stackOf } from '../../src/core/edit/stack';
-import { downBefore, sayStep } from '../../src/core/bench/say-step';
+import { measuresOf } from '../../src/core/bench/measures';
+import { sayStep } from '../../src/core/bench/say-step';
 import type { Letters } from '../../src/core/format/letters';
 import { spreadSvg } from '../../src/core/format/spread-svg';
 import type { Context, Placement } from '../../src/core/spread/placement';
-import { isWriting } from '../../src/core/spread/placement';
+import { footprint, isWriting } from '../../src/core/spread/placement';
 import { voiceOf } from '../../src/core/spread/voice';
 import type { Demand } from '../../src/core/week/demand';
 
 export interface Fault {
-  readonly is: 'not drawn' | 'text lost' | 'word broken' | 'no letter' | 'too wide' | 'no step' | 'not said' | 'order';
+  readonly is:
+    | 'not drawn'
+    | 'text lost'
+    | 'word broken'
+    | 'no letter'
+    | 'too wide'
+    | 'no step'
+    | 'not said'
+    | 'order'
+    | 'off place'
+    | 'out of its column'
+    | 'cut too long';
   readonly of: string;
 }
 
@@ -56,7 +69,7 @@ export function faultsOf(
   const say = (is: Fault['is'], of: string): void => void faults.push({ is, of });
   const lines = drawnLines(spreadSvg(context, placements, bench.whiteOut));
   const voice = voiceOf(context, placements);
-  const said = bench.steps.map((s) => sayStep(s, voice, downBefore(bench, s.n))).join('\n');
+  const said = bench.steps.map((s) => sayStep(s, voice, measuresOf(context, bench))).join('\n');
   const refs = new Set(bench.steps.flatMap((s) => s.refs.map((r) => r.replace('text:', ''))));
   for (const p of placements) {
     if (!refs.has(p.id)) say('no step', p.id);
@@ -79,7 +92,7 @@ export function faultsOf(
     const asSaid = p.text.split('\n').join(', ');
     if (isWriting(p) && !said.includes(`“${asSaid}”`)) say('not said', asSaid);
   }
-  return [...faults, ...outOfOrder(context, placements)];
+  return [...faults, ...outOfOrder(context, placements), ...offPlace(context, bench), ...cutTooLong(context, bench)];
 }
 
 /** From when to when an item may be, minutes; null where nobody said. */
@@ -113,3 +126,66 @@ export const takenOff = (context: Context, placements: readonly Placement[]) =>
     const gone = new Set(stackOf(placements, p.id).map((q) => q.id));
     return [{ without: placements.filter((q) => !gone.has(q.id)), key: d.key, title: d.title }];
   });
+
+/** A length as it is said: `1 1/2 in`, `3/16 in`, `12.5 mm`; nothing said is nothing. */
+function lengthIn(said: string): number {
+  const [, whole, top, under, unit] = /^(?:([\d.]+) )?(?:(\d+)\/(\d+) )?(in|mm)\b/.exec(said) ?? [];
+  const count = Number(whole ?? 0) + (top ? Number(top) / Number(under) : 0);
+  return unit === 'in' ? count * 25.4 : count;
+}
+
+/** What a hand may be off: half a sixteenth or half a half millimeter, and what still counts as touching. */
+const mayBeOff = (unit: 'in' | 'mm'): number => (unit === 'in' ? 25.4 / 32 : 0.25) + 0.36;
+
+/** Lays the week by what the steps say, piece after piece, from where those that they name have come to lie. */
+export function offPlace(context: Context, bench: Bench, worst: number[] = []): Fault[] {
+  const faults: Fault[] = [];
+  const { book } = context;
+  const measures = measuresOf(context, bench);
+  const voice = voiceOf(context, bench.placements);
+  const lies = new Map<string, { x: number; y: number; p: Placement }>();
+  for (const step of bench.steps.filter((s) => s.about.is === 'lay')) {
+    const [base, ...over] = step.refs.map((id) => bench.placements.find((p) => p.id === id) as Placement);
+    const edges = base && measures.get(base.id);
+    if (!base || !edges) continue;
+    const [downSaid = '', acrossSaid = ''] = sayStep(step, voice, measures).replace(/\.$/, '').split(', ').slice(-2);
+    const ref = (from: object): { x: number; y: number; p: Placement } | undefined =>
+      'placement' in from ? lies.get(from.placement as string) : undefined;
+    const foot = footprint(base);
+    const under = ref(edges.down.from);
+    const mark = edges.down.from.is === 'mark' ? foot.y - twoEdges(context, base, [...lies.values()].map((l) => l.p), bench.whiteOut).down.mm : 0; // prettier-ignore
+    const level = edges.down.from.is === 'level';
+    const y = (under ? under.y + (level ? 0 : footprint(under.p).h) : mark) + lengthIn(downSaid);
+    let x = foot.x;
+    if (edges.across) {
+      const { from, side } = edges.across;
+      const beside = ref(from);
+      const column =
+        from.is === 'column' ? book.regions.find((r) => r.kind === 'day' && r.day === from.day) : undefined;
+      const edge = beside
+        ? side === 'left' ? beside.x + footprint(beside.p).w : beside.x
+        : column ? (side === 'left' ? column.x : column.x + column.w) : side === 'left' ? 0 : (book.pages[base.page]?.width ?? 0); // prettier-ignore
+      x = side === 'left' ? edge + lengthIn(acrossSaid) : edge - lengthIn(acrossSaid) - foot.w;
+      if (column && (x < column.x - 0.4 || x + foot.w > column.x + column.w + 0.4)) faults.push({ is: 'out of its column', of: acrossSaid }); // prettier-ignore
+    }
+    for (const p of [base, ...over])
+      lies.set(p.id, { x: x + footprint(p).x - foot.x, y: y + footprint(p).y - foot.y, p });
+    const off = Math.max(Math.abs(x - foot.x), Math.abs(y - foot.y));
+    worst.push(off);
+    if (off > mayBeOff(book.unit)) faults.push({ is: 'off place', of: `${off.toFixed(2)} mm: ${sayStep(step, voice, measures)}` }); // prettier-ignore
+  }
+  return faults;
+}
+
+/** Parts of stickers that are said to be longer than the sticker is. */
+function cutTooLong(context: Context, bench: Bench): Fault[] {
+  const voice = voiceOf(context, bench.placements);
+  return bench.steps.flatMap((step): Fault[] => {
+    const piece = step.about.is === 'cut' ? voice.pieceOf(step.about.cut) : undefined;
+    if (!piece) return [];
+    const said = sayStep(step, voice);
+    const parts = [...said.matchAll(/([\d./ ]+ (?:in|mm)) × ([\d./ ]+ (?:in|mm))/g)].map(([, w = '', h = '']) => ({ w: lengthIn(w.trim()), h: lengthIn(h.trim()) })); // prettier-ignore
+    const isOver = parts.some(({ w, h }) => w > piece.width + 0.06 || h > piece.height + 0.06 || w <= 0 || h <= 0);
+    return isOver ? [{ is: 'cut too long', of: said }] : [];
+  });
+}

@@ -1,5 +1,6 @@
 import { arrange } from '../../src/core/arrange/arrange';
 import { benchOf } from '../../src/core/bench/bench';
+import { measuresOf } from '../../src/core/bench/measures';
 import { completeSpread } from '../../src/core/format/spread-file';
 import { spreadSvg } from '../../src/core/format/spread-svg';
 import { MANNERS } from '../../src/core/manner/registry';
@@ -11,7 +12,7 @@ import { context, weekWith } from '../fixtures';
 import { weekOfItems } from '../kit-corpus';
 import { KIT_SORTS } from '../kit-sorts';
 import { strangersBook } from './books';
-import { faultsOf, takenOff } from './check';
+import { faultsOf, offPlace, takenOff } from './check';
 import { strangersWeek } from './weeks';
 
 const SORTS = Object.values(KIT_SORTS);
@@ -73,5 +74,13 @@ describe('the check itself', () => {
       p === early ? { ...p, items: late.items } : p === late ? { ...p, items: early.items } : p,
     );
     expect(faults(swapped)).toContain('order');
+  });
+
+  it('sees what would come to lie elsewhere than planned', () => {
+    const bench = benchOf(c, placements);
+    const last = bench.steps.filter((s) => s.about.is === 'lay').at(-1)?.refs[0];
+    const moved = placements.map((p) => (p.id === last ? { ...p, y: p.y + 2 } : p));
+    expect(measuresOf(c, bench).size).toBeGreaterThan(5); // what was said stays said
+    expect(offPlace(c, { ...bench, placements: moved }).map((f) => f.is)).toContain('off place');
   });
 });

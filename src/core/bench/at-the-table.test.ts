@@ -16,7 +16,8 @@ import { USUAL_PLAN } from './plan';
 import { sayBlocked } from './say-blocked';
 import { sayGroup } from './say-group';
 import { sayPlace } from './say-place';
-import { downBefore, sayStep } from './say-step';
+import { measuresOf } from './measures';
+import { sayStep } from './say-step';
 import type { Edge } from './step';
 import { strokesOf, tapeLength } from './strokes';
 import { totalsOf } from './totals';
@@ -216,20 +217,14 @@ describe('a place is measured from edges that can be found', () => {
     const { context: demo, placements } = demoSpread();
     const bench = benchOf(demo, placements);
     for (const step of bench.steps.filter((s) => s.about.is === 'lay')) {
-      const by = downBefore(bench, step.n);
-      const { down } = twoEdges(
-        demo,
-        placements.find((p) => p.id === step.refs[0])!,
-        by.laid,
-        by.whiteOut,
-      );
+      const { down } = measuresOf(demo, bench).get(step.refs[0]!)!;
       if ('placement' in down.from) {
         const under = bench.steps.find(
           (s) => s.about.is === 'lay' && s.refs.includes((down.from as { placement: string }).placement),
         );
         expect(under!.n).toBeLessThan(step.n);
       }
-      expect(sayStep(step, voiceOf(demo, placements), by)).not.toMatch(/undefined|NaN| -\d/);
+      expect(sayStep(step, voiceOf(demo, placements), measuresOf(demo, bench))).not.toMatch(/undefined|NaN| -\d/);
     }
   });
 });

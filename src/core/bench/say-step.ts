@@ -1,23 +1,24 @@
+import type { Placement } from '../spread/placement';
 import type { Voice } from '../spread/voice';
 import type { Bench } from './bench';
 import { stepKind } from './kinds/registry';
-import type { DownBy } from './kinds/step-kind';
+import type { Measures } from './measures';
 import type { Step } from './step';
 
-const BARE: DownBy = { laid: [], whiteOut: [] };
+const BARE: Measures = new Map();
 
 /**
  * A step of the bench in words, in the owner's units, as its kind says it.
- * @param by what is down before it, see `downBefore`
+ * @param measures where what is laid goes, see `measuresOf`
  */
-export const sayStep = (step: Pick<Step, 'about' | 'refs'>, voice: Voice, by: DownBy = BARE): string =>
-  stepKind(step.about).say(step, voice, by);
+export const sayStep = (step: Pick<Step, 'about' | 'refs'>, voice: Voice, measures: Measures = BARE): string =>
+  stepKind(step.about).say(step, voice, measures);
 
-/** What is down before a step, to measure from. */
+/** What is down before a step. */
 export function downBefore(
-  { steps, placements, whiteOut }: Pick<Bench, 'steps' | 'placements' | 'whiteOut'>,
+  { steps, placements }: Pick<Bench, 'steps' | 'placements'>,
   n: number,
-): DownBy {
+): readonly Placement[] {
   const laid = new Set(steps.filter((s) => s.n < n && s.about.is === 'lay').flatMap((s) => s.refs));
-  return { laid: placements.filter((p) => laid.has(p.id)), whiteOut };
+  return placements.filter((p) => laid.has(p.id));
 }

@@ -36,6 +36,8 @@ export interface TwoEdges {
 
 /** Nearer than this they touch, mm. */
 const TOUCH = 0.35;
+/** Nearer than this two tops are level, mm: one is laid by the other, and so on over the week. */
+const LEVEL = 0.2;
 /** Farther than this a ruler is laid to the page's own edge, mm. From memory. */
 const REACH = 60;
 /** As much of the piece's width, or of its height, must lie beside an edge that it is measured from. */
@@ -110,7 +112,7 @@ function down(book: Book, p: Placement, foot: Rect, near: readonly Laid[], white
     const under = foot.y - bottom(at);
     if (under > -TOUCH && q.layer <= p.layer && beside(at))
       found.push({ mm: touching(under), side: 'top', from: { is: 'under', placement: q.id } });
-    else if (Math.abs(foot.y - at.y) < TOUCH && q.day !== p.day && Math.abs(foot.x - at.x) < REACH)
+    else if (Math.abs(foot.y - at.y) < LEVEL && q.day !== p.day && Math.abs(foot.x - at.x) < REACH)
       found.push({ mm: 0, side: 'top', from: { is: 'level', placement: q.id } });
   }
   for (const mark of book.marks) {

@@ -1,6 +1,7 @@
 import { benchOf } from '../bench/bench';
 import { voiceOf } from '../spread/voice';
-import { downBefore, sayStep } from '../bench/say-step';
+import { measuresOf } from '../bench/measures';
+import { sayStep } from '../bench/say-step';
 import { sayFinding } from '../review/say';
 import { sayReason, sayWayOut } from '../review/say-missing';
 import type { Context, Placement } from '../spread/placement';
@@ -76,7 +77,7 @@ export function completeSpread(context: Context, placements: readonly Placement[
       n: step.n,
       do: step.do,
       refs: step.refs,
-      say: sayStep(step, voice, downBefore(bench, step.n)),
+      say: sayStep(step, voice, measuresOf(context, bench)),
     })),
     stock: stockOf(context, placements, cuts),
     score: scoreOf(findings),

@@ -17,6 +17,9 @@ export function ruled(mm: number, unit: Unit = 'mm'): string {
 export const fine = (mm: number, unit: Unit = 'mm'): string =>
   unit === 'mm' ? `${Math.round(tidy(mm) * 2) / 2} mm` : ruled(mm, unit);
 
+/** The least that a ruler shows at the table, mm: half a millimeter, a sixteenth of an inch. */
+export const ruleStep = (unit: Unit): number => (unit === 'mm' ? 0.5 : MM_PER_INCH / 16);
+
 /** True for a length that nobody sees at the table: it rounds to nothing there. */
 export const unseen = (mm: number, unit: Unit = 'mm'): boolean =>
   unit === 'mm' ? Math.round(mm * 2) === 0 : Math.round(toInches(mm) * 16) === 0;

@@ -12,7 +12,8 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { CAUTIONS } from '../../core/bench/cautions';
 import type { OwnPace } from '../../core/bench/pace';
 import { sayGroup } from '../../core/bench/say-group';
-import { downBefore, sayStep } from '../../core/bench/say-step';
+import { measuresOf } from '../../core/bench/measures';
+import { sayStep } from '../../core/bench/say-step';
 import { sayLacking } from '../../core/format/say-lacking';
 import { spokenWeek } from '../../core/week/day-names';
 import type { TypingHabits } from '../../core/week/typed/habits';
@@ -219,7 +220,7 @@ function AtHand({ at, count }: { at: AtBench; count: number }) {
             sx={{ fontSize: { xs: 24, lg: 29 }, lineHeight: 1.25, maxWidth: 900 }}
             data-testid="say"
           >
-            {whole ? sayGroup(voice, run.group) : sayStep(step, voice, downBefore(bench, step.n))}
+            {whole ? sayGroup(voice, run.group) : sayStep(step, voice, measuresOf(voice.context, bench))}
           </Typography>
         </Box>
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'stretch', flexShrink: 0 }}>

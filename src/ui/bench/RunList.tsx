@@ -12,7 +12,8 @@ import { useEffect, useRef, useState } from 'react';
 import type { StepRun } from '../../core/bench/groups';
 import { WORK_ORDERS } from '../../core/bench/orders/registry';
 import { sayGroup } from '../../core/bench/say-group';
-import { downBefore, sayStep } from '../../core/bench/say-step';
+import { measuresOf } from '../../core/bench/measures';
+import { sayStep } from '../../core/bench/say-step';
 import type { Step } from '../../core/bench/step';
 import { sentence } from '../../core/spread/voice';
 import { InHand } from '../drag/InHand';
@@ -190,7 +191,7 @@ function StepRow({ step, atBench }: { step: Step; atBench: AtBench }) {
     if (isHere) here.current?.scrollIntoView({ block: 'nearest' });
   }, [isHere]);
   const i = bench.steps.indexOf(step);
-  const said = sayStep(step, voice, downBefore(bench, step.n));
+  const said = sayStep(step, voice, measuresOf(voice.context, bench));
   return (
     <Box
       ref={(node: HTMLDivElement | null) => {

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
 import type { StepRun } from '../../core/bench/groups';
+import { measuresOf } from '../../core/bench/measures';
 import { downBefore, sayStep } from '../../core/bench/say-step';
 import type { Step } from '../../core/bench/step';
 import { pieceKey } from '../../core/kit/kit';
@@ -24,7 +25,7 @@ export function RunPicture({ at, run }: { at: AtBench; run: StepRun }) {
     ),
   );
   const targets = run.steps.filter((s) => s.about.is !== 'cut').flatMap((s) => targetsOf(bench, s));
-  const before = downBefore(bench, first.n).laid;
+  const before = downBefore(bench, first.n);
   const pages = [...new Set(targets.map((p) => p.page))].sort((a, b) => a - b);
   const written = run.steps.every((s) => s.do === 'write');
   const pieces = pieceIndex(context);
@@ -95,7 +96,7 @@ export function RunPicture({ at, run }: { at: AtBench; run: StepRun }) {
                   component="span"
                   sx={{ fontSize: 15, color: done.has(s.key) ? GLASS.quiet : GLASS.ink }}
                 >
-                  <b>{s.n}</b> {sayStep(s, voice, downBefore(bench, s.n))}
+                  <b>{s.n}</b> {sayStep(s, voice, measuresOf(context, bench))}
                 </Typography>
               </Box>
             </Box>

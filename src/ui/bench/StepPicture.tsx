@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import type { Bench } from '../../core/bench/bench';
+import { measuresOf } from '../../core/bench/measures';
 import { downBefore } from '../../core/bench/say-step';
 import { whiteOutName } from '../../core/bench/say-white-out';
 import type { Step } from '../../core/bench/step';
-import { twoEdges } from '../../core/bench/two-edges';
 import type { Stroke } from '../../core/bench/strokes';
 import { whiteOutPlaces } from '../../core/bench/white-out-places';
 import { ruled } from '../../core/measure/fraction';
@@ -25,8 +25,7 @@ export function StepPicture({ context, bench, step }: { context: Context; bench:
   const white = step.about.is === 'white-out' ? step.about.strokes : [];
   const page = targets[0]?.page ?? white[0]?.page ?? 0;
   const written = step.do === 'write';
-  const by = downBefore(bench, step.n);
-  const laid = by.laid.filter((p) => p.page === page);
+  const laid = downBefore(bench, step.n).filter((p) => p.page === page);
   const first = targets[0];
   // ink last: the whole page is there by then, also what goes straight onto the paper
   const here = written ? [...laid, ...targets.filter((p) => !laid.includes(p))] : [...laid, ...targets];
@@ -49,7 +48,7 @@ export function StepPicture({ context, bench, step }: { context: Context; bench:
         targets={targets.filter((p) => p.page === page)}
         white={white}
         written={written}
-        edges={first && !written ? twoEdges(context, first, by.laid, by.whiteOut) : null}
+        edges={first && !written ? (measuresOf(context, bench).get(first.id) ?? null) : null}
       />
       {!written && first && <OnSheet context={context} targets={targets} />}
       {step.do === 'white-out' && <WhiteOutTable context={context} strokes={white} />}

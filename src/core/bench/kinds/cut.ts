@@ -1,5 +1,9 @@
 import { traits } from '../../kit/kinds';
+import type { Piece } from '../../kit/kit';
 import { isRoll, pieceKey } from '../../kit/kit';
+import type { Unit } from '../../measure/fraction';
+import { ruleStep } from '../../measure/fraction';
+import type { Rect } from '../../measure/rect';
 import { pieceIndex } from '../../spread/placement';
 import type { Voice } from '../../spread/voice';
 import { counted, mm } from '../../spread/voice';
@@ -41,12 +45,44 @@ export const cutStep: StepKind<AboutCut> = {
 function sayCut(voice: Voice, cut: Cut): string {
   const piece = pieceIndex(voice.context).get(pieceKey(cut));
   if (!piece) return `Cut ${cut.code}.`;
-  const parts = cut.pieces.map((r) => {
+  const lengths = ruledParts(cut.pieces, piece, voice.unit);
+  const parts = cut.pieces.map((r, i) => {
+    const { w, h } = lengths[i] ?? r;
     const rows = piece.kind === 'checklist' ? Math.round(r.h / (piece.height / Math.max(1, piece.rows))) : 0;
-    const narrower = r.w < piece.width - 0.05 ? `, ${mm(voice, r.w)} wide` : '';
-    return rows ? `${counted(rows, 'row')}${narrower}` : `${mm(voice, r.w)} × ${mm(voice, r.h)}`;
+    const narrower = r.w < piece.width - 0.05 ? `, ${mm(voice, w)} wide` : '';
+    return rows ? `${counted(rows, 'row')}${narrower}` : `${mm(voice, w)} × ${mm(voice, h)}`;
   });
   const copy = piece.count > 1 ? `, copy ${cut.copy}` : '';
   const where = isRoll(piece) ? 'roll' : `sheet ${piece.sheet}`;
   return `Cut ${traits(piece.kind).label} ${cut.code}${copy} (${where}): ${parts.join(' and ')}.`;
+}
+
+/**
+ * The sides of a sticker's parts as a ruler shows them: rounded, but what lies side by side is never more than there is.
+ * @returns mm
+ */
+export function ruledParts(parts: readonly Rect[], whole: Pick<Piece, 'width' | 'height'>, unit: Unit) {
+  const step = unit === 'in' ? ruleStep(unit) : 0.1;
+  const side = (length: 'w' | 'h', cross: 'x' | 'y', wide: 'w' | 'h', most: number): number[] =>
+    parts.map((own) => {
+      const line = parts.filter(
+        (p) => p[cross] < own[cross] + own[wide] - 0.05 && own[cross] < p[cross] + p[wide] - 0.05,
+      );
+      const rounded = roundedTo(line.map((p) => p[length]), most, step); // prettier-ignore
+      return rounded[line.indexOf(own)] as number;
+    });
+  const [ws, hs] = [side('w', 'y', 'h', whole.width), side('h', 'x', 'w', whole.height)];
+  return parts.map((_, i) => ({ w: ws[i] as number, h: hs[i] as number }));
+}
+
+/** Lengths to the nearest step; those that gain most by it lose a step, until together they are no more than `most`. */
+function roundedTo(lengths: readonly number[], most: number, step: number): number[] {
+  const rounded = lengths.map((l) => Math.max(1, Math.round(l / step)) * step);
+  while (rounded.reduce((sum, l) => sum + l, 0) > most + 0.05) {
+    const gains = rounded.map((l, i) => (l > step ? l - (lengths[i] as number) : -Infinity));
+    const i = gains.indexOf(Math.max(...gains));
+    if (gains[i] === -Infinity) break;
+    rounded[i] = (rounded[i] as number) - step;
+  }
+  return rounded;
 }

@@ -4,11 +4,12 @@ import type { Voice } from '../../spread/voice';
 import { dayName, sentence } from '../../spread/voice';
 import { pageName } from '../measure-from';
 import { sayPlace } from '../say-place';
+import type { Measures } from '../measures';
 import type { Edge } from '../step';
 import { pieceKeyOf } from '../step-key';
 import { twoEdges } from '../two-edges';
 import { partedRefs } from '../what-is-done';
-import type { DownBy, StepKind, Unnumbered } from './step-kind';
+import type { StepKind, Unnumbered } from './step-kind';
 import { liesUnder } from './step-kind';
 
 /** The piece or stack that its refs name, the base first. */
@@ -36,20 +37,20 @@ export const layStep: StepKind<AboutLay> = {
       .filter((other) => other.step.key !== key && liesUnder(spots, other.spots))
       .map((other): Edge => ({ before: key, after: other.step.key, because: 'lies under it' }));
   },
-  say: ({ refs }, voice, by) => {
+  say: ({ refs }, voice, measures) => {
     const unit = refs.flatMap((id) => voice.placement(id) ?? []);
-    return sayLaying(voice, unit, by);
+    return sayLaying(voice, unit, measures);
   },
   size: () => 1,
   stickersOf: ({ refs }) => refs.slice(0, 1),
 };
 
-function sayLaying(voice: Voice, unit: readonly Placement[], { laid: under, whiteOut }: DownBy): string {
+function sayLaying(voice: Voice, unit: readonly Placement[], measures: Measures): string {
   const [base, ...over] = unit;
   if (!base) return 'Lay what is not on the spread any more.';
   const { book } = voice.context;
   const day = base.day === null ? sentence(pageName(book, base.page)) : dayName(voice, base.day);
-  const where = sayPlace(voice, base, twoEdges(voice.context, base, under, whiteOut));
+  const where = sayPlace(voice, base, measures.get(base.id) ?? twoEdges(voice.context, base, [], []));
   const called = (p: Placement, words = ''): string => {
     const piece = voice.pieceOf(p);
     return `${piece ? traits(piece.kind).label : 'piece'} ${p.code}${words ? ` “${words}”` : ''}`;

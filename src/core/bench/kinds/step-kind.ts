@@ -4,6 +4,7 @@ import type { Context, Placement } from '../../spread/placement';
 import { footprint } from '../../spread/placement';
 import type { Voice } from '../../spread/voice';
 import type { Cut } from '../cuts';
+import type { Measures } from '../measures';
 import type { Edge, Part, Step, StepAbout } from '../step';
 import type { WhiteOut } from '../white-out';
 
@@ -37,12 +38,6 @@ export interface Among {
   readonly laidBy: ReadonlyMap<string, string>;
 }
 
-/** What a place can be measured from: what is down by then, and what was whited out. */
-export interface DownBy {
-  readonly laid: readonly Placement[];
-  readonly whiteOut: readonly WhiteOut[];
-}
-
 /** A kind of step at the table: when there is one, what it waits for, what is said of it, how long it takes. */
 export interface StepKind<A extends StepAbout = StepAbout> {
   readonly is: A['is'];
@@ -56,7 +51,7 @@ export interface StepKind<A extends StepAbout = StepAbout> {
   };
   /** what must come before it, or after it, for its sake */
   readonly edgesOf: (step: Unnumbered<A>, among: Among) => Edge[];
-  readonly say: (step: Pick<Unnumbered<A>, 'about' | 'refs'>, voice: Voice, by: DownBy) => string;
+  readonly say: (step: Pick<Unnumbered<A>, 'about' | 'refs'>, voice: Voice, measures: Measures) => string;
   /** how many of what its pace is told by it is */
   readonly size: (about: A) => number;
   /** the stickers that a mishap at it befalls */

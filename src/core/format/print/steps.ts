@@ -1,6 +1,7 @@
 import { runsOf } from '../../bench/groups';
 import { sayGroup } from '../../bench/say-group';
-import { downBefore, sayStep } from '../../bench/say-step';
+import { measuresOf } from '../../bench/measures';
+import { sayStep } from '../../bench/say-step';
 import { whiteOutName } from '../../bench/say-white-out';
 import type { Step } from '../../bench/step';
 import type { Stroke } from '../../bench/strokes';
@@ -28,9 +29,9 @@ export function printSteps(printing: Printing): void {
 }
 
 function printStep(printing: Printing, step: Step): void {
-  const { paper, bench, voice, faceOf } = printing;
+  const { paper, bench, context, voice, faceOf } = printing;
   const lines = paper.wrap(
-    `${step.n}. ${sayStep(step, voice, downBefore(bench, step.n))}${kept(step, printing)}`,
+    `${step.n}. ${sayStep(step, voice, measuresOf(context, bench))}${kept(step, printing)}`,
     paper.room.w - THUMB.w - 9,
     9.5,
   );
