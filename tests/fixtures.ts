@@ -144,7 +144,9 @@ export function found(rule: string, c: Context, placements: readonly Placement[]
 
 /** So many strokes of the tape, one mm long in all. */
 export const strokes = (count: number, mm = 1): Stroke[] =>
-  Array.from({ length: count }, () => ({ page: 0, x: 0, y: 0, w: mm / count, h: 0.3, length: mm / count, day: null, region: null })); // prettier-ignore
+  Array<Stroke>(count).fill({
+    page: 0, x: 0, y: 0, w: mm / count, h: 0.3, length: mm / count, day: null, region: null,
+  }); // prettier-ignore
 
 /** The key of the step that whites out a page of a spread. */
 export function whiteOutKeyOf(c: Context, placements: readonly Placement[], page: number): string {

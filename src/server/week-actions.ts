@@ -10,7 +10,7 @@ import { letIn, letInAs } from '../core/repair/let-in';
 import { contextFrom } from '../core/spread/context';
 import type { Context, Placement } from '../core/spread/placement';
 import { isWriting, matchDemands } from '../core/spread/placement';
-import { voiceOf } from '../core/spread/voice';
+import { quotedText, voiceOf } from '../core/spread/voice';
 import type { Demand } from '../core/week/demand';
 import type { IsoDay } from '../core/week/week';
 import { writeSetting } from '../db/settings';
@@ -94,7 +94,7 @@ function saysFor(context: Context, placements: readonly Placement[], pieces: rea
     .filter(({ do: work, refs }) => work !== 'white-out' && work !== 'write' && refs.some((id) => ids.has(id)))
     .map((step) => sayStep(step, voice, measuresOf(context, bench)));
   const texts = pieces.flatMap((p) =>
-    p.text && !isWriting(p) ? [`Write “${p.text.replace(/\n/g, ', ')}”${p.ink ? ` with ${p.ink}` : ''}.`] : [],
+    p.text && !isWriting(p) ? [`Write ${quotedText(p.text)}${p.ink ? ` with ${p.ink}` : ''}.`] : [],
   );
   const onPaper = pieces.filter(isWriting).map((p) => sayStep({ refs: [p.id], about: writingAbout(p) }, voice));
   return [...laid, ...texts, ...onPaper];

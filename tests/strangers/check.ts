@@ -89,8 +89,8 @@ export function faultsOf(
       const wide = squeezed ?? letters.outline(text, 'Caveat').width * size;
       if (wide > p.w + OVER && p.turn % 90 === 0) say('too wide', `${text}: ${wide.toFixed(1)} of ${p.w}`);
     }
-    const asSaid = p.text.split('\n').join(', ');
-    if (isWriting(p) && !said.includes(`“${asSaid}”`)) say('not said', asSaid);
+    const asSaid = p.text.split('\n').join(', ').replace(/—+/g, '———');
+    if (isWriting(p) && !said.replace(/—+/g, '———').includes(`“${asSaid}”`)) say('not said', asSaid);
   }
   return [...faults, ...outOfOrder(context, placements), ...offPlace(context, bench), ...cutTooLong(context, bench)];
 }

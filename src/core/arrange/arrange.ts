@@ -10,6 +10,7 @@ import type { Stage } from '../spread/draft';
 import { extender } from './base/extender';
 import { finish } from './finish/finish';
 import { notes } from './finish/notes';
+import { penDates } from './base/pen-dates';
 import { headers } from './base/headers';
 import { overlays } from './finish/overlays';
 import { sidebar } from './sidebar/sidebar';
@@ -25,6 +26,7 @@ const STAGES: readonly Stage[] = [
   topBand,
   dates,
   headers,
+  penDates,
   sidebar,
   banner,
   bands,

@@ -18,6 +18,10 @@ export function measuredFrom(book: Book, p: Rect & { readonly page: number }, un
 export const pageName = (book: Book, page: number): string =>
   book.pages.length === 2 ? (page === 0 ? 'left page' : 'right page') : `page ${page + 1}`;
 
+/** `the left page`, `page 3` */
+export const thePage = (book: Book, page: number): string =>
+  book.pages.length === 2 ? `the ${pageName(book, page)}` : pageName(book, page);
+
 /** True when a piece fills its column from edge to edge, so that it needs no measuring across. */
 export function fillsColumn(book: Book, p: Placement): boolean {
   const column = p.day === null ? undefined : dayColumn(book, p.day);

@@ -16,7 +16,7 @@ interface Off {
   readonly y: number;
 }
 
-const NOT_OFF: Off = { x: 0, y: 0 };
+const asPlanned: Off = { x: 0, y: 0 };
 
 /**
  * The two measures of every piece in the order of the work. Each is rounded to what the owner's ruler shows, and takes
@@ -36,7 +36,7 @@ export function measuresOf(context: Context, bench: Pick<Bench, 'steps' | 'place
     const [base] = unit;
     if (!base) continue;
     const { across, down } = twoEdges(context, base, laid, bench.whiteOut);
-    const ref = (m: Measure): Off => ('placement' in m.from ? off.get(m.from.placement) : undefined) ?? NOT_OFF;
+    const ref = (m: Measure): Off => ('placement' in m.from ? off.get(m.from.placement) : undefined) ?? asPlanned;
     const y = asRuled(context, down, ref(down).y);
     const x = across && asRuled(context, across, across.side === 'left' ? ref(across).x : -ref(across).x, roomBeyond(context, base, across)); // prettier-ignore
     measures.set(base.id, { across: x && x.measure, down: y.measure });

@@ -2,6 +2,7 @@ import type { AboutCut } from './kinds/cut';
 import type { AboutLay } from './kinds/lay';
 import type { AboutWhiteOut } from './kinds/white-out';
 import type { AboutWrite } from './kinds/write';
+import type { AboutDates } from './kinds/write-dates';
 import type { AboutWriteFirst } from './kinds/write-first';
 
 /** One thing to do at the table. */
@@ -21,7 +22,7 @@ export interface Step {
 }
 
 /** What a step is about, as data; its kind (`kinds/registry.ts`) puts it into words. */
-export type StepAbout = AboutWhiteOut | AboutCut | AboutLay | AboutWriteFirst | AboutWrite;
+export type StepAbout = AboutWhiteOut | AboutCut | AboutLay | AboutWriteFirst | AboutDates | AboutWrite;
 
 /** Work that is done in one go. */
 export type StepGroup =

@@ -40,7 +40,8 @@ describe('strokes of the tape', () => {
     const marks = [{ kind: 'line', page: 0, x: 51, y: 95, w: 0.3, h: 10 }] as const;
     const list = [at(0, 0, 3, 0.3), at(8, 0, 3, 0.3)];
     expect(pulls(list, { book: { ...book, marks } })).toHaveLength(2);
-    expect(pulls(list, { book: { ...book, marks }, placements: [placement({ x: 50, y: 90, w: 3, h: 20 })] })).toHaveLength(1); // prettier-ignore
+    const covered = [placement({ x: 50, y: 90, w: 3, h: 20 })];
+    expect(pulls(list, { book: { ...book, marks }, placements: covered })).toHaveLength(1);
     expect(pulls([...list, at(4.9, -5, 0.3, 4)], { book: { ...book, marks } })).toHaveLength(2);
   });
 

@@ -85,9 +85,10 @@ function fewest(bits: readonly Bit[], isKept: (between: Rect) => boolean): Pull[
     const { pull: best } = offers.reduce((a, b) => (isBetter(b.pull, a.pull) ? b : a));
     pulls.push(best);
     left = left.filter((b) => !best.bits.includes(b));
+    const isGone = (bit: Bit): boolean => best.bits.includes(bit);
     offers = offers
-      .filter(({ from }) => !best.bits.includes(from))
-      .map((o) => (o.pull.bits.some((b) => best.bits.includes(b)) ? { ...o, pull: pulled(o.from, o.axis, left, isKept) } : o)); // prettier-ignore
+      .filter(({ from }) => !isGone(from))
+      .map((o) => (o.pull.bits.some(isGone) ? { ...o, pull: pulled(o.from, o.axis, left, isKept) } : o));
   }
   return pulls;
 }

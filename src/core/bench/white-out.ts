@@ -1,6 +1,7 @@
 import type { Book, Mark, Region } from '../book/book';
 import { hoursOf } from '../book/hours';
 import type { Context, Placement } from '../spread/placement';
+import { isPenDate } from '../spread/dates-of';
 import { footprint, isWriting, pieceIndex } from '../spread/placement';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
@@ -58,7 +59,7 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
   return book.marks.flatMap((mark): readonly WhiteOut[] => {
     const area = { x: mark.x, y: mark.y, w: Math.max(mark.w, EDGE), h: Math.max(mark.h, EDGE) };
     const here = (byPage[mark.page] ?? []).filter(
-      (c) => intersectsThin(c.rect, area) && !(c.lines && mark.kind === 'line'),
+      (c) => intersectsThin(c.rect, area) && !(c.lines && (mark.kind === 'line' || isPenDate(c.p))),
     );
     const region = regionOf(book, mark) ?? regionOf(context.printed, mark);
     const free = freedom.get(region) ?? isFreeColumn(region, context, placements);
@@ -85,7 +86,7 @@ export function whiteOutOf(context: Context, placements: readonly Placement[]): 
   });
 }
 
-/** A printed frame of which more than this still shows stays a frame; of less a stump is left (handbook B6). From memory. */
+/** A printed frame of which more than this still shows stays one; of less a stump is left (B6). From memory. */
 const FRAME_SHOWS = 0.6;
 
 /**

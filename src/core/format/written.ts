@@ -1,6 +1,7 @@
 import type { Context, Placement } from '../spread/placement';
 import { isWriting, pieceIndex } from '../spread/placement';
 import { linesOfRows } from '../spread/list-text';
+import { isPenDate } from '../spread/dates-of';
 import { DOT, TICK_WIDTH, baseOf, laidOn, paperRoom, writingRoom } from '../spread/writing';
 import { textWidth } from '../art/lettering';
 import { pieceKey } from '../kit/kit';
@@ -36,6 +37,7 @@ export function writtenOn(
   if (!p.text || (!piece && !isWriting(p))) return null;
   const hand = handAt(context.options.hand, p.size);
   const size = Math.min(hand.linePitch * 1.02, 6);
+  if (isPenDate(p) || piece?.kind === 'date-cover') return inTheMiddle(p, p.text);
   if (!piece) return onPaper(p, p.text, hand, size);
   if (isList(piece, p)) {
     const pitch = piece.height / Math.max(1, piece.rows);
@@ -47,13 +49,6 @@ export function writtenOn(
       lines: rows.flatMap((lines, row) =>
         lines.map((text, n) => line(text, TICK_WIDTH + 0.8, at(row, n, lines.length), p.w - TICK_WIDTH - 1.2, size)),
       ),
-    };
-  }
-  if (piece.kind === 'date-cover') {
-    const big = Math.min(6.5, p.h * 0.7);
-    return {
-      size: big,
-      lines: [{ text: p.text, x: p.w / 2, y: p.h / 2 + big * 0.28, anchor: 'middle', squeeze: null }],
     };
   }
   if (piece.kind === 'checklist') {
@@ -73,6 +68,12 @@ export function writtenOn(
     size,
     lines: lines.map((text, i) => line(text, room.x + 0.4, top + hand.linePitch * (i + 0.74), room.w - 0.4, size)),
   };
+}
+
+/** The number of a day, large. */
+function inTheMiddle({ w, h }: Placement, text: string): Written {
+  const size = Math.min(6.5, h * 0.7);
+  return { size, lines: [{ text, x: w / 2, y: h / 2 + size * 0.28, anchor: 'middle', squeeze: null }] };
 }
 
 /** Straight onto the paper: every item with a dot before it, which `dots` has; a title has none. */

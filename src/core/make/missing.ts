@@ -19,14 +19,19 @@ const MOST_ROWS = 6;
  */
 export function missingFor(context: Context): MadeLine[] {
   const taste = tasteOf(context.kit);
-  return isItEnough(context).flatMap((e) => {
-    const lacking = e.needed - e.there;
-    if (lacking <= 0) return [];
-    if (e.what === 'rows') return lists(context, lacking, taste);
-    if (e.what === 'bases') return inTurn({ ...blank(context, 'quarter-box'), count: lacking }, taste);
-    if (e.what === 'numbers') return numbers(context, taste);
-    return isMakeable(e.kind) ? inTurn({ ...blank(context, e.kind), count: lacking }, taste) : [];
-  });
+  const wanted = isItEnough(context);
+  const isUndated = !context.book.dated && dateHeader(context.book, 0) && !wanted.some((e) => e.what === 'numbers');
+  return [
+    ...(isUndated ? numbers(context, taste) : []),
+    ...wanted.flatMap((e) => {
+      const lacking = e.needed - e.there;
+      if (lacking <= 0) return [];
+      if (e.what === 'rows') return lists(context, lacking, taste);
+      if (e.what === 'bases') return inTurn({ ...blank(context, 'quarter-box'), count: lacking }, taste);
+      if (e.what === 'numbers') return numbers(context, taste);
+      return isMakeable(e.kind) ? inTurn({ ...blank(context, e.kind), count: lacking }, taste) : [];
+    }),
+  ];
 }
 
 /** One line of a kind, as large as this spread wants it. */

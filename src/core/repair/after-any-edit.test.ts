@@ -75,7 +75,10 @@ describe('whatever went wrong', () => {
     const stuck = new Set(at.ticked.flatMap(piecesOfStep));
     const before = benchOf(at.context, at.placements);
     const mm = (bench: typeof before): number =>
-      bench.steps.reduce((sum, s) => sum + (s.about.is === 'white-out' && !done.has(s.key) ? tapeLength(s.about.strokes) : 0), 0);
+      bench.steps.reduce(
+        (sum, s) => sum + (s.about.is === 'white-out' && !done.has(s.key) ? tapeLength(s.about.strokes) : 0),
+        0,
+      );
     let tried = 0;
     for (const p of at.placements.filter((q) => !isWriting(q) && !stuck.has(q.id))) {
       const repair = replaceSpoiled(at.context, at.placements, p.id);

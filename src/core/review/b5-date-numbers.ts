@@ -2,7 +2,8 @@ import { at } from './where';
 import type { Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { dayName } from '../spread/voice';
-import { dateHeader } from '../book/columns';
+import { datesOf } from '../spread/dates-of';
+import { dateHeader, dayColumn } from '../book/columns';
 import { footprint } from '../spread/placement';
 import { intersect } from '../measure/rect';
 import { dayOfMonth } from '../week/day-names';
@@ -14,15 +15,12 @@ export const b5DateNumbers: Rule<Case> = {
   say,
   check: (view) =>
     view.context.week.days.flatMap((isoDay, day): Found[] => {
-      const header = dateHeader(view.context.book, day);
+      const { book } = view.context;
+      const header = dateHeader(book, day) ?? (book.dated ? undefined : dayColumn(book, day));
       if (!header) return [];
       const wanted = String(dayOfMonth(isoDay));
       const here = view.placements.filter((p) => p.page === header.page && intersect(footprint(p), header));
-      const said = here.flatMap((p) => {
-        const piece = view.pieceOf(p);
-        if (piece?.kind === 'date-dot') return [{ p, number: piece.words.trim() }];
-        return piece?.kind === 'date-cover' && p.text ? [{ p, number: p.text.trim() }] : [];
-      });
+      const said = datesOf(view.context, view.placements, view.pieceOf, day);
       const wrong = said.filter((s) => s.number !== wanted);
       const findings: Found[] = wrong.map(({ p, number }) => ({
         rule: 'B5',
@@ -42,7 +40,7 @@ export const b5DateNumbers: Rule<Case> = {
           about: { is: 'often', days: [day], wanted, times: said.length },
         });
       }
-      const bareHeader = view.context.book.dated && here.length === 0;
+      const bareHeader = book.dated && here.length === 0;
       if (said.length === 0 && !bareHeader && view.placements.length > 0) {
         findings.push({
           rule: 'B5',

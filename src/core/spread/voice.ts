@@ -54,6 +54,12 @@ export const kitName = ({ context: { kit, stash } }: Pick<Voice, 'context'>, nam
 export const titleOf = (voice: Pick<Voice, 'context'>, key: string | undefined): string =>
   voice.context.week.demands.find((d) => d.key === key)?.title ?? '';
 
+/** A drawn line in a text, however long. */
+const LINE = /—{4,}/g;
+
+/** A text as it is told, in quotes: its lines after each other, a drawn line short. */
+export const quotedText = (text: string): string => `“${text.replaceAll('\n', ', ').replace(LINE, '———')}”`;
+
 /** First letter large, for the beginning of a sentence. */
 export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -58,7 +58,7 @@ function sayCut(voice: Voice, cut: Cut): string {
 }
 
 /**
- * The sides of a sticker's parts as a ruler shows them: rounded, but what lies side by side is never more than there is.
+ * The sides of a sticker's parts as a ruler shows them: rounded, but side by side never more than there is.
  * @returns mm
  */
 export function ruledParts(parts: readonly Rect[], whole: Pick<Piece, 'width' | 'height'>, unit: Unit) {

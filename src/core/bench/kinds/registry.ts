@@ -4,10 +4,18 @@ import { layStep } from './lay';
 import type { StepKind } from './step-kind';
 import { whiteOutStep } from './white-out';
 import { writeStep } from './write';
+import { writeDatesStep } from './write-dates';
 import { writeFirstStep } from './write-first';
 
 /** Every kind of step at the table. */
-export const STEP_KINDS: StepKind[] = [whiteOutStep, writeFirstStep, layStep, cutStep, writeStep] as StepKind[];
+export const STEP_KINDS: StepKind[] = [
+  whiteOutStep,
+  writeFirstStep,
+  layStep,
+  cutStep,
+  writeDatesStep,
+  writeStep,
+] as StepKind[];
 
 /** @throws where a step is of no kind that is known */
 export function stepKind({ is }: StepAbout): StepKind {

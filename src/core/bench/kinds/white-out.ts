@@ -1,5 +1,5 @@
 import { counted, mm } from '../../spread/voice';
-import { pageName } from '../measure-from';
+import { thePage } from '../measure-from';
 import type { Edge } from '../step';
 import { whiteOutKey } from '../step-key';
 import { stillToWhiteOut } from '../what-is-done';
@@ -43,7 +43,9 @@ export const whiteOutStep: StepKind<AboutWhiteOut> = {
   edgesOf: ({ key, refs }, { whiteOut, laid, steps, spotsOf }) => {
     const patches = refs.flatMap((r) => whiteOut[Number(r.slice(6))] ?? []);
     const covers = (s: Spot): boolean => patches.some((w) => w.page === s.page && shares(w, s));
-    const texts = steps.filter((s) => s.about.is === 'write' && spotsOf(s.about.paper).some(covers));
+    const onPaper = ({ about, refs: ids }: Unnumbered): readonly string[] =>
+      about.is === 'write' ? about.paper : about.is === 'write dates' ? ids : [];
+    const texts = steps.filter((s) => spotsOf(onPaper(s)).some(covers));
     return [...laid.filter(({ spots }) => spots.some(covers)).map(({ step }) => step), ...texts].map((after): Edge => ({
       before: key,
       after: after.key,
@@ -51,7 +53,7 @@ export const whiteOutStep: StepKind<AboutWhiteOut> = {
     }));
   },
   say: ({ about }, voice) =>
-    `White out the ${pageName(voice.context.book, about.page)} in ${counted(about.strokes.length, 'stroke')}, ${mm(voice, tapeLength(about.strokes))} of tape in all.`,
+    `White out ${thePage(voice.context.book, about.page)} in ${counted(about.strokes.length, 'stroke')}, ${mm(voice, tapeLength(about.strokes))} of tape in all.`,
   size: ({ strokes }) => strokes.length,
   stickersOf: () => [],
 };

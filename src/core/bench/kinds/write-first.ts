@@ -1,3 +1,4 @@
+import { quotedText } from '../../spread/voice';
 import type { Context, Placement } from '../../spread/placement';
 import { isWriting } from '../../spread/placement';
 import { isNearBinding } from '../near-binding';
@@ -30,7 +31,7 @@ export const writeFirstStep: StepKind<AboutWriteFirst> = {
   },
   say: ({ about }, voice) => {
     const p = voice.placement(about.placement);
-    return `On its backing sheet write “${p?.text?.replace(/\n/g, ', ')}”${p?.ink ? ` with ${p.ink}` : ''}: its place is near the ${voice.context.book.binding.kind}.`;
+    return `On its backing sheet write ${quotedText(p?.text ?? '')}${p?.ink ? ` with ${p.ink}` : ''}: its place is near the ${voice.context.book.binding.kind}.`;
   },
   size: () => 1,
   stickersOf: () => [],

@@ -1,7 +1,8 @@
 import type { Placement } from '../../spread/placement';
+import { isPenDate } from '../../spread/dates-of';
 import { footprint, isWriting } from '../../spread/placement';
 import type { Voice } from '../../spread/voice';
-import { counted, dayName } from '../../spread/voice';
+import { counted, dayName, quotedText } from '../../spread/voice';
 import { measuredFrom } from '../measure-from';
 import type { Edge } from '../step';
 import { pieceKeyOf } from '../step-key';
@@ -26,7 +27,7 @@ export const writeStep: StepKind<AboutWrite> = {
   is: 'write',
   stepsOf: ({ context, placements }) =>
     DAYS.flatMap((day): Unnumbered<AboutWrite>[] => {
-      const here = placements.filter((p) => p.text && p.day === day && !isWrittenFirst(context, p));
+      const here = placements.filter((p) => p.text && p.day === day && !isWrittenFirst(context, p) && !isPenDate(p));
       if (!here.length) return [];
       const byRef = new Map(here.map((p) => [isWriting(p) ? p.id : `text:${p.id}`, p]));
       const step = (key: string | null, refs: readonly string[]): Unnumbered<AboutWrite> => {
@@ -40,12 +41,7 @@ export const writeStep: StepKind<AboutWrite> = {
       return [...done.map(({ key, things }) => step(key, things)), ...(left.length ? [step(null, left)] : [])];
     }),
   standsAt: ({ about }) => ({ part: 'ink', day: about.day ?? -1 }),
-  edgesOf: (step, among) =>
-    [...writtenOn(step.refs, among)].map((under): Edge => ({
-      before: under,
-      after: step.key,
-      because: 'is written on',
-    })),
+  edgesOf: writingEdges,
   say: ({ about }, voice) => {
     const where = about.day === null ? 'sidebar and strips' : dayName(voice, about.day);
     const pens = about.pens.length ? ` with ${about.pens.join(', ')}` : '';
@@ -54,6 +50,11 @@ export const writeStep: StepKind<AboutWrite> = {
   size: ({ texts }) => texts,
   stickersOf: () => [],
 };
+
+/** Texts wait for what they are written on. */
+export function writingEdges(step: Pick<Unnumbered, 'key' | 'refs'>, among: Among): Edge[] {
+  return [...writtenOn(step.refs, among)].map((before) => ({ before, after: step.key, because: 'is written on' }));
+}
 
 /** Keys of the steps that lay what a text is written on. */
 function writtenOn(refs: readonly string[], { placements, laidBy }: Among): Set<string> {
@@ -76,7 +77,7 @@ function writtenOn(refs: readonly string[], { placements, laidBy }: Among): Set<
 function sayPaper(voice: Voice, ids: readonly string[]): string {
   const said = ids.flatMap((id) => {
     const p = voice.placement(id);
-    return p ? [`“${p.text?.replace(/\n/g, ', ')}” ${measuredFrom(voice.context.book, p, voice.unit)}`] : [];
+    return p ? [`${quotedText(p.text ?? '')} ${measuredFrom(voice.context.book, p, voice.unit)}`] : [];
   });
   return said.length ? ` On the paper itself: ${said.join('; ')}.` : '';
 }

@@ -1,3 +1,4 @@
+import { strokesOf } from '../../bench/strokes';
 import sharp from 'sharp';
 import { context, demoSpread, kitOf, piece, placement } from '../../../../tests/fixtures';
 import type { Box, ReadPage } from '../../../../tests/read-print';
@@ -58,14 +59,14 @@ describe('the bench sheet', () => {
     }
   });
 
-  it('has each page to trace from: the outline of every piece and every place to white out', () => {
+  it('has each page to trace from: the outline of every piece and every stroke of white-out', () => {
     for (const [n, page] of c.book.pages.entries()) {
       const { boxes } = pages[3 + n]!;
       const frame = boxes.filter((b) => Math.abs(b.w - page.width) < 0.1 && Math.abs(b.h - page.height) < 0.1)[0]!;
       const has = (r: Box) => boxes.some((b) => near({ ...b, x: b.x - frame.x, y: b.y - frame.y }, r));
       for (const p of placements.filter((q) => q.page === n && q.turn === 0))
         expect([p.id, has(p)]).toEqual([p.id, true]);
-      for (const w of bench.whiteOut.filter((o) => o.page === n))
+      for (const w of strokesOf({ book: c.book, placements }, bench.whiteOut).filter((o) => o.page === n))
         expect(has({ x: w.x - 0.4, y: w.y - 0.4, w: w.w + 0.8, h: w.h + 0.8 })).toBe(true);
     }
   });

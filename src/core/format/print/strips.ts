@@ -1,5 +1,5 @@
 import { shownCut } from '../../art/draw-piece';
-import { pageName } from '../../bench/measure-from';
+import { thePage } from '../../bench/measure-from';
 import type { Piece } from '../../kit/kit';
 import { isRoll, pieceKey } from '../../kit/kit';
 import { fine } from '../../measure/fraction';
@@ -35,7 +35,7 @@ export function printStrips(printing: Printing): void {
   for (const { cut, piece } of rolls)
     for (const strip of cut.pieces) {
       const laid = voice.placement(strip.placement);
-      const said = `${piece.code}, ${fine(strip.w, unit)} × ${fine(strip.h, unit)}${laid ? `, for the ${pageName(context.book, laid.page)}` : ''}`;
+      const said = `${piece.code}, ${fine(strip.w, unit)} × ${fine(strip.h, unit)}${laid ? `, for ${thePage(context.book, laid.page)}` : ''}`;
       printStrip(printing, piece, strip, steps.get(cut) ?? 0, said);
     }
 }

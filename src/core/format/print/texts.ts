@@ -1,4 +1,5 @@
 import { esc, num } from '../../art/svg';
+import { textWidth } from '../../art/lettering';
 import { handAt } from '../../measure/hand';
 import { dayName } from '../../spread/voice';
 import { writtenOn } from '../written';
@@ -49,7 +50,10 @@ export function printTexts({ paper, forms, context, bench, voice }: Printing): v
       for (const line of lines) {
         const pitch = Math.max(hand.linePitch, size);
         const from = take(pitch);
-        const svg = `<text x="0" y="${num(pitch * 0.75)}" font-family="Caveat" font-size="${num(size)}" fill="#1f2423">${esc(line)}</text>`;
+        const short = line.replace(/—{4,}/g, '———');
+        const squeeze =
+          textWidth(short, 'Caveat') * size > wide ? ` textLength="${num(wide)}" lengthAdjust="spacingAndGlyphs"` : '';
+        const svg = `<text x="0" y="${num(pitch * 0.75)}" font-family="Caveat" font-size="${num(size)}" fill="#1f2423"${squeeze}>${esc(short)}</text>`;
         paper.place(forms.form(svg, { x: 0, y: 0, w: wide, h: pitch + 2 }), left(), from);
       }
       take(1.6);
