@@ -8,6 +8,8 @@ import { review, viewOf } from '../review/review';
 import { IDEAS } from './ideas/registry';
 import type { Case, Remedy } from './remedy';
 import { withPatch } from './remedy';
+import { sayRemedy } from './say';
+import { voiceOf } from '../spread/voice';
 
 /** Remedies that are offered, and tried, at most. */
 const OFFERED = 3;
@@ -21,19 +23,22 @@ const TRIED = 60;
 export function remediesFor(context: Context, placements: readonly Placement[], finding: Finding): Remedy[] {
   const c: Case = { context, placements, finding };
   const before = review(viewOf(context, placements));
+  const voice = voiceOf(context, placements);
   const offered: Remedy[] = [];
+  // two that are told alike are one to whoever has to choose
+  const told = new Set<string>();
   let tried = 0;
   for (const think of own(IDEAS, finding.rule) ?? []) {
     for (const remedy of think(c)) {
       if (offered.length >= OFFERED || tried++ > TRIED) return offered;
-      if (offered.some((o) => sameDeed(o, remedy)) || !helps(c, remedy, before)) continue;
+      const words = sayRemedy(remedy.deed, voice);
+      if (told.has(words) || !helps(c, remedy, before)) continue;
+      told.add(words);
       offered.push(remedy);
     }
   }
   return offered;
 }
-
-const sameDeed = (a: Remedy, b: Remedy): boolean => JSON.stringify(a.deed) === JSON.stringify(b.deed);
 
 const heavy = (list: readonly Finding[], severity: Finding['severity']): number =>
   list.filter((f) => f.severity === severity).length;

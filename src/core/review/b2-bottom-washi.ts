@@ -1,6 +1,7 @@
 import type { Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
-import { mm } from '../spread/voice';
+import { mm, sentence } from '../spread/voice';
+import { thePage } from '../bench/measure-from';
 import { at } from './where';
 import { regionsOf } from '../book/columns';
 import type { Placement } from '../spread/placement';
@@ -19,8 +20,8 @@ export const b2BottomWashi: Rule<Case> = {
   check(view) {
     if (view.context.options.bottomWashi === 'none') return [];
     return regionsOf(view.context.book, 'bottom-strip').flatMap((strip): Found[] => {
+      const side = sideOf(strip);
       const laid = view.placements.filter((p) => p.page === strip.page && intersect(footprint(p), strip) && isWashi(p));
-      const side = strip.page === 0 ? 'left' : 'right';
       if (!laid.length) {
         return [
           {
@@ -34,7 +35,11 @@ export const b2BottomWashi: Rule<Case> = {
           },
         ];
       }
-      return [...bare(strip, laid), ...laid.flatMap((p) => over(strip, p))];
+      // one strip is told of once: what is bare of it before what hangs over, the worst of each
+      return [
+        ...bare(strip, laid),
+        ...laid.flatMap((p) => over(strip, p)).sort((a, b) => b.about.mm - a.about.mm),
+      ].slice(0, 1);
     });
 
     function isWashi(p: Placement): boolean {
@@ -53,12 +58,12 @@ export const b2BottomWashi: Rule<Case> = {
           x: widest.x,
           y: widest.y,
           placements: laid.map((p) => p.id),
-          about: { is: 'gap', wide: widest.w, tall: widest.h },
+          about: { is: 'gap', side: sideOf(strip), wide: widest.w, tall: widest.h },
         },
       ];
     }
 
-    function over(strip: { page: number; x: number; y: number; w: number; h: number }, p: Placement): Found[] {
+    function over(strip: { page: number; x: number; y: number; w: number; h: number }, p: Placement): Finding<Over>[] {
       const f = footprint(p);
       const wide = Math.max(strip.x - f.x, f.x + f.w - strip.x - strip.w);
       const tall = Math.max(strip.y - f.y, f.y + f.h - strip.y - strip.h);
@@ -70,7 +75,7 @@ export const b2BottomWashi: Rule<Case> = {
           severity: 'fix',
           ...at(p),
           placements: [p.id],
-          about: { is: 'over', mm: most, across: wide > tall },
+          about: { is: 'over', side: sideOf(strip), mm: most, across: wide > tall },
         },
       ];
     }
@@ -79,26 +84,42 @@ export const b2BottomWashi: Rule<Case> = {
 
 type Found = Finding<Case>;
 
-type Case =
-  | { readonly is: 'bare'; readonly side: 'left' | 'right'; readonly wide: number; readonly tall: number }
-  | { readonly is: 'gap'; readonly wide: number; readonly tall: number }
-  | { readonly is: 'over'; readonly mm: number; readonly across: boolean };
+/** Which of the strips it is, page by page. */
+const sideOf = ({ page }: { readonly page: number }): 'left' | 'right' => (page % 2 ? 'right' : 'left');
 
-function say({ about }: Found, voice: Voice): Said {
+type Case = Bare | Over;
+
+interface Bare {
+  readonly is: 'bare' | 'gap';
+  readonly side: 'left' | 'right';
+  readonly wide: number;
+  readonly tall: number;
+}
+
+interface Over {
+  readonly is: 'over';
+  readonly side: 'left' | 'right';
+  readonly mm: number;
+  readonly across: boolean;
+}
+
+function say({ about, page }: Found, voice: Voice): Said {
+  const where = sentence(thePage(voice.context.book, page));
+  const strip = `${where}’s bottom strip`;
   switch (about.is) {
     case 'bare':
       return {
-        message: `The ${about.side} page’s bottom strip is bare: ${mm(voice, about.wide)} × ${mm(voice, about.tall)} of washi are wanted.`,
+        message: `${strip} is bare: ${mm(voice, about.wide)} × ${mm(voice, about.tall)} of washi are wanted.`,
         remedy: 'Take washi from the stash, or set the spread to have no bottom washi.',
       };
     case 'gap':
       return {
-        message: `The bottom washi leaves ${mm(voice, about.wide)} × ${mm(voice, about.tall)} of its strip bare.`,
-        remedy: 'Join another length to it, or hide the gap under a deco piece.',
+        message: `${strip} has ${mm(voice, about.wide)} × ${mm(voice, about.tall)} without washi.`,
+        remedy: 'Lay another length beside it, or hide the gap under a deco piece.',
       };
     case 'over':
       return {
-        message: `The bottom washi stands ${mm(voice, about.mm)} over its strip${about.across ? ', toward the binding or the page’s edge' : ''}.`,
+        message: `${where}’s bottom washi stands ${mm(voice, about.mm)} over its strip${about.across ? ', toward the binding or the page’s edge' : ''}.`,
         remedy: `Trim ${mm(voice, about.mm)} off its ${about.across ? 'length' : 'height'}.`,
       };
   }

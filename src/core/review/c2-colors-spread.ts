@@ -2,10 +2,11 @@ import { topOf } from './where';
 import type { Hex } from '../color/color';
 import type { Finding, Rule, Said, View } from './finding';
 import type { Voice } from '../spread/voice';
-import { counted, dayName, sentence } from '../spread/voice';
+import { counted, dayName, kitName, sentence } from '../spread/voice';
 import { boldness } from '../color/boldness';
 import { colorName } from '../color/color-name';
 import { area } from '../measure/rect';
+import { colorsKnown } from './colors-known';
 import { colorAreas, sideOf } from './balance';
 
 /** A day is owned by a color that has more than this share of what is covered, on so many pieces. From memory. */
@@ -25,8 +26,18 @@ export const c2ColorsSpread: Rule<Case> = {
   code: 'C2',
   title: 'Colors are spread over the week',
   say,
-  check: (view) => [...[0, 1, 2, 3, 4, 5, 6].flatMap((day) => owned(view, day)), ...oneSided(view)],
+  check: (view) =>
+    colorsKnown(view.context.kit)
+      ? [...[0, 1, 2, 3, 4, 5, 6].flatMap((day) => owned(view, day)), ...oneSided(view)]
+      : oneColor(view),
 };
+
+/** Said once for all that would be said of a kit whose colors nobody knows. */
+function oneColor({ context: { kit }, placements: [first] }: View): Found[] {
+  if (!first) return [];
+  const about = { is: 'one color', kit: kit.name } as const;
+  return [{ rule: 'C2', severity: 'look', page: first.page, x: first.x, y: first.y, placements: [], about }];
+}
 
 function owned(view: View, day: number): Found[] {
   const here = view.placements.filter((p) => p.day === day && p.layer === 0);
@@ -77,6 +88,7 @@ function oneSided(view: View): Found[] {
 type Found = Finding<Case>;
 
 type Case =
+  | { readonly is: 'one color'; readonly kit: string }
   | {
       readonly is: 'owned';
       readonly days: readonly [number];
@@ -87,6 +99,11 @@ type Case =
   | { readonly is: 'one-sided'; readonly side: 'left' | 'right'; readonly color: Hex; readonly area: number };
 
 function say({ about }: Found, voice: Voice): Said {
+  if (about.is === 'one color')
+    return {
+      message: `All stickers of ${kitName(voice, about.kit)} have the same color on record, so colors could not be spread over the week.`,
+      remedy: 'Give its stickers their colors on the Kits page.',
+    };
   return about.is === 'owned'
     ? {
         message: `${dayName(voice, about.days[0])} is owned by ${colorName(about.color)}: ${Math.round(about.share * 100)} of 100 of what is covered, on ${counted(about.count, 'piece')}.`,

@@ -3,6 +3,7 @@ import type { Voice } from '../spread/voice';
 import { dayName, mm } from '../spread/voice';
 import { ALIKE } from '../arrange/boxes/boxes';
 import { difference } from '../color/color';
+import { colorsKnown } from './colors-known';
 import { boxesOf } from './boxes-of';
 
 /** C3: neighboring boxes differ in color and in motif, same-height neighbors most of all (CIEDE2000). */
@@ -12,6 +13,7 @@ export const c3NeighborBoxes: Rule<Case> = {
   say,
   check(view) {
     const boxes = boxesOf(view);
+    const known = colorsKnown(view.context.kit);
     return boxes.flatMap((a) =>
       boxes
         .filter((b) => b !== a && b.days[0] === (a.days.at(-1) as number) + 1)
@@ -20,7 +22,7 @@ export const c3NeighborBoxes: Rule<Case> = {
           const sameHeight = apart < 10;
           const motif = a.piece.motif !== '' && a.piece.motif === b.piece.motif;
           const distance = difference(a.piece.color, b.piece.color);
-          const color = distance < (sameHeight ? ALIKE : ALIKE / 2);
+          const color = known && distance < (sameHeight ? ALIKE : ALIKE / 2);
           if (!motif && !color) return [];
           return [
             {

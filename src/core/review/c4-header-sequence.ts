@@ -7,6 +7,7 @@ import type { Placement } from '../spread/placement';
 import { opensDay } from '../arrange/base/headers';
 import { difference, luminance } from '../color/color';
 import { bottom } from '../measure/rect';
+import { colorsKnown } from './colors-known';
 import { boxesOf } from './boxes-of';
 
 /** Headers nearer than this are of one color; one that touches a box repeats it (CIEDE2000). From memory. */
@@ -20,7 +21,7 @@ export const c4HeaderSequence: Rule<Case> = {
   code: 'C4',
   title: 'Headers follow their sequence',
   say,
-  check: (view) => [...sequence(view), ...repeats(view)],
+  check: (view) => (colorsKnown(view.context.kit) ? [...sequence(view), ...repeats(view)] : []),
 };
 
 function openers(view: View): (Placement & { day: number; color: string })[] {

@@ -1,4 +1,4 @@
-import { context, found, kitOf, piece, placement } from '../../../tests/fixtures';
+import { context, found, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
 import type { Placement } from '../spread/placement';
 
 const own = ['#9fd3c7', '#f2e3c4', '#23475a', '#e8836b'];
@@ -145,4 +145,26 @@ it('K3 speaks of pieces left on their sheet while a day goes without', () => {
     { message: 'The sheet still has 16 headers, while Sunday goes without.' },
   ]);
   expect(found('K3', c, [...six, header(6, 'H1')])).toEqual([]);
+});
+
+it('says once of a kit whose colors nobody knows what a dozen findings would say (C2, C3, C4)', () => {
+  const colored = (color: (i: number) => string) => {
+    const pieces = kit.pieces.map((p, i) => ({ ...p, motif: '', color: color(i) }));
+    const c = context({ kit: { ...kit, pieces }, week: weekWith() });
+    const laid = [0, 1, 2, 3].flatMap((day) => {
+      const x = 46.1 + 40.1 * (day % 3);
+      const at = { page: day < 3 ? 0 : 1, day, x };
+      return [
+        placement({ ...at, id: `h${day}`, code: 'H0', copy: day + 1, y: 40, h: 6.4, role: 'base' }),
+        placement({ ...at, id: `b${day}`, code: `B${day}`, y: 46.4, h: 48.3, role: 'box' }),
+        ...[0, 1, 2, 3].map((n) => placement({ ...at, id: `q${day}${n}`, code: 'Q0', copy: 4 * day + n + 1, y: 100 + 14 * n })), // prettier-ignore
+      ];
+    });
+    return ['C2', 'C3', 'C4'].flatMap((rule) => found(rule, c, laid));
+  };
+  expect(colored(() => '#8a6f5c').map((f) => [f.rule, f.about])).toEqual([['C2', { is: 'one color', kit: 'test' }]]);
+  expect(colored(() => '#8a6f5c')[0]!.message).toContain('have the same color on record');
+  // a difference of 2.3 is just noticed: one piece of another color, and all is said as it is
+  expect(colored((i) => (i ? '#8a6f5c' : '#8a6f5d')).length).toBe(1);
+  expect(colored((i) => (i ? '#8a6f5c' : '#96786a')).length).toBeGreaterThan(3);
 });

@@ -1,5 +1,5 @@
 import type { Voice } from '../spread/voice';
-import { dayName, mm, titleOf } from '../spread/voice';
+import { counted, dayName, mm, titleOf } from '../spread/voice';
 import type { Missing, WayOut } from './unplaced';
 
 /** Titles are quoted up to so many letters. */
@@ -14,11 +14,11 @@ export function sayReason({ demand, reason }: Missing, voice: Voice): string {
     case 'later':
       return `${title} on ${day} stays open for writing in later, as set.`;
     case 'no base':
-      return `No base that is left takes the ${reason.letters} letters of ${title} at your hand${reason.room ? `; the roomiest takes ${reason.room}` : ''}.`;
+      return `No base that is left takes ${title} at your hand${reason.roomiest ? `; the roomiest has ${counted(reason.roomiest.lines, 'line')} of ${counted(reason.roomiest.letters, 'letter')}` : ''}.`;
     case 'no room':
-      return `${day}’s longest free place is ${mm(voice, reason.free)}; ${title} needs ${mm(voice, reason.needs)}.`;
+      return `${day}’s longest free place is ${mm(voice, reason.free)}; ${title} needs ${mm(voice, reason.needs)} with its gaps.`;
     case 'not yet':
-      return `${title} has no place on ${day} yet; ${mm(voice, reason.free)} are free there and it needs ${mm(voice, reason.needs)}.`;
+      return `${title} is not laid yet; ${day} has room for it.`;
   }
 }
 
@@ -28,7 +28,7 @@ export function sayWayOut(way: WayOut, voice: Voice): string {
     case 'planning ahead':
       return 'Plan everything ahead to place it now';
     case 'shortening':
-      return way.letters === null ? 'Shorten its text' : `Shorten its text to ${way.letters} letters`;
+      return way.to === null ? 'Shorten its text' : `Shorten its text, such as ${quoted(way.to)}`;
     case 'writing on paper':
       return 'Let it be written on the paper';
     case 'the notes':

@@ -1,5 +1,9 @@
 import { context, demand, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
-import { matchDemands } from '../spread/placement';
+import { strangersWeek } from '../../../tests/strangers/weeks';
+import { arrange } from '../arrange/arrange';
+import { dayColumn } from '../book/columns';
+import { intersect } from '../measure/rect';
+import { footprint, matchDemands } from '../spread/placement';
 import { voiceOf } from '../spread/voice';
 import { sayReason, sayWayOut } from './say-missing';
 import { unplacedOf } from './unplaced';
@@ -12,13 +16,40 @@ const only = (c: ReturnType<typeof context>, placements: Parameters<typeof unpla
 };
 
 describe('what has no place', () => {
-  const wall = [40, 88, 136].map((y, i) => placement({ id: `w${i}`, code: 'B', h: 47, y, role: 'box' }));
-  it('is told with the millimeters there are and the millimeters it needs', () => {
+  it('is told with the paper that is bare and what it needs of it, or that there is room', () => {
     const c = context({ kit, week: weekWith(demand()) });
-    expect(only(c, wall).reason).toMatch(
-      /^(Monday’s longest free place is|“swim” has no place on Monday yet;) .*\d+\/\d+ in.*1\/8 in\.$/,
+    const { y, h } = dayColumn(c.book, 0)!;
+    // 4 mm bare at the foot: a line of 3.3 mm with its gap takes more
+    const walls = [placement({ code: 'B', y, h: h - 4, role: 'box' })];
+    expect(only(c, walls).reason).toMatch(
+      /^Monday’s longest free place is \d.* in; “swim” needs \d.* in with its gaps\.$/,
     );
-    expect(only(c, []).reason).toBe('“swim” has no place on Monday yet; 6 3/4 in are free there and it needs 1/8 in.');
+    expect(only(c, []).reason).toBe('“swim” is not laid yet; Monday has room for it.');
+  });
+  it('has numbers that are the page’s own', () => {
+    for (let seed = 1; seed <= 60; seed++) {
+      const c = strangersWeek(seed);
+      const placements = arrange(c).filter((p, i) => !(p.items.length && i % 3 === 0));
+      const crowded = placements.flatMap((p, i) =>
+        p.role === 'day' && i % 4 ? [p, { ...p, id: `x${p.id}`, items: [], y: p.y + p.h + 1 }] : [p],
+      );
+      for (const { reason, demand: d } of unplacedOf(
+        { ...c, options: { ...c.options, onPaper: seed % 2 > 0 } },
+        crowded,
+      )) {
+        if (reason.is !== 'no room') continue;
+        expect(reason.free).toBeLessThan(reason.needs);
+        const column = dayColumn(c.book, d.day)!;
+        const there = crowded.map(footprint).filter((f, i) => crowded[i]!.page === column.page && intersect(f, column));
+        const edges = [column.y, ...there.flatMap((f) => [f.y, f.y + f.h]), column.y + column.h];
+        const free = edges.flatMap((from) =>
+          edges
+            .filter((to) => to > from && !there.some((f) => f.y < to - 0.02 && f.y + f.h > from + 0.02))
+            .map((to) => to - from),
+        );
+        expect(free.some((f) => Math.abs(f - reason.free) < 0.1) || reason.free === 0).toBe(true);
+      }
+    }
   });
   it('gets ways out that fit: the box out, a neighbor day, one list, a shorter text', () => {
     const c = context({
@@ -46,10 +77,10 @@ describe('what has no place', () => {
     });
     const { reason, waysOut } = only(c, []);
     expect(reason).toBe(
-      'No base that is left takes the 54 letters of “an extraordinarily long-winded matter of no imp…” at your hand; the roomiest takes 40.',
+      'No base that is left takes “an extraordinarily long-winded matter of no imp…” at your hand; the roomiest has 2 lines of 20 letters.',
     );
     expect(waysOut).toContain('Let it be written on the paper');
-    expect(waysOut.at(-1)).toBe('Shorten its text to 40 letters');
+    expect(waysOut.at(-1)).toBe('Shorten its text, such as “an extraordinarily long-winded matter…”');
   });
 });
 

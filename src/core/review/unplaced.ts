@@ -4,25 +4,34 @@ import type { Ground } from '../arrange/ladder/rung';
 import { dayColumn } from '../book/columns';
 import { isPlannedAhead } from '../spread/ahead';
 import { Draft } from '../spread/draft';
-import { freeStretches, lengthOf } from '../spread/free-room';
+import { freeIn, freeStretches, lengthOf } from '../spread/free-room';
 import type { Context, Placement } from '../spread/placement';
 import { matchDemands } from '../spread/placement';
-import { handAt, lettersOn, linesIn } from '../measure/hand';
+import { TOLERANCE } from '../measure/length';
+import type { Hand } from '../measure/hand';
+import { handAt, lettersOn, linesIn, shortened } from '../measure/hand';
 import type { Demand } from '../week/demand';
 import { writtenText } from '../week/demand';
 
 /** Why an item has no place; lengths in mm. */
 export type Reason =
   | { readonly is: 'later' }
-  /** of its letters the roomiest base that is left takes so many */
-  | { readonly is: 'no base'; readonly letters: number; readonly room: number }
-  | { readonly is: 'no room' | 'not yet'; readonly free: number; readonly needs: number };
+  /** the roomiest base that is left has so many lines of so many letters; null: none is left */
+  | { readonly is: 'no base'; readonly roomiest: Lines | null }
+  /** bare paper in the longest free place, and what the item takes of it with its gaps */
+  | { readonly is: 'no room'; readonly free: number; readonly needs: number }
+  | { readonly is: 'not yet' };
+
+interface Lines {
+  readonly lines: number;
+  readonly letters: number;
+}
 
 /** What could be done about it (handbook D5); lengths in mm, days 0-6, items by their demands' keys. */
 export type WayOut =
   | { readonly by: 'planning ahead' | 'writing on paper' | 'the notes' }
-  /** to so many letters; null: where no base is left at all */
-  | { readonly by: 'shortening'; readonly letters: number | null }
+  /** to what the roomiest base takes; null: where that is not the trouble */
+  | { readonly by: 'shortening'; readonly to: string | null }
   | { readonly by: 'taking the box out'; readonly day: number; readonly frees: number }
   | { readonly by: 'moving to'; readonly day: number; readonly free: number }
   | { readonly by: 'one list'; readonly demands: readonly string[] };
@@ -47,17 +56,23 @@ export function unplacedOf(context: Context, placements: readonly Placement[]): 
   }));
 }
 
-const freeOn = (draft: Draft, context: Context, day: number): number =>
-  Math.max(0, ...freeStretches(draft, context, day).map(lengthOf));
+/** The longest free place of a day: what of it can be laid on, and how much of its paper is bare, mm. */
+function freeOn(draft: Draft, context: Context, day: number): { readonly usable: number; readonly bare: number } {
+  const column = dayColumn(context.book, day);
+  const [longest] = freeStretches(draft, context, day).sort((a, b) => lengthOf(b) - lengthOf(a));
+  if (!column || !longest) return { usable: 0, bare: 0 };
+  const around = freeIn(draft, column, 0).find((s) => s.from <= longest.from + TOLERANCE && s.to >= longest.to - TOLERANCE); // prettier-ignore
+  return { usable: lengthOf(longest), bare: lengthOf(around ?? longest) };
+}
 
 function reasonOf(draft: Draft, context: Context, d: Demand): Reason {
   if (!isPlannedAhead(d, context)) return { is: 'later' };
   const ground = { draft, context, width: dayColumn(context.book, d.day)?.w ?? 0 };
   const heights = heightsFor(ground, d);
-  if (!heights.length) return { is: 'no base', letters: [...writtenText(d)].length, room: roomiest(ground) };
-  const needs = Math.min(...heights);
-  const free = freeOn(draft, context, d.day);
-  return { is: free < needs ? 'no room' : 'not yet', free, needs };
+  if (!heights.length) return { is: 'no base', roomiest: roomiest(ground) };
+  const least = Math.min(...heights);
+  const { usable, bare } = freeOn(draft, context, d.day);
+  return usable < least ? { is: 'no room', free: bare, needs: least + bare - usable } : { is: 'not yet' };
 }
 
 /** mm of all that is left to carry an item, by every rung of the ladder. */
@@ -69,16 +84,25 @@ function heightsFor(ground: Ground, d: Demand): number[] {
     .map((c) => c.height);
 }
 
-/** Letters that the roomiest base still there takes, written small. */
-function roomiest(ground: Ground): number {
-  const { hand, smallest } = ground.context.options;
-  const small = handAt(hand, smallest);
-  const letters = formsOf(ground).map((form) => {
-    const room = roomOn(form);
-    return lettersOn(small, room.w) * linesIn(small, room.h);
-  });
-  return Math.max(0, ...letters);
+/** The lines of the roomiest base that is still there, written small. */
+function roomiest(ground: Ground): Lines | null {
+  const small = smallHand(ground);
+  const [best] = formsOf(ground)
+    .map((form) => roomOn(form))
+    .map((room) => ({ lines: linesIn(small, room.h), letters: lettersOn(small, room.w) }))
+    .sort((a, b) => b.lines * b.letters - a.lines * a.letters);
+  return best && best.lines * best.letters > 0 ? best : null;
 }
+
+/** The longest beginning of a text that a base which is still there takes, written small; null where all of it does. */
+function shorterText(ground: Ground, text: string): string | null {
+  const small = smallHand(ground);
+  const all = formsOf(ground).flatMap((form) => shortened(text, roomOn(form).w, roomOn(form).h, small) ?? []);
+  const [longest] = all.sort((a, b) => b.length - a.length);
+  return longest && longest !== text ? longest : null;
+}
+
+const smallHand = ({ context: { options } }: Ground): Hand => handAt(options.hand, options.smallest);
 
 function waysOut(draft: Draft, context: Context, d: Demand): WayOut[] {
   if (!isPlannedAhead(d, context)) return [{ by: 'planning ahead' }];
@@ -88,7 +112,7 @@ function waysOut(draft: Draft, context: Context, d: Demand): WayOut[] {
   if (d.start === null && d.kind !== 'band') {
     const [beside] = [d.day - 1, d.day + 1]
       .filter((n) => n >= 0 && n < 7)
-      .map((day) => ({ day, free: freeOn(draft, context, day) }))
+      .map((day) => ({ day, free: freeOn(draft, context, day).bare }))
       .sort((a, b) => b.free - a.free);
     if (beside) ways.push({ by: 'moving to', ...beside });
   }
@@ -96,6 +120,6 @@ function waysOut(draft: Draft, context: Context, d: Demand): WayOut[] {
   if (loose.length >= 3) ways.push({ by: 'one list', demands: loose.slice(0, 3).map((o) => o.key) });
   if (!context.options.onPaper) ways.push({ by: 'writing on paper' });
   if (!context.options.notes && d.kind !== 'band') ways.push({ by: 'the notes' });
-  const letters = roomiest({ draft, context, width: dayColumn(context.book, d.day)?.w ?? 0 });
-  return [...ways, { by: 'shortening', letters: letters > 0 && letters < [...writtenText(d)].length ? letters : null }];
+  const ground = { draft, context, width: dayColumn(context.book, d.day)?.w ?? 0 };
+  return [...ways, { by: 'shortening', to: shorterText(ground, writtenText(d)) }];
 }

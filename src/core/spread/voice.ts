@@ -33,8 +33,11 @@ export function voiceOf(context: Context, placements: readonly Placement[], unit
 export const dayName = (voice: Pick<Voice, 'context'>, day: number): string =>
   longDay(voice.context.week.days[day] as string);
 
-/** A length in the owner's unit: `38.1 mm`, `1 1/2 in`. */
-export const mm = (voice: Pick<Voice, 'unit'>, length: number): string => ruled(length, voice.unit);
+/** A length in the owner's unit: `38.1 mm`, `1 1/2 in`; `a hair` for one that is there and no ruler shows. */
+export function mm({ unit }: Pick<Voice, 'unit'>, length: number): string {
+  const said = ruled(length, unit);
+  return length !== 0 && said === ruled(0, unit) ? 'a hair' : said;
+}
 
 /** `Thursday’s header`, `the header in the sidebar`; `the piece` for one that is gone. */
 export function pieceName(voice: Voice, id: string | undefined): string {

@@ -77,11 +77,8 @@ export function Findings() {
               <Typography variant="body2" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>
                 {said.message}
               </Typography>
-              <Typography variant="body2" color="text.secondary" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>
-                {said.remedy}
-              </Typography>
             </ButtonBase>
-            {chosen && <Remedies key={findingKey(f)} finding={f} />}
+            {chosen && <Remedies key={findingKey(f)} finding={f} byHand={said.remedy} />}
           </Box>
         );
       })}
@@ -134,17 +131,17 @@ function Ordinary({ finding: f }: { finding: Finding }) {
         <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
           {said.message}
         </Typography>
-        <Typography variant="body2" color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>
-          {said.remedy}
-        </Typography>
       </ButtonBase>
-      {chosen && <Remedies key={findingKey(f)} finding={f} />}
+      {chosen && <Remedies key={findingKey(f)} finding={f} byHand={said.remedy} />}
     </Box>
   );
 }
 
-/** Actions that were tried and truly take the finding away, and the one that lets it be. */
-function Remedies({ finding }: { finding: Finding }) {
+/**
+ * Actions that were tried and truly take the finding away, and the one that lets it be. What can be done by hand is
+ * said only where there is no such action: words never advise one thing while the buttons do another.
+ */
+function Remedies({ finding, byHand }: { finding: Finding; byHand: string }) {
   const remediesOf = useSpread((s) => s.remediesOf);
   const apply = useSpread((s) => s.remedy);
   const setGlimpse = useSpread((s) => s.setGlimpse);
@@ -204,7 +201,7 @@ function Remedies({ finding }: { finding: Finding }) {
       ))}
       {remedies?.length === 0 && (
         <Typography variant="caption" color="text.secondary">
-          No single action takes it away.
+          No single press takes it away. By hand: {byHand}
         </Typography>
       )}
       <Button size="small" onClick={() => wave(findingKey(finding), true)}>
