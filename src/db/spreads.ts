@@ -1,12 +1,12 @@
 import { sql } from 'kysely';
 import type { Selectable } from 'kysely';
-import type { Rect } from '../core/measure/rect';
-import type { Placement } from '../core/spread/placement';
+import type { Context } from '../core/spread/placement';
 import type { Database } from './database';
 import { transaction } from './database';
 import { asRect, asStrings } from './json';
 import { prune } from './log';
 import type { SpreadTable } from './schema';
+import { isPlanned } from './stock';
 
 export type SpreadRow = Selectable<SpreadTable>;
 
@@ -74,14 +74,22 @@ export async function usedElsewhere(
   db: Database,
   spreadId: number,
   kits: readonly string[],
-): Promise<(Pick<Placement, 'kit' | 'code' | 'copy'> & { readonly cut: Rect | null })[]> {
+): Promise<Context['usedElsewhere'][number][]> {
   const rows = await db
     .selectFrom('placement')
-    .select(['kit_id', 'code', 'copy', 'cut'])
-    .where('kit_id', 'in', kits)
-    .where('spread_id', '!=', spreadId)
+    .innerJoin('spread', 'spread.id', 'placement.spread_id')
+    .leftJoin('keep', 'keep.spread_id', 'spread.id')
+    .select(['placement.kit_id', 'code', 'copy', 'cut', 'week', 'locked', 'finished'])
+    .where('placement.kit_id', 'in', kits)
+    .where('placement.spread_id', '!=', spreadId)
     .execute();
-  return rows.map((r) => ({ kit: r.kit_id, code: r.code, copy: r.copy, cut: asRect(r.cut) }));
+  return rows.map((r) => ({
+    kit: r.kit_id,
+    code: r.code,
+    copy: r.copy,
+    cut: asRect(r.cut),
+    ...(isPlanned(r) ? { plannedFor: r.week } : {}),
+  }));
 }
 
 /** The kits that a spread may take from beside its own, and those that it has taken from. */

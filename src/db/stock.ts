@@ -24,7 +24,8 @@ export async function usesOf(db: Database, kit: string): Promise<Use[]> {
   const rows = await db
     .selectFrom('placement')
     .innerJoin('spread', 'spread.id', 'placement.spread_id')
-    .select(['placement.kit_id', 'code', 'copy', 'cut', 'week'])
+    .leftJoin('keep', 'keep.spread_id', 'spread.id')
+    .select(['placement.kit_id', 'code', 'copy', 'cut', 'week', 'locked', 'finished'])
     .where('placement.kit_id', '=', kit)
     .execute();
   return rows.map((r) => ({
@@ -33,8 +34,13 @@ export async function usesOf(db: Database, kit: string): Promise<Use[]> {
     copy: r.copy,
     cut: asRect(r.cut),
     where: r.week,
+    planned: isPlanned(r),
   }));
 }
+
+/** True for what a spread has that is not on paper yet. */
+export const isPlanned = (row: { readonly locked: number; readonly finished: string | null }): boolean =>
+  !row.locked && row.finished === null;
 
 export interface KitSums {
   readonly kit: string;

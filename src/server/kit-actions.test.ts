@@ -100,7 +100,7 @@ describe('the stock', () => {
     await layWeek(db);
     const { placements } = await import('../../tests/fixtures').then((f) => f.demoSpread());
     const p = placements.find((q) => q.role === 'box')!;
-    expect(refusal(await change('spoiled', { kit: p.kit, code: p.code, copy: p.copy }))).toContain('used');
+    expect(refusal(await change('spoiled', { kit: p.kit, code: p.code, copy: p.copy }))).toContain('planned');
   });
 
   it('is not undone under a sticker that was found and is on a spread by now', async () => {

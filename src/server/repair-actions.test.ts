@@ -74,7 +74,7 @@ it('of a strip that is spoiled only the part that lay there is lost', async () =
   expect(['cut', 'used']).toContain(line.copies[strip.copy - 1]!.state);
   const sums = sumsOf(stockOfKit(kit, await usesOf(db, strip.kit), await stockEvents(db)));
   expect((await kitSums(db)).find((k) => k.kit === strip.kit)).toMatchObject({
-    touched: sums.used + sums.cut,
+    touched: sums.used + sums.cut + sums.planned,
     spoiled: 0,
   });
 });

@@ -17,7 +17,8 @@ export function recount(stock: readonly PieceStock[], counted: readonly Counted[
   return stock.flatMap(({ piece: { kit, code }, copies }) => {
     const wanted = told.get(code);
     if (wanted === undefined) return [];
-    const whole = copies.filter((c) => c.state === 'whole');
+    // what is planned lies there still; it is missed last
+    const whole = [...copies.filter((c) => c.state === 'planned'), ...copies.filter((c) => c.state === 'whole')];
     const event = (what: StockEvent['what'], copy: number): StockEvent => ({
       what,
       kit,

@@ -11,6 +11,8 @@ export interface Use {
   readonly copy: number;
   readonly cut: Rect | null;
   readonly where: string;
+  /** it is only planned: the spread is not on paper yet, and this is not stuck down */
+  readonly planned?: boolean;
 }
 
 export const STOCK_CHANGES = ['spoiled', 'used', 'found', 'kept'] as const;
@@ -30,9 +32,12 @@ export interface StockEvent {
   readonly cut: Rect | null;
 }
 
-export type CopyState = 'whole' | 'used' | 'cut' | 'spoiled' | 'kept';
+export type CopyState = 'whole' | 'planned' | 'used' | 'cut' | 'spoiled' | 'kept';
 
-/** One physical sticker: `cut` when something worth keeping is left of it, `used` when nothing is; `kept` is whole. */
+/**
+ * One physical sticker: `cut` when something worth keeping is left of it, `used` when nothing is; `kept` is whole, and
+ * so is what is `planned` by now.
+ */
 export interface CopyStock {
   readonly copy: number;
   readonly state: CopyState;
@@ -85,6 +90,8 @@ function copyStock(piece: Piece, copy: number, uses: readonly Use[], events: rea
   const where = [...new Set([...uses.map((u) => u.where), ...events.map((e) => e.reason)])];
   if (events.some((e) => e.what === 'spoiled' && e.cut === null)) return { copy, state: 'spoiled', where, left: [] };
   const isKept = !uses.length && events.some((e) => e.what === 'kept');
+  const isPlanned = uses.length > 0 && !events.length && uses.every((u) => u.planned);
+  if (isPlanned) return { copy, state: 'planned', where, left: [] };
   if (!uses.length && !events.length) return { copy, state: 'whole', where, left: [] };
   const left = offcutsOf(
     piece,
@@ -95,7 +102,7 @@ function copyStock(piece: Piece, copy: number, uses: readonly Use[], events: rea
 
 /** How many copies are in each state. */
 export function sumsOf(stock: readonly PieceStock[]): Readonly<Record<CopyState, number>> {
-  const sums = { whole: 0, used: 0, cut: 0, spoiled: 0, kept: 0 };
+  const sums = { whole: 0, planned: 0, used: 0, cut: 0, spoiled: 0, kept: 0 };
   for (const { copies } of stock) for (const c of copies) sums[c.state]++;
   return sums;
 }

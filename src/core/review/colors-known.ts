@@ -1,5 +1,5 @@
 import { difference } from '../color/color';
-import type { Kit } from '../kit/kit';
+import type { Kit, Piece } from '../kit/kit';
 
 /** Colors nearer than this are one (CIEDE2000; just noticeable is about 2.3). */
 const ONE = 2.3;
@@ -14,7 +14,8 @@ export function colorsKnown({ pieces }: Kit): boolean {
   const known = byKit.get(pieces);
   if (known !== undefined) return known;
   const [first] = pieces;
-  const isKnown = pieces.length < FEW || pieces.some((p) => difference(p.color, first?.color ?? p.color) > ONE); // prettier-ignore
+  const isOther = (p: Piece): boolean => difference(p.color, first?.color ?? p.color) > ONE;
+  const isKnown = pieces.length < FEW || pieces.some(isOther);
   byKit.set(pieces, isKnown);
   return isKnown;
 }

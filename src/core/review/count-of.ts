@@ -3,6 +3,8 @@ import { atHand } from '../spread/at-hand';
 import { piecesOf } from '../spread/choose';
 import type { Need } from '../arrange/counting/needs';
 import { isRoll } from '../kit/kit';
+import { plannedCopies } from '../kit/planned';
+import type { WeekName } from '../week/week';
 import type { View } from './finding';
 
 /** Copies of what a need asks for, in the kit and in the stash; `covered` when both together, or a roll, will do. */
@@ -11,6 +13,8 @@ export interface Count {
   readonly inStash: number;
   readonly rolls: number;
   readonly covered: boolean;
+  /** of the kit's own, the weeks that have one planned, one entry a copy */
+  readonly planned: readonly WeekName[];
 }
 
 /** Copies that are untouched after all other weeks, as "is it enough" counts them. */
@@ -21,5 +25,9 @@ export function countOf({ context }: View, { kind, needed, fits = () => true }: 
   const inKit = there(usable.filter((p) => p.kit === context.kit.name));
   const inStash = there(usable.filter((p) => p.kit !== context.kit.name));
   const rolls = kind === 'bottom-washi' ? piecesOf(context, 'washi').filter(isRoll).length : 0;
-  return { inKit, inStash, rolls, covered: inKit + inStash >= needed || rolls > 0 };
+  const codes = new Set(usable.map((p) => `${p.kit}/${p.code}`));
+  const planned = plannedCopies(
+    context.usedElsewhere.filter((u) => u.kit === context.kit.name && codes.has(`${u.kit}/${u.code}`)),
+  );
+  return { planned, inKit, inStash, rolls, covered: inKit + inStash >= needed || rolls > 0 };
 }

@@ -1,3 +1,5 @@
+import { sayPlanned } from '../kit/planned';
+import type { WeekName } from '../week/week';
 import type { Section } from '../manner/section';
 import type { Finding, Rule, Said, View } from './finding';
 import type { Voice } from '../spread/voice';
@@ -30,7 +32,7 @@ export const k1Count: Rule<Case> = {
 /** What the kit lacks and the stash fills in; what neither has is K2's. */
 function shortOf(view: View, need: Need): Found[] {
   const { kind, needed } = need;
-  const { inKit, inStash, rolls, covered } = countOf(view, need);
+  const { inKit, inStash, rolls, covered, planned } = countOf(view, need);
   if (inKit >= needed || !covered) return [];
   const spot = view.context.book.regions[0];
   return [
@@ -41,7 +43,7 @@ function shortOf(view: View, need: Need): Found[] {
       x: spot?.x ?? 0,
       y: spot?.y ?? 0,
       placements: [],
-      about: { is: 'from the stash', kind, kit: view.context.kit.name, needed, inKit, inStash, rolls },
+      about: { is: 'from the stash', kind, kit: view.context.kit.name, needed, inKit, inStash, rolls, planned },
     },
   ];
 }
@@ -171,6 +173,8 @@ type Case =
       readonly inKit: number;
       readonly inStash: number;
       readonly rolls: number;
+      /** weeks that have copies planned, one entry a copy */
+      readonly planned: readonly WeekName[];
     }
   | { readonly is: 'numbers'; readonly kind: 'date-dot'; readonly numbers: readonly number[] }
   | {
@@ -199,7 +203,7 @@ function say({ about }: Found, voice: Voice): Said {
         : `${about.inStash} in the stash`;
       const are = (about.rolls || about.inStash) === 1 ? 'is' : 'are';
       return {
-        message: `The week wants ${about.needed} ${about.needed === 1 ? label : plural}; the kit “${kitName(voice, about.kit)}” has ${about.inKit}, and there ${are} ${help}.`,
+        message: `The week wants ${about.needed} ${about.needed === 1 ? label : plural}; the kit “${kitName(voice, about.kit)}” has ${about.inKit}${about.planned.length ? ` (${sayPlanned(about.planned)})` : ''}, and there ${are} ${help}.`,
         remedy: 'The stash fills in; look whether it matches.',
       };
     }

@@ -9,6 +9,8 @@ import { counted, dayName, kitName, sentence } from '../spread/voice';
 import { frameNeeds } from '../arrange/counting/needs';
 import { makeshiftIn } from '../arrange/counting/makeshift-ways';
 import { traits } from '../kit/kinds';
+import { sayPlanned } from '../kit/planned';
+import type { WeekName } from '../week/week';
 import { countOf } from './count-of';
 
 /** K2: what is lacking and not in the stash either is made, or ordered in time. */
@@ -18,7 +20,7 @@ export const k2WhatLacks: Rule<Case> = {
   say,
   check: (view) =>
     frameNeeds(view.context).flatMap((need): Found[] => {
-      const { inKit, inStash, covered } = countOf(view, need);
+      const { inKit, inStash, covered, planned } = countOf(view, need);
       const lacking = need.needed - inKit - inStash;
       if (covered || need.needed === 0 || lacking <= 0) return [];
       const makeshift = makeshiftIn(view.context, need.kind, atHand(view.context));
@@ -36,6 +38,7 @@ export const k2WhatLacks: Rule<Case> = {
             needed: need.needed,
             inKit,
             inStash,
+            planned,
             makeshift,
           },
         },
@@ -52,13 +55,15 @@ interface Case extends About {
   readonly needed: number;
   readonly inKit: number;
   readonly inStash: number;
+  /** weeks that have copies planned, one entry a copy */
+  readonly planned: readonly WeekName[];
   readonly makeshift: Makeshift | null;
 }
 
 function say({ about }: Found, voice: Voice): Said {
   const { label, plural } = traits(about.kind);
   return {
-    message: `${counted(about.lacking, label, plural)} ${about.lacking === 1 ? 'is' : 'are'} lacking: the week wants ${about.needed}, the kit “${kitName(voice, about.kit)}” has ${about.inKit}, the stash ${about.inStash}.`,
+    message: `${counted(about.lacking, label, plural)} ${about.lacking === 1 ? 'is' : 'are'} lacking: the week wants ${about.needed}, the kit “${kitName(voice, about.kit)}” has ${about.inKit}${about.planned.length ? ` (${sayPlanned(about.planned)})` : ''}, the stash ${about.inStash}.`,
     remedy: about.makeshift
       ? `${sentence(sayMakeshift(about.makeshift))}.`
       : `Order in time for ${dayName(voice, 0)}, or do without this week.`,

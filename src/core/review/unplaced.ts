@@ -4,6 +4,7 @@ import type { Ground } from '../arrange/ladder/rung';
 import { dayColumn } from '../book/columns';
 import { isPlannedAhead } from '../spread/ahead';
 import { Draft } from '../spread/draft';
+import type { Stretch } from '../spread/free-room';
 import { freeIn, freeStretches, lengthOf } from '../spread/free-room';
 import type { Context, Placement } from '../spread/placement';
 import { matchDemands } from '../spread/placement';
@@ -61,7 +62,8 @@ function freeOn(draft: Draft, context: Context, day: number): { readonly usable:
   const column = dayColumn(context.book, day);
   const [longest] = freeStretches(draft, context, day).sort((a, b) => lengthOf(b) - lengthOf(a));
   if (!column || !longest) return { usable: 0, bare: 0 };
-  const around = freeIn(draft, column, 0).find((s) => s.from <= longest.from + TOLERANCE && s.to >= longest.to - TOLERANCE); // prettier-ignore
+  const holds = (s: Stretch): boolean => s.from <= longest.from + TOLERANCE && s.to >= longest.to - TOLERANCE;
+  const around = freeIn(draft, column, 0).find(holds);
   return { usable: lengthOf(longest), bare: lengthOf(around ?? longest) };
 }
 

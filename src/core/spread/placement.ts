@@ -7,7 +7,7 @@ import type { Ways } from '../manner/ways/registry';
 import type { Rect } from '../measure/rect';
 import { turned } from '../measure/rect';
 import type { Demand, WeekDemands } from '../week/demand';
-import type { IsoDay } from '../week/week';
+import type { IsoDay, WeekName } from '../week/week';
 
 export type Role = 'base' | 'sidebar' | 'box' | 'day' | 'finish';
 
@@ -73,6 +73,8 @@ export interface Context {
     readonly code: string;
     readonly copy: number;
     readonly cut: Rect | null;
+    /** the week on whose spread it is planned and not stuck down yet */
+    readonly plannedFor?: WeekName;
   }[];
 }
 

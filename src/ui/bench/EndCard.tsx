@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { useState } from 'react';
+import { plannedCopies, sayPlanned } from '../../core/kit/planned';
 import { copyKey } from '../../core/kit/ledger';
 import { totalsOf } from '../../core/bench/totals';
 import { isWriting } from '../../core/spread/placement';
@@ -230,8 +231,11 @@ function WentWhere({ at: { context, bench } }: { at: AtBench }) {
   return (
     <Box component="ul" sx={{ m: 0, pl: 2.5, '& li': { mb: 0.5 } }}>
       {kits.map((kit) => {
-        const gone = new Set([...stickers, ...context.usedElsewhere].filter((p) => p.kit === kit.name).map(copyKey))
-          .size;
+        const elsewhere = context.usedElsewhere.filter((u) => u.kit === kit.name);
+        const gone = new Set(
+          [...stickers.filter((p) => p.kit === kit.name), ...elsewhere.filter((u) => !u.plannedFor)].map(copyKey),
+        ).size;
+        const planned = sayPlanned(plannedCopies(elsewhere));
         const all = kit.pieces.reduce((n, p) => n + p.count, 0);
         const here = new Set(stickers.filter((p) => p.kit === kit.name).map(copyKey)).size;
         return (
@@ -239,7 +243,7 @@ function WentWhere({ at: { context, bench } }: { at: AtBench }) {
             <Link href={`/kits?kit=${encodeURIComponent(kit.name)}`} style={{ color: GLASS.bottle }}>
               {called(kit.name)}
             </Link>
-            : {here} on this spread, {Math.max(0, all - gone)} still whole
+            : {here} on this spread, {Math.max(0, all - gone)} still whole{planned && `, ${planned}`}
           </li>
         );
       })}

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Piece } from '../../core/kit/kit';
+import { saidWhere } from '../../core/kit/planned';
 import { copyKey, wholeOf } from '../../core/kit/ledger';
 import { offcutsOf, worthKeeping } from '../../core/kit/offcut';
 import { sheetsOf } from '../../core/kit/sheet-layout';
@@ -21,11 +22,14 @@ export function Leftovers({ context, placements }: { context: Context; placement
   /** what was put right here, by its steps */
   const [steps, setSteps] = useState<readonly number[]>([]);
   const kits = [context.kit, ...context.stash.filter((k) => placements.some((p) => p.kit === k.name))];
-  const taken = [...placements, ...context.usedElsewhere];
+  // what another week has planned lies on its sheet still
+  const taken = [...placements, ...context.usedElsewhere.filter((u) => !u.plannedFor)];
+  const planned = new Map(context.usedElsewhere.map((u) => [copyKey(u), u.plannedFor]));
   const byCopy = new Map<string, (typeof taken)[number][]>();
   for (const t of taken) byCopy.set(copyKey(t), [...(byCopy.get(copyKey(t)) ?? []), t]);
   const lookOf = (piece: Piece, copy: number): CopyLook => {
     const uses = byCopy.get(copyKey({ kit: piece.kit, code: piece.code, copy })) ?? [];
+    const week = planned.get(copyKey({ kit: piece.kit, code: piece.code, copy }));
     const rest = uses.length
       ? offcutsOf(
           piece,
@@ -36,6 +40,7 @@ export function Leftovers({ context, placements }: { context: Context; placement
       free: uses.length === 0,
       rest,
       chosen: false,
+      note: week ? `, planned for ${saidWhere(week)}` : '',
       state: uses.length === 0 ? 'still there' : rest.length ? 'partly there' : 'gone',
       focusable: true,
       testId: 'left-over',
@@ -47,7 +52,9 @@ export function Leftovers({ context, placements }: { context: Context; placement
   };
   /** a whole one is not there after all, or one more is there than was thought */
   const tap = async (piece: Piece): Promise<void> => {
-    const free = Array.from({ length: piece.count }, (_, i) => i + 1).find((copy) => lookOf(piece, copy).free);
+    const there = Array.from({ length: piece.count }, (_, i) => i + 1).filter((copy) => lookOf(piece, copy).free);
+    // what no week has planned is missed first
+    const free = there.find((copy) => !planned.get(copyKey({ ...piece, copy }))) ?? there[0];
     const what = free === undefined ? 'found' : 'used';
     const reason = free === undefined ? 'was there after all' : 'was not there any more';
     const change = { what, kit: piece.kit, code: piece.code, copy: free ?? null, reason };

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { GridColDef } from '@mui/x-data-grid';
 import { DataGrid } from '@mui/x-data-grid';
 import { useState } from 'react';
+import { sayPlanned } from '../../core/kit/planned';
 import { counted } from '../../core/spread/voice';
 import { recountKit } from '../../server/kit-corrections';
 import type { Run } from '../use-run';
@@ -20,6 +21,8 @@ interface Line extends Record<CopyState, number> {
   readonly size: string;
   readonly area: number;
   readonly piece: Piece;
+  /** of those that are whole, which weeks have them planned */
+  readonly plannedFor: string;
   readonly left: string;
 }
 
@@ -56,6 +59,13 @@ const COLUMNS: GridColDef<Line>[] = [
   },
   { field: 'area', headerName: 'Size, mm', width: 110, renderCell: ({ row }) => row.size },
   { field: 'whole', headerName: 'Whole', type: 'number', width: 75, editable: true },
+  {
+    field: 'planned',
+    headerName: 'Of them planned',
+    type: 'number',
+    width: 150,
+    renderCell: ({ row }) => row.plannedFor,
+  },
   { field: 'cut', headerName: 'Cut', type: 'number', width: 65 },
   { field: 'used', headerName: 'Used', type: 'number', width: 65 },
   { field: 'spoiled', headerName: 'Spoiled', type: 'number', width: 80 },
@@ -89,7 +99,9 @@ export default function NumbersGrid({
       size: `${piece.width} × ${piece.height}`,
       area: piece.width * piece.height,
       piece,
-      whole: told.get(piece.code) ?? count('whole'),
+      whole: told.get(piece.code) ?? count('whole') + count('planned'),
+      planned: count('planned'),
+      plannedFor: sayPlanned(copies.flatMap((c) => (c.state === 'planned' ? c.where : []))).replace(' planned', ''),
       cut: count('cut'),
       used: count('used'),
       spoiled: count('spoiled'),

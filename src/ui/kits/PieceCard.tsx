@@ -7,6 +7,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { saidWhere } from '../../core/kit/planned';
 import type { Piece } from '../../core/kit/kit';
 import { isRoll } from '../../core/kit/kit';
 import { isStrip, traits } from '../../core/kit/kinds';
@@ -197,7 +198,7 @@ function sayCopy({ kind }: Piece, { copy, state, where, left }: CopyStock): stri
         ? `${Math.round(l.w)} mm`
         : `${Math.round(l.w)} × ${Math.round(l.h)} mm`,
   );
-  return `copy ${copy}: ${state}, ${where.join(', ')}${parts.length ? `; left: ${parts.join(', ')}` : ''}`;
+  return `copy ${copy}: ${state}${state === 'planned' ? ' for ' : ', '}${where.map(saidWhere).join(', ')}${parts.length ? `; left: ${parts.join(', ')}` : ''}`;
 }
 
 /** How much of a strip or roll is left, as it was measured. */
@@ -245,7 +246,7 @@ function LeftOver({
 
 /** `3 whole, 1 cut, 2 used of 6` */
 function sums(copies: readonly CopyStock[]): string {
-  const said = (['whole', 'cut', 'kept', 'used', 'spoiled'] as const)
+  const said = (['whole', 'planned', 'cut', 'kept', 'used', 'spoiled'] as const)
     .map((s) => [copies.filter((c) => c.state === s).length, s] as const)
     .filter(([n]) => n > 0);
   return `${said.map(([n, s]) => `${n} ${s}`).join(', ')} of ${copies.length}`;

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { memo, useMemo, useState } from 'react';
 import type { Kit, Piece } from '../../core/kit/kit';
 import { isRoll, palette, pieceKey } from '../../core/kit/kit';
+import { saidWhere } from '../../core/kit/planned';
 import { traits } from '../../core/kit/kinds';
 import { sheetsOf } from '../../core/kit/sheet-layout';
 import type { Sheet } from '../../core/kit/sheet-layout';
@@ -137,9 +138,9 @@ const SheetOnTable = memo(function SheetOnTable({
   const whole = sheet.lying.filter((l) => stateOf(l.piece, l.copy)?.state === 'whole').length;
   const lookOf = (piece: Piece, copy: number): CopyLook => {
     const stock = stateOf(piece, copy);
-    const where = stock?.where.length ? `: ${stock.where.join(', ')}` : '';
+    const where = stock?.where.length ? `: ${stock.where.map(saidWhere).join(', ')}` : '';
     return {
-      free: stock?.state === 'whole',
+      free: stock?.state === 'whole' || stock?.state === 'planned',
       rest: stock?.left ?? [],
       chosen: chosen === piece.code,
       state: stock?.state ?? '',
