@@ -48,7 +48,7 @@ describe('a kept sticker', () => {
   it('is whole, and neither used nor free', () => {
     const [line] = stockOfKit(kit, [], [event('kept', 2, { reason: 'for the concert' })]);
     expect(line!.copies[1]).toEqual({ copy: 2, state: 'kept', where: ['for the concert'], left: [] });
-    expect(sumsOf([line!])).toEqual({ whole: 3, used: 0, cut: 0, spoiled: 0, kept: 1 });
+    expect(sumsOf([line!])).toEqual({ whole: 3, planned: 0, used: 0, cut: 0, spoiled: 0, kept: 1 });
     const both = stockOfKit(kit, [], [event('kept', 2), event('spoiled', 2)]);
     expect(both[0]!.copies[1]!.state).toBe('spoiled');
   });
