@@ -159,7 +159,7 @@ test('a color of the week is changed, places are kept for what is written in lat
     await page.getByRole('button', { name: 'One at a time' }).click({ timeout: 1000 });
   }).toPass();
   const cover = await page
-    .getByRole('button', { name: /: place date cover/ })
+    .getByRole('button', { name: /: place the .* date cover/ })
     .first()
     .innerText();
   const tick = page.getByRole('checkbox', { name: `Step ${Number.parseInt(cover, 10)} done` });

@@ -45,7 +45,7 @@ it.each(Object.entries(KITS))('a kit %s: all that is planned is drawn, printed a
     if (text) expect([id, drawnAs(id).includes('<path')]).toEqual([id, true]);
   }
   for (const { text } of plan.writings) {
-    const inStep = (text ?? '').split('\n').join(', ');
+    const inStep = (text ?? '').split('\n').join(', ').replace(/—{4,}/g, '———');
     const searched = joined(inStep).split(/[^ -~’]/); // an arrow is drawn
     expect(said).toContain(`“${inStep}”`);
     for (const part of searched) expect(printed).toContain(part);

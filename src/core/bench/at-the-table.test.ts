@@ -165,15 +165,15 @@ describe('a place is measured from edges that can be found', () => {
 
   it('from the foot of what is down above it, in the same column', () => {
     const above = placement({ id: 'above', code: 'F', day: 0, y: 40, h: 48 });
-    expect(said([above])).toBe('12 mm under full box F, edge to edge of the column');
-    expect(said([{ ...above, y: 52.2 }])).toBe('right under full box F, edge to edge of the column');
+    expect(said([above])).toBe('12 mm under the white full box, edge to edge of the column');
+    expect(said([{ ...above, y: 52.2 }])).toBe('right under the white full box, edge to edge of the column');
     expect(said([{ ...above, x: 130 }])).toBe('100 mm from the top of the page, edge to edge of the column');
     expect(said([{ ...above, page: 1 }])).toContain('from the top of the page');
   });
 
   it('level with what is down beside it', () =>
     expect(said([placement({ id: 'beside', day: 1, x: 86.4, y: 100.1 })])).toContain(
-      'its top level with Tuesday’s quarter box Q-1',
+      'its top level with Tuesday’s white quarter box',
     ));
 
   it('from a printed line only while that shows', () => {
@@ -181,7 +181,7 @@ describe('a place is measured from edges that can be found', () => {
     const book = { ...unprinted, marks: [line] };
     expect(said([], at, book)).toBe('7.5 mm under the printed line, edge to edge of the column');
     const cover = placement({ id: 'cover', y: 84 });
-    expect(said([cover], at, book)).toContain('4 mm under quarter box Q-1');
+    expect(said([cover], at, book)).toContain('4 mm under the white quarter box');
     expect(edges([], at, book, [{ page: 0, x: 46.1, y: 92, w: 38.1, h: 0.3, why: '' }]).down.from).toEqual({
       is: 'page',
     });
@@ -198,9 +198,9 @@ describe('a place is measured from edges that can be found', () => {
   it('across from what is down beside it, where that is nearer', () => {
     const flag = placement({ id: 'flag', day: 0, y: 101, w: 15, h: 10 });
     const beside = { ...at, w: 14, x: 46.1 + 17 };
-    expect(said([flag], beside)).toContain(', 2 mm to the right of quarter box Q-1');
+    expect(said([flag], beside)).toContain(', 2 mm to the right of the white quarter box');
     expect(said([{ ...flag, x: 46.1 + 23.5 }], { ...at, x: 46.1 + 8.5, w: 14.8 })).toContain(
-      'against the left of quarter box Q-1',
+      'against the left of the white quarter box',
     );
   });
 

@@ -1,4 +1,4 @@
-import { traits } from '../kit/kinds';
+import { looksName } from '../kit/looks-name';
 import { fine, unseen } from '../measure/fraction';
 import type { Placement } from '../spread/placement';
 import { isWriting } from '../spread/placement';
@@ -8,7 +8,7 @@ import { pageOf } from '../book/columns';
 import type { Measure, TwoEdges } from './two-edges';
 
 /**
- * `1/2 in under header H-3, edge to edge of the column`: where a piece goes, from edges that a ruler finds.
+ * `1/2 in under the teal header “today”, edge to edge`: where a piece goes, from edges that a ruler finds.
  * @param p the piece; what is of its own day is named without it
  */
 export const sayPlace = (
@@ -49,11 +49,11 @@ function sayAcross(voice: Voice, page: number, day: number | null, across: Measu
 
 const MARKS = { line: 'line', box: 'box’s edge', label: 'label', circle: 'circle' } as const;
 
-/** `header H-3`, with its day where that is another one. */
+/** `the teal header “today”`, with its day where that is another one. */
 function sayPiece(voice: Voice, day: number | null, id: string): string {
   const p = voice.placement(id);
   const piece = p && voice.pieceOf(p);
   if (!p || !piece || isWriting(p)) return 'what is there';
-  const whose = p.day === null || p.day === day ? '' : `${dayName(voice, p.day)}’s `;
-  return `${whose}${traits(piece.kind).label} ${p.code}`;
+  const whose = p.day === null || p.day === day ? 'the' : `${dayName(voice, p.day)}’s`;
+  return `${whose} ${looksName(piece)}`;
 }

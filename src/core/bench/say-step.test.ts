@@ -45,27 +45,29 @@ describe('a step in words', () => {
   });
   it('of a cut has rows of a list, and millimeters of all else', () => {
     expect(say(cut('L', 2, { x: 0, y: 0, w: 38.1, h: 32 }, { x: 0, y: 32, w: 30, h: 8 }), [], [], 'mm')).toBe(
-      'Cut checklist L, copy 2 (sheet 1): 4 rows and 1 row, 30 mm wide.',
+      'Cut the white checklist (sheet 1): 4 rows and 1 row, 30 mm wide.',
     );
     expect(say(cut('W', 1, { x: 0, y: 0, w: 120, h: 10 }), [], [], 'mm')).toBe(
-      'Cut washi strip W (roll): 120 mm × 10 mm.',
+      'Cut the white washi strip (roll): 120 mm × 10 mm.',
     );
+    const twice = cut('W', 1, { x: 0, y: 0, w: 50, h: 10 }, { x: 50, y: 0, w: 50, h: 10 });
+    expect(say(twice, [], [], 'mm')).toBe('Cut the white washi strip (roll): 2 of 50 mm × 10 mm.');
     expect(say(cut('gone', 1, { x: 0, y: 0, w: 1, h: 1 }))).toBe('Cut gone.');
   });
   it('of laying has the day, the words on the piece and where a ruler finds its place', () => {
     const edge = placement({ code: 'Q-1', x: 46.1, y: 60 });
     expect(say({ is: 'lay' }, ['p1'], [edge], 'mm')).toBe(
-      'Monday: place quarter box Q-1 “tide”, 22 mm under the printed box’s edge, edge to edge of the column.',
+      'Monday: place the white quarter box “tide” (sheet 1), 22 mm under the printed box’s edge, edge to edge of the column.',
     );
     const aside = placement({ code: 'I', x: 50, y: 61, w: 10, h: 10, day: null });
     expect(say({ is: 'lay' }, ['p1'], [aside], 'mm')).toBe(
-      'Left page: place icon I, 23 mm under the printed box’s edge, 50 mm from the left edge of the page.',
+      'Left page: place the white icon (sheet 1), 23 mm under the printed box’s edge, 50 mm from the left edge of the page.',
     );
   });
   it('of a stack has what lies on what, in the order of its layers', () => {
     const over = placement({ id: 'p2', code: 'I', x: 48, y: 61, w: 10, h: 10, layer: 1 });
     expect(say({ is: 'lay' }, ['p1', 'p2'], [placement(), over], 'mm')).toContain(
-      'on its backing sheet lay icon I on quarter box Q-1 “tide”; move the stack over, 22 mm under the printed',
+      'on its backing sheet lay the white icon (sheet 1) on the white quarter box “tide” (sheet 1); move the stack over, 22 mm under the printed',
     );
   });
   it('says so where its piece is not on the spread any more', () =>

@@ -5,7 +5,7 @@ import type { Makeshift } from '../arrange/counting/makeshift-ways';
 import type { Kind } from '../kit/kinds';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
-import { counted, dayName, kitName, sentence } from '../spread/voice';
+import { counted, kitName, sentence } from '../spread/voice';
 import { frameNeeds } from '../arrange/counting/needs';
 import { makeshiftIn } from '../arrange/counting/makeshift-ways';
 import { traits } from '../kit/kinds';
@@ -64,8 +64,6 @@ function say({ about }: Found, voice: Voice): Said {
   const { label, plural } = traits(about.kind);
   return {
     message: `${counted(about.lacking, label, plural)} ${about.lacking === 1 ? 'is' : 'are'} lacking: the week wants ${about.needed}, the kit “${kitName(voice, about.kit)}” has ${about.inKit}${about.planned.length ? ` (${sayPlanned(about.planned)})` : ''}, the stash ${about.inStash}.`,
-    remedy: about.makeshift
-      ? `${sentence(sayMakeshift(about.makeshift))}.`
-      : `Order in time for ${dayName(voice, 0)}, or do without this week.`,
+    remedy: about.makeshift ? `${sentence(sayMakeshift(about.makeshift))}.` : 'Order more, or do without this week.',
   };
 }

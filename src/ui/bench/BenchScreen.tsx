@@ -13,7 +13,7 @@ import { CAUTIONS } from '../../core/bench/cautions';
 import type { OwnPace } from '../../core/bench/pace';
 import { sayGroup } from '../../core/bench/say-group';
 import { measuresOf } from '../../core/bench/measures';
-import { sayStep } from '../../core/bench/say-step';
+import { sayAlike, sayNumbers } from '../../core/bench/alike';
 import { sayLacking } from '../../core/format/say-lacking';
 import { spokenWeek } from '../../core/week/day-names';
 import type { TypingHabits } from '../../core/week/typed/habits';
@@ -191,14 +191,14 @@ export function BenchScreen({ spread, ticked, pace, tape, next, today, typing, l
 
 /** The step at hand, or its whole group. */
 function AtHand({ at, count }: { at: AtBench; count: number }) {
-  const { bench, voice, step, run, whole, done } = at;
+  const { bench, voice, step, run, together, whole, done } = at;
   if (!step || !run) return null;
   const open = run.steps.filter((s) => !done.has(s.key)).length;
   const caution = CAUTIONS[step.do];
   const many = run.steps.length > 1;
   const all = count === bench.steps.length;
-  const left = whole ? open : done.has(step.key) ? 0 : 1;
-  const mainAct = all ? 'Every step is done' : left === 0 ? 'Next' : whole ? `All ${left} done, next` : 'Done, next';
+  const left = whole ? open : together.filter((s) => !done.has(s.key)).length;
+  const mainAct = all ? 'Every step is done' : left === 0 ? 'Next' : left > 1 ? `All ${left} done, next` : 'Done, next';
   return (
     <>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start', flexWrap: { xs: 'wrap', sm: 'nowrap' } }}>
@@ -212,7 +212,7 @@ function AtHand({ at, count }: { at: AtBench; count: number }) {
           <Typography color="text.secondary" sx={{ mt: 0.5 }}>
             {whole
               ? `${run.steps.length} steps`
-              : `${sayGroup(voice, run.group)} · step ${step.n} of ${bench.steps.length}`}
+              : `${sayGroup(voice, run.group)} · ${together.length > 1 ? 'steps' : 'step'} ${sayNumbers(together)} of ${bench.steps.length}`}
           </Typography>
           <Typography
             variant="h1"
@@ -220,7 +220,7 @@ function AtHand({ at, count }: { at: AtBench; count: number }) {
             sx={{ fontSize: { xs: 24, lg: 29 }, lineHeight: 1.25, maxWidth: 900 }}
             data-testid="say"
           >
-            {whole ? sayGroup(voice, run.group) : sayStep(step, voice, measuresOf(voice.context, bench))}
+            {whole ? sayGroup(voice, run.group) : sayAlike(together, voice, measuresOf(voice.context, bench))}
           </Typography>
         </Box>
         <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'stretch', flexShrink: 0 }}>

@@ -11,9 +11,9 @@ import type { KeyboardEvent } from 'react';
 import { useEffect, useRef, useState } from 'react';
 import type { StepRun } from '../../core/bench/groups';
 import { WORK_ORDERS } from '../../core/bench/orders/registry';
+import { alikeRuns, sayAlike, sayNumbers } from '../../core/bench/alike';
 import { sayGroup } from '../../core/bench/say-group';
 import { measuresOf } from '../../core/bench/measures';
-import { sayStep } from '../../core/bench/say-step';
 import type { Step } from '../../core/bench/step';
 import { sentence } from '../../core/spread/voice';
 import { InHand } from '../drag/InHand';
@@ -136,7 +136,7 @@ interface RunProps {
 }
 
 function Run({ run, atBench, open, onKey }: RunProps) {
-  const { voice, done, bench, go, showWhole, tick, fresh } = atBench;
+  const { voice, done, bench, go, showWhole, tick, tickRun, fresh } = atBench;
   const [first] = run.steps as readonly [Step];
   const ticked = run.steps.filter((s) => done.has(s.key)).length;
   const whole = ticked === run.steps.length;
@@ -151,12 +151,13 @@ function Run({ run, atBench, open, onKey }: RunProps) {
           size="small"
           checked={whole}
           indeterminate={ticked > 0 && !whole}
-          onChange={() =>
+          onChange={() => {
+            if (!whole) return tickRun(run);
             void tick(
-              run.steps.map((s) => s.key).filter((key) => done.has(key) === whole),
-              !whole,
-            )
-          }
+              run.steps.map((s) => s.key),
+              false,
+            );
+          }}
           slotProps={{ input: { 'aria-label': `${name}: all ${run.steps.length} done` } }}
         />
         <ButtonBase
@@ -177,21 +178,28 @@ function Run({ run, atBench, open, onKey }: RunProps) {
           </Typography>
         </ButtonBase>
       </Box>
-      {open && run.steps.map((s) => <StepRow key={s.key} step={s} atBench={atBench} />)}
+      {open &&
+        alikeRuns(run.steps, voice).map((set) => <StepRow key={(set[0] as Step).key} steps={set} atBench={atBench} />)}
     </Box>
   );
 }
 
-function StepRow({ step, atBench }: { step: Step; atBench: AtBench }) {
+/** A step, or several that are alike and done in one go. */
+function StepRow({ steps, atBench }: { steps: readonly Step[]; atBench: AtBench }) {
+  const [step] = steps as readonly [Step];
+  const keys = steps.map((s) => s.key);
   const { voice, done, bench, go, showWhole, tick, fresh, step: hand, drag } = atBench;
   const here = useRef<HTMLDivElement | null>(null);
   const { setNodeRef, line } = useDropBefore(step.key, step.key);
-  const isHere = hand === step;
+  const isHere = hand !== undefined && steps.includes(hand);
+  const ticked = keys.filter((key) => done.has(key)).length;
+  const isDone = ticked === keys.length;
+  const isNew = steps.some((s) => fresh.has(s.key) && !done.has(s.key));
   useEffect(() => {
     if (isHere) here.current?.scrollIntoView({ block: 'nearest' });
   }, [isHere]);
   const i = bench.steps.indexOf(step);
-  const said = sayStep(step, voice, measuresOf(voice.context, bench));
+  const said = sayAlike(steps, voice, measuresOf(voice.context, bench));
   return (
     <Box
       ref={(node: HTMLDivElement | null) => {
@@ -208,31 +216,32 @@ function StepRow({ step, atBench }: { step: Step; atBench: AtBench }) {
         borderTop: line,
       }}
     >
-      <Grip id={`grip of ${step.key}`} dragged={{ keys: [step.key], label: said }} />
+      <Grip id={`grip of ${step.key}`} dragged={{ keys, label: said }} />
       <Checkbox
         size="small"
-        checked={done.has(step.key)}
-        onChange={(e) => void tick([step.key], e.target.checked)}
-        slotProps={{ input: { 'aria-label': `Step ${step.n} done` } }}
+        checked={isDone}
+        indeterminate={ticked > 0 && !isDone}
+        onChange={(e) => void tick(keys, e.target.checked)}
+        slotProps={{ input: { 'aria-label': `${steps.length > 1 ? 'Steps' : 'Step'} ${sayNumbers(steps)} done` } }}
       />
       <ButtonBase
         onClick={() => {
-          go(i);
+          go(bench.steps.indexOf(steps.find((s) => !done.has(s.key)) ?? step));
           showWhole(false);
         }}
         onKeyDown={(e) => {
           if (!e.altKey || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return;
           e.preventDefault();
           e.stopPropagation();
-          const before = bench.steps[e.key === 'ArrowUp' ? i - 1 : i + 2]?.key ?? null;
-          if (e.key === 'ArrowUp' ? i > 0 : i < bench.steps.length - 1) drag([step.key], before);
+          const before = bench.steps[e.key === 'ArrowUp' ? i - 1 : i + steps.length + 1]?.key ?? null;
+          if (e.key === 'ArrowUp' ? i > 0 : i + steps.length < bench.steps.length) drag(keys, before);
         }}
         aria-current={isHere ? 'step' : undefined}
         sx={{ flex: 1, justifyContent: 'flex-start', textAlign: 'left', py: 1 }}
       >
-        <Typography variant="body2" sx={{ color: done.has(step.key) ? GLASS.quiet : GLASS.ink }}>
-          {step.n}. {said}
-          {fresh.has(step.key) && !done.has(step.key) ? ' (new)' : ''}
+        <Typography variant="body2" sx={{ color: isDone ? GLASS.quiet : GLASS.ink }}>
+          {sayNumbers(steps)}. {said}
+          {isNew ? ' (new)' : ''}
         </Typography>
       </ButtonBase>
     </Box>

@@ -5,6 +5,7 @@ import { benchOf } from '../../core/bench/bench';
 import { dragged } from '../../core/bench/drag';
 import type { StepRun } from '../../core/bench/groups';
 import { runsOf } from '../../core/bench/groups';
+import { alikeRuns } from '../../core/bench/alike';
 import { stepKind } from '../../core/bench/kinds/registry';
 import type { WorkPlan } from '../../core/bench/plan';
 import { sayBlocked } from '../../core/bench/say-blocked';
@@ -37,6 +38,8 @@ export interface AtBench {
   readonly at: number;
   readonly step: Step | undefined;
   readonly run: StepRun | undefined;
+  /** the step at hand with those after and before it that are done in one go with it */
+  readonly together: readonly Step[];
   /** the whole group is shown, not one step */
   readonly whole: boolean;
   /** keys of steps that came new with a repair */
@@ -49,6 +52,8 @@ export interface AtBench {
   readonly go: (at: number) => void;
   readonly showWhole: (whole: boolean) => void;
   readonly tick: (keys: readonly string[], on: boolean) => Promise<boolean>;
+  /** ticks a whole group, and goes on to what is not done yet */
+  readonly tickRun: (run: StepRun) => void;
   /** ticks what is shown, and goes on to what is not done yet */
   readonly next: () => void;
   readonly back: () => void;
@@ -82,6 +87,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   const { saveStatus, add } = useSaving();
   const step = bench.steps[at];
   const run = step && runs.find((r) => r.steps.includes(step));
+  const together = (run && step && alikeRuns(run.steps, voice).find((set) => set.includes(step))) ?? [];
 
   // a repair brought the spread anew: what is new in the list is marked, and the step at hand is the next true one
   const [seen, setSeen] = useState({ spread, looks: looksOf(bench) });
@@ -107,6 +113,13 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   /** Kept while the server is away. @returns what came back; why not, where nothing ever will */
   const sent = <T>(send: () => Promise<Outcome<T>>): Promise<Outcome<T>> =>
     new Promise((come) => add(send, come, (why) => come({ ok: false, messages: [why] })));
+  /** Ticks a whole group, and goes on to what is not done yet; whether it is all on paper is asked at the end. */
+  const tickRun = (of: StepRun): void => {
+    const keys = of.steps.map((s) => s.key).filter((key) => !done.has(key));
+    setAt(first(bench.steps, new Set([...done, ...keys])));
+    setWhole(false);
+    void tick(keys, true);
+  };
   const tick = async (keys: readonly string[], on: boolean): Promise<boolean> => {
     if (!keys.length) return true;
     const set = (value: boolean) =>
@@ -134,7 +147,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   };
   const next = () => {
     if (!step || !run) return;
-    const keys = (whole ? run.steps : [step]).map((s) => s.key).filter((key) => !done.has(key));
+    const keys = (whole ? run.steps : together).map((s) => s.key).filter((key) => !done.has(key));
     const then = new Set([...done, ...keys]);
     const onward = bench.steps.findIndex((s, i) => i > at && !then.has(s.key) && !(whole && run.steps.includes(s)));
     const open = onward < 0 ? first(bench.steps, then) : onward;
@@ -174,6 +187,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     at,
     step,
     run,
+    together,
     whole: whole && (run?.steps.length ?? 0) > 1,
     fresh,
     said,
@@ -184,6 +198,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     go: (n) => setAt(Math.max(0, Math.min(bench.steps.length, n))),
     showWhole: setWhole,
     tick,
+    tickRun,
     next,
     back: () => setAt(Math.max(0, (whole && run ? bench.steps.indexOf(run.steps[0] as Step) : at) - 1)),
     mishap,

@@ -1,5 +1,6 @@
 import { traits } from '../../kit/kinds';
 import type { Piece } from '../../kit/kit';
+import { looksName } from '../../kit/looks-name';
 import { isRoll, pieceKey } from '../../kit/kit';
 import type { Unit } from '../../measure/fraction';
 import { ruleStep } from '../../measure/fraction';
@@ -45,6 +46,12 @@ export const cutStep: StepKind<AboutCut> = {
 function sayCut(voice: Voice, cut: Cut): string {
   const piece = pieceIndex(voice.context).get(pieceKey(cut));
   if (!piece) return `Cut ${cut.code}.`;
+  const where = isRoll(piece) ? 'roll' : `sheet ${piece.sheet}`;
+  return `Cut the ${looksName(piece)} (${where}): ${partsOf(voice, piece, cut)}.`;
+}
+
+/** `1 1/2 in × 1/4 in and 2 rows`: what a sticker is cut into. */
+function partsOf(voice: Voice, piece: Piece, cut: Cut): string {
   const lengths = ruledParts(cut.pieces, piece, voice.unit);
   const parts = cut.pieces.map((r, i) => {
     const { w, h } = lengths[i] ?? r;
@@ -52,9 +59,34 @@ function sayCut(voice: Voice, cut: Cut): string {
     const narrower = r.w < piece.width - 0.05 ? `, ${mm(voice, w)} wide` : '';
     return rows ? `${counted(rows, 'row')}${narrower}` : `${mm(voice, w)} × ${mm(voice, h)}`;
   });
-  const copy = piece.count > 1 ? `, copy ${cut.copy}` : '';
-  const where = isRoll(piece) ? 'roll' : `sheet ${piece.sheet}`;
-  return `Cut ${traits(piece.kind).label} ${cut.code}${copy} (${where}): ${parts.join(' and ')}.`;
+  const counts = new Map<string, number>();
+  for (const part of parts) counts.set(part, (counts.get(part) ?? 0) + 1);
+  return [...counts].map(([part, n]) => (n > 1 ? `${n} of ${part}` : part)).join(' and ');
+}
+
+/**
+ * Cuts that are alike are one thing to do: `Cut 7 headers to 1 1/2 in × 1/4 in each: 4 of the teal header (sheet 1) …`.
+ * @param cuts of one kind of sticker, into parts that are said alike
+ */
+export function sayCuts(voice: Voice, cuts: readonly Cut[]): string {
+  const index = pieceIndex(voice.context);
+  const [first] = cuts as readonly [Cut];
+  const piece = index.get(pieceKey(first));
+  if (!piece || cuts.length === 1) return sayCut(voice, first);
+  const counts = new Map<string, number>();
+  for (const cut of cuts) {
+    const own = index.get(pieceKey(cut));
+    const name = own ? `the ${looksName(own)} (${isRoll(own) ? 'roll' : `sheet ${own.sheet}`})` : cut.code;
+    counts.set(name, (counts.get(name) ?? 0) + 1);
+  }
+  const which = [...counts].map(([name, n]) => (n > 1 ? `${n} of ${name}` : name)).join(', ');
+  return `Cut ${counted(cuts.length, traits(piece.kind).label, traits(piece.kind).plural)} alike, ${partsOf(voice, piece, first)} of each: ${which}.`;
+}
+
+/** What makes cuts alike: the kind of sticker, and what it is cut into, as it is said. */
+export function cutLikeness(voice: Voice, cut: Cut): string | null {
+  const piece = pieceIndex(voice.context).get(pieceKey(cut));
+  return piece ? `${piece.kind}: ${partsOf(voice, piece, cut)}` : null;
 }
 
 /**

@@ -1,4 +1,5 @@
-import { traits } from '../../kit/kinds';
+import { isRoll } from '../../kit/kit';
+import { looksName } from '../../kit/looks-name';
 import type { Placement } from '../../spread/placement';
 import type { Voice } from '../../spread/voice';
 import { dayName, sentence } from '../../spread/voice';
@@ -51,12 +52,12 @@ function sayLaying(voice: Voice, unit: readonly Placement[], measures: Measures)
   const { book } = voice.context;
   const day = base.day === null ? sentence(pageName(book, base.page)) : dayName(voice, base.day);
   const where = sayPlace(voice, base, measures.get(base.id) ?? twoEdges(voice.context, base, [], []));
-  const called = (p: Placement, words = ''): string => {
+  const called = (p: Placement): string => {
     const piece = voice.pieceOf(p);
-    return `${piece ? traits(piece.kind).label : 'piece'} ${p.code}${words ? ` “${words}”` : ''}`;
+    if (!piece) return 'piece';
+    return `${looksName(piece)} (${isRoll(piece) ? 'roll' : `sheet ${piece.sheet}`})`;
   };
-  const name = called(base, voice.pieceOf(base)?.words);
-  if (!over.length) return `${day}: place ${name}, ${where}.`;
-  const laid = over.map((p) => called(p)).join(' and ');
-  return `${day}: on its backing sheet lay ${laid} on ${name}; move the stack over, ${where}.`;
+  if (!over.length) return `${day}: place the ${called(base)}, ${where}.`;
+  const laid = over.map((p) => `the ${called(p)}`).join(' and ');
+  return `${day}: on its backing sheet lay ${laid} on the ${called(base)}; move the stack over, ${where}.`;
 }

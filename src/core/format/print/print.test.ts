@@ -1,4 +1,7 @@
+import { alikeRuns, sayNumbers } from '../../bench/alike';
+import { runsOf } from '../../bench/groups';
 import { strokesOf } from '../../bench/strokes';
+import { voiceOf } from '../../spread/voice';
 import sharp from 'sharp';
 import { context, demoSpread, kitOf, piece, placement } from '../../../../tests/fixtures';
 import type { Box, ReadPage } from '../../../../tests/read-print';
@@ -92,9 +95,9 @@ describe('the bench sheet', () => {
       .join(' ')
       .replace(/\s+/g, ' ');
     let from = said.indexOf('1. White out');
-    for (const { n } of bench.steps) {
-      const at = said.indexOf(` ${n}. `, from - 2);
-      expect([n, at >= from - 2]).toEqual([n, true]);
+    for (const set of runsOf(bench.steps).flatMap((run) => alikeRuns(run.steps, voiceOf(c, placements)))) {
+      const at = said.indexOf(` ${sayNumbers(set)}. `, from - 2);
+      expect([sayNumbers(set), at >= from - 2]).toEqual([sayNumbers(set), true]);
       from = at + 1;
     }
     expect(said).not.toContain('across at');

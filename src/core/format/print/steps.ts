@@ -1,7 +1,7 @@
 import { runsOf } from '../../bench/groups';
 import { sayGroup } from '../../bench/say-group';
 import { measuresOf } from '../../bench/measures';
-import { sayStep } from '../../bench/say-step';
+import { alikeRuns, sayAlike, sayNumbers } from '../../bench/alike';
 import { whiteOutName } from '../../bench/say-white-out';
 import type { Step } from '../../bench/step';
 import type { Stroke } from '../../bench/strokes';
@@ -24,14 +24,16 @@ export function printSteps(printing: Printing): void {
   paper.turn();
   for (const run of runsOf(bench.steps)) {
     paper.heading(sayGroup(voice, run.group));
-    for (const step of run.steps) printStep(printing, step);
+    for (const alike of alikeRuns(run.steps, printing.voice)) printSet(printing, alike);
   }
 }
 
-function printStep(printing: Printing, step: Step): void {
+/** A step, or several that are alike. */
+function printSet(printing: Printing, alike: readonly Step[]): void {
   const { paper, bench, context, voice, faceOf } = printing;
+  const [step] = alike as readonly [Step];
   const lines = paper.wrap(
-    `${step.n}. ${sayStep(step, voice, measuresOf(context, bench))}${kept(step, printing)}`,
+    `${sayNumbers(alike)}. ${sayAlike(alike, voice, measuresOf(context, bench))}${[...new Set(alike.map((s) => kept(s, printing)))].join('')}`,
     paper.room.w - THUMB.w - 9,
     9.5,
   );

@@ -1,0 +1,15 @@
+import { isPattern } from '../art/motifs/registry';
+import { colorName } from '../color/color-name';
+import { traits } from './kinds';
+import type { Piece } from './kit';
+
+/**
+ * A design by what it looks like, as one would ask for it at the table: `dark teal header “today”`, `sand coffee icon`,
+ * `pale coral full box with waves`. Its code stands in a file; nobody sees it on a sheet.
+ */
+export function looksName(piece: Pick<Piece, 'kind' | 'color' | 'words' | 'icon' | 'motif'>): string {
+  const { kind, color, words, icon, motif } = piece;
+  const name = [colorName(color), words ? '' : icon, traits(kind).label].filter(Boolean).join(' ');
+  if (words) return `${name} “${words}”`;
+  return motif && !icon ? `${name} with ${isPattern(motif) ? motif : `the ${motif}`}` : name;
+}
