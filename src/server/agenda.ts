@@ -16,10 +16,11 @@ import { lookAlikes, pairKey } from '../core/week/twice';
 import type { Mark } from '../core/week/undone';
 import { markKey, undone } from '../core/week/undone';
 import type { IsoDay } from '../core/week/week';
-import { daysOfWeek, isWeekName, weekAfter, weekOf } from '../core/week/week';
+import { daysOfWeek, isWeekName, weekAfter, weekHolding, weekOf } from '../core/week/week';
 import type { AgendaHistory } from '../db/agenda-edits';
 import { agendaHistory } from '../db/agenda-edits';
 import { findBook, usualBook } from '../db/books';
+import { houseWeekStart, weekStartOf } from './week-start';
 import { marksBetween } from '../db/marks';
 import { asObject } from '../db/json';
 import { findSpreadOfWeek } from '../db/spreads';
@@ -90,11 +91,11 @@ const MOST_ROUTINES = 300;
 /** One week of the agenda beside its month. @param wanted ISO week; this week when it is none */
 export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
   const db = await store();
-  const name = wanted && isWeekName(wanted) ? wanted : weekOf(await today());
+  const name = wanted && isWeekName(wanted) ? wanted : weekHolding(await today(), await houseWeekStart(db));
   const spread = await findSpreadOfWeek(db, name);
   const bookId = spread?.book_id ?? (await usualBook(db));
   const book = bookId ? await findBook(db, bookId) : null;
-  const weekStart = book?.weekStart ?? 'monday';
+  const weekStart = await weekStartOf(db, name);
   const [week, lastWeek, hand, calendars] = await Promise.all([
     weekDemands(db, name, weekStart),
     weekDemands(db, weekAfter(name, -1), weekStart),

@@ -10,8 +10,9 @@ import { countedKit, stockOfKit } from '../core/kit/stock';
 import type { Candidate, KitFacts, Suggestion } from '../core/kit/suggest';
 import { isSoon, pairsThatGo, suggestKits } from '../core/kit/suggest';
 import { spokenWeek } from '../core/week/day-names';
-import { weekAfter, weekOf } from '../core/week/week';
+import { weekAfter, weekHolding } from '../core/week/week';
 import { findBook, usualBook } from '../db/books';
+import { houseWeekStart, weekStartOf } from './week-start';
 import type { Database } from '../db/database';
 import type { KitHistory } from '../db/kit-edits';
 import { kitHistory } from '../db/kit-edits';
@@ -130,13 +131,13 @@ async function weeksAhead(
   kits: ReadonlyMap<string, Kit>,
   candidates: readonly Candidate[],
 ): Promise<KitWeek[]> {
-  const [planned, hand] = await Promise.all([plannedKits(db), ownerHand(db)]);
+  const [planned, hand, start] = await Promise.all([plannedKits(db), ownerHand(db), houseWeekStart(db)]);
   const spent = new Map<string, Map<Wanted, number>>();
   const weeks: KitWeek[] = [];
   for (let away = 0; away < WEEKS; away++) {
-    const week = weekAfter(weekOf(await today()), away);
+    const week = weekAfter(weekHolding(await today(), start), away);
     const spread = await findSpreadOfWeek(db, week);
-    const demands = await weekDemands(db, week, usual.weekStart);
+    const demands = await weekDemands(db, week, spread ? await weekStartOf(db, week) : start);
     const name = spread?.kit_id ?? planned.get(week) ?? null;
     const kit = name ? kits.get(name) : undefined;
     const book = (spread && (await findBook(db, spread.book_id))) ?? usual;

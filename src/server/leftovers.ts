@@ -1,7 +1,8 @@
 import 'server-only';
 import { MANNERS } from '../core/manner/registry';
 import { spokenWeek } from '../core/week/day-names';
-import { daysOfWeek, weekAfter, weekOf } from '../core/week/week';
+import { houseWeekStart } from './week-start';
+import { daysOfWeek, weekAfter, weekHolding } from '../core/week/week';
 import { listBooks, usualBook } from '../db/books';
 import type { Database } from '../db/database';
 import { listKits } from '../db/kits';
@@ -55,11 +56,12 @@ export async function leftKits(db: Database): Promise<LeftKit[]> {
 /** What is left, and the weeks that wait for it. */
 export async function loadLeftovers(): Promise<LeftoversPage> {
   const db = await store();
-  const now = weekOf(await today());
+  const start = await houseWeekStart(db);
+  const now = weekHolding(await today(), start);
   const weeks: { week: string; title: string }[] = [];
   for (let i = 0; i < WEEKS_AHEAD && weeks.length < MOST_WEEKS; i++) {
     const week = weekAfter(now, i);
-    if (!(await findSpreadOfWeek(db, week))) weeks.push({ week, title: spokenWeek(daysOfWeek(week)) });
+    if (!(await findSpreadOfWeek(db, week))) weeks.push({ week, title: spokenWeek(daysOfWeek(week, start)) });
   }
   const [books, book] = await Promise.all([listBooks(db), usualBook(db)]);
   return {

@@ -1,4 +1,6 @@
 import 'server-only';
+import { houseWeekStart } from './week-start';
+import type { WeekStart } from '../core/week/week';
 import type { Hand } from '../core/measure/hand';
 import type { ShortForm } from '../core/manner/options/short-forms';
 import type { TypingHabits } from '../core/week/typed/habits';
@@ -18,6 +20,7 @@ export interface Settings {
   readonly hand: Hand;
   /** whether it was measured, or is a usual one */
   readonly measured: boolean;
+  readonly weekStart: WeekStart;
   readonly zone: string;
   readonly zones: readonly string[];
   readonly typing: TypingHabits;
@@ -51,6 +54,7 @@ export async function loadSettings(): Promise<Settings> {
     hand,
     measured: set !== null,
     zone,
+    weekStart: await houseWeekStart(db),
     typing: await typingHabits(db),
     zones: Intl.supportedValuesOf('timeZone'),
   };

@@ -1,10 +1,10 @@
 import type { IsoDay } from '../core/week/week';
 import { weekAfter, weekOf } from '../core/week/week';
-import { usualBook, findBook } from '../db/books';
+import { weekStartOf } from './week-start';
 import { listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
 import { firstKnown, keepWeek, keptWeeks } from '../db/past-items';
-import { findSpreadOfWeek } from '../db/spreads';
+
 import { weekDemands } from './spread-of';
 
 /** A week that has been over for so many weeks stays as it was kept, whatever its calendar says by then. */
@@ -24,15 +24,13 @@ export async function keepPastWeeks(db: Database, today: IsoDay): Promise<number
   if (!known || known >= now) return 0;
   const kept = await keptWeeks(db);
   const asOf = (await listCalendars(db)).map((c) => `${c.id} ${c.revision}`).join(', ');
-  const usual = await usualBook(db);
   let n = 0;
   for (let back = 1; back <= MOST_BACK; back++) {
     const past = weekAfter(now, -back);
     if (past < known) break;
     const was = kept.get(past);
     if (was !== undefined && (was === asOf || back > SETTLED_AFTER)) continue;
-    const bookId = (await findSpreadOfWeek(db, past))?.book_id ?? usual;
-    const weekStart = (bookId ? await findBook(db, bookId) : null)?.weekStart ?? 'monday';
+    const weekStart = await weekStartOf(db, past);
     await keepWeek(db, await weekDemands(db, past, weekStart), asOf);
     n++;
   }

@@ -1,6 +1,8 @@
 import 'server-only';
+import type { Database } from '../db/database';
 import { spokenWeek } from '../core/week/day-names';
 import type { IsoDay } from '../core/week/week';
+import { weekStartOf } from './week-start';
 import { daysOfWeek, isWeekName, weekOf } from '../core/week/week';
 import type { PastSpread } from '../db/past';
 import { pastSpreads } from '../db/past';
@@ -76,7 +78,9 @@ export async function loadLog({ words = '', field = null, first, last, before }:
   };
   if (!wanted.length) {
     const spreads = await pastSpreads(db, { ...span, most: MOST + 1 });
-    return pageOf(spreads.map((s) => ({ ...titled(s.week), spread: s, found: [] })));
+    return pageOf(
+      await Promise.all(spreads.map(async (s) => ({ ...(await titled(db, s.week)), spread: s, found: [] }))),
+    );
   }
   await keepPastWeeks(db, await today());
   const found = (await findWeeks(db, { words: wanted, field, most: MOST_FOUND }))
@@ -86,15 +90,21 @@ export async function loadLog({ words = '', field = null, first, last, before }:
   const spreads = await pastSpreads(db, { weeks: found.map((f) => f.week), most: MOST + 1 });
   const byWeek = new Map(spreads.map((s) => [s.week, s]));
   return pageOf(
-    found.map(({ week, snippet }) => ({
-      ...titled(week),
-      spread: byWeek.get(week) ?? null,
-      found: partsOf(snippet),
-    })),
+    await Promise.all(
+      found.map(async ({ week, snippet }) => ({
+        ...(await titled(db, week)),
+        spread: byWeek.get(week) ?? null,
+        found: partsOf(snippet),
+      })),
+    ),
   );
 }
 
-const titled = (week: string) => ({ week, title: spokenWeek(daysOfWeek(week)) });
+/** A week by the days that are really on its pages. */
+const titled = async (db: Database, week: string) => ({
+  week,
+  title: spokenWeek(daysOfWeek(week, await weekStartOf(db, week))),
+});
 
 const pageOf = (entries: readonly LogEntry[]): Log => ({
   entries: entries.slice(0, MOST),

@@ -15,6 +15,7 @@ import {
   ShortFormDto,
   TaughtWordDto,
   TypingDto,
+  WeekStartDto,
   WordDto,
   ZoneDto,
 } from './dto/settings.dto';
@@ -44,6 +45,13 @@ export async function saveZone(input: unknown): Promise<Outcome<null>> {
     mustBeAsSeen(seen, await ownerZone(trx), (now) => `Your clock is now ${now}’s`);
     await writeSetting(trx, 'zone', zone);
     return null;
+  });
+}
+
+/** Keeps the day that the owner's weeks begin on. */
+export async function saveWeekStart(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => {
+    await writeSetting(trx, 'week start', check(WeekStartDto, input, 'settings').start);
   });
 }
 

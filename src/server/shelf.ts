@@ -11,7 +11,9 @@ import { leanings, sayChoiceInFull } from '../core/manner/choices';
 import { MANNERS } from '../core/manner/registry';
 import { footprint } from '../core/spread/placement';
 import { spokenWeek } from '../core/week/day-names';
-import { daysOfWeek, weekAfter, weekOf } from '../core/week/week';
+import type { WeekStart } from '../core/week/week';
+import { daysOfWeek, weekAfter, weekHolding } from '../core/week/week';
+import { houseWeekStart, weekStartOf } from './week-start';
 import { findBook, listBooks, usualBook } from '../db/books';
 import { allKits, listKits } from '../db/kits';
 import { listManners } from '../db/manners';
@@ -83,13 +85,14 @@ const WEEKS_AHEAD = 6;
 /** The weeks around today, with how full each day is before it is planned and after. */
 export async function loadShelf(): Promise<Shelf> {
   const db = await store();
-  const now = weekOf(await today());
+  const start = await houseWeekStart(db);
+  const now = weekHolding(await today(), start);
   const [books, kitRows] = await Promise.all([listBooks(db), listKits(db)]);
   const bought = new Set(kitRows.filter((k) => k.role === 'kit' && !k.facts.retired).map((k) => k.id));
   const kits = (await allKits(db)).filter((k) => bought.has(k.name));
   const aways = Array.from({ length: WEEKS_BEFORE + WEEKS_AHEAD }, (_, i) => i - WEEKS_BEFORE);
   const usual = await usualBook(db);
-  const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual)));
+  const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual, start)));
   const own = (await listManners(db)).map((m) => ({ name: m.name, says: `your own, after ${m.school}` }));
   const [rated, heeded] = await Promise.all([ratingsByManner(db), heededChoices(db)]);
   const manners = [...own, ...Object.values(MANNERS).map(({ name, says }) => ({ name, says }))].map((m) => ({
@@ -100,7 +103,12 @@ export async function loadShelf(): Promise<Shelf> {
   return {
     weeks,
     books,
-    givenUp: (await givenUpWeeks(db)).map(({ id, week }) => ({ id, title: spokenWeek(daysOfWeek(week)) })),
+    givenUp: await Promise.all(
+      (await givenUpWeeks(db)).map(async ({ id, week }) => ({
+        id,
+        title: spokenWeek(daysOfWeek(week, await weekStartOf(db, week))),
+      })),
+    ),
     backupOld: weeks.some((w) => w.spreadId !== null) && isBackupMissed(),
     leftovers: (await leftKits(db)).length > 0,
     demo: process.env.HOBNAIL_DEMO === '1',
@@ -109,14 +117,14 @@ export async function loadShelf(): Promise<Shelf> {
   };
 }
 
-async function shelfWeek(week: string, away: number, likelyBook: string | null): Promise<ShelfWeek> {
+async function shelfWeek(week: string, away: number, likelyBook: string | null, start: WeekStart): Promise<ShelfWeek> {
   const db = await store();
   const row = await findSpreadOfWeek(db, week);
   const spread = row ? await loadSpread(row.id) : null;
   const book = spread?.context.book ?? (likelyBook ? await findBook(db, likelyBook) : null);
   const demands =
     spread?.context.week ??
-    (book ? await weekDemands(db, week, book.weekStart) : { week, days: daysOfWeek(week), demands: [] });
+    (book ? await weekDemands(db, week, start) : { week, days: daysOfWeek(week, start), demands: [] });
   const context =
     book &&
     contextFrom(

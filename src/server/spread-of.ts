@@ -1,3 +1,8 @@
+import type { DayBetween } from '../core/week/day-between';
+import { carriedOver, dayBetween } from '../core/week/day-between';
+import type { WeekStart } from '../core/week/week';
+import { weekAfter } from '../core/week/week';
+import { weekStartOf } from './week-start';
 import type { WorkPlan } from '../core/bench/plan';
 import type { Options } from '../core/manner/options/registry';
 import type { Ways } from '../core/manner/ways/registry';
@@ -19,7 +24,7 @@ import { marksBetween } from '../db/marks';
 import { placementsOf } from '../db/placements';
 import type { History } from '../db/spread-edits';
 import { historyOf } from '../db/spread-edits';
-import { findSpread, stashOf } from '../db/spreads';
+import { findSpreadOfWeek, findSpread, stashOf } from '../db/spreads';
 import { peelsOf } from '../db/sticker-facts';
 import { ticksOf } from '../db/ticks';
 import { workPlanOf } from '../db/work-plans';
@@ -100,16 +105,31 @@ async function useByOf(db: Database, kits: readonly string[]): Promise<Record<st
   return Object.fromEntries(rows.flatMap((k) => (k.facts.useBy ? [[k.id, k.facts.useBy]] : [])));
 }
 
+/** The day between a week and the one before it, where their books begin on different days. */
+export async function dayBefore(db: Database, week: string, start: WeekStart): Promise<DayBetween | null> {
+  const before = weekAfter(week, -1);
+  return (await findSpreadOfWeek(db, before)) ? dayBetween(week, start, await weekStartOf(db, before)) : null;
+}
+
 /** What a week must hold, on its owner's clock. */
-export async function weekDemands(db: Database, week: string, weekStart: 'monday' | 'sunday'): Promise<WeekDemands> {
-  const [calendars, zone, marks] = await Promise.all([calendarsOf(db), ownerZone(db), marksBetween(db, '', '')]);
+export async function weekDemands(db: Database, week: string, weekStart: WeekStart): Promise<WeekDemands> {
+  const [calendars, zone, marks, between] = await Promise.all([
+    calendarsOf(db),
+    ownerZone(db),
+    marksBetween(db, '', ''),
+    dayBefore(db, week, weekStart),
+  ]);
   const bundles = calendars.flatMap((c) => c.bundles);
   await oneByOne(bundles, (b) => makeReady(b, zone));
   const found = demandsOfWeek(bundles, week, weekStart, zone);
+  const lost =
+    between?.is === 'lost'
+      ? demandsOfWeek(bundles, weekAfter(week, -1), 'monday', zone).demands.filter((d) => d.on === between.day)
+      : [];
   const taught = await taughtWords(db);
   return {
     ...found,
-    demands: withTaughtWords(found.demands, taught),
+    demands: withTaughtWords([...carriedOver(lost), ...found.demands], taught),
     bothMeant: marks.filter((m) => m.mark === 'both meant').map((m) => m.uid),
   };
 }

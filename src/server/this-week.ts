@@ -14,7 +14,7 @@ import type { IsoDay } from '../core/week/week';
 import { isWeekName, weekAfter, weekHolding, weekOf } from '../core/week/week';
 import type { AgendaHistory } from '../db/agenda-edits';
 import { agendaHistory } from '../db/agenda-edits';
-import { findBook, usualBook } from '../db/books';
+import { houseWeekStart, weekStartOf } from './week-start';
 import { marksBetween } from '../db/marks';
 import { pastItems } from '../db/past-items';
 import { recordsBetween } from '../db/records';
@@ -67,13 +67,10 @@ const MOST_DINNERS = 60;
 export async function loadThisWeek(wanted: string | undefined): Promise<ThisWeek> {
   const db = await store();
   const now = await today();
-  const usual = await usualBook(db);
-  const startOf = async (id: string | null): Promise<'monday' | 'sunday'> =>
-    (id ? await findBook(db, id) : null)?.weekStart ?? 'monday';
-  const current = weekHolding(now, await startOf(usual));
+  const current = weekHolding(now, await houseWeekStart(db));
   const name = wanted && isWeekName(wanted) ? wanted : current;
   const row = await findSpreadOfWeek(db, name);
-  const weekStart = await startOf(row?.book_id ?? usual);
+  const weekStart = await weekStartOf(db, name);
   await keepPastWeeks(db, now);
   const [week, lastWeek, spread, calendars] = await Promise.all([
     weekDemands(db, name, weekStart),

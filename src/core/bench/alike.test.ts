@@ -1,5 +1,5 @@
 import { context, demoSpread, kitOf, piece, placement } from '../../../tests/fixtures';
-import { looksName } from '../kit/looks-name';
+import { looksName } from '../spread/looks-name';
 import { voiceOf } from '../spread/voice';
 import { alikeRuns, sayAlike, sayNumbers } from './alike';
 import { benchOf } from './bench';

@@ -1,4 +1,4 @@
-import { looksName } from '../kit/looks-name';
+import { looksName } from '../spread/looks-name';
 import { fine, unseen } from '../measure/fraction';
 import type { Placement } from '../spread/placement';
 import { isWriting } from '../spread/placement';

@@ -1,5 +1,6 @@
 import { DAYS } from '../week/typed/calendar-days';
-import { daysOfWeek, weekOf } from '../week/week';
+import type { WeekStart } from '../week/week';
+import { daysOfWeek, weekHolding } from '../week/week';
 import type { DayRecord } from './day-record';
 import { dinnersOf, notForLong } from './dinners';
 import type { LogTable } from './log-table';
@@ -8,10 +9,14 @@ import { rounded } from './log-table';
 const MOST_MISSED = 20;
 
 /** What there was to eat: how long since each, what was not had for long, week by week. */
-export function tablesOfDinners(records: readonly DayRecord[], today: string): LogTable[] {
+export function tablesOfDinners(
+  records: readonly DayRecord[],
+  today: string,
+  weekStart: WeekStart = 'monday',
+): LogTable[] {
   const dinners = dinnersOf(records, today);
   const byDay = new Map(records.map((r) => [r.day, r.text]));
-  const weeks = [...new Set(records.map((r) => weekOf(r.day)))].sort().reverse();
+  const weeks = [...new Set(records.map((r) => weekHolding(r.day, weekStart)))].sort().reverse();
   return [
     {
       name: 'not-for-long',
@@ -35,8 +40,8 @@ export function tablesOfDinners(records: readonly DayRecord[], today: string): L
     {
       name: 'dinners-by-week',
       title: 'Week by week',
-      columns: ['week', ...DAYS],
-      rows: weeks.map((week) => [week, ...daysOfWeek(week).map((day) => byDay.get(day) ?? '')]),
+      columns: ['week', ...(weekStart === 'monday' ? DAYS : [...DAYS.slice(6), ...DAYS.slice(0, 6)])],
+      rows: weeks.map((week) => [week, ...daysOfWeek(week, weekStart).map((day) => byDay.get(day) ?? '')]),
       nothing: 'No dinner is written down yet.',
     },
   ];

@@ -4,6 +4,9 @@ export type WeekName = string;
 /** A day as `2027-02-08`, with no time and no zone. */
 export type IsoDay = string;
 
+/** The first day of a week's pages. */
+export type WeekStart = 'monday' | 'sunday';
+
 const DAY = 86_400_000;
 
 /** A moment of UTC, ms; also of the years before 100, which `Date.UTC` takes for others. */
@@ -36,7 +39,7 @@ export const isWeekName = (text: string): boolean => startOf(text) !== null;
  * The week's seven days. A week that starts on Sunday bears the name of the ISO week whose Monday it holds.
  * @throws RangeError when the name is not a week
  */
-export function daysOfWeek(week: WeekName, weekStart: 'monday' | 'sunday' = 'monday'): IsoDay[] {
+export function daysOfWeek(week: WeekName, weekStart: WeekStart = 'monday'): IsoDay[] {
   const monday = startOf(week);
   if (monday === null) throw new RangeError(`not a week: ${week}`);
   const first = weekStart === 'monday' ? monday : monday - DAY;
@@ -54,5 +57,5 @@ export function weekAfter(week: WeekName, count = 1): WeekName {
 }
 
 /** The week whose page holds a day: in a book that starts on Sunday, that day is of the week that follows. */
-export const weekHolding = (day: IsoDay, weekStart: 'monday' | 'sunday'): WeekName =>
+export const weekHolding = (day: IsoDay, weekStart: WeekStart): WeekName =>
   daysOfWeek(weekOf(day), weekStart).includes(day) ? weekOf(day) : weekAfter(weekOf(day));

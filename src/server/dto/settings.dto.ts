@@ -1,3 +1,4 @@
+import type { WeekStart } from '../../core/week/week';
 import 'reflect-metadata';
 import {
   IsBoolean,
@@ -66,6 +67,10 @@ export class LearnedChoiceDto {
 export class ZoneDto {
   @IsString() @MaxLength(100) zone!: string;
   @IsSeen() seen: string | null = null;
+}
+
+export class WeekStartDto {
+  @IsIn(['monday', 'sunday']) start!: WeekStart;
 }
 
 export class HoursDto {

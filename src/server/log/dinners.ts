@@ -1,3 +1,4 @@
+import { houseWeekStart } from '../week-start';
 import { tablesOfDinners } from '../../core/keep/tables-of-dinners';
 import { recordsBetween } from '../../db/records';
 import type { LogRoom } from './room';
@@ -8,5 +9,6 @@ export const dinners: LogRoom = {
   title: 'Dinners',
   searched: false,
   of: 'all years',
-  load: async (db, { today }) => tablesOfDinners(await recordsBetween(db, '0000-01-01', today, 'dinner'), today),
+  load: async (db, { today }) =>
+    tablesOfDinners(await recordsBetween(db, '0000-01-01', today, 'dinner'), today, await houseWeekStart(db)),
 };

@@ -14,7 +14,8 @@ import { writeLines } from '../../core/measure/hand';
 import { SAMPLE_LINE, SAMPLE_LINES, handFromSample, sampleOf } from '../../core/measure/sample-line';
 import { roomWanted } from '../../core/week/room-wanted';
 import type { Settings } from '../../server/load-settings';
-import { saveHand, saveZone } from '../../server/settings-actions';
+import { Choice } from '../fields/Choice';
+import { saveHand, saveWeekStart, saveZone } from '../../server/settings-actions';
 import { useRun } from '../use-run';
 import { useTrueSize } from '../use-true-size';
 import type { BackupFile } from '../../server/backup/backup-files';
@@ -61,6 +62,10 @@ export function SettingsScreen({
       () => saveZone({ zone }),
     );
     setSaid(kept ? `Your clock is now ${zone}’s.` : '');
+  };
+  const keepStart = async (start: 'monday' | 'sunday') => {
+    const kept = await run(() => saveWeekStart({ start }));
+    setSaid(kept ? `Your week now starts on ${start === 'monday' ? 'Monday' : 'Sunday'}.` : '');
   };
   return (
     <Screen title="Settings">
@@ -191,6 +196,17 @@ export function SettingsScreen({
               Keep this zone
             </Button>
           </Box>
+          <Choice
+            label="My week starts on"
+            value={settings.weekStart}
+            options={[
+              ['monday', 'Monday'],
+              ['sunday', 'Sunday'],
+            ]}
+            onChange={(start) => void keepStart(start)}
+            helperText="A book may begin otherwise; its own weeks go by its pages."
+            sx={{ width: 320 }}
+          />
         </Paper>
         <Typing typing={settings.typing} run={run} busy={busy} />
         <Words taught={settings.taught} meanings={settings.meanings} run={run} busy={busy} />

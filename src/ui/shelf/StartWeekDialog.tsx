@@ -9,6 +9,8 @@ import { useEffect, useState } from 'react';
 import { counted } from '../../core/spread/voice';
 import { sayCarried, sayWanted } from '../../core/arrange/counting/say-enough';
 import { spokenName } from '../../core/kit/kit';
+import type { DayBetween } from '../../core/week/day-between';
+import { longDate, longDay, spokenWeek } from '../../core/week/day-names';
 import { startSpread } from '../../server/actions';
 import type { WeekCount } from '../../server/counting-actions';
 import { countWeek } from '../../server/counting-actions';
@@ -42,6 +44,9 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
   const chosen = shelf.manners.find((m) => m.name === manner);
   const [messages, setMessages] = useState<readonly string[]>([]);
   const [busy, setBusy] = useState(false);
+  /** the week as the chosen book has it */
+  const [count, setCount] = useState<WeekCount | null>(null);
+  const items = count?.items ?? week.items;
   const start = async () => {
     setBusy(true);
     remember(manner);
@@ -53,7 +58,7 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
   return (
     <FormDialog
       plain
-      title={<>Plan {week.title}</>}
+      title={<>Plan {count ? spokenWeek(count.days) : week.title}</>}
       size="xs"
       cancel="Not now"
       onClose={onClose}
@@ -61,7 +66,8 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
       act={{ label: 'Open the book', disabled: busy || !bookId || !kitId, run: start }}
     >
       <Typography color="text.secondary">
-        {counted(week.items, 'item')} {week.items === 1 ? 'waits' : 'wait'} for a place.
+        {counted(items, 'item')} {items === 1 ? 'waits' : 'wait'} for a place.
+        {count?.between && ` ${sayBetween(count.between)}`}
       </Typography>
       <Choice
         label="Book"
@@ -112,10 +118,16 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
           As you loved it: {chosen.leans.join('; ')}.
         </Typography>
       )}
-      {kitId && bookId && <Count week={week.week} bookId={bookId} kitId={kitId} manner={manner} />}
+      {kitId && bookId && <Count week={week.week} bookId={bookId} kitId={kitId} manner={manner} onCounted={setCount} />}
     </FormDialog>
   );
 }
+
+/** What becomes of the day between two books. */
+const sayBetween = ({ day, is }: DayBetween): string =>
+  is === 'twice'
+    ? `${longDay(day)}, ${longDate(day)}, is on the pages of the week before too.`
+    : `${longDay(day)}, ${longDate(day)}, is on no page: what it asks for goes with the first day.`;
 
 interface Counted {
   readonly of: string;
@@ -123,18 +135,34 @@ interface Counted {
 }
 
 /** Whether kit and stash are enough for the week, kind by kind, before the book is opened. */
-function Count({ week, bookId, kitId, manner }: { week: string; bookId: string; kitId: string; manner: string }) {
+function Count({
+  week,
+  bookId,
+  kitId,
+  manner,
+  onCounted,
+}: {
+  week: string;
+  bookId: string;
+  kitId: string;
+  manner: string;
+  onCounted: (count: WeekCount) => void;
+}) {
   const of = [week, bookId, kitId, manner].join('\n');
   const [counted, setCounted] = useState<Counted | null>(null);
   useEffect(() => {
     let current = true;
     countWeek({ week, bookId, kitId, manner })
-      .then((outcome) => current && setCounted({ of, outcome }))
+      .then((outcome) => {
+        if (!current) return;
+        setCounted({ of, outcome });
+        if (outcome.ok) onCounted(outcome.value);
+      })
       .catch(() => current && setCounted({ of, outcome: { ok: false, messages: ['The house did not answer.'] } }));
     return () => {
       current = false;
     };
-  }, [of, week, bookId, kitId, manner]);
+  }, [of, week, bookId, kitId, manner, onCounted]);
   if (counted?.of !== of)
     return (
       <Typography variant="body2" color="text.secondary" role="status">

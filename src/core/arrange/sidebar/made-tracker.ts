@@ -7,11 +7,17 @@ import type { Draft } from '../../spread/draft';
 import { fitText } from '../../spread/fit-text';
 import { PAPER, inkFor } from '../../spread/ink';
 import type { Context } from '../../spread/placement';
+import { shortDay } from '../../week/day-names';
 import { trimTo } from '../../spread/trim';
 import { baseOf, writingRoom } from '../../spread/writing';
 import { layStrip, stripFor } from '../base/makeshift';
 
-const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+/** One for each day of the week. */
+const ROWS = 7;
+
+/** As the page has them: a week may begin on Sunday. */
+const daysOf = ({ week }: Context): string[] => week.days.map(shortDay);
+
 /** mm from line to line drawn by hand, where the owner writes smaller. From memory. */
 const LEAST_LINE = 5;
 /** The height of a strip that a name is written on, mm (handbook 3: about a header's). */
@@ -40,30 +46,30 @@ export function madeTracker(
     sizeOn(context, p.height / p.rows) === null ||
     p.words ||
     strangeness(p, context) > FOREIGN ||
-    draft.ledger.rowsLeft(p) < DAYS.length ||
+    draft.ledger.rowsLeft(p) < ROWS ||
     trimTo(p, bar.w) === undefined ||
-    (p.height / p.rows) * DAYS.length > room
+    (p.height / p.rows) * ROWS > room
       ? Infinity
       : strangeness(p, context) + jars(p),
   )[0];
-  if (list && spareRows(draft, context) >= DAYS.length) {
+  if (list && spareRows(draft, context) >= ROWS) {
     const h = name === null ? 0 : layName(draft, context, bar, name, top);
     return h + layDays(draft, context, bar, list, top + h);
   }
   const line = Math.max(LEAST_LINE, context.options.hand.linePitch);
-  if (!context.options.onPaper || DAYS.length * line > room) return 0;
+  if (!context.options.onPaper || ROWS * line > room) return 0;
   const h = name === null ? 0 : layName(draft, context, bar, name, top);
   draft.write({
     page: bar.page,
     x: bar.x,
     y: top + h,
     w: bar.w,
-    h: DAYS.length * line,
+    h: ROWS * line,
     role: 'sidebar',
-    text: DAYS.join('\n'),
+    text: daysOf(context).join('\n'),
     ink: inkFor(PAPER),
   });
-  return h + DAYS.length * line;
+  return h + ROWS * line;
 }
 
 /** Rows of all lists beyond those that the week's own lists want. */
@@ -82,8 +88,8 @@ function sizeOn({ options: { hand, smallest } }: Context, pitch: number): number
 function layDays(draft: Draft, context: Context, bar: Region, list: Piece, top: number): number {
   const pitch = list.height / list.rows;
   let done = 0;
-  while (done < DAYS.length) {
-    const rows = Math.min(DAYS.length - done, draft.ledger.mostRows(list));
+  while (done < ROWS) {
+    const rows = Math.min(ROWS - done, draft.ledger.mostRows(list));
     const taken = rows > 0 ? draft.ledger.takeRows(list, rows, bar.w) : null;
     if (!taken) break;
     draft.add(list, taken, {
@@ -91,7 +97,9 @@ function layDays(draft: Draft, context: Context, bar: Region, list: Piece, top: 
       x: alignX(context, bar, taken.cut?.w ?? list.width),
       y: top + done * pitch,
       role: 'sidebar',
-      text: DAYS.slice(done, done + rows).join('\n'),
+      text: daysOf(context)
+        .slice(done, done + rows)
+        .join('\n'),
       size: sizeOn(context, pitch) ?? 1,
       ink: inkFor(list),
     });

@@ -1,6 +1,6 @@
 import { traits } from '../../kit/kinds';
 import type { Piece } from '../../kit/kit';
-import { looksName } from '../../kit/looks-name';
+import { looksName } from '../../spread/looks-name';
 import { isRoll, pieceKey } from '../../kit/kit';
 import type { Unit } from '../../measure/fraction';
 import { ruleStep } from '../../measure/fraction';

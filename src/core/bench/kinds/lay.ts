@@ -1,5 +1,5 @@
 import { isRoll } from '../../kit/kit';
-import { looksName } from '../../kit/looks-name';
+import { looksName } from '../../spread/looks-name';
 import type { Placement } from '../../spread/placement';
 import type { Voice } from '../../spread/voice';
 import { dayName, sentence } from '../../spread/voice';

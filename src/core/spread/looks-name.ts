@@ -1,7 +1,7 @@
 import { isPattern } from '../art/motifs/registry';
 import { colorName } from '../color/color-name';
-import { traits } from './kinds';
-import type { Piece } from './kit';
+import { traits } from '../kit/kinds';
+import type { Piece } from '../kit/kit';
 
 /**
  * A design by what it looks like, as one would ask for it at the table: `dark teal header “today”`, `sand coffee icon`,

@@ -1,0 +1,23 @@
+import 'server-only';
+import type { WeekStart } from '../core/week/week';
+import type { WeekName } from '../core/week/week';
+import { findBook, usualBook } from '../db/books';
+import type { Database } from '../db/database';
+import { readSetting } from '../db/settings';
+import { findSpreadOfWeek } from '../db/spreads';
+
+const isWeekStart = (value: unknown): value is WeekStart => value === 'monday' || value === 'sunday';
+
+/** The day that the owner's weeks begin on: as set, else as the usual book has it. */
+export async function houseWeekStart(db: Database): Promise<WeekStart> {
+  const set = await readSetting(db, 'week start', isWeekStart);
+  if (set) return set;
+  const usual = await usualBook(db);
+  return (usual ? await findBook(db, usual) : null)?.weekStart ?? 'monday';
+}
+
+/** The day that a week's pages begin on: as its book has it, and as the owner's weeks do while it has none. */
+export async function weekStartOf(db: Database, week: WeekName): Promise<WeekStart> {
+  const spread = await findSpreadOfWeek(db, week);
+  return (spread ? await findBook(db, spread.book_id) : null)?.weekStart ?? houseWeekStart(db);
+}
