@@ -1,4 +1,3 @@
-import 'server-only';
 import type { WeekStart } from '../core/week/week';
 import type { WeekName } from '../core/week/week';
 import { findBook, usualBook } from '../db/books';

@@ -198,6 +198,7 @@ export function SettingsScreen({
           </Box>
           <Choice
             label="My week starts on"
+            size="medium"
             value={settings.weekStart}
             options={[
               ['monday', 'Monday'],
