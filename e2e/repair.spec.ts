@@ -82,7 +82,7 @@ test('a late item is let in, a spoiled sticker is replaced on the spread and on 
   await expect(page.getByRole('alert').filter({ hasText: 'Replace all' })).toBeVisible();
   expect(await which()).not.toBe(before);
   await page.goto(`${spread}/bench`);
-  const step = page.getByRole('button', { name: /place date cover/ }).first();
+  const step = page.getByRole('button', { name: /place the .* date cover/ }).first();
   await expect(async () => {
     await page.getByRole('button', { name: /^Base, left page/ }).click();
     await page.getByRole('button', { name: 'One at a time' }).click({ timeout: 1000 });
