@@ -29,7 +29,7 @@ export function strangers(): void {
       bands[name.text?.includes('→') ? 'arrow' : isLined ? 'line' : 'strip']++;
     }
   }
-  say(`${WEEKS} strangers’ weeks, ${texts} texts: differences between plan, drawing, letters, steps and order`, '0', String(faults)); // prettier-ignore
+  say(`${WEEKS} strangers’ weeks, ${texts} texts: differences between plan, drawing, letters, steps, ruler, cuts, half-covered marks, dates and order`, '0', String(faults)); // prettier-ignore
   say(`their items taken off one by one and let in again`, 'all', `${items - refused} of ${items}`);
   say(`their bands`, '', `${bands.strip} by strips, ${bands.line} by lines of ink, ${bands.arrow} by an arrow`);
 }

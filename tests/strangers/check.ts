@@ -26,7 +26,9 @@ export interface Fault {
     | 'order'
     | 'off place'
     | 'out of its column'
-    | 'cut too long';
+    | 'cut too long'
+    | 'half bare'
+    | 'no date';
   readonly of: string;
 }
 
@@ -92,7 +94,14 @@ export function faultsOf(
     const asSaid = p.text.split('\n').join(', ').replace(/—+/g, '———');
     if (isWriting(p) && !said.replace(/—+/g, '———').includes(`“${asSaid}”`)) say('not said', asSaid);
   }
-  return [...faults, ...outOfOrder(context, placements), ...offPlace(context, bench), ...cutTooLong(context, bench)];
+  return [
+    ...faults,
+    ...outOfOrder(context, placements),
+    ...offPlace(context, bench),
+    ...cutTooLong(context, bench),
+    ...halfBare(context, placements, bench),
+    ...undated(context, placements),
+  ];
 }
 
 /** From when to when an item may be, minutes; null where nobody said. */
@@ -187,5 +196,49 @@ function cutTooLong(context: Context, bench: Bench): Fault[] {
     const parts = [...said.matchAll(/([\d./ ]+ (?:in|mm)) × ([\d./ ]+ (?:in|mm))/g)].map(([, w = '', h = '']) => ({ w: lengthIn(w.trim()), h: lengthIn(h.trim()) })); // prettier-ignore
     const isOver = parts.some(({ w, h }) => w > piece.width + 0.06 || h > piece.height + 0.06 || w <= 0 || h <= 0);
     return isOver ? [{ is: 'cut too long', of: said }] : [];
+  });
+}
+
+/** Shapes that hide all of their rectangle but a hair at its corners. */
+const FULL = ['rect', 'rounded', 'scalloped'];
+
+/** Printed frames and labels of headers and strips of which some shows and some is gone: looked at point by point. */
+function halfBare(context: Context, placements: readonly Placement[], bench: Bench): Fault[] {
+  const voice = voiceOf(context, placements);
+  const { book } = context;
+  const small = book.regions.filter((r) => r.kind === 'date-header' || r.kind.endsWith('strip'));
+  const isIn = (x: number, y: number, r: { x: number; y: number; w: number; h: number }, by = 0.06): boolean =>
+    x >= r.x - by && x <= r.x + r.w + by && y >= r.y - by && y <= r.y + r.h + by;
+  return book.marks.flatMap((m): Fault[] => {
+    const home = small.find((r) => r.page === m.page && isIn(m.x + m.w / 2, m.y + m.h / 2, r));
+    if (!home || m.kind !== 'box') return [];
+    const over = [
+      ...placements.flatMap((p) => {
+        const piece = p.page === m.page && p.turn % 90 === 0 ? voice.pieceOf(p) : undefined;
+        const hides = piece && piece.opacity >= 0.9 && piece.kind !== 'banner' && FULL.includes(piece.shape);
+        return hides ? [footprint(p)] : [];
+      }),
+      ...bench.whiteOut.filter((w) => w.page === m.page),
+    ];
+    const points = Array.from({ length: 40 }, (_, i) => (i + 0.5) / 40).flatMap((t) => [
+      [m.x + t * m.w, m.y + 0.15], [m.x + t * m.w, m.y + m.h - 0.15],
+      [m.x + 0.15, m.y + t * m.h], [m.x + m.w - 0.15, m.y + t * m.h],
+    ] as const); // prettier-ignore
+    const shows = points.filter(([x, y]) => !over.some((r) => isIn(x, y, r))).length / points.length;
+    return shows > 0.05 && shows < 0.95 ? [{ is: 'half bare', of: `${home.id}, ${shows.toFixed(2)} shows` }] : [];
+  });
+}
+
+/** Days of a book without dates that show none, or another one. */
+function undated(context: Context, placements: readonly Placement[]): Fault[] {
+  if (context.book.dated) return [];
+  const voice = voiceOf(context, placements);
+  return context.week.days.flatMap((iso, day): Fault[] => {
+    const wanted = String(Number(iso.slice(8)));
+    const isShown = placements.some((p) => {
+      const said = voice.pieceOf(p)?.kind === 'date-dot' ? voice.pieceOf(p)?.words : p.text;
+      return p.day === day && p.role === 'base' && said?.trim().split(' ').at(-1) === wanted;
+    });
+    return isShown ? [] : [{ is: 'no date', of: `${iso} of ${context.book.name}` }];
   });
 }

@@ -6,6 +6,7 @@ import { spreadSvg } from '../../src/core/format/spread-svg';
 import { MANNERS } from '../../src/core/manner/registry';
 import { bottom, right } from '../../src/core/measure/rect';
 import { letIn } from '../../src/core/repair/let-in';
+import { isPenDate } from '../../src/core/spread/dates-of';
 import type { Placement } from '../../src/core/spread/placement';
 import { shippedLetters } from '../../src/server/fonts';
 import { context, weekWith } from '../fixtures';
@@ -74,6 +75,17 @@ describe('the check itself', () => {
       p === early ? { ...p, items: late.items } : p === late ? { ...p, items: early.items } : p,
     );
     expect(faults(swapped)).toContain('order');
+  });
+
+  it('sees marks that are half covered, and days without a date', () => {
+    const [covered, undated] = [strangersWeek(7), strangersWeek(15)];
+    const laid = arrange(covered);
+    const bench = benchOf(covered, laid);
+    const bare = faultsOf(covered, laid, { ...bench, whiteOut: [] }, shippedLetters());
+    expect(bare.map((f) => f.is)).toContain('half bare');
+    const plain = arrange(undated).filter((p) => !isPenDate(p));
+    const dateless = faultsOf(undated, plain, benchOf(undated, plain), shippedLetters());
+    expect(dateless.map((f) => f.is)).toContain('no date');
   });
 
   it('sees what would come to lie elsewhere than planned', () => {
