@@ -291,9 +291,10 @@ test.describe('by touch alone', () => {
     await page.waitForURL(/bench$/);
     const progress = page.getByTestId('progress');
     const steps = Number(/of (\d+)/.exec(await progress.innerText())![1]);
-    for (let i = 0; i < steps; i++) {
-      await page.getByRole('button', { name: /^(Done, next|Next)$/ }).tap();
-      await expect(progress).toContainText(new RegExp(`^${i + 1} of`));
+    // steps that are alike are done by one tap
+    for (let done = 0; done < steps; done = Number(/^\d+/.exec(await progress.innerText())![0])) {
+      await page.getByRole('button', { name: /^(All \d+ done, next|Done, next|Next)$/ }).tap();
+      await expect(progress).not.toContainText(new RegExp(`^${done} of`));
     }
     expect(complaints).toEqual([]);
   });
