@@ -48,6 +48,7 @@ async function keysOf(db: Database, id: number, said: SaidOf): Promise<SaidOf> {
   const steps = ticks.size ? benchOf(context, spread.placements).steps : [];
   return {
     waved: findings.filter((f) => waved.has(`${f.rule}: ${sayFinding(f, voice).message}`)).map(findingKey),
-    ticks: steps.filter((s) => ticks.has(sayStep(s, voice))).map((s) => s.key),
+    // of steps that are said alike one was done
+    ticks: steps.filter((s) => ticks.delete(sayStep(s, voice))).map((s) => s.key),
   };
 }

@@ -87,7 +87,7 @@ describe('K2', () => {
       {
         severity: 'fix',
         message: '2 date covers are lacking: the week wants 7, the kit “Test” has 5, the stash 0.',
-        remedy: 'Order in time for Monday, or do without this week.',
+        remedy: 'Order more, or do without this week.',
       },
     ]);
     const broad = kitOf(...kit.pieces, piece({ code: 'W12', kind: 'washi', width: 170, height: 12 }));
