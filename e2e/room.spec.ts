@@ -251,9 +251,10 @@ test('the main job from an empty shelf to the last step, by keyboard alone', asy
   await expect(progress).toContainText(/^0 of/);
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   const steps = Number(/of (\d+)/.exec(await progress.innerText())![1]);
-  for (let i = 0; i < steps; i++) {
+  // steps that are alike are done by one press
+  for (let done = 0; done < steps; done = Number(/^\d+/.exec(await progress.innerText())![0])) {
     await page.keyboard.press('Enter');
-    await expect(progress).toContainText(new RegExp(`^${i + 1} of`));
+    await expect(progress).not.toContainText(new RegExp(`^${done} of`));
   }
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'The keys' })).toContainText('tick the step');
