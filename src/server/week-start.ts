@@ -1,5 +1,4 @@
-import type { WeekStart } from '../core/week/week';
-import type { WeekName } from '../core/week/week';
+import type { WeekName, WeekStart } from '../core/week/week';
 import { findBook, usualBook } from '../db/books';
 import type { Database } from '../db/database';
 import { readSetting } from '../db/settings';

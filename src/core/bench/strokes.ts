@@ -4,7 +4,7 @@ import type { Rect } from '../measure/rect';
 import type { Placement } from '../spread/placement';
 import { footprint } from '../spread/placement';
 import type { WhiteOut } from './white-out';
-import { inkOf, regionOf } from './white-out';
+import { inkOf, intersectsThin, regionOf } from './white-out';
 
 /** Correction tape is so wide, mm. Common practice. */
 const TAPE = 5;
@@ -38,7 +38,7 @@ export function strokesOf(
     const ofPage = list.filter((w) => w.page === page);
     if (!ofPage.length) return [];
     const kept = keptInk(book, placements, ofPage, page);
-    return fewest(ofPage.flatMap(bitsOf), (between) => kept.some((ink) => overlaps(ink, between))).map(
+    return fewest(ofPage.flatMap(bitsOf), (between) => kept.some((ink) => intersectsThin(ink, between))).map(
       ({ bits, length }) => {
         const home = regionOf(book, (bits[0] as Bit).of);
         const day = home?.kind === 'day' ? (home.day ?? null) : null;
@@ -130,8 +130,7 @@ function keptInk(book: Book, placements: readonly Placement[], list: readonly Wh
     ...placements.filter((p) => p.page === page).map(footprint),
     ...list.filter((w) => w.page === page),
   ];
-  return book.marks.filter((mark) => mark.page === page && !touching.some((t) => overlaps(t, mark))).flatMap(inkOf);
+  return book.marks
+    .filter((mark) => mark.page === page && !touching.some((t) => intersectsThin(t, mark)))
+    .flatMap(inkOf);
 }
-
-const overlaps = (a: Rect, b: Rect): boolean =>
-  a.x < right(b) - 1e-6 && b.x < right(a) - 1e-6 && a.y < bottom(b) - 1e-6 && b.y < bottom(a) - 1e-6;

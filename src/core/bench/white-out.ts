@@ -207,7 +207,7 @@ function isFreeColumn(region: Region | undefined, context: Context, placements: 
 }
 
 /** True where two share a place, however thin. */
-const intersectsThin = (a: Rect, b: Rect): boolean =>
+export const intersectsThin = (a: Rect, b: Rect): boolean =>
   a.x < b.x + b.w - 1e-6 && b.x < a.x + a.w - 1e-6 && a.y < b.y + b.h - 1e-6 && b.y < a.y + a.h - 1e-6;
 
 /** Like `intersect`, for marks thinner than a hair's breadth of tolerance. */

@@ -9,10 +9,13 @@ export const saidWhere = (where: string): string =>
   isWeekName(where) ? longDate(daysOfWeek(where)[0] as string) : where;
 
 /** `4 planned for Feb 22, 1 for Mar 1`; nothing for none. @param weeks the week of each copy */
-export function sayPlanned(weeks: readonly WeekName[]): string {
+export const sayPlanned = (weeks: readonly WeekName[]): string => sayByWeek(weeks, ' planned');
+
+/** `4 for Feb 22, 1 for Mar 1` @param how what is said of the first */
+export function sayByWeek(weeks: readonly WeekName[], how = ''): string {
   const counts = new Map<WeekName, number>();
   for (const week of [...weeks].sort()) counts.set(week, (counts.get(week) ?? 0) + 1);
-  return [...counts].map(([week, n], i) => `${n}${i ? '' : ' planned'} for ${saidWhere(week)}`).join(', ');
+  return [...counts].map(([week, n], i) => `${n}${i ? '' : how} for ${saidWhere(week)}`).join(', ');
 }
 
 /** The weeks that have copies planned, one entry a copy. */

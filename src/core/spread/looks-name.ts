@@ -2,6 +2,7 @@ import { isPattern } from '../art/motifs/registry';
 import { colorName } from '../color/color-name';
 import { traits } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
+import { isRoll } from '../kit/kit';
 
 /**
  * A design by what it looks like, as one would ask for it at the table: `dark teal header “today”`, `sand coffee icon`,
@@ -13,3 +14,7 @@ export function looksName(piece: Pick<Piece, 'kind' | 'color' | 'words' | 'icon'
   if (words) return `${name} “${words}”`;
   return motif && !icon ? `${name} with ${isPattern(motif) ? motif : `the ${motif}`}` : name;
 }
+
+/** The same with where it is taken from: `dark teal header “today” (sheet 2)`. */
+export const looksAndSheet = (piece: Piece): string =>
+  `${looksName(piece)} (${isRoll(piece) ? 'roll' : `sheet ${piece.sheet}`})`;

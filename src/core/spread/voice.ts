@@ -60,8 +60,11 @@ export const titleOf = (voice: Pick<Voice, 'context'>, key: string | undefined):
 /** A drawn line in a text, however long. */
 const LINE = /—{4,}/g;
 
+/** A text with its drawn line short, to be read and not to be measured. */
+export const withShortLine = (text: string): string => text.replace(LINE, '———');
+
 /** A text as it is told, in quotes: its lines after each other, a drawn line short. */
-export const quotedText = (text: string): string => `“${text.replaceAll('\n', ', ').replace(LINE, '———')}”`;
+export const quotedText = (text: string): string => `“${withShortLine(text.replaceAll('\n', ', '))}”`;
 
 /** First letter large, for the beginning of a sentence. */
 export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

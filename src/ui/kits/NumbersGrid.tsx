@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { GridColDef } from '@mui/x-data-grid';
 import { DataGrid } from '@mui/x-data-grid';
 import { useState } from 'react';
-import { sayPlanned } from '../../core/kit/planned';
+import { sayByWeek } from '../../core/kit/planned';
 import { counted } from '../../core/spread/voice';
 import { recountKit } from '../../server/kit-corrections';
 import type { Run } from '../use-run';
@@ -101,7 +101,7 @@ export default function NumbersGrid({
       piece,
       whole: told.get(piece.code) ?? count('whole') + count('planned'),
       planned: count('planned'),
-      plannedFor: sayPlanned(copies.flatMap((c) => (c.state === 'planned' ? c.where : []))).replace(' planned', ''),
+      plannedFor: sayByWeek(copies.flatMap((c) => (c.state === 'planned' ? c.where : []))),
       cut: count('cut'),
       used: count('used'),
       spoiled: count('spoiled'),

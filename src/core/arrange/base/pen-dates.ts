@@ -1,4 +1,4 @@
-import { dateHeader } from '../../book/columns';
+import { dateHeader, dayColumn } from '../../book/columns';
 import type { Book, Region } from '../../book/book';
 import type { Rect } from '../../measure/rect';
 import { centerX, centerY, contains } from '../../measure/rect';
@@ -8,7 +8,6 @@ import type { Draft, Stage } from '../../spread/draft';
 import type { Context } from '../../spread/placement';
 import { datesOf } from '../../spread/dates-of';
 import { dayOfMonth, shortDay } from '../../week/day-names';
-import { dayColumn } from '../../book/columns';
 
 /** Room that a number takes in a header, mm. From memory. */
 const NUMBER = { w: 14, h: 8 };

@@ -1,7 +1,7 @@
 import { traits } from '../../kit/kinds';
 import type { Piece } from '../../kit/kit';
-import { looksName } from '../../spread/looks-name';
-import { isRoll, pieceKey } from '../../kit/kit';
+import { looksAndSheet } from '../../spread/looks-name';
+import { pieceKey } from '../../kit/kit';
 import type { Unit } from '../../measure/fraction';
 import { ruleStep } from '../../measure/fraction';
 import type { Rect } from '../../measure/rect';
@@ -46,8 +46,7 @@ export const cutStep: StepKind<AboutCut> = {
 function sayCut(voice: Voice, cut: Cut): string {
   const piece = pieceIndex(voice.context).get(pieceKey(cut));
   if (!piece) return `Cut ${cut.code}.`;
-  const where = isRoll(piece) ? 'roll' : `sheet ${piece.sheet}`;
-  return `Cut the ${looksName(piece)} (${where}): ${partsOf(voice, piece, cut)}.`;
+  return `Cut the ${looksAndSheet(piece)}: ${partsOf(voice, piece, cut)}.`;
 }
 
 /** `1 1/2 in × 1/4 in and 2 rows`: what a sticker is cut into. */
@@ -59,9 +58,14 @@ function partsOf(voice: Voice, piece: Piece, cut: Cut): string {
     const narrower = r.w < piece.width - 0.05 ? `, ${mm(voice, w)} wide` : '';
     return rows ? `${counted(rows, 'row')}${narrower}` : `${mm(voice, w)} × ${mm(voice, h)}`;
   });
+  return tallied(parts).join(' and ');
+}
+
+/** What is said more than once, said once with its number: `3 of 1 1/2 in × 1/4 in`. */
+function tallied(said: readonly string[]): string[] {
   const counts = new Map<string, number>();
-  for (const part of parts) counts.set(part, (counts.get(part) ?? 0) + 1);
-  return [...counts].map(([part, n]) => (n > 1 ? `${n} of ${part}` : part)).join(' and ');
+  for (const one of said) counts.set(one, (counts.get(one) ?? 0) + 1);
+  return [...counts].map(([one, n]) => (n > 1 ? `${n} of ${one}` : one));
 }
 
 /**
@@ -73,14 +77,11 @@ export function sayCuts(voice: Voice, cuts: readonly Cut[]): string {
   const [first] = cuts as readonly [Cut];
   const piece = index.get(pieceKey(first));
   if (!piece || cuts.length === 1) return sayCut(voice, first);
-  const counts = new Map<string, number>();
-  for (const cut of cuts) {
+  const names = cuts.map((cut) => {
     const own = index.get(pieceKey(cut));
-    const name = own ? `the ${looksName(own)} (${isRoll(own) ? 'roll' : `sheet ${own.sheet}`})` : cut.code;
-    counts.set(name, (counts.get(name) ?? 0) + 1);
-  }
-  const which = [...counts].map(([name, n]) => (n > 1 ? `${n} of ${name}` : name)).join(', ');
-  return `Cut ${counted(cuts.length, traits(piece.kind).label, traits(piece.kind).plural)} alike, ${partsOf(voice, piece, first)} of each: ${which}.`;
+    return own ? `the ${looksAndSheet(own)}` : cut.code;
+  });
+  return `Cut ${counted(cuts.length, traits(piece.kind).label, traits(piece.kind).plural)} alike, ${partsOf(voice, piece, first)} of each: ${tallied(names).join(', ')}.`;
 }
 
 /** What makes cuts alike: the kind of sticker, and what it is cut into, as it is said. */

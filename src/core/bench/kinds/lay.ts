@@ -1,5 +1,4 @@
-import { isRoll } from '../../kit/kit';
-import { looksName } from '../../spread/looks-name';
+import { looksAndSheet } from '../../spread/looks-name';
 import type { Placement } from '../../spread/placement';
 import type { Voice } from '../../spread/voice';
 import { dayName, sentence } from '../../spread/voice';
@@ -54,8 +53,7 @@ function sayLaying(voice: Voice, unit: readonly Placement[], measures: Measures)
   const where = sayPlace(voice, base, measures.get(base.id) ?? twoEdges(voice.context, base, [], []));
   const called = (p: Placement): string => {
     const piece = voice.pieceOf(p);
-    if (!piece) return 'piece';
-    return `${looksName(piece)} (${isRoll(piece) ? 'roll' : `sheet ${piece.sheet}`})`;
+    return piece ? looksAndSheet(piece) : 'piece';
   };
   if (!over.length) return `${day}: place the ${called(base)}, ${where}.`;
   const laid = over.map((p) => `the ${called(p)}`).join(' and ');

@@ -34,11 +34,12 @@ export function printMaps(printing: Printing): void {
 export function printTracing(printing: Printing): void {
   const { paper, context, bench } = printing;
   const numbers = numbersOf(bench.steps);
+  const strokes = strokesOf({ book: context.book, placements: bench.placements }, bench.whiteOut);
   context.book.pages.forEach(({ width, height }, page) => {
     const said = `${nameOf(printing, page)} to trace from, in true size. White out what is shaded.`;
     paper.trueSize(width, height, said, (x, y) => {
-      for (const w of strokesOf({ book: context.book, placements: bench.placements }, bench.whiteOut))
-        if (w.page === page) paper.rect(x + w.x - 0.4, y + w.y - 0.4, w.w + 0.8, w.h + 0.8, STOP, 0, SHADE);
+      for (const w of strokes.filter((s) => s.page === page))
+        paper.rect(x + w.x - 0.4, y + w.y - 0.4, w.w + 0.8, w.h + 0.8, STOP, 0, SHADE);
       for (const p of bench.placements.filter((q) => q.page === page)) outlined(printing, p, numbers.get(p.id), x, y);
       paper.rect(x, y, width, height, FRAME, 0.8);
     });

@@ -1,7 +1,7 @@
 import { esc, num } from '../../art/svg';
 import { textWidth } from '../../art/lettering';
 import { handAt } from '../../measure/hand';
-import { dayName } from '../../spread/voice';
+import { dayName, withShortLine } from '../../spread/voice';
 import { writtenOn } from '../written';
 import type { Printing } from './sheet-of-work';
 
@@ -50,7 +50,7 @@ export function printTexts({ paper, forms, context, bench, voice }: Printing): v
       for (const line of lines) {
         const pitch = Math.max(hand.linePitch, size);
         const from = take(pitch);
-        const short = line.replace(/—{4,}/g, '———');
+        const short = withShortLine(line);
         const squeeze =
           textWidth(short, 'Caveat') * size > wide ? ` textLength="${num(wide)}" lengthAdjust="spacingAndGlyphs"` : '';
         const svg = `<text x="0" y="${num(pitch * 0.75)}" font-family="Caveat" font-size="${num(size)}" fill="#1f2423"${squeeze}>${esc(short)}</text>`;
