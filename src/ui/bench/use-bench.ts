@@ -82,6 +82,8 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   const [whole, setWhole] = useState(false);
   const [fresh, setFresh] = useState<ReadonlySet<string>>(new Set());
   const [said, setSaid] = useState<string | null>(null);
+  // apart from what the act says of itself: either of the two may come first
+  const [changes, setChanges] = useState<string | null>(null);
   const [message, setMessage] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const { saveStatus, add } = useSaving();
@@ -100,7 +102,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     setDone(new Set(ticked));
     if (come.length || gone) {
       setFresh(new Set(come));
-      setSaid((words) => [words, changed(come.length, gone)].filter(Boolean).join(' '));
+      setChanges(changed(come.length, gone));
       setAt(first(bench.steps, still));
       setWhole(false);
     }
@@ -158,6 +160,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
   };
   const mishap: AtBench['mishap'] = async (what, off) => {
     setBusy(true);
+    setChanges(null);
     for (const placement of step ? stickersOf(step) : []) {
       const made = await reached(() => mend({ spreadId: spread.id, placement, what, ...off }));
       if (!answered(made)) break;
@@ -171,7 +174,10 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     putPlan(wanted);
     const kept = answered(await sent(() => saveWorkPlan({ spreadId: spread.id, ...wanted })));
     if (!kept) return putPlan(before);
-    if (words) setSaid(words);
+    if (words) {
+      setSaid(words);
+      setChanges(null);
+    }
     if (wanted.tapeOut !== before.tapeOut) router.refresh(); // the house has less tape by now
     const { steps } = benchOf(context, spread.placements, bench.whiteOut, wanted);
     setAt(first(steps, done));
@@ -190,7 +196,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     together,
     whole: whole && (run?.steps.length ?? 0) > 1,
     fresh,
-    said,
+    said: [said, changes].filter(Boolean).join(' ') || null,
     message: message ?? (saveStatus === 'saved' || saveStatus === 'saving' ? null : SAID[saveStatus]),
     busy,
     saveStatus,
@@ -215,6 +221,7 @@ export function useBench(spread: SpreadData, ticked: readonly string[]): AtBench
     setFinished,
     hush: () => {
       setSaid(null);
+      setChanges(null);
       setMessage(null);
     },
   };
