@@ -214,7 +214,11 @@ test('the hand is measured with a sample line, and the weeks are measured with i
   complaints,
 }) => {
   await page.goto(`${hobnail.url}/agenda?week=2027-W10`);
-  const wanted = async () => Number(/(\d+) of/.exec((await day(page, 'Tuesday').textContent()) ?? '')?.[1]);
+  const wanted = async () => {
+    const [, said = ''] = /([\d/ ]+) in of/.exec((await day(page, 'Tuesday').innerText()) ?? '') ?? [];
+    const parts = said.trim().split(' ').map((part) => part.split('/').map(Number));
+    return parts.reduce((sum, [top = 0, bottom = 1]) => sum + top / bottom, 0);
+  };
   const before = await wanted();
   await page.goto(`${hobnail.url}/settings`);
   await page.getByLabel('Length of one line, mm').fill('900');

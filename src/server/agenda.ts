@@ -6,6 +6,7 @@ import { fillOfDays, reliefOf } from '../core/arrange/counting/relief';
 import { dayColumn } from '../core/book/columns';
 import { routinesOf } from '../core/format/calendar-edit';
 import type { CalendarChanges } from '../core/format/calendar-changes';
+import type { Unit } from '../core/measure/fraction';
 import type { Hand } from '../core/measure/hand';
 import type { AgendaEntry } from '../core/week/agenda-entry';
 import type { Demand, WeekDemands } from '../core/week/demand';
@@ -82,6 +83,8 @@ export interface Agenda {
   readonly typing: TypingHabits;
   /** mm of a day's column; null where no book is */
   readonly columnWidth: number | null;
+  /** the book's; inches where no book is */
+  readonly unit: Unit;
   readonly history: AgendaHistory;
 }
 
@@ -145,6 +148,7 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
       .sort()
       .slice(0, MOST_ROUTINES),
     columnWidth: (book && dayColumn(book, 0)?.w) ?? null,
+    unit: book?.unit ?? 'in',
     history: await agendaHistory(db),
   };
 }

@@ -252,6 +252,8 @@ describe('what an edit speaks of', () => {
       sayDesign({ kind: 'label', code: 'L', words: '' }),
       sayDesign({ kind: null, code: 'L', words: '' }),
     ]).toEqual(['label L', 'L']);
+    const lone = thingOf(context({ kit: kitOf(piece({ kind: 'full-box', color: '#1f6f78' })) }), placement());
+    expect([sayThing(lone), sayDesign(lone)]).toEqual(['teal full box', 'teal full box']);
   });
 });
 

@@ -18,7 +18,7 @@ export type Deed =
   | { readonly do: 'make room'; readonly moved: number }
   | { readonly do: 'together'; readonly what: Together; readonly count: number }
   | { readonly do: 'copy to'; readonly thing: Thing; readonly day: number }
-  | { readonly do: 'replace all'; readonly code: string }
+  | { readonly do: 'replace all'; readonly code: string; readonly looks?: string }
   | { readonly do: 'change places'; readonly things: readonly Thing[] }
   | { readonly do: 'recolor'; readonly from: Hex; readonly to: Hex }
   | { readonly do: 'paler'; readonly count: number; readonly side: 'left' | 'right'; readonly bare: boolean }

@@ -81,7 +81,7 @@ export function sayDeed(deed: Deed, voice: Pick<Voice, 'context' | 'unit'>): str
     }
     case 'swap':
       return deed.soonOver
-        ? `Let ${deed.by.code} of it take the place of ${sayThing(deed.thing)}`
+        ? `Let a ${sayDesign(deed.by)} of it take the place of ${sayThing(deed.thing)}`
         : `Swap ${sayThing(deed.thing)} for ${sayDesign(deed.by)}`;
     case 'serve':
       return `Use ${sayDesign(deed.thing)} for ${quoted(deed.title)}`;
@@ -92,7 +92,7 @@ export function sayDeed(deed: Deed, voice: Pick<Voice, 'context' | 'unit'>): str
     case 'copy to':
       return `Copy ${sayThing(deed.thing)} to ${dayName(voice, deed.day)}`;
     case 'replace all':
-      return `Replace all ${deed.code}`;
+      return `Replace all of the ${deed.looks ?? deed.code}`;
     case 'change places':
       return deed.things.length
         ? `Let ${deed.things.map(sayThing).join(' and ')} change places`

@@ -4,6 +4,7 @@ import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import type { Context, Placement } from '../spread/placement';
 import { pieceIndex } from '../spread/placement';
+import { looksName } from '../spread/looks-name';
 
 /** A sticker as an edit speaks of it. Kept with the edit, since it may be gone when its undo is offered. */
 export interface Thing {
@@ -12,6 +13,8 @@ export interface Thing {
   readonly code: string;
   /** what is written or printed on it, or pictured */
   readonly words: string;
+  /** its design by what it looks like; edits that were kept before this was have none */
+  readonly looks?: string;
 }
 
 export function thingOf(context: Pick<Context, 'kit' | 'stash'>, p: Placement): Thing {
@@ -24,13 +27,17 @@ export const thingOfPiece = (piece: Piece | undefined, code = piece?.code ?? '')
   kind: piece?.kind ?? null,
   code,
   words: '',
+  ...(piece && { looks: looksName(piece) }),
 });
 
 const MOST = 28;
 
-/** `quarter box “vet, Juniper”`, `header “today”` */
-export const sayThing = ({ kind, code, words }: Thing): string =>
-  `${kind ? traits(kind).label : code || 'writing'}${words ? ` “${words.slice(0, MOST)}”` : ''}`;
+/** `quarter box “vet, Juniper”`; without words, its looks: `full box with waves`. */
+export const sayThing = ({ kind, code, words, looks }: Thing): string =>
+  words ? `${plain(kind, code)} “${words.slice(0, MOST)}”` : (looks ?? plain(kind, code));
 
-/** `quarter box QB-3` */
-export const sayDesign = ({ kind, code }: Thing): string => (kind ? `${traits(kind).label} ${code}` : code);
+/** `dark teal header “today”` */
+export const sayDesign = ({ kind, code, looks }: Thing): string =>
+  looks ?? (kind ? `${traits(kind).label} ${code}` : code);
+
+const plain = (kind: Kind | null, code: string): string => (kind ? traits(kind).label : code || 'writing');

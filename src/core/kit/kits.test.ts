@@ -10,7 +10,7 @@ import { searchOf } from './search';
 import type { StockEvent, Use } from './stock';
 import { goneBy, stockOfKit, sumsOf } from './stock';
 import type { Wanted } from './substitutes';
-import { lookOf, substitutesFor } from './substitutes';
+import { lookOf, saySubstitute, substitutesFor } from './substitutes';
 import { NO_FACTS, pairsThatGo, seasonOf, suggestKits } from './suggest';
 import { typicalKit } from './typical';
 
@@ -145,8 +145,9 @@ describe('substitutes', () => {
       piece({ code: 'B', kind: 'header', color: '#1f6f78', height: 6.4 }),
     ]);
     expect(first).toMatchObject({ piece: { code: 'B' }, trim: 0 });
-    expect(first!.sentence).toMatch(/kit’s colors/);
-    expect(second!.sentence).toBe('looks foreign to the kit, trim 1.9 mm, says “today”, glossy');
+    expect(saySubstitute(first!, 'mm')).toMatch(/kit’s colors/);
+    expect(saySubstitute(second!, 'mm')).toBe('looks foreign to the kit, trim 1.9 mm, says “today”, glossy');
+    expect(saySubstitute(second!, 'in')).toBe('looks foreign to the kit, trim 1/16 in, says “today”, glossy');
   });
 });
 

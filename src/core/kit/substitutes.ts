@@ -1,6 +1,8 @@
 import { boldness } from '../color/boldness';
 import { difference } from '../color/color';
 import type { Hex } from '../color/color';
+import type { Unit } from '../measure/fraction';
+import { ruled } from '../measure/fraction';
 import type { Finish, Kind } from './kinds';
 import type { Kit, Piece } from './kit';
 import { palette } from './kit';
@@ -24,7 +26,13 @@ export interface Substitute {
   readonly bolder: number;
   /** mm to be cut off; 0 when it fits */
   readonly trim: number;
-  readonly sentence: string;
+  /** mm that it lacks; 0 when it fits */
+  readonly short: number;
+  /** it says something else than was wanted */
+  readonly elsewise: boolean;
+  readonly otherFinish: boolean;
+  /** it is to be used soon (handbook K6) */
+  readonly soon: boolean;
 }
 
 /** What the kit's colors are compared by. */
@@ -43,6 +51,13 @@ const OTHER_WORDS = 14;
 const OTHER_FINISH = 5;
 /** taken off what must be used soon (handbook K6) */
 const SOON = 6;
+
+/** CIEDE2000 up to which a color is called so; from 22 it is foreign (handbook C1) */
+const NEAR: readonly (readonly [number, string])[] = [
+  [3, 'matches the kit’s colors'],
+  [12, 'near the kit’s colors'],
+  [22, 'a color of its own'],
+];
 
 const looks = new WeakMap<Kit['pieces'], Look>();
 
@@ -119,21 +134,30 @@ function awayFrom(look: Look, color: Hex): number {
 
 function substitute(wanted: Wanted, look: Look, piece: Piece, soon: boolean, without: number): Substitute {
   const away = awayFrom(look, piece.color);
-  const [bolder, trim, short] = [bolderBy(look, piece), trimOf(wanted, piece), shortOf(wanted, piece)];
-  const facts = [
-    away < 3
-      ? 'matches the kit’s colors'
-      : away < 12
-        ? 'near the kit’s colors'
-        : away < 22
-          ? 'a color of its own'
-          : 'looks foreign to the kit',
-    bolder > 0.02 ? 'bolder than the kit' : '',
-    trim > 0.05 ? `trim ${Math.round(trim * 10) / 10} mm` : '',
-    short > 0.05 ? `${Math.round(short * 10) / 10} mm short` : '',
-    saysElse(wanted, piece) ? `says “${piece.words}”` : '',
-    piece.finish === wanted.finish ? '' : piece.finish,
-    soon ? 'to be used soon' : '',
-  ];
-  return { piece, cost: without + away, difference: away, bolder, trim, sentence: facts.filter(Boolean).join(', ') };
+  return {
+    piece,
+    cost: without + away,
+    difference: away,
+    bolder: bolderBy(look, piece),
+    trim: trimOf(wanted, piece),
+    short: shortOf(wanted, piece),
+    elsewise: saysElse(wanted, piece),
+    otherFinish: piece.finish !== wanted.finish,
+    soon,
+  };
+}
+
+/** What speaks for and against it: `near the kit’s colors, trim 1/16 in`. */
+export function saySubstitute(s: Substitute, unit: Unit): string {
+  return [
+    NEAR.find(([most]) => s.difference < most)?.[1] ?? 'looks foreign to the kit',
+    s.bolder > 0.02 ? 'bolder than the kit' : '',
+    s.trim > 0.05 ? `trim ${ruled(s.trim, unit)}` : '',
+    s.short > 0.05 ? `${ruled(s.short, unit)} short` : '',
+    s.elsewise ? `says “${s.piece.words}”` : '',
+    s.otherFinish ? s.piece.finish : '',
+    s.soon ? 'to be used soon' : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
 }

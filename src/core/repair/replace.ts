@@ -5,6 +5,7 @@ import { matchDemands, pieceIndex } from '../spread/placement';
 import { apply, between } from '../edit/change';
 import { thingOf } from '../edit/thing';
 import { removePiece } from '../edit/remove';
+import { looksName } from '../spread/looks-name';
 import { swapPiece, swapsFor } from '../edit/swap';
 import { pieceKey } from '../kit/kit';
 import { letIn } from './let-in';
@@ -75,8 +76,8 @@ export function replaceAll(
 ): Repair | null {
   const own = placements.filter((p) => p.kit === kit && p.code === code && !p.locked);
   if (!own.length) return null;
-  const deed: Deed = { do: 'replace all', code };
   const piece = pieceIndex(context).get(pieceKey({ kit, code }));
+  const deed: Deed = { do: 'replace all', code, ...(piece && { looks: looksName(piece) }) };
   const copies = Array.from({ length: piece?.count ?? 0 }, (_, i) => ({ kit, code, copy: i + 1, cut: null }));
   const left = without(context, copies);
   let now = placements;

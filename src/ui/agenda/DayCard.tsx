@@ -7,6 +7,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Checkbox from '@mui/material/Checkbox';
 import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
+import { fine } from '../../core/measure/fraction';
 import { IconGripVertical } from '../icons';
 import { useState } from 'react';
 import type { Relief } from '../../core/arrange/counting/relief';
@@ -43,6 +44,7 @@ export function DayCard({ agenda, day, items, run, busy, onOpen }: DayCardProps)
   const iso = agenda.week.days[day] as string;
   const { wanted, there } = agenda.fills[day] as Agenda['fills'][number];
   const { setNodeRef, isOver } = useDroppable({ id: iso });
+  const said = `${fine(wanted, agenda.unit)} of ${fine(there, agenda.unit)} wanted`;
   const full = there ? wanted / there : 0;
   const raised = Math.min(STUDS, Math.round(full * STUDS));
   const lists = [...new Set(items.flatMap((d) => (d.list ? [d.list] : [])))];
@@ -67,13 +69,11 @@ export function DayCard({ agenda, day, items, run, busy, onOpen }: DayCardProps)
           hollow={STUDS - raised}
           size={6}
           color={full > 1 ? GLASS.cranberry : GLASS.bottle}
-          label={`${Math.round(wanted)} of ${Math.round(there)} mm wanted`}
+          label={said}
         />
       </Box>
       <Typography variant="caption" component="p" sx={{ color: full > 1 ? GLASS.cranberry : GLASS.quiet, mb: 0.5 }}>
-        {there
-          ? `${Math.round(wanted)} of ${Math.round(there)} mm wanted${full > 1 ? ': it will not hold' : ''}`
-          : 'no book yet'}
+        {there ? `${said}${full > 1 ? ': it will not hold' : ''}` : 'no book yet'}
       </Typography>
       <WaysOut agenda={agenda} day={day} run={run} busy={busy} />
       {items.length === 0 && (

@@ -1,6 +1,9 @@
 'use client';
 import { counted } from '../../core/spread/voice';
 import { sayCarried, sayWanted } from '../../core/arrange/counting/say-enough';
+import { saySubstitute } from '../../core/kit/substitutes';
+import type { Unit } from '../../core/measure/fraction';
+import { looksName } from '../../core/spread/looks-name';
 import { sayMakeshift } from '../../core/arrange/counting/say-makeshift';
 
 import Box from '@mui/material/Box';
@@ -33,7 +36,7 @@ export function WeeksAhead({ page, run, busy }: { page: KitsPage; run: Run; busy
         </Typography>
       ))}
       {page.weeks.map((w) => (
-        <Week key={w.week} week={w} kits={kits.map((k) => k.name)} run={run} busy={busy} />
+        <Week key={w.week} week={w} kits={kits.map((k) => k.name)} unit={page.unit} run={run} busy={busy} />
       ))}
     </Box>
   );
@@ -52,7 +55,15 @@ function AllKinds({ enough }: { enough: readonly Enough[] }) {
   );
 }
 
-function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly string[]; run: Run; busy: boolean }) {
+interface WeekProps {
+  readonly week: KitWeek;
+  readonly kits: readonly string[];
+  readonly unit: Unit;
+  readonly run: Run;
+  readonly busy: boolean;
+}
+
+function Week({ week: w, kits, unit, run, busy }: WeekProps) {
   const called = useKitName();
   const lacking = w.enough.filter((e) => e.there < e.needed);
   const [open, setOpen] = useState(false);
@@ -107,7 +118,7 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
       </Box>
       {open && <AllKinds enough={w.enough} />}
       {lacking.map((e) => (
-        <Lacking key={e.what} enough={e} days={w.days} run={run} busy={busy} />
+        <Lacking key={e.what} enough={e} days={w.days} unit={unit} run={run} busy={busy} />
       ))}
     </Paper>
   );
@@ -116,11 +127,12 @@ function Week({ week: w, kits, run, busy }: { week: KitWeek; kits: readonly stri
 interface LackingProps {
   readonly enough: Enough;
   readonly days: readonly string[];
+  readonly unit: Unit;
   readonly run: Run;
   readonly busy: boolean;
 }
 
-function Lacking({ enough: e, days, run, busy }: LackingProps) {
+function Lacking({ enough: e, days, unit, run, busy }: LackingProps) {
   const called = useKitName();
   const [ordered, setOrdered] = useState(false);
   // what the pen would carry is what a sheet more would save; all that lacks where nothing carries it
@@ -176,7 +188,7 @@ function Lacking({ enough: e, days, run, busy }: LackingProps) {
               mr: 0.75,
             }}
           />
-          {called(s.piece.kit)} {s.piece.code}, {s.piece.count}: {s.sentence}
+          {called(s.piece.kit)}, {looksName(s.piece)}, {s.piece.count}: {saySubstitute(s, unit)}
         </Typography>
       ))}
       {e.makeshift && (

@@ -8,7 +8,7 @@ import { useSpread } from './store';
 export function useSayOffer(): (offer: Way) => string {
   const context = useSpread((s) => s.context);
   return ({ day, base, moved }) => {
-    const on = base && base.kit ? `on ${sayDesign({ ...thingOf(context, base), words: '' })}` : 'written on the paper';
+    const on = base && base.kit ? `on ${sayDesign(thingOf(context, base))}` : 'written on the paper';
     const moves = moved === 0 ? 'nothing moves' : `${counted(moved, 'piece')} ${moved === 1 ? 'moves' : 'move'}`;
     return `${longDay(context.week.days[day ?? 0] as string)}, ${on}, ${moves}`;
   };
