@@ -216,7 +216,10 @@ test('the hand is measured with a sample line, and the weeks are measured with i
   await page.goto(`${hobnail.url}/agenda?week=2027-W10`);
   const wanted = async () => {
     const [, said = ''] = /([\d/ ]+) in of/.exec((await day(page, 'Tuesday').innerText()) ?? '') ?? [];
-    const parts = said.trim().split(' ').map((part) => part.split('/').map(Number));
+    const parts = said
+      .trim()
+      .split(' ')
+      .map((part) => part.split('/').map(Number));
     return parts.reduce((sum, [top = 0, bottom = 1]) => sum + top / bottom, 0);
   };
   const before = await wanted();

@@ -1,7 +1,8 @@
 // Writes fonts/ and src/app/other-scripts.css: the faces that stand in where the hand's own font has no letter, picked
 // from their packages, so that an installation need not bring all of these. To pick others:
 // `npm install --no-save @fontsource/noto-sans @fontsource/noto-sans-arabic @fontsource/noto-sans-hebrew
-// @fontsource/noto-sans-math @fontsource/noto-sans-symbols-2 @fontsource/noto-emoji @fontsource/yomogi && node scripts/pick-fonts.mjs`.
+// @fontsource/noto-sans-math @fontsource/noto-sans-symbols-2 @fontsource/noto-emoji @fontsource/yomogi
+// @fontsource/gowun-dodum && node scripts/pick-fonts.mjs`.
 import { copyFileSync, mkdirSync, writeFileSync } from 'node:fs';
 
 /** By the name of their file: package, its file, and the letters that browsers take from it. */
@@ -12,6 +13,7 @@ const FACES = {
   hebrew: ['noto-sans-hebrew', 'hebrew-300', 'U+0590-05FF, U+FB1D-FB4F'],
   arabic: ['noto-sans-arabic', 'arabic-300', 'U+0600-06FF, U+0750-077F, U+08A0-08FF, U+FB50-FDFF, U+FE70-FEFE'],
   japanese: ['yomogi', 'japanese-400', 'U+3000-30FF, U+31F0-31FF, U+3400-4DBF, U+4E00-9FFF, U+F900-FAFF, U+FF00-FFEF'],
+  korean: ['gowun-dodum', 'korean-400', 'U+1100-11FF, U+3131-318E, U+AC00-D7AF'],
   math: ['noto-sans-math', 'latin-400', 'U+2070-209F, U+2150-218F, U+2190-22FF, U+2300-23FF, U+25A0-25FF, U+27C0-27EF'],
   symbols: ['noto-sans-symbols-2', 'symbols-400', 'U+2600-27BF, U+2B00-2BFF, U+1F780-1F7FF'],
   emoji: ['noto-emoji', 'emoji-500', 'U+2600-27BF, U+2B00-2BFF, U+1F000-1FAFF, U+FE0F, U+200D, U+20E3'],

@@ -14,7 +14,7 @@ const FAMILIES = {
 } as const;
 /** What stands in where they have no letter (`scripts/pick-fonts.mjs`), the commonest first. */
 const OTHERS = [
-  'greek', 'greek-ext', 'vietnamese', 'hebrew', 'arabic', 'emoji', 'symbols', 'math', 'japanese',
+  'greek', 'greek-ext', 'vietnamese', 'hebrew', 'arabic', 'emoji', 'symbols', 'math', 'japanese', 'korean',
 ] as const; // prettier-ignore
 
 /** The application and the command both run from the project's folder. */

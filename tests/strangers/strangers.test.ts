@@ -65,7 +65,7 @@ describe('the check itself', () => {
     const bench = benchOf(c, placements);
     const ink = placements.find((p) => p.kit === '' && p.items.length === 1) as Placement;
     const but = (over: Partial<Placement>) => placements.map((p) => (p === ink ? { ...p, ...over } : p));
-    expect(faults(but({ text: '한국 dentist' }), bench)).toEqual(new Set(['no letter']));
+    expect(faults(but({ text: 'नम dentist' }), bench)).toEqual(new Set(['no letter']));
     expect(faults(but({ id: 'p999' }), bench)).toContain('no step');
     expect(faults(but({ kit: 'gone' }), bench)).toContain('not drawn');
     const [early, late] = c.week.demands.flatMap((d) =>

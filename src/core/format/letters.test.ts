@@ -13,6 +13,7 @@ describe('letters of other tongues', () => {
     ['Hebrew', 'שלום'],
     ['Arabic', 'مرحبا بالعالم'],
     ['Japanese', '歯医者 カタ 10時'],
+    ['Korean', '한국 치과 예약'],
     ['arrows, marks and fractions', 'yoga → Wed ✓ ☐ ★ ½ …'],
     ['emoji', '🎂 Mia ☕ 👩\u200d👧 ❤\ufe0f'],
   ])('%s are drawn, each as itself', (_, text) => {
@@ -27,11 +28,11 @@ describe('letters of other tongues', () => {
   });
 
   it('that no font has are said, and an empty box is drawn, never another letter', () => {
-    expect(letters.lacking('a 한국 한 b')).toEqual(['한', '국']);
-    expect(pathOf('한')).toBe(pathOf('\u{e000}'));
-    expect(pathOf('한')).not.toBe(pathOf('?'));
-    expect(letters.outline('한국', 'Caveat').width).toBeCloseTo(1);
-    expect(sayLacking(['한', '국'])).toMatch(/No font here can draw 한 국\./);
+    expect(letters.lacking('a नमन म b')).toEqual(['न', 'म']);
+    expect(pathOf('न')).toBe(pathOf('\u{e000}'));
+    expect(pathOf('न')).not.toBe(pathOf('?'));
+    expect(letters.outline('नम', 'Caveat').width).toBeCloseTo(1);
+    expect(sayLacking(['न', 'म'])).toMatch(/No font here can draw न म\./);
   });
 
   it('join where their script joins: an Arabic word is not its letters beside each other', () => {

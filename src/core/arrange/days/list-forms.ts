@@ -29,6 +29,8 @@ export interface ListForm {
 const NARROWEST = 15;
 /** An item takes no more rows than these; a longer one stands alone. From memory. */
 const MOST_ROWS = 3;
+/** What a printed tick box without an item of its own weighs against a smaller hand (four times its smallness). */
+const BOX_TOO_MANY = 1.2;
 
 /** Checklists that may be used in a column of that width, the most fitting first. */
 export function listsFor(draft: Draft, context: Context, width: number): Piece[] {
@@ -92,7 +94,7 @@ export function rowsFor(demands: readonly Demand[], form: ListForm, options: Opt
     if (items.includes(null)) continue;
     const texts = items as RowText[];
     const rows = texts.reduce((n, t) => n + rowsOfItem(t), 0);
-    const cost = rows * 0.6 + (1 - size) * 4;
+    const cost = rows * 0.6 + (rows - items.length) * BOX_TOO_MANY + (1 - size) * 4;
     if (!best || cost < best.cost) best = { items: texts, rows, size, cost };
   }
   return best;
