@@ -480,7 +480,7 @@ export const CASES: Readonly<Record<string, RuleCase>> = {
   },
   W4: {
     good: [plain, [box(0), box(1, { y: 150 }), box(2), box(3, { y: 150, x: 13.4 })]],
-    bad: [plain, [box(0), box(1), box(2, { y: 150 }), box(3, { y: 150, x: 13.4 }), box(4, { x: 53.5 })]],
-    about: { is: 'no pattern', heights: ['high', 'high', 'low', 'low', 'high', null, null] },
+    bad: [plain, [box(0), box(1), box(2, { y: 150 }), box(3, { x: 13.4 }), box(4, { y: 150, x: 53.5 })]],
+    about: { is: 'no pattern', heights: ['high', 'high', 'low', 'high', 'low', null, null] },
   },
 };

@@ -18,7 +18,6 @@ export const crowned: Manner = {
     stand: 'hill',
     roundBases: true,
     times: 'in circles',
-    boxes: 5,
     listColors: 'fanned',
   },
   work: USUAL_WORK,

@@ -9,14 +9,29 @@ export const RHYTHMS = {
   'like a valley': heights('HHLLLHH'),
   'in a row at the top': heights('HHHHHHH'),
   'in a row on the floor': heights('LLLLLLL'),
+  'in pairs from the floor': heights('LLHHLLH'),
+  'in pairs from the top': heights('HHLLHHL'),
+  'one peak': heights('LLLHLLL'),
+  'one dip': heights('HHHLHHH'),
+  'like a roof': heights('LHHHHHL'),
+  'like a bowl': heights('HLLLLLH'),
+  'two hills': heights('LHHLHHL'),
+  'two bowls': heights('HLLHLLH'),
 } as const satisfies Record<string, readonly Height[]>;
 
 export type RhythmName = keyof typeof RHYTHMS;
 
-/** The rhythms a way of standing allows, the best liked first. */
+/** The rhythms a way of standing allows; the seed draws one of them. In a line there is nothing to draw. */
 export const STANDS = {
-  'up-and-down': ['up and down', 'down and up'],
-  hill: ['like a hill', 'like a valley'],
+  'up-and-down': [
+    'up and down',
+    'down and up',
+    'in pairs from the floor',
+    'in pairs from the top',
+    'two hills',
+    'two bowls',
+  ],
+  hill: ['like a hill', 'like a valley', 'one peak', 'one dip', 'like a roof', 'like a bowl'],
   top: ['in a row at the top'],
   floor: ['in a row on the floor'],
 } as const satisfies Record<string, readonly RhythmName[]>;

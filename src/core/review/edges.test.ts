@@ -237,7 +237,7 @@ const EDGES: Readonly<Record<string, Edge>> = {
     speaks: 4,
     laid: (n) => [
       context({ kit: boxes }),
-      [150, 31, 31, 150].slice(0, n).map((y, day) => {
+      [31, 31, 150, 31].slice(0, n).map((y, day) => {
         const place = dayColumn(plain.book, day)!;
         return placement({
           id: `b${day}`,

@@ -10,7 +10,6 @@ import { pieceKey } from '../../kit/kit';
 import type { Height } from '../../manner/rhythm';
 import { RHYTHMS, STANDS } from '../../manner/rhythm';
 import { TOLERANCE } from '../../measure/length';
-import { bottom } from '../../measure/rect';
 import { alignX } from '../../spread/align';
 import { assignBoxes } from '../exact/box-assignment';
 import type { BoxFit } from './box-fit';
@@ -24,6 +23,7 @@ import { randomFrom } from '../../measure/random';
 import { clearOfHours, freeStretches, keptFreeBesideBox, lengthOf } from '../../spread/free-room';
 import type { Stretch } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
+import { whim } from '../../spread/whim';
 
 /** Color differences under this look like one color side by side (handbook C3; a usual value). */
 export const ALIKE = 18;
@@ -33,6 +33,10 @@ const MOST_BOXES = 10;
 const MOST_DOUBLES = 2;
 /** How far a seed may lean between boxes: less than a scene that looks out costs. From memory. */
 const WHIM = 1.2;
+/** How far a seed leans between rhythms: less than a box is worth, more than which scene stands high. From memory. */
+const DRAWN = 18;
+/** A row's edge that a header may have of it, mm. From memory. */
+const UNDER_EDGE = 1.5;
 /** A box framed or whole needs this much, or it is not worth placing, mm. From memory. */
 const LEAST_BOX = 20;
 
@@ -65,12 +69,12 @@ export const boxes: Stage = (before, context) => {
   });
   const random = randomFrom(context.seed);
   const taste = candidates.map(() => context.week.days.map(() => random() * WHIM));
-  const solved = STANDS[context.ways.stand].map((name, r) => ({
+  const solved = STANDS[context.ways.stand].map((name) => ({
     rhythm: RHYTHMS[name],
-    r,
+    lean: whim(context, name) * DRAWN,
     ...solve(draft, context, candidates, places, RHYTHMS[name], taste, most),
   }));
-  const best = solved.reduce((a, b) => (b.cost + b.r < a.cost + a.r ? b : a));
+  const best = solved.reduce((a, b) => (b.cost + b.lean < a.cost + a.lean ? b : a));
   best.boxes.forEach((index, day) => {
     if (index === null || (day > 0 && best.boxes[day - 1] === index)) return;
     layBox(draft, context, day, candidates[index] as Box, best.rhythm[day] as Height);
@@ -109,11 +113,10 @@ function boxRoom(draft: Draft, context: Context, day: number): number {
   const wanted = leastHeight(draft, context, day);
   const row = rowForBox(context, day);
   const clear = clearOfHours(context, day, stretches);
-  const longest = !context.ways.keepsRows
-    ? Math.max(0, ...clear.map(lengthOf))
-    : row && isFree(stretches, row)
-      ? row.h
-      : 0;
+  const longest = Math.max(
+    0,
+    ...(context.ways.keepsRows ? (row ? [lengthOf(freeOf(row, stretches))] : []) : clear.map(lengthOf)),
+  );
   const kept = keptFreeBesideBox(context, day) + (wanted > 0 ? wanted + context.options.gap : 0);
   return Math.min(longest, free - kept) - frameHeight(draft, context);
 }
@@ -130,9 +133,19 @@ function rowForBox(context: Context, day: number): RowFrame | undefined {
   return frames.find(isClear);
 }
 
-/** True when a row is free but for the edge under its header. */
-const isFree = (stretches: readonly Stretch[], row: { y: number; h: number }): boolean =>
-  stretches.some((s) => s.from <= row.y + 1.5 && s.to >= row.y + row.h - 1.5);
+/**
+ * What is free of a row: a strip that is higher than a header takes a few millimeters of it, and the box is cut to the
+ * rest (handbook F2). Over the edge under its header it may lie.
+ */
+function freeOf(row: RowFrame, stretches: readonly Stretch[]): Stretch {
+  const parts = stretches.map((s) => ({
+    from: s.from <= row.y + UNDER_EDGE ? row.y : s.from,
+    to: s.to >= row.y + row.h - UNDER_EDGE ? row.y + row.h : s.to,
+  }));
+  return parts
+    .map((s) => ({ from: Math.max(s.from, row.y), to: Math.min(s.to, row.y + row.h) }))
+    .reduce((a, b) => (lengthOf(b) > lengthOf(a) ? b : a), { from: row.y, to: row.y });
+}
 
 function solve(
   draft: Draft,
@@ -237,7 +250,7 @@ function layBox(draft: Draft, context: Context, day: number, { piece, span }: Bo
   const x = span === 2 ? first.x : alignX(context, first, fit.w);
   const row = rowForBox(context, day);
   const y = row
-    ? row.y
+    ? from
     : height === 'high'
       ? from + (headerEndsAt(draft, day, from) ? 0 : frame / 2)
       : to - fit.h - frame / 2;
@@ -263,7 +276,7 @@ function layBox(draft: Draft, context: Context, day: number, { piece, span }: Bo
 /** The stretch of a day where a box stands: the highest or the lowest that is long enough. */
 function standing(draft: Draft, context: Context, day: number, height: Height, least: number): Stretch | undefined {
   const row = rowForBox(context, day);
-  if (row) return { from: row.y, to: bottom({ ...row, x: 0, w: 0 }) };
+  if (row) return freeOf(row, freeStretches(draft, context, day));
   const long = clearOfHours(context, day, freeStretches(draft, context, day)).filter((s) => lengthOf(s) >= least);
   const longest = Math.max(0, ...long.map(lengthOf));
   const roomy = long.filter((s) => lengthOf(s) >= Math.min(longest, 49 + least));

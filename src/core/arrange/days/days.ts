@@ -12,7 +12,7 @@ import type { PlannedDay } from './plan-week';
 import { planWeek } from './plan-week';
 import type { Reserved } from './reserved';
 import { reserve } from './reserved';
-import { spaceOut } from './spacing';
+import { partOf, spaceOut } from './spacing';
 
 /** How often a week is planned; the last time days that failed go on rungs that never do. From memory. */
 const ATTEMPTS = 5;
@@ -71,7 +71,7 @@ function topsOf({ context, day, standing, stretches }: PlannedDay): number[] {
     standing.map((s) => ({
       height: s.choice.height,
       stretch: s.stretch,
-      evening: s.block.minute >= EVENING,
+      part: partOf(s.block.minute),
       joined: littles === 'stacked' && s.choice.stacks === true,
     })),
     stretches,
@@ -79,8 +79,6 @@ function topsOf({ context, day, standing, stretches }: PlannedDay): number[] {
   );
 }
 
-/** From this minute on an item stands at the foot of its day. From memory. */
-const EVENING = 17 * 60;
 /** What has no hour is drawn to its part of the day this much less than a fixed hour draws. From memory. */
 const LIGHTLY = 0.03;
 

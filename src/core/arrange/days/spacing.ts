@@ -2,11 +2,20 @@ import type { Stretch } from '../../spread/free-room';
 import { TOLERANCE } from '../../measure/length';
 import { ROOM_FOR_ONE, lengthOf } from '../../spread/free-room';
 
+/** From these minutes on an item is of the day, and of its evening. From memory. */
+const NOON = 12 * 60;
+const EVENING = 17 * 60;
+
+export type PartOfDay = 'morning' | 'day' | 'evening';
+
+export const partOf = (minute: number): PartOfDay =>
+  minute >= EVENING ? 'evening' : minute >= NOON ? 'day' : 'morning';
+
 interface Standing {
   readonly height: number;
   /** number of the stretch it stands in */
   readonly stretch: number;
-  readonly evening: boolean;
+  readonly part: PartOfDay;
   /** stands close under another such one: littles stacked as one block */
   readonly joined?: boolean;
 }
@@ -15,12 +24,15 @@ interface Standing {
 const WIDEST = 2;
 /** A gap that scissors and eye can still do with where a day is overfull, mm. From memory. */
 export const TIGHT = 1;
+/** An open place longer than this is parted: the middle of the day comes to stand in it, mm. From memory. */
+const LONGEST_OPEN = 45;
 /** mm between littles stacked as one block; scissors leave that much. From memory. */
 const JOINED = 0.4;
 
 /**
  * Where items stand, in mm down the page: in each stretch the day's items from its top and the evening's from its foot,
- * all with equal gaps, and one open place between the two for what comes up (handbook D3, F4).
+ * all with equal gaps, and one open place between the two for what comes up (handbook D3, F4). Where that would be a
+ * hole, what has its time about midday stands in the middle of it.
  */
 export function spaceOut(items: readonly Standing[], stretches: readonly Stretch[], gap: number): number[] {
   const tops = new Array<number>(items.length).fill(0);
@@ -29,7 +41,8 @@ export function spaceOut(items: readonly Standing[], stretches: readonly Stretch
     if (!here.length) return;
     const heights = here.reduce((sum, i) => sum + (items[i] as Standing).height, 0);
     const slack = lengthOf(stretch) - heights;
-    const evening = here.filter((i) => (items[i] as Standing).evening);
+    const of = (...parts: PartOfDay[]) => here.filter((i) => parts.includes((items[i] as Standing).part));
+    const evening = of('evening');
     const split = evening.length > 0 && evening.length < here.length;
     const gaps = here.length - (split ? 2 : 1);
     const forPlace = ROOM_FOR_ONE + gap * (split ? 2 : 1);
@@ -44,11 +57,12 @@ export function spaceOut(items: readonly Standing[], stretches: readonly Stretch
         tops[i] = y;
         return y + (items[i] as Standing).height + ((items[i] as Standing).joined && next?.joined ? JOINED : between);
       }, from);
-    const y = down(
-      here.filter((n) => !(items[n] as Standing).evening),
-      stretch.from,
-    );
-    down(evening, Math.max(y, stretch.to - (down(evening, 0) - between)));
+    const floor = stretch.to - Math.max(0, down(evening, 0) - between);
+    const [morning, midday] = [of('morning'), of('day')];
+    const end = down([...morning, ...midday], stretch.from);
+    down(evening, Math.max(end, floor));
+    if (!morning.length || !midday.length || floor - end <= LONGEST_OPEN) return;
+    down(midday, down(morning, stretch.from) + (floor - end) / 2);
   });
   return tops;
 }

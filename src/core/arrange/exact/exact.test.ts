@@ -6,6 +6,7 @@ import { assignBoxes } from './box-assignment';
 import type { Kept } from './day-packing';
 import { packAll as packAllOrNull, packColumn } from './day-packing';
 import { randomFrom } from '../../measure/random';
+import type { PartOfDay } from '../days/spacing';
 import { spaceOut } from '../days/spacing';
 
 /** The cheapest assignment by trying every one. */
@@ -306,31 +307,38 @@ describe('a column', () => {
     }
   });
 
-  const spaced = (gap: number, to: number, ...items: [height: number, evening: boolean][]) =>
+  const spaced = (gap: number, to: number, ...items: [height: number, part: PartOfDay][]) =>
     spaceOut(
-      items.map(([height, evening]) => ({ height, stretch: 0, evening })),
+      items.map(([height, part]) => ({ height, stretch: 0, part })),
       [{ from: 40, to }],
       gap,
     );
   it.each([1, 2, 4])('keeps the gap of %d mm that is wanted, to the tenth', (gap) => {
-    const [a, b, c] = spaced(gap, 140, [12, false], [12, false], [10, false]) as [number, number, number];
+    const [a, b, c] = spaced(gap, 140, [12, 'day'], [12, 'day'], [10, 'day']) as [number, number, number];
     expect([a, b - a - 12, c - b - 12]).toEqual([40, gap, gap]);
   });
   it('opens its gaps only where no place is left that takes a flag with its gaps', () => {
     // 13 mm between day and evening: 9 and two gaps
-    expect(spaced(2, 89, [12, false], [12, false], [10, true])).toEqual([40, 54, 79]);
+    expect(spaced(2, 89, [12, 'day'], [12, 'day'], [10, 'evening'])).toEqual([40, 54, 79]);
     // 12: shared by the gaps, never more than twice the wanted one
-    expect(spaced(2, 88, [12, false], [12, false], [10, true])).toEqual([40, 56, 78]);
-    expect(spaced(2, 77, [12, false], [12, false], [10, true])).toEqual([40, 53.5, 67]);
-    expect(spaced(2, 52, [12, false])).toEqual([40]);
+    expect(spaced(2, 88, [12, 'day'], [12, 'day'], [10, 'evening'])).toEqual([40, 56, 78]);
+    expect(spaced(2, 77, [12, 'day'], [12, 'day'], [10, 'evening'])).toEqual([40, 53.5, 67]);
+    expect(spaced(2, 52, [12, 'day'])).toEqual([40]);
+  });
+
+  it('stands midday in the middle of what would be a hole, and only there', () => {
+    expect(spaced(2, 140, [12, 'morning'], [12, 'day'], [10, 'evening'])).toEqual([40, 85, 130]);
+    expect(spaced(2, 123, [12, 'morning'], [12, 'day'], [10, 'evening'])).toEqual([40, 54, 113]);
+    expect(spaced(2, 140, [12, 'day'], [10, 'evening'])).toEqual([40, 130]);
+    expect(spaced(2, 140, [12, 'morning'], [10, 'morning'])).toEqual([40, 54]);
   });
 
   it('spaces items equally, evenings at its foot, with one open place between', () => {
     const tops = spaceOut(
       [
-        { height: 12, stretch: 0, evening: false },
-        { height: 12, stretch: 0, evening: false },
-        { height: 10, stretch: 0, evening: true },
+        { height: 12, stretch: 0, part: 'day' },
+        { height: 12, stretch: 0, part: 'day' },
+        { height: 10, stretch: 0, part: 'evening' },
       ],
       [{ from: 40, to: 140 }],
       2,

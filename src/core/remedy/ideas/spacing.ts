@@ -4,7 +4,7 @@ import { Draft } from '../../spread/draft';
 import { atTheirHours } from '../../arrange/days/at-their-hours';
 import type { Stretch } from '../../spread/free-room';
 import { freeStretches, lengthOf } from '../../spread/free-room';
-import { TIGHT, spaceOut } from '../../arrange/days/spacing';
+import { TIGHT, partOf, spaceOut } from '../../arrange/days/spacing';
 import type { Context, Placement } from '../../spread/placement';
 import { dayColumn } from '../../book/columns';
 import { hoursOf, yOfMinute } from '../../book/hours';
@@ -89,7 +89,7 @@ export const evenOut: Idea = (c) =>
       const closer = { ...c.context, options: { ...c.context.options, gap } };
       const after = stoodAnew(closer, c.placements, day, (units, stretches) =>
         spaceOut(
-          units.map((u) => ({ ...u, evening: eveningLow && u.minute >= EVENING })),
+          units.map((u) => ({ ...u, part: eveningLow ? partOf(u.minute) : 'day' })),
           stretches,
           gap,
         ),
@@ -97,9 +97,6 @@ export const evenOut: Idea = (c) =>
       return after ? reached(c, { do: 'even out', day }, after) : [];
     });
   });
-
-/** From here on an item may be sent to the foot of its day, minutes. */
-const EVENING = 17 * 60;
 
 /**
  * In a book with hour lines: the day's items as near to their hours as they go; without its pictures, without its
