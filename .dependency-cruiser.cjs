@@ -8,6 +8,7 @@ const FLOORS = [
   ['kit'],
   ['manner', 'art'],
   ['spread'],
+  ['eye'],
   ['arrange'],
   ['edit', 'bench'],
   ['repair'],

@@ -8,6 +8,7 @@ import { kits } from './kits';
 import { print } from './print';
 import { writeReport } from './report';
 import { reviewing } from './reviewing';
+import { eye } from './eye';
 import { strangers } from './strangers';
 import { tenYears } from './ten-years';
 
@@ -17,6 +18,7 @@ async function main(): Promise<void> {
   await exact();
   const tables = corpusTable() + kitCorpusTable();
   strangers();
+  eye();
   kits();
   await print();
   await tenYears();

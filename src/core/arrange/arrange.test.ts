@@ -12,6 +12,7 @@ import { contains, intersect, right } from '../measure/rect';
 import { sortMinute } from '../week/demand';
 import type { Demand } from '../week/demand';
 import { pieceKey } from '../kit/kit';
+import { rhythmOf } from '../manner/rhythm';
 import type { Options } from '../manner/options/registry';
 import { arrange } from './arrange';
 import { openPlaces } from '../spread/open-places';
@@ -87,13 +88,17 @@ describe('the demo week in the scattered school', () => {
     expect(colors.slice(1).every((color, i) => color !== colors[i])).toBe(true);
   });
 
-  it('lets the boxes rise and fall, the first of the kit high in the middle', () => {
+  it('lets the boxes rise and fall in a rhythm that has a name, the first of the kit in the middle', () => {
     const boxes = placements.filter((p) => p.role === 'box').sort((a, b) => a.day! - b.day!);
     expect(boxes.length).toBeGreaterThanOrEqual(5);
     expect(boxes.find((p) => p.day === 3)?.code).toBe('FB-1');
     const middle = (p: Placement) => p.y + p.h / 2 < dayColumn(c.book, p.day!)!.y + dayColumn(c.book, p.day!)!.h / 2;
-    for (const [i, b] of boxes.entries())
-      if (boxes[i - 1]?.day === b.day! - 1) expect(middle(b)).not.toBe(middle(boxes[i - 1]!));
+    const heights = [0, 1, 2, 3, 4, 5, 6].map((day) => {
+      const b = boxes.find((p) => p.day === day);
+      return b ? (middle(b) ? ('high' as const) : ('low' as const)) : null;
+    });
+    expect(rhythmOf(heights)).not.toBeNull();
+    expect(new Set(heights)).toEqual(new Set([...heights, 'high', 'low']));
   });
 
   it('cuts lists to their rows and keeps the offcut for the next', () => {

@@ -8,6 +8,8 @@ import { days } from './days/days';
 import { Draft } from '../spread/draft';
 import type { Stage } from '../spread/draft';
 import { extender } from './base/extender';
+import { dressLeft } from './finish/dress-left';
+import { filling } from './finish/filling';
 import { finish } from './finish/finish';
 import { notes } from './finish/notes';
 import { penDates } from './base/pen-dates';
@@ -32,9 +34,11 @@ const STAGES: readonly Stage[] = [
   bands,
   boxes,
   days,
+  dressLeft,
   notes,
   finish,
   overlays,
+  filling,
   cutting,
 ];
 

@@ -2,6 +2,8 @@ import { context, demand, demoContext, demoSpread, weekWith } from '../../../tes
 import { apply } from '../edit/change';
 import { mixDays } from './mix';
 import { overdrawnPlacements } from '../edit/stock-check';
+import { sayEye } from '../eye/say-eye';
+import { sightOf } from '../eye/sight';
 import { intersect } from '../measure/rect';
 import { alternativesOf, apart } from './alternatives';
 import { footprint, matchDemands } from '../spread/placement';
@@ -17,6 +19,8 @@ it('are three that really differ, each with its score by rule and a sentence', (
     expect(a.says).toMatch(/^[A-Z][a-z]+ full box.*; \d+ of 100 stay white, most on [A-Z][a-z]+day; .* lead\.$/);
     expect(a.score.total).toBeGreaterThan(80);
     expect(a.unplaced).toBe(0);
+    expect(a.minds).toEqual(sayEye(sightOf(c, a.placements)));
+    expect(a.eye).toBeGreaterThan(0);
     expect(overdrawnPlacements(c, a.placements)).toEqual([]);
   }
   expect(apart(three[0]!, three[0]!)).toBe(0);

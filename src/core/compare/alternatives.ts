@@ -1,5 +1,8 @@
 import { dayColumn } from '../book/columns';
 import { colorName } from '../color/color-name';
+import { eyeCost } from '../eye/registry';
+import { sayEye } from '../eye/say-eye';
+import { sightOf } from '../eye/sight';
 import { pieceKey } from '../kit/kit';
 import { rhythmOf } from '../manner/rhythm';
 import type { Stand } from '../manner/rhythm';
@@ -27,6 +30,9 @@ export interface Alternative {
   readonly score: Score;
   readonly findings: readonly Finding[];
   readonly unplaced: number;
+  /** what the eye minds in it, in its points, and in words the heaviest first */
+  readonly eye: number;
+  readonly minds: readonly string[];
   /** one sentence on its character */
   readonly says: string;
 }
@@ -52,17 +58,20 @@ export function alternativesOf(context: Context, kept: readonly Placement[] = []
   const fewest = Math.min(...tried.map((a) => a.unplaced));
   const good = tried
     .filter((a) => a.unplaced <= fewest + 1)
-    .sort((a, b) => a.unplaced - b.unplaced || b.score.total - a.score.total);
+    .sort((a, b) => a.unplaced - b.unplaced || worthOf(b) - worthOf(a));
   const chosen = good.slice(0, 1);
   while (chosen.length < OFFERED && chosen.length < good.length) {
     const rest = good.filter((a) => !chosen.includes(a));
-    const worth = (a: Alternative): number => Math.min(...chosen.map((c) => apart(a, c))) + a.score.total / 400;
+    const worth = (a: Alternative): number => Math.min(...chosen.map((c) => apart(a, c))) + worthOf(a) / 400;
     const next = rest.reduce((a, b) => (worth(b) > worth(a) ? b : a));
     if (Math.min(...chosen.map((c) => apart(next, c))) < LEAST_APART) break; // the same spread once more
     chosen.push(next);
   }
   return chosen;
 }
+
+/** Points of the rules, and a tenth of the eye's. From memory. */
+const worthOf = (a: Alternative): number => a.score.total - a.eye / 10;
 
 function variantsOf({ ways, options, seed }: Context): Variant[] {
   const stands: readonly Stand[] = ways.keepsRows
@@ -100,6 +109,7 @@ function attempt(context: Context, kept: readonly Placement[], { options, ways, 
   const placements = arrange(own, kept);
   const view = viewOf(own, placements);
   const findings = review(view);
+  const sight = sightOf(own, placements);
   return {
     placements,
     options,
@@ -107,6 +117,8 @@ function attempt(context: Context, kept: readonly Placement[], { options, ways, 
     score: scoreOf(findings),
     findings,
     unplaced: withoutPlace(view),
+    eye: eyeCost(sight),
+    minds: sayEye(sight),
     says: character(view),
   };
 }

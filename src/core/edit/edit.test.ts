@@ -1,5 +1,5 @@
 import { demoSpread, found } from '../../../tests/fixtures';
-import { pieceIndex } from '../spread/placement';
+import { matchDemands, pieceIndex } from '../spread/placement';
 import { dayColumn } from '../book/columns';
 import { pieceKey } from '../kit/kit';
 import { bottom } from '../measure/rect';
@@ -15,7 +15,8 @@ import { overdrawnPlacements } from './stock-check';
 import { swapPiece, swapsFor } from './swap';
 
 const { context: c, placements } = demoSpread();
-const vet = placements.find((p) => p.text?.includes('vet'))!;
+const vetAt = c.week.demands.find((d) => d.title.includes('vet'))!;
+const vet = matchDemands(placements, c.week.demands).get(vetAt.key)!;
 const byId = (a: { id: string }, b: { id: string }) => (a.id < b.id ? -1 : 1);
 
 describe('an edit', () => {

@@ -98,6 +98,12 @@ export class Draft {
     return written;
   }
 
+  /** Writes something else, or smaller, on what is there. */
+  rewrite(id: string, written: Pick<Placement, 'text' | 'size'>): void {
+    const i = this.placements.findIndex((p) => p.id === id);
+    this.placements[i] = { ...(this.placements[i] as Placement), ...written };
+  }
+
   /**
    * Cuts a placement from another copy, or elsewhere from the same; its place on the page stays. To be done for all
    * parts of a design in one go.

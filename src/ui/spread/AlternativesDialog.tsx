@@ -94,6 +94,9 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
                 {lost(a)}
                 {a.unplaced ? `; ${a.unplaced} without a place` : ''}
               </Typography>
+              <Typography variant="caption" color="text.secondary" data-testid="minds">
+                {a.minds.length ? `The eye minds ${a.minds.join('; ')}.` : 'The eye minds nothing.'}
+              </Typography>
               <Box role="group" aria-label={`Days from way ${n + 1}`} sx={{ display: 'flex', gap: 0.25, mt: 'auto' }}>
                 {context.week.days.map((iso, day) => (
                   <ButtonBase

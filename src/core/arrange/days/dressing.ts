@@ -17,6 +17,7 @@ import { layTitle, listTitle } from './list-dressing';
 import type { At } from '../ladder/choice';
 import { layWritten } from '../ladder/written';
 import type { Fitted } from '../../spread/fit-text';
+import { sizesDownTo } from '../../spread/fit-text';
 import type { Draft } from '../../spread/draft';
 import { inkFor } from '../../spread/ink';
 import { foilCost } from '../../spread/foil';
@@ -46,13 +47,19 @@ export function dressBase(
   const upright = { x: x + (form.w - (form.cut?.w ?? design.width)) / 2, y: at.y + (form.h - design.height) / 2 };
   const extras =
     form.kind === 'deco'
-      ? { laid: [], text: null }
+      ? { laid: [], text: null, size: fitted.size }
       : form.turn
-        ? { laid: [], text: fitted.text }
+        ? { laid: [], ...fitted }
         : adorn(draft, context, demand, design, fitted, { x, y: at.y, w: form.w, h: form.h }, at, reserved);
   const place = { page: at.page, day: at.day, ...upright, turn: form.turn };
-  layWritten(draft, [design, taken], place, [demand], { text: extras.text, size: fitted.size });
-  for (const { piece, rect, text } of extras.laid) {
+  layWritten(draft, [design, taken], place, [demand], { text: extras.text, size: extras.size });
+  layOver(draft, extras.laid, at);
+  return true;
+}
+
+/** Lays what adorns a base. */
+export function layOver(draft: Draft, laid: readonly Laid[], at: Pick<At, 'page' | 'day'>): void {
+  for (const { piece, rect, text } of laid) {
     const over = draft.ledger.take(piece);
     if (over)
       draft.add(piece, over, {
@@ -66,7 +73,6 @@ export function dressBase(
         ink: text ? inkFor(piece) : null,
       });
   }
-  return true;
 }
 
 /** Of a form's designs the one that goes best with what lies around. */
@@ -89,7 +95,8 @@ interface Laid {
   readonly text?: string;
 }
 
-function adorn(
+/** Icon, script and time circle that go on an item's base, with the text that is then written beside them. */
+export function adorn(
   draft: Draft,
   context: Context,
   demand: Demand,
@@ -98,9 +105,10 @@ function adorn(
   place: Rect,
   at: At,
   reserved: Reserved,
-): { laid: Laid[]; text: string | null } {
-  const plain = { laid: [], text: fitted.text };
-  const hand = handAt(context.options.hand, fitted.size);
+): { laid: Laid[]; text: string | null; size: number } {
+  const plain = { laid: [], ...fitted };
+  // a picture is worth a smaller hand, as small as its owner writes (handbook P4)
+  const sizes = sizesDownTo(context.options.smallest).filter((size) => size <= fitted.size);
   if (base.kind === 'little' || base.kind === 'check-flag' || place.w < 24 || base.words) return plain;
   const icon = layIcon(draft, context, demand, place, reserved);
   const script = layScript(draft, context, demand, place, base, icon, at, reserved);
@@ -124,7 +132,9 @@ function adorn(
       baseOf(base, place),
       laid.map(({ rect }) => ({ ...rect, x: rect.x - place.x, y: rect.y - place.y })),
     );
-    if (text === null || textFits(text, room.w, room.h, hand)) return { laid, text };
+    const size =
+      text === null ? fitted.size : sizes.find((s) => textFits(text, room.w, room.h, handAt(context.options.hand, s)));
+    if (size !== undefined) return { laid, text, size };
   }
   return plain;
 }

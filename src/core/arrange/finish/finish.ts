@@ -1,14 +1,10 @@
 import { dayColumn } from '../../book/columns';
-import { area, intersect, unionArea } from '../../measure/rect';
-import { alignX } from '../../spread/align';
 import { byCost, piecesOf, tasteCost } from '../../spread/choose';
 import type { Draft, Stage } from '../../spread/draft';
 import { besidePlaces, openPlaces } from '../../spread/open-places';
-import type { Stretch } from '../../spread/free-room';
-import { freeStretches, keptFree, lengthOf } from '../../spread/free-room';
+import { freeStretches, lengthOf } from '../../spread/free-room';
 import { pieceKey } from '../../kit/kit';
 import type { Context } from '../../spread/placement';
-import { footprint } from '../../spread/placement';
 import { whim } from '../../spread/whim';
 
 /** Pieces of a cluster overlap by this share of their height; so many make one. From memory. */
@@ -18,55 +14,15 @@ const CLUSTER = 3;
 const WHIM = 6;
 /** What it costs to take a picture that could stand for a chore as mere ornament. From memory. */
 const SERVES = 40;
-/** Pictures of a day at most; a second one only where an open place as long as this is left, mm. From memory. */
-const MOST_PICTURES = 2;
-const HOLE = 55;
 
-/**
- * Pictures in the widest open places, a day in turn, while a day is emptier than wanted, or one cluster in the emptiest
- * day; room for what comes up stays (handbook W1, D3).
- */
+/** Where a school has its deco in one cluster, that, in the emptiest day; elsewhere `filling` fills the days. */
 export const finish: Stage = (before, context) => {
+  const hasOne = before.placements.some((p) => p.role === 'finish' && p.day !== null);
+  if (context.ways.deco !== 'cluster' || hasOne) return before;
   const draft = before.clone();
-  if (context.ways.deco === 'none') return draft;
-  if (context.ways.deco === 'cluster') {
-    if (!draft.placements.some((p) => p.role === 'finish' && p.day !== null)) layCluster(draft, context);
-    return draft;
-  }
-  for (let round = 0; round < MOST_PICTURES * 7; round++) {
-    const day = round % 7;
-    const column = dayColumn(context.book, day);
-    if (!column || (round < 7 && hasPicture(draft, day))) continue;
-    if (round >= 7 && lengthOf(longestOf(draft, context, day) ?? NOWHERE) < HOLE) continue;
-    const covered = unionArea(draft.lyingIn(column.page, column).flatMap((p) => intersect(footprint(p), column) ?? []));
-    if (1 - covered / area(column) <= context.options.whiteSpace) continue;
-    layPicture(draft, context, day);
-  }
+  layCluster(draft, context);
   return draft;
 };
-
-/** What a day without an open stretch has of one, mm. */
-const NOWHERE: Stretch = { from: 0, to: 0 };
-
-const hasPicture = (draft: Draft, day: number): boolean =>
-  draft.placements.some((p) => p.role === 'finish' && p.day === day);
-
-function layPicture(draft: Draft, context: Context, day: number): void {
-  const column = dayColumn(context.book, day);
-  const stretch = longestOf(draft, context, day);
-  if (!column || !stretch) return;
-  const room = lengthOf(stretch) - keptFree(context, day) - context.options.gap;
-  const piece = pictureFor(draft, context, room, column.w);
-  const taken = piece && draft.ledger.take(piece);
-  if (piece && taken)
-    draft.add(piece, taken, {
-      page: column.page,
-      day,
-      x: alignX(context, column, piece.width),
-      y: stretch.to - piece.height,
-      role: 'finish',
-    });
-}
 
 /** One cluster of overlapping pictures, standing on the floor of the day that has the most room. */
 function layCluster(draft: Draft, context: Context): void {

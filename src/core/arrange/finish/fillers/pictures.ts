@@ -1,0 +1,99 @@
+import { dayColumn } from '../../../book/columns';
+import type { Piece } from '../../../kit/kit';
+import { pieceKey } from '../../../kit/kit';
+import { TOLERANCE } from '../../../measure/length';
+import type { Rect } from '../../../measure/rect';
+import { bottom, intersect, right } from '../../../measure/rect';
+import { byCost, piecesOf, tasteCost } from '../../../spread/choose';
+import { lengthOf } from '../../../spread/free-room';
+import type { Placement } from '../../../spread/placement';
+import { footprint } from '../../../spread/placement';
+import { whim } from '../../../spread/whim';
+import { WHOLE } from './filler';
+import type { Fill, Filler, OpenDay } from './filler';
+
+/** Designs that are looked at for a day: the largest few that go in, and those that the seed leans to. From memory. */
+const DESIGNS = 7;
+/** Upon a box or another picture it hides this share of that at most, and lies on it by so much. From memory. */
+const OVER = 0.3;
+/** What a picture costs that could stand for a chore. From memory. */
+const SERVES = 4;
+/** mm that a picture may come nearer to a header or a box than the gap, as its company. From memory. */
+const CLOSE = 1;
+
+/**
+ * Pictures in company: at the corner of a box, over the corner of another picture, close under what stands above, or
+ * on the floor; left and right, in the middle only where they are nearly as wide as the column.
+ */
+export const pictures: Fill = (open) => {
+  const { draft, context, day, free } = open;
+  const column = dayColumn(context.book, day);
+  if (!column) return [];
+  const designs = byCost(piecesOf(context, 'deco'), (p) =>
+    p.kit === context.kit.name && draft.ledger.untouched(p) > 0 && p.width <= column.w + TOLERANCE
+      ? tasteCost(p, context) - p.height / 8 + whim(context, pieceKey(p)) * 3
+      : Infinity,
+  ).slice(0, DESIGNS);
+  const hosts = draft.lyingIn(column.page, column).filter((p) => mayBeLainUpon(open, p));
+  const closer = Math.max(0, context.options.gap - CLOSE);
+  return designs.flatMap((piece) => [
+    ...free
+      .filter((s) => lengthOf(s) >= piece.height)
+      .flatMap((s) =>
+        sidesOf(piece, column).flatMap((x) => [
+          at(open, piece, x, Math.max(column.y, s.from - closer)),
+          at(open, piece, x, Math.min(bottom(column), s.to + closer) - piece.height),
+        ]),
+      ),
+    ...hosts.flatMap((host) => atCornersOf(open, piece, host, column)),
+  ]);
+};
+
+const at = ({ context, day }: OpenDay, piece: Piece, x: number, y: number, layer = 0): Filler => ({
+  piece,
+  parts: WHOLE,
+  page: dayColumn(context.book, day)?.page as number,
+  x,
+  y,
+  w: piece.width,
+  h: piece.height,
+  layer,
+  role: 'finish',
+  cost: (piece.icon ? SERVES : 0) + tasteCost(piece, context),
+});
+
+const sidesOf = (piece: Piece, column: Rect): number[] =>
+  column.w - piece.width < CLOSE * 2
+    ? [column.x + (column.w - piece.width) / 2]
+    : [column.x, right(column) - piece.width];
+
+/** A box or a picture with nothing written on it and nothing of its own under the knife. */
+function mayBeLainUpon({ draft }: OpenDay, p: Placement): boolean {
+  const kind = draft.pieceOf(p)?.kind;
+  const isOpen =
+    kind === 'deco' ? p.role === 'finish' : kind === 'full-box' || kind === 'half-box' || kind === 'third-box';
+  return isOpen && p.turn === 0 && p.text === null && p.items.length === 0;
+}
+
+/** Over the upper or the lower edge of something, at its left or right corner, where the rest of it finds free room. */
+function atCornersOf(open: OpenDay, piece: Piece, host: Placement, column: Rect): Filler[] {
+  const { draft, free, context } = open;
+  const { gap } = context.options;
+  const h = footprint(host);
+  if (piece.width * piece.height > h.w * h.h) return [];
+  const ys = [h.y - piece.height * (1 - OVER), bottom(h) - piece.height * OVER];
+  return sidesOf(piece, column).flatMap((x) =>
+    ys.flatMap((y): Filler[] => {
+      const rect = { x, y, w: piece.width, h: piece.height };
+      const shared = intersect(rect, h);
+      if (!shared || shared.w * shared.h > h.w * h.h * OVER) return [];
+      const out = y < h.y ? { from: y, to: h.y } : { from: bottom(h), to: y + piece.height };
+      // the gap is between it and what it lies on; beyond that its room must be free
+      const [above, below] = y < h.y ? [0, gap] : [gap, 0];
+      const isFree = free.some((s) => s.from <= out.from + above && s.to >= out.to - below);
+      const touched = draft.lyingIn(host.page, rect).filter((q) => q.id !== host.id);
+      if (!isFree || touched.some((q) => !mayBeLainUpon(open, q))) return [];
+      return [at(open, piece, x, y, 1 + Math.max(host.layer, ...touched.map((q) => q.layer)))];
+    }),
+  );
+}

@@ -1,0 +1,7 @@
+import type { Fill } from './filler';
+import { boxesToWriteOn } from './boxes-to-write-on';
+import { littles } from './littles';
+import { pictures } from './pictures';
+
+/** In which ways a day is filled. One line a way. */
+export const FILLERS: readonly Fill[] = [pictures, boxesToWriteOn, littles];

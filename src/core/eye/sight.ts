@@ -1,0 +1,63 @@
+import type { Region } from '../book/book';
+import { dayColumn } from '../book/columns';
+import type { Kind } from '../kit/kinds';
+import { pieceKey } from '../kit/kit';
+import type { Rect } from '../measure/rect';
+import { intersect } from '../measure/rect';
+import type { Context, Placement } from '../spread/placement';
+import { footprint, pieceIndex } from '../spread/placement';
+
+/** A piece as the eye takes it in: where it lies, what it is, whether something is written on it. mm */
+export interface Mark extends Rect {
+  /** of its placement; null for one that is only thought of */
+  readonly id: string | null;
+  /** null: writing on the paper */
+  readonly kind: Kind | null;
+  /** names its design */
+  readonly design: string;
+  readonly layer: number;
+  readonly written: boolean;
+  /** lies for its looks alone */
+  readonly isFinish: boolean;
+}
+
+/** What lies on each of the seven columns. Never changed; `with` gives another. */
+export interface Sight {
+  readonly context: Context;
+  readonly columns: readonly (Region | undefined)[];
+  readonly byDay: readonly (readonly Mark[])[];
+}
+
+/** A spread as the eye takes it in. */
+export function sightOf(context: Context, placements: readonly Placement[]): Sight {
+  const columns = context.week.days.map((_, day) => dayColumn(context.book, day));
+  const pieces = pieceIndex(context);
+  const marks = placements.map((p) => ({ page: p.page, mark: markOf(p, pieces.get(pieceKey(p))?.kind ?? null) }));
+  return {
+    context,
+    columns,
+    byDay: columns.map((column) =>
+      column ? marks.flatMap(({ page, mark }) => (page === column.page && intersect(mark, column) ? [mark] : [])) : [],
+    ),
+  };
+}
+
+const markOf = (p: Placement, kind: Kind | null): Mark => ({
+  ...footprint(p),
+  id: p.id,
+  kind,
+  design: pieceKey(p),
+  layer: p.layer,
+  written: p.text !== null || p.items.length > 0,
+  isFinish: p.role === 'finish',
+});
+
+/** The same with one piece more on a day. */
+export const withMark = (sight: Sight, day: number, mark: Mark): Sight => ({
+  ...sight,
+  byDay: sight.byDay.map((marks, d) => (d === day ? [...marks, mark] : marks)),
+});
+
+/** Deco pieces of a day that lie for their looks. */
+export const picturesOf = (marks: readonly Mark[]): readonly Mark[] =>
+  marks.filter((m) => m.kind === 'deco' && m.isFinish);

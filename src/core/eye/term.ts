@@ -1,0 +1,12 @@
+import type { Sight } from './sight';
+
+/** One thing that the eye minds, with its weight; the sum of all is what a spread costs it. */
+export interface Term {
+  readonly name: string;
+  /** what is minded, as it is said in Finish and in Other ways */
+  readonly says: string;
+  /** cost of one day; 0 where there is nothing to mind */
+  readonly ofDay?: (sight: Sight, day: number) => number;
+  /** cost of the week as a whole */
+  readonly ofWeek?: (sight: Sight) => number;
+}

@@ -1,0 +1,26 @@
+import { blanksOf } from '../blanks';
+import { lengthOf, wantedWhite } from '../../spread/free-room';
+import type { Term } from '../term';
+
+/** A bare run up to this is a gap; from the second on it is a hole, mm. From memory. */
+const GAP = 28;
+const HOLE = 45;
+/** What a mm beyond a gap costs, and one beyond a hole more. From memory. */
+const PER_MM = 0.35;
+const HOLE_MM = 1.4;
+
+/** No blank by accident: a bare run costs by what it is longer than a gap, or than the white that is wanted (W1). */
+export const blank: Term = {
+  name: 'blank',
+  says: 'bare paper that nobody asked for',
+  ofDay(sight, day) {
+    const column = sight.columns[day];
+    if (!column) return 0;
+    const white = wantedWhite(sight.context, day);
+    return blanksOf(column, sight.byDay[day] ?? []).reduce((sum, run) => {
+      const long = lengthOf(run) - Math.max(GAP, white);
+      const hole = lengthOf(run) - Math.max(HOLE, white);
+      return sum + Math.max(0, long) * PER_MM + Math.max(0, hole) * HOLE_MM;
+    }, 0);
+  },
+};

@@ -1,0 +1,152 @@
+/**
+ * What a decorator sees first, counted over a spread by its rectangles alone: nothing here asks the engine's own
+ * reckoning of free room. Lengths in mm.
+ */
+import { arrange } from '../../src/core/arrange/arrange';
+import { fitBox } from '../../src/core/arrange/boxes/box-fit';
+import { dayColumn } from '../../src/core/book/columns';
+import { rowFrames } from '../../src/core/book/rows';
+import type { MANNERS } from '../../src/core/manner/registry';
+import { pieceKey } from '../../src/core/kit/kit';
+import type { Piece } from '../../src/core/kit/kit';
+import type { Kind } from '../../src/core/kit/kinds';
+import type { Rect } from '../../src/core/measure/rect';
+import { bottom, intersect, unionArea } from '../../src/core/measure/rect';
+import { Draft } from '../../src/core/spread/draft';
+import type { Context, Placement } from '../../src/core/spread/placement';
+import { footprint, isWriting, pieceIndex } from '../../src/core/spread/placement';
+import { context, weekWith } from '../fixtures';
+import { KIT_SORTS } from '../kit-sorts';
+import { strangersBook } from '../strangers/books';
+import { strangersItems, strangersKit } from '../strangers/weeks';
+import { BOOKS } from '../../src/core/book/registry';
+import type { Book } from '../../src/core/book/book';
+
+/** A blank longer than this looks forgotten. Issue's own bar; from memory. */
+export const LONGEST_BLANK = 45;
+/** A slice of a column is blank where less than this share of its width is covered. */
+const COVERED = 0.25;
+/** Something of a header's section stands within so many mm under it. */
+const SECTION = 15;
+/** A label and its gap, for what comes up (D3). */
+const COMES_UP = 11;
+const DAYS = [0, 1, 2, 3, 4, 5, 6];
+
+export interface Seen {
+  readonly days: number;
+  /** days with a blank of over 45 mm into which a full box, half box or picture left on the sheets would go */
+  readonly blank: number;
+  /** white of the columns beyond what was asked for, as a share, summed over the days */
+  readonly white: number;
+  /** days without a box that could hold a full box that is left */
+  readonly boxless: number;
+  /** rows of days where rows are kept, and those with nothing in them though the kit has something for them */
+  readonly rows: number;
+  readonly empty: number;
+  readonly headers: number;
+  readonly idle: number;
+  /** same picture twice, one under the other, within 60 mm */
+  readonly twins: number;
+  readonly pictures: number;
+  readonly bare: number;
+  /** copies of the kit and those laid, by kind */
+  readonly copies: ReadonlyMap<Kind, number>;
+  readonly laid: ReadonlyMap<Kind, number>;
+}
+
+/** Runs of a column in which hardly anything lies, longest first. */
+export function blanksOf(column: Rect & { page: number }, placements: readonly Placement[]): Rect[] {
+  const step = 0.5;
+  const there = placements.filter((p) => p.page === column.page).map(footprint);
+  const runs: Rect[] = [];
+  let from: number | null = null;
+  for (let y = column.y; y <= bottom(column) + step; y += step) {
+    const slice = { x: column.x, y, w: column.w, h: step };
+    const parts = there.flatMap((r) => intersect(r, slice) ?? []);
+    const isBlank = y + step <= bottom(column) && unionArea(parts) < COVERED * column.w * step;
+    if (isBlank) from ??= y;
+    else if (from !== null) {
+      runs.push({ x: column.x, y: from, w: column.w, h: y - from });
+      from = null;
+    }
+  }
+  return runs.sort((a, b) => b.h - a.h);
+}
+
+export function seen(c: Context, placements: readonly Placement[]): Seen {
+  const pieces = pieceIndex(c);
+  const kindOf = (p: Placement): Kind | undefined => pieces.get(pieceKey(p))?.kind;
+  const { ledger } = Draft.begin(c, placements);
+  const left = (...kinds: Kind[]): Piece[] =>
+    c.kit.pieces.filter((p) => kinds.includes(p.kind) && ledger.untouched(p) > 0);
+  let [days, blank, white, boxless, rows, empty] = [0, 0, 0, 0, 0, 0];
+  let [headers, idle, twins, pictures, bare] = [0, 0, 0, 0, 0];
+  for (const day of DAYS) {
+    const column = dayColumn(c.book, day);
+    if (!column) continue;
+    days++;
+    const there = placements.filter((p) => p.page === column.page && intersect(footprint(p), column));
+    const [longest, other] = blanksOf(column, placements);
+    const room = longest?.h ?? 0;
+    // a place for what comes up stays: there, or elsewhere in the day
+    const kept = (other?.h ?? 0) > COMES_UP + 4 ? 4 : COMES_UP + 4;
+    if (
+      room > LONGEST_BLANK &&
+      (left('full-box').some((p) => fitBox(p, column.w, room - kept)) ||
+        left('half-box', 'deco').some((p) => p.height <= room - kept && p.width <= column.w + 0.5))
+    )
+      blank++;
+    const covered = unionArea(there.flatMap((p) => intersect(footprint(p), column) ?? []));
+    white += 1 - covered / (column.w * column.h) - c.options.whiteSpace;
+    const hasBox = placements.some((p) => p.role === 'box' && p.day === day);
+    if (!hasBox && left('full-box').some((p) => fitBox(p, column.w, room - 13))) boxless++;
+    if (c.ways.keepsRows)
+      for (const frame of rowFrames(c.book, day)) {
+        rows++;
+        const area = { ...column, y: frame.y, h: frame.h };
+        const inIt = there.flatMap((p) => intersect(footprint(p), area) ?? []).filter((r) => r.h > 4);
+        const fits = left('full-box', 'half-box', 'third-box', 'deco', 'little').some(
+          (p) => (fitBox(p, column.w, frame.h) ?? (p.width <= column.w && p.height <= frame.h)) !== false,
+        );
+        if (!inIt.length && fits) empty++;
+      }
+    for (const h of there.filter((p) => kindOf(p) === 'header' && p.role === 'base')) {
+      headers++;
+      const under = there.some(
+        (p) => p !== h && kindOf(p) !== 'header' && footprint(p).y >= bottom(h) - 2 && footprint(p).y <= bottom(h) + SECTION, // prettier-ignore
+      );
+      if (!under) idle++;
+    }
+    const deco = there.filter((p) => kindOf(p) === 'deco');
+    if (!deco.length) bare++;
+    pictures += deco.length;
+    for (const [i, a] of deco.entries())
+      if (deco.slice(i + 1).some((b) => b.code === a.code && Math.abs(a.y - b.y) < 60)) twins++;
+  }
+  const copies = new Map<Kind, number>();
+  const laid = new Map<Kind, number>();
+  for (const p of c.kit.pieces) copies.set(p.kind, (copies.get(p.kind) ?? 0) + p.count);
+  for (const key of new Set(
+    placements.filter((p) => !isWriting(p)).map((p) => `${kindOf(p)} ${pieceKey(p)} ${p.copy}`),
+  ))
+    laid.set(key.split(' ')[0] as Kind, (laid.get(key.split(' ')[0] as Kind) ?? 0) + 1);
+  return { days, blank, white, boxless, rows, empty, headers, idle, twins, pictures, bare, copies, laid };
+}
+
+/** Weeks for the eye, by a seed: two of three with kits of the sorts that people buy, the rest with strangers' kits. */
+export function eyeWeek(seed: number, manner: string): Context {
+  const sorts = Object.values(KIT_SORTS);
+  const table = seed % 3 === 0 ? { kit: strangersKit(seed) } : sorts[seed % sorts.length]?.(seed);
+  const shipped: readonly Book[] = Object.values(BOOKS);
+  return context({
+    book: seed % 2 ? strangersBook(seed) : shipped[seed % shipped.length],
+    ...table,
+    manner,
+    seed,
+    week: weekWith(...strangersItems(seed, 4 + ((seed * 7) % 42))),
+  });
+}
+
+export const SCHOOLS = ['scattered', 'grounded', 'crowned', 'three-rows'] as const satisfies (keyof typeof MANNERS)[];
+
+export const laid = (c: Context): readonly Placement[] => arrange(c);

@@ -1,0 +1,114 @@
+import { costOfDay, costOfWeek } from '../../src/core/eye/registry';
+import { sightOf } from '../../src/core/eye/sight';
+import { arrange } from '../../src/core/arrange/arrange';
+import { rhythmOf } from '../../src/core/manner/rhythm';
+import { bottom, contains, intersect } from '../../src/core/measure/rect';
+import { dayColumn } from '../../src/core/book/columns';
+import { boxesOf } from '../../src/core/review/boxes-of';
+import { viewOf } from '../../src/core/review/review';
+import { ROOM_FOR_ONE, freeStretches, lengthOf } from '../../src/core/spread/free-room';
+import { Draft } from '../../src/core/spread/draft';
+import { footprint } from '../../src/core/spread/placement';
+import { demoContext } from '../fixtures';
+import { SCHOOLS, blanksOf, eyeWeek, seen } from './measure';
+
+/** Seeds with kits of other sorts each: thin ones, some with pictures, strangers’ ones. */
+const SEEDS = [3, 8, 12, 13, 15, 16, 18, 24, 28, 30];
+
+describe.each(SCHOOLS)('weeks of any kit, %s', (school) => {
+  const weeks = SEEDS.map((seed) => eyeWeek(seed, school));
+  const laid = weeks.map((c) => arrange(c));
+  const sums = weeks.map((c, i) => seen(c, laid[i]!));
+  const total = (of: 'blank' | 'boxless' | 'idle' | 'twins' | 'empty' | 'days' | 'headers'): number =>
+    sums.reduce((sum, s) => sum + s[of], 0);
+
+  it('have hardly a hole that something left would fill, and hardly a day without the box it could hold', () => {
+    expect(total('blank') / total('days')).toBeLessThanOrEqual(0.08);
+    expect(total('boxless') / total('days')).toBeLessThanOrEqual(0.08);
+  });
+  it('have no header over nothing but a few, no picture under itself, no row empty for nothing', () => {
+    expect(total('idle') / Math.max(1, total('headers'))).toBeLessThan(0.05);
+    expect(total('twins')).toBeLessThanOrEqual(1);
+    expect(total('empty')).toBeLessThanOrEqual(8);
+  });
+  it('have what lies for its looks in its column, on nothing that is written, and one as good never left out', () => {
+    weeks.forEach((c, i) => {
+      const placements = laid[i]!;
+      for (const p of placements.filter(
+        (q) => q.role === 'finish' && q.day !== null && q.x >= (dayColumn(c.book, q.day)?.x ?? 0),
+      )) {
+        const column = dayColumn(c.book, p.day!)!;
+        expect(
+          contains(
+            { ...column, x: column.x - 0.6, w: column.w + 1.2, y: column.y - 0.1, h: column.h + 0.2 },
+            footprint(p),
+          ),
+        ).toBe(true);
+        const under = placements.filter(
+          (q) => q !== p && q.page === p.page && q.layer < p.layer && intersect(footprint(q), footprint(p)),
+        );
+        expect(under.filter((q) => q.text !== null || q.items.length)).toEqual([]);
+      }
+    });
+  });
+});
+
+it('a picture that was added is worth it: without any one of them the eye minds more', () => {
+  const c = eyeWeek(8, 'scattered');
+  const placements = arrange(c);
+  const cost = (laid: typeof placements, day: number) =>
+    costOfDay(sightOf(c, laid), day) + costOfWeek(sightOf(c, laid));
+  const pictures = placements.filter((p) => p.role === 'finish' && p.day !== null && p.layer > 0);
+  expect(pictures.length).toBeGreaterThan(1);
+  for (const p of pictures)
+    expect(
+      cost(
+        placements.filter((q) => q !== p),
+        p.day!,
+      ),
+    ).toBeGreaterThan(cost(placements, p.day!) - 6);
+});
+
+it('room for what comes up stays in each day that had it (D3)', () => {
+  for (const school of SCHOOLS) {
+    const c = eyeWeek(28, school);
+    const placements = arrange(c);
+    const room = (laid: typeof placements, day: number) =>
+      Math.max(0, ...freeStretches(Draft.begin(c, laid), c, day).map(lengthOf));
+    const bare = placements.filter((p) => p.role !== 'finish');
+    for (const day of [0, 1, 2, 3, 4, 5, 6])
+      if (room(bare, day) >= ROOM_FOR_ONE + 8) expect(room(placements, day)).toBeGreaterThanOrEqual(ROOM_FOR_ONE);
+  }
+});
+
+it('eight seeds of one week have at least four rhythms, all with a name', () => {
+  for (const manner of ['scattered', 'crowned']) {
+    const c = demoContext({ manner });
+    const rhythms = new Set(
+      [1, 2, 3, 4, 5, 6, 7, 8].map((seed) => {
+        const boxes = boxesOf(viewOf(c, arrange({ ...c, seed })));
+        const heights = c.week.days.map((_, day) => {
+          const box = boxes.find((b) => b.days.includes(day));
+          const column = dayColumn(c.book, day)!;
+          return box
+            ? box.rect.y + bottom(box.rect) < column.y + bottom(column)
+              ? ('high' as const)
+              : ('low' as const)
+            : null;
+        });
+        expect(rhythmOf(heights)).not.toBeNull();
+        return heights.map((h) => h?.charAt(0) ?? '-').join('');
+      }),
+    );
+    expect(rhythms.size).toBeGreaterThanOrEqual(4);
+  }
+});
+
+it('the measure sees holes where they are', () => {
+  const c = eyeWeek(8, 'scattered');
+  const column = dayColumn(c.book, 0)!;
+  expect(blanksOf(column, []).map((r) => Math.round(r.h))).toEqual([Math.floor(column.h)]);
+  const bare = arrange(c).filter((p) => p.role !== 'finish' && p.role !== 'box');
+  expect(seen(c, bare).blank).toBeGreaterThan(2);
+  expect(seen(c, bare).boxless).toBeGreaterThan(2);
+});
