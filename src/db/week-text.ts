@@ -49,6 +49,8 @@ async function renewWeek(trx: Database, week: string): Promise<void> {
       coalesce((select group_concat(text, char(10)) from (
         select text from placement where spread_id in (select id from laid) and text <> '' union
         select text from writing where spread_id in (select id from laid) and text <> '' union
+        select words from placement join piece using (kit_id, code)
+          where spread_id in (select id from laid) and kind in ('script', 'little') and words <> '' union
         select title from past_item where week = ${week})), '') as items,
       coalesce((select group_concat(text, char(10)) from record
         where day between ${first} and ${last} and what = 'dinner'), '') as dinners,
