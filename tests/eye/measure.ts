@@ -90,15 +90,16 @@ export function seen(c: Context, placements: readonly Placement[]): Seen {
     const room = longest?.h ?? 0;
     // a place for what comes up stays: there, or elsewhere in the day
     const kept = (other?.h ?? 0) > COMES_UP + 4 ? 4 : COMES_UP + 4;
+    // one full box a day at most
+    const hasBox = placements.some((p) => p.day === day && (p.role === 'box' || kindOf(p) === 'full-box'));
     if (
       room > LONGEST_BLANK &&
-      (left('full-box').some((p) => fitBox(p, column.w, room - kept)) ||
+      ((!hasBox && left('full-box').some((p) => fitBox(p, column.w, room - kept))) ||
         left('half-box', 'deco').some((p) => p.height <= room - kept && p.width <= column.w + 0.5))
     )
       blank++;
     const covered = unionArea(there.flatMap((p) => intersect(footprint(p), column) ?? []));
     white += 1 - covered / (column.w * column.h) - c.options.whiteSpace;
-    const hasBox = placements.some((p) => p.role === 'box' && p.day === day);
     if (!hasBox && left('full-box').some((p) => fitBox(p, column.w, room - 13))) boxless++;
     if (c.ways.keepsRows)
       for (const frame of rowFrames(c.book, day)) {

@@ -23,8 +23,8 @@ describe.each(SCHOOLS)('weeks of any kit, %s', (school) => {
     sums.reduce((sum, s) => sum + s[of], 0);
 
   it('have hardly a hole that something left would fill, and hardly a day without the box it could hold', () => {
-    expect(total('blank') / total('days')).toBeLessThanOrEqual(0.08);
-    expect(total('boxless') / total('days')).toBeLessThanOrEqual(0.08);
+    expect(total('blank') / total('days')).toBeLessThanOrEqual(0.03);
+    expect(total('boxless') / total('days')).toBeLessThanOrEqual(0.05);
   });
   it('have no header over nothing but a few, no picture under itself, no row empty for nothing', () => {
     expect(total('idle') / Math.max(1, total('headers'))).toBeLessThan(0.05);

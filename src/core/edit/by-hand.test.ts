@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { context, demoSpread, kitOf, piece, placement } from '../../../tests/fixtures';
+import { demand, weekWith, context, demoSpread, kitOf, piece, placement } from '../../../tests/fixtures';
 import { openPaper, regionsOf } from '../book/columns';
 import type { Piece } from '../kit/kit';
 import { contains, intersect, right } from '../measure/rect';
@@ -242,6 +242,15 @@ describe('what an edit speaks of', () => {
     const words = context({ kit: kitOf(piece({ words: 'tide', motif: 'kelp' }), piece({ code: 'M', motif: 'kelp' })) });
     expect(thingOf(words, placement({ text: 'vet\nJuniper' })).words).toBe('vet');
     expect(thingOf(words, placement()).words).toBe('tide');
+    const week = weekWith(demand({ uid: 'v', title: 'vet, Juniper', day: 0, lastDay: 0 }));
+    const named = (text: string | null, items = ['v']) => thingOf({ ...words, week }, placement({ text, items })).words;
+    // a script says the rest of it
+    expect([named('Juniper'), named('vet,\nJuniper'), named('8a vet, Juniper')]).toEqual([
+      'vet, Juniper',
+      'vet,',
+      '8a vet, Juniper',
+    ]);
+    expect([named('Juniper', []), named('Juniper', ['v', 'w']), named(null)]).toEqual(['Juniper', 'Juniper', 'tide']);
     expect(thingOf(words, placement({ code: 'M' })).words).toBe('kelp');
     expect(thingOf(words, placement({ code: 'gone' }))).toEqual({ kind: null, code: 'gone', words: '' });
   });

@@ -17,9 +17,18 @@ export interface Thing {
   readonly looks?: string;
 }
 
-export function thingOf(context: Pick<Context, 'kit' | 'stash'>, p: Placement): Thing {
+export function thingOf(context: Pick<Context, 'kit' | 'stash'> & Partial<Pick<Context, 'week'>>, p: Placement): Thing {
   const piece = pieceIndex(context).get(pieceKey(p));
-  return { ...thingOfPiece(piece, p.code), words: p.text?.split('\n')[0] || piece?.words || piece?.motif || '' };
+  const words = titleBeside(context, p) ?? p.text?.split('\n')[0];
+  return { ...thingOfPiece(piece, p.code), words: words || piece?.words || piece?.motif || '' };
+}
+
+/** The title of the one item on a base of which a script says a part, so that its own text does not name it. */
+function titleBeside({ week }: Partial<Pick<Context, 'week'>>, { items, day, text }: Placement): string | null {
+  const [uid, another] = items;
+  if (uid === undefined || another !== undefined || text === null) return null;
+  const demand = week?.demands.find((d) => d.uid === uid && (day === null || (d.day <= day && d.lastDay >= day)));
+  return demand && !text.replaceAll('\n', ' ').includes(demand.title) ? demand.title : null;
 }
 
 /** A sticker on its sheet. */

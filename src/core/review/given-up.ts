@@ -3,7 +3,6 @@ import { regionsOf } from '../book/columns';
 import { rowFrames } from '../book/rows';
 import type { Kind } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
-import { pieceKey } from '../kit/kit';
 import { TOLERANCE } from '../measure/length';
 import { bottom, intersect } from '../measure/rect';
 import { piecesOf, FOREIGN, strangeness } from '../spread/choose';
@@ -40,13 +39,8 @@ export function givenUp(view: View): GivenUp[] {
     const habit = need.kind;
     if (!isFrameHabit(habit) || need.needed === 0) return [];
     const kept = Math.min(need.needed, KEPT[habit](view));
-    // a box that lies for its looks alone could stand where one is wanted
-    const free = new Set(view.placements.flatMap((p) => (p.role === 'finish' ? [pieceKey(p)] : [])));
     const left = piecesOf(view.context, need.kind).filter(
-      (p) =>
-        (view.draft.ledger.untouched(p) > 0 || free.has(pieceKey(p))) &&
-        strangeness(p, view.context) <= FOREIGN &&
-        (need.fits?.(p) ?? true),
+      (p) => view.draft.ledger.untouched(p) > 0 && strangeness(p, view.context) <= FOREIGN && (need.fits?.(p) ?? true),
     );
     const why = left.length === 0 ? 'no piece' : habit === 'full-box' && hasRoom(view, left) ? 'alike' : 'no room';
     return [{ habit, kept, wanted: need.needed, why }];

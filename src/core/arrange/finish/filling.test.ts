@@ -16,7 +16,6 @@ const made = (kit: Kit, over: Partial<Parameters<typeof context>[0]> = {}): Cont
   context({ book: threeBox, kit, week: weekWith(), ...over });
 const filled = (c: Context, ...there: Placement[]) => filling(Draft.begin(c, there), c).placements;
 const kindOf = (c: Context, p: Placement) => pieceIndex(c).get(pieceKey(p))?.kind;
-const on = (day: number, placements: readonly Placement[]) => placements.filter((p) => p.day === day);
 const deco = (over: Partial<Piece> = {}) =>
   piece({ code: 'D', kind: 'deco', width: 15, height: 18, count: 1, ...over });
 const box = (over: Partial<Piece> = {}) =>

@@ -7,6 +7,7 @@ import { piecesOf, tasteCost } from '../../../spread/choose';
 import type { Draft } from '../../../spread/draft';
 import type { Stretch } from '../../../spread/free-room';
 import { clearOfHours, keptFree, lengthOf } from '../../../spread/free-room';
+import type { Placement } from '../../../spread/placement';
 import { fitBox } from '../../boxes/box-fit';
 import { ALIKE } from '../../boxes/boxes';
 import type { Fill, Filler, OpenDay } from './filler';
@@ -15,30 +16,35 @@ import type { Fill, Filler, OpenDay } from './filler';
 const COST = 1;
 const PER_MM = 0.05;
 
-/** A half, third or full box of the kit in an open place, from its top or on its floor. */
+/** A half or third box of the kit in an open place, from its top or on its floor; a full one for a day without. */
 export const boxesToWriteOn: Fill = (open) => {
   const { draft, context, day, free } = open;
   const column = dayColumn(context.book, day);
   if (!column) return [];
   const beside = fullBoxesBeside(draft, day);
-  const pieces = piecesOf(context, 'half-box', 'third-box', 'full-box').filter(
-    (p) =>
-      p.kit === context.kit.name &&
-      draft.ledger.untouched(p) > 0 &&
-      !(p.kind === 'full-box' && beside.some((b) => isAlike(b, p))),
-  );
+  const isThere = (p: Piece): boolean => p.kit === context.kit.name && draft.ledger.untouched(p) > 0;
+  const pieces = [
+    ...piecesOf(context, 'half-box', 'third-box').filter(isThere),
+    ...(mayHaveBox(open) ? piecesOf(context, 'full-box') : []).filter(
+      (p) => isThere(p) && !beside.some((b) => isAlike(b, p)),
+    ),
+  ];
   return clearOfHours(context, day, free).flatMap((s) => pieces.flatMap((piece) => standing(open, column, piece, s)));
 };
 
-function standing({ draft, context, day }: OpenDay, column: Region, piece: Piece, s: Stretch): Filler[] {
+/** As many full boxes as are wanted, one a day. */
+function mayHaveBox({ draft, context: { ways }, day }: OpenDay): boolean {
+  const isBox = (p: Placement): boolean => p.role === 'box' || draft.pieceOf(p)?.kind === 'full-box';
+  const boxed = new Set(draft.placements.flatMap((p) => (p.day !== null && isBox(p) ? [p.day] : [])));
+  return boxed.size < ways.boxes && !boxed.has(day);
+}
+
+function standing({ context, day }: OpenDay, column: Region, piece: Piece, s: Stretch): Filler[] {
   // whole, or shortened so that there is room beside it for what comes up
   const beside = lengthOf(s) - keptFree(context, day) - context.options.gap;
   const heights = piece.height <= beside ? [piece.height] : [lengthOf(s), beside];
-  const isDaysOwn =
-    !context.ways.keepsRows &&
-    piece.kind === 'full-box' &&
-    !draft.placements.some((p) => p.day === day && p.role === 'box');
-  const role = isDaysOwn ? 'box' : 'finish';
+  // where rows are kept the first one is the box's; in another it is there for its looks
+  const role = piece.kind === 'full-box' && !context.ways.keepsRows ? 'box' : 'finish';
   return heights.flatMap((height): Filler[] => {
     const fit = fitBox(piece, column.w, height);
     if (!fit) return [];
