@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { seriousFaults } from './axe';
-import { arrangeWeek, openWeek, test } from './hobnail';
+import { arrangeWeek, choosePiece, openWeek, test } from './hobnail';
 
 const DRAWER = '[aria-label="The drawer"]';
 
@@ -44,10 +44,7 @@ test('axe finds nothing on the spread, its dialogs and the bench', async ({ page
   await openWeek(page, hobnail, /^Next week/, { kit: 'Rockpool' });
   expect.soft(await seriousFaults(page), 'empty').toEqual([]);
   await arrangeWeek(page);
-  await page
-    .getByTestId('piece')
-    .and(page.getByLabel(/vet, Juniper/))
-    .click();
+  await choosePiece(page.getByTestId('piece').and(page.getByLabel(/vet, Juniper/)));
   expect.soft(await seriousFaults(page), 'a piece in hand').toEqual([]);
   await page.keyboard.press('Escape');
   await page.getByRole('tab', { name: /Findings/ }).click();

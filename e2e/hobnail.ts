@@ -121,3 +121,6 @@ export async function pickDay(page: Page, field: string, day: string): Promise<v
   await page.getByRole('group', { name: field }).getByRole('spinbutton', { name: 'Month' }).click();
   await page.keyboard.type(day);
 }
+
+/** Chooses a piece: in its middle an icon or a script may lie, which is a piece of its own. */
+export const choosePiece = (piece: Locator): Promise<void> => piece.focus();

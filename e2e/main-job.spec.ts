@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { arrangeWeek, openWeek, saved, test } from './hobnail';
+import { arrangeWeek, choosePiece, openWeek, saved, test } from './hobnail';
 
 test('the main job: open the coming week, arrange it, move a piece, undo, reload, go to the bench, print', async ({
   page,
@@ -15,7 +15,7 @@ test('the main job: open the coming week, arrange it, move a piece, undo, reload
   const vet = page.getByTestId('piece').and(page.getByLabel(/vet, Juniper/));
   const place = () => vet.getAttribute('transform');
   const before = await place();
-  await vet.click();
+  await choosePiece(vet);
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Shift+ArrowDown');
   await saved(page);
@@ -86,7 +86,7 @@ test('by hand: drag, swap, write, take off, place from the sheet, lock', async (
   );
   expect(await pieces.and(page.locator('[aria-pressed="true"]')).getAttribute('data-piece')).not.toBe(code);
 
-  await pieces.and(page.getByLabel(/vet, Juniper/)).click();
+  await choosePiece(pieces.and(page.getByLabel(/vet, Juniper/)));
   await page.getByLabel(/Written with/).fill('vet, bring papers');
   await page.getByLabel(/Written with/).press('Enter');
   await expect(pieces.and(page.getByLabel(/vet, bring papers/))).toBeVisible();

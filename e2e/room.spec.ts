@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 import { drag, middleOf } from './drag';
-import { arrangeWeek, openWeek, saved, test } from './hobnail';
+import { choosePiece, arrangeWeek, openWeek, saved, test } from './hobnail';
 
 /** px² of the open book's pages that are seen. */
 const bookArea = (page: Page): Promise<number> =>
@@ -64,7 +64,8 @@ test('one comes near by wheel, keys and buttons, and sees the whole again', asyn
   await expect(board).toHaveAttribute('viewBox', whole!);
   await page
     .getByTestId('piece')
-    .and(page.getByLabel(/vet, Juniper/))
+    .and(page.getByLabel(/^header “today”/))
+    .first()
     .dblclick();
   await expect.poll(across).toBeLessThan(wide / 2);
   await page.keyboard.press('z');
@@ -84,7 +85,7 @@ test('items and stickers are picked up: offered, dragged to a day, laid and aske
   const vet = pieces.and(page.getByLabel(/Juniper/));
   const open = page.getByTestId('without-place');
   const takeOff = async () => {
-    await vet.first().click();
+    await choosePiece(vet.first());
     await page.getByRole('button', { name: 'Take off' }).click();
     await expect(open).toContainText('vet, Juniper');
   };

@@ -245,11 +245,13 @@ describe('what an edit speaks of', () => {
     const week = weekWith(demand({ uid: 'v', title: 'vet, Juniper', day: 0, lastDay: 0 }));
     const named = (text: string | null, items = ['v']) => thingOf({ ...words, week }, placement({ text, items })).words;
     // a script says the rest of it
-    expect([named('Juniper'), named('vet,\nJuniper'), named('8a vet, Juniper')]).toEqual([
+    expect([named('Juniper'), named('Juniper,\n5:45p'), named('vet,\nJuniper'), named('8a vet, Juniper')]).toEqual([
+      'vet, Juniper',
       'vet, Juniper',
       'vet,',
       '8a vet, Juniper',
     ]);
+    expect(named('vet, bring papers')).toBe('vet, bring papers');
     expect([named('Juniper', []), named('Juniper', ['v', 'w']), named(null)]).toEqual(['Juniper', 'Juniper', 'tide']);
     expect(thingOf(words, placement({ code: 'M' })).words).toBe('kelp');
     expect(thingOf(words, placement({ code: 'gone' }))).toEqual({ kind: null, code: 'gone', words: '' });

@@ -28,7 +28,10 @@ function titleBeside({ week }: Partial<Pick<Context, 'week'>>, { items, day, tex
   const [uid, another] = items;
   if (uid === undefined || another !== undefined || text === null) return null;
   const demand = week?.demands.find((d) => d.uid === uid && (day === null || (d.day <= day && d.lastDay >= day)));
-  return demand && !text.replaceAll('\n', ' ').includes(demand.title) ? demand.title : null;
+  const isPart = (word: string): boolean => /^\d/.test(word) || demand?.title.includes(word) === true;
+  return demand && !text.replaceAll('\n', ' ').includes(demand.title) && text.split(/[\s,]+/).every(isPart)
+    ? demand.title
+    : null;
 }
 
 /** A sticker on its sheet. */
