@@ -57,7 +57,7 @@ await arrange();
 await page
   .getByTestId('piece')
   .and(page.getByLabel(/vet, Juniper/))
-  .click();
+  .focus();
 await shoot('spread');
 await page.keyboard.press('Escape');
 await page.getByRole('tab', { name: /Findings/ }).click();
