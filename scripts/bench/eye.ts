@@ -1,5 +1,6 @@
+import { arrange } from '../../src/core/arrange/arrange';
 import type { Kind } from '../../src/core/kit/kinds';
-import { SCHOOLS, eyeWeek, laid, seen } from '../../tests/eye/measure';
+import { SCHOOLS, eyeWeek, seen } from '../../tests/eye/measure';
 import { say } from './report';
 
 const SEEDS = 34;
@@ -15,7 +16,7 @@ export function eye(): void {
     for (let seed = 1; seed <= SEEDS; seed++) {
       const context = eyeWeek(seed, school);
       const from = performance.now();
-      const placements = laid(context);
+      const placements = arrange(context);
       times.push(performance.now() - from);
       const week = seen(context, placements);
       for (const key of Object.keys(sum) as (keyof typeof sum)[]) sum[key] += week[key];

@@ -2,7 +2,6 @@
  * What a decorator sees first, counted over a spread by its rectangles alone: nothing here asks the engine's own
  * reckoning of free room. Lengths in mm.
  */
-import { arrange } from '../../src/core/arrange/arrange';
 import { fitBox } from '../../src/core/arrange/boxes/box-fit';
 import { dayColumn } from '../../src/core/book/columns';
 import { rowFrames } from '../../src/core/book/rows';
@@ -149,5 +148,3 @@ export function eyeWeek(seed: number, manner: string): Context {
 }
 
 export const SCHOOLS = ['scattered', 'grounded', 'crowned', 'three-rows'] as const satisfies (keyof typeof MANNERS)[];
-
-export const laid = (c: Context): readonly Placement[] => arrange(c);

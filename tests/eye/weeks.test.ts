@@ -2,9 +2,9 @@ import { costOfDay, costOfWeek } from '../../src/core/eye/registry';
 import { sightOf } from '../../src/core/eye/sight';
 import { arrange } from '../../src/core/arrange/arrange';
 import { rhythmOf } from '../../src/core/manner/rhythm';
-import { bottom, contains, intersect } from '../../src/core/measure/rect';
+import { contains, intersect } from '../../src/core/measure/rect';
 import { dayColumn } from '../../src/core/book/columns';
-import { boxesOf } from '../../src/core/review/boxes-of';
+import { boxesOf, heightsOf } from '../../src/core/review/boxes-of';
 import { viewOf } from '../../src/core/review/review';
 import { ROOM_FOR_ONE, freeStretches, lengthOf } from '../../src/core/spread/free-room';
 import { Draft } from '../../src/core/spread/draft';
@@ -86,16 +86,8 @@ it('eight seeds of one week have at least four rhythms, all with a name', () => 
     const c = demoContext({ manner });
     const rhythms = new Set(
       [1, 2, 3, 4, 5, 6, 7, 8].map((seed) => {
-        const boxes = boxesOf(viewOf(c, arrange({ ...c, seed })));
-        const heights = c.week.days.map((_, day) => {
-          const box = boxes.find((b) => b.days.includes(day));
-          const column = dayColumn(c.book, day)!;
-          return box
-            ? box.rect.y + bottom(box.rect) < column.y + bottom(column)
-              ? ('high' as const)
-              : ('low' as const)
-            : null;
-        });
+        const view = viewOf(c, arrange({ ...c, seed }));
+        const heights = heightsOf(view, boxesOf(view));
         expect(rhythmOf(heights)).not.toBeNull();
         return heights.map((h) => h?.charAt(0) ?? '-').join('');
       }),

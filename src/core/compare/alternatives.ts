@@ -1,4 +1,3 @@
-import { dayColumn } from '../book/columns';
 import { colorName } from '../color/color-name';
 import { eyeCost } from '../eye/registry';
 import { sayEye } from '../eye/say-eye';
@@ -9,9 +8,8 @@ import type { Stand } from '../manner/rhythm';
 import { fitBook } from '../manner/fit-book';
 import type { Ways } from '../manner/ways/registry';
 import type { Options } from '../manner/options/registry';
-import { centerY } from '../measure/rect';
 import { colorAreas, whiteSpace } from '../review/balance';
-import { boxesOf } from '../review/boxes-of';
+import { boxesOf, heightsOf } from '../review/boxes-of';
 import type { Finding, View } from '../review/finding';
 import { review, viewOf, withoutPlace } from '../review/review';
 import type { Score } from '../review/score';
@@ -155,12 +153,7 @@ export function apart(a: Pick<Alternative, 'placements'>, b: Pick<Alternative, '
 /** `Six full boxes, up and down; Wednesday is the airiest day; teal and sand lead.` */
 function character(view: View): string {
   const boxes = boxesOf(view);
-  const heights = [0, 1, 2, 3, 4, 5, 6].map((day) => {
-    const box = boxes.find((b) => b.days.includes(day));
-    const column = dayColumn(view.context.book, day);
-    return box && column ? (centerY(box.rect) < centerY(column) ? ('high' as const) : ('low' as const)) : null;
-  });
-  const rhythm = boxes.length > 1 ? rhythmOf(heights) : null;
+  const rhythm = boxes.length > 1 ? rhythmOf(heightsOf(view, boxes)) : null;
   const white = [0, 1, 2, 3, 4, 5, 6].map((day) => whiteSpace(view, day));
   const airiest = white.indexOf(Math.max(...white));
   const mean = Math.round((white.reduce((a, b) => a + b, 0) / 7) * 100);

@@ -1,3 +1,4 @@
+import { EVENING, NOON } from '../arrange/days/spacing';
 import type { Finding, Rule, Said, View } from './finding';
 import type { Voice } from '../spread/voice';
 import { dayName, mm } from '../spread/voice';
@@ -66,10 +67,6 @@ export const d2TimeOrder: Rule<Case> = {
     ];
   },
 };
-
-/** Where the morning ends and the evening begins, minutes. From memory. */
-const NOON = 12 * 60;
-const EVENING = 17 * 60;
 
 /** When an item is to be, minutes: its hour, or its part of the day; null where it has neither, or a list's order. */
 function whenOf({ start, part, list }: Demand): { readonly from: number; readonly to: number } | null {

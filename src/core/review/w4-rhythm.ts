@@ -1,12 +1,10 @@
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
 import { dayName } from '../spread/voice';
-import { dayColumn } from '../book/columns';
 import { hoursOf } from '../book/hours';
 import type { Height } from '../manner/rhythm';
 import { rhythmOf } from '../manner/rhythm';
-import { centerY } from '../measure/rect';
-import { boxesOf } from './boxes-of';
+import { boxesOf, heightsOf } from './boxes-of';
 
 /** Fewer boxes than this make no rhythm. */
 const FEWEST = 4;
@@ -19,11 +17,7 @@ export const w4Rhythm: Rule<Case> = {
   check(view) {
     if (hoursOf(view.context.book, 0)) return []; // boxes stand where no hour is wanted
     const boxes = boxesOf(view);
-    const heights = [0, 1, 2, 3, 4, 5, 6].map((day): Height | null => {
-      const box = boxes.find((b) => b.days.includes(day));
-      const column = dayColumn(view.context.book, day);
-      return box && column ? (centerY(box.rect) < centerY(column) ? 'high' : 'low') : null;
-    });
+    const heights = heightsOf(view, boxes);
     if (boxes.length < FEWEST || rhythmOf(heights) !== null) return [];
     const first = boxes[0] as (typeof boxes)[number];
     return [

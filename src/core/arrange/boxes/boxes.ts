@@ -18,6 +18,7 @@ import { isPlannedAhead } from '../../spread/ahead';
 import { FOREIGN, piecesOf, strangeness, tasteCost } from '../../spread/choose';
 import { leastHeight } from '../days/least-height';
 import type { Draft, Stage } from '../../spread/draft';
+import { layParts } from './lay-parts';
 import { frameHeight, headerEndsAt, layFrames } from './frames';
 import { randomFrom } from '../../measure/random';
 import { clearOfHours, freeStretches, keptFreeBesideBox, lengthOf } from '../../spread/free-room';
@@ -112,10 +113,10 @@ function boxRoom(draft: Draft, context: Context, day: number): number {
   const free = stretches.reduce((sum, s) => sum + lengthOf(s), 0);
   const wanted = leastHeight(draft, context, day);
   const row = rowForBox(context, day);
-  const clear = clearOfHours(context, day, stretches);
+  const inRow = row ? [freeOf(row, stretches)] : [];
   const longest = Math.max(
     0,
-    ...(context.ways.keepsRows ? (row ? [lengthOf(freeOf(row, stretches))] : []) : clear.map(lengthOf)),
+    ...(context.ways.keepsRows ? inRow : clearOfHours(context, day, stretches)).map(lengthOf),
   );
   const kept = keptFreeBesideBox(context, day) + (wanted > 0 ? wanted + context.options.gap : 0);
   return Math.min(longest, free - kept) - frameHeight(draft, context);
@@ -138,12 +139,12 @@ function rowForBox(context: Context, day: number): RowFrame | undefined {
  * rest (handbook F2). Over the edge under its header it may lie.
  */
 function freeOf(row: RowFrame, stretches: readonly Stretch[]): Stretch {
-  const parts = stretches.map((s) => ({
-    from: s.from <= row.y + UNDER_EDGE ? row.y : s.from,
-    to: s.to >= row.y + row.h - UNDER_EDGE ? row.y + row.h : s.to,
-  }));
-  return parts
-    .map((s) => ({ from: Math.max(s.from, row.y), to: Math.min(s.to, row.y + row.h) }))
+  const foot = row.y + row.h;
+  return stretches
+    .map((s) => ({
+      from: s.from <= row.y + UNDER_EDGE ? row.y : s.from,
+      to: s.to >= foot - UNDER_EDGE ? foot : s.to,
+    }))
     .reduce((a, b) => (lengthOf(b) > lengthOf(a) ? b : a), { from: row.y, to: row.y });
 }
 
@@ -254,21 +255,8 @@ function layBox(draft: Draft, context: Context, day: number, { piece, span }: Bo
     : height === 'high'
       ? from + (headerEndsAt(draft, day, from) ? 0 : frame / 2)
       : to - fit.h - frame / 2;
-  let copy: number | null = null;
-  fit.parts.forEach((part, i) => {
-    const taken = copy === null ? draft.ledger.take(piece, part.cut) : { copy, cut: part.cut };
-    if (!taken) return;
-    if (copy !== null) draft.ledger.note(piece, taken);
-    copy = taken.copy;
-    draft.add(piece, taken, {
-      page: first.page,
-      x: x + part.dx,
-      y: y + part.dy,
-      role: 'box',
-      day: span === 2 ? day + i : day,
-      layer: part.over ? 1 : 0,
-    });
-  });
+  const dayOf = (part: number): number => (span === 2 ? day + part : day);
+  layParts(draft, piece, fit.parts, { page: first.page, x, y, role: 'box', layer: 0, dayOf });
   if (context.ways.framed)
     columns.forEach((column, i) => layFrames(draft, context, day + i, column, { y, h: fit.h }, frame / 2));
 }

@@ -52,7 +52,7 @@ export function dressBase(
         ? { laid: [], ...fitted }
         : adorn(draft, context, demand, design, fitted, { x, y: at.y, w: form.w, h: form.h }, at, reserved);
   const place = { page: at.page, day: at.day, ...upright, turn: form.turn };
-  layWritten(draft, [design, taken], place, [demand], { text: extras.text, size: extras.size });
+  layWritten(draft, [design, taken], place, [demand], extras);
   layOver(draft, extras.laid, at);
   return true;
 }

@@ -3,8 +3,8 @@ import { TOLERANCE } from '../../measure/length';
 import { ROOM_FOR_ONE, lengthOf } from '../../spread/free-room';
 
 /** From these minutes on an item is of the day, and of its evening. From memory. */
-const NOON = 12 * 60;
-const EVENING = 17 * 60;
+export const NOON = 12 * 60;
+export const EVENING = 17 * 60;
 
 export type PartOfDay = 'morning' | 'day' | 'evening';
 
@@ -41,8 +41,8 @@ export function spaceOut(items: readonly Standing[], stretches: readonly Stretch
     if (!here.length) return;
     const heights = here.reduce((sum, i) => sum + (items[i] as Standing).height, 0);
     const slack = lengthOf(stretch) - heights;
-    const of = (...parts: PartOfDay[]) => here.filter((i) => parts.includes((items[i] as Standing).part));
-    const evening = of('evening');
+    const of = (part: PartOfDay) => here.filter((i) => (items[i] as Standing).part === part);
+    const [morning, midday, evening] = [of('morning'), of('day'), of('evening')];
     const split = evening.length > 0 && evening.length < here.length;
     const gaps = here.length - (split ? 2 : 1);
     const forPlace = ROOM_FOR_ONE + gap * (split ? 2 : 1);
@@ -58,7 +58,6 @@ export function spaceOut(items: readonly Standing[], stretches: readonly Stretch
         return y + (items[i] as Standing).height + ((items[i] as Standing).joined && next?.joined ? JOINED : between);
       }, from);
     const floor = stretch.to - Math.max(0, down(evening, 0) - between);
-    const [morning, midday] = [of('morning'), of('day')];
     const end = down([...morning, ...midday], stretch.from);
     down(evening, Math.max(end, floor));
     if (!morning.length || !midday.length || floor - end <= LONGEST_OPEN) return;

@@ -1,5 +1,4 @@
 import { dayColumn } from '../../book/columns';
-import { intersect } from '../../measure/rect';
 import type { Draft, Stage } from '../../spread/draft';
 import type { Context, Placement } from '../../spread/placement';
 import { footprint, isWriting, matchDemands } from '../../spread/placement';
@@ -25,8 +24,7 @@ export const dressLeft: Stage = (before, context) => {
 function isPlain(draft: Draft, demand: Demand, base: Placement): boolean {
   if (demand.kind === 'band' || base.items.length !== 1 || base.turn !== 0 || isWriting(base)) return false;
   if (draft.kept.has(base.id) || !base.text || draft.pieceOf(base)?.kind === 'checklist') return false;
-  const around = draft.lyingIn(base.page, footprint(base)).filter((p) => p.id !== base.id);
-  return !around.some((p) => intersect(footprint(p), footprint(base)));
+  return draft.lyingIn(base.page, footprint(base)).every((p) => p.id === base.id);
 }
 
 function dress(draft: Draft, context: Context, demand: Demand, base: Placement): void {

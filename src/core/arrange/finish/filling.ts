@@ -1,3 +1,4 @@
+import { dayColumn } from '../../book/columns';
 import { costOfDay, costOfWeek } from '../../eye/registry';
 import type { Mark, Sight } from '../../eye/sight';
 import { sightOf, withMark } from '../../eye/sight';
@@ -8,6 +9,7 @@ import { freeStretches, keptFree, lengthOf } from '../../spread/free-room';
 import { besidePlaces, openPlaces } from '../../spread/open-places';
 import type { Context } from '../../spread/placement';
 import { whim } from '../../spread/whim';
+import { layParts } from '../boxes/lay-parts';
 import { FILLERS } from './fillers/registry';
 import type { Filler } from './fillers/filler';
 
@@ -27,10 +29,12 @@ export const filling: Stage = (before, context) => {
   const draft = before.clone();
   const places = openPlaces(context, draft.placements);
   const fillersOf = (day: number): Filler[] => {
+    const column = dayColumn(context.book, day);
+    if (!column) return [];
     const of = places.filter((p) => p.day === day);
     const free = besidePlaces(freeStretches(draft, context, day), of, context.options.gap);
     const leaves = (f: Filler): boolean => freeAfter(free, f, context.options.gap) >= keptFree(context, day);
-    return FILLERS.flatMap((fill) => fill({ draft, context, day, free })).filter(leaves);
+    return FILLERS.flatMap((fill) => fill({ draft, context, day, column, free })).filter(leaves);
   };
   let sight = sightOf(context, draft.placements);
   const judged = (day: number, fillers: readonly Filler[]): Weighed[] => {
@@ -43,13 +47,14 @@ export const filling: Stage = (before, context) => {
   const weighed = DAYS.map((day) => judged(day, fillersOf(day)));
   for (let n = 0; n < MOST; n++) {
     const best = bestOf(sight, weighed);
-    if (!best || !layFiller(draft, best)) break;
+    if (!best) break;
+    const { piece, parts } = best.filler;
+    if (!layParts(draft, piece, parts, { ...best.filler, dayOf: () => best.day })) break;
     sight = withMark(sight, best.day, markOf(best.filler));
-    const there = ({ piece }: Filler): boolean => draft.ledger.untouched(piece) > 0;
     DAYS.forEach((day) => {
       // what stands beside it minds it as well
       if (Math.abs(day - best.day) <= 1) weighed[day] = judged(day, fillersOf(day));
-      else weighed[day] = (weighed[day] as Weighed[]).filter((w) => there(w.filler));
+      else weighed[day] = (weighed[day] as Weighed[]).filter(({ filler }) => draft.ledger.untouched(filler.piece) > 0);
     });
   }
   return withoutIdleHeaders(draft, context);
@@ -64,19 +69,6 @@ function withoutIdleHeaders(draft: Draft, context: Context): Draft {
       marks.filter((m) => isIdle(m, marks) && m.y > (sight.columns[day]?.y ?? 0) + (sight.columns[day]?.h ?? 0) / 6),
     )
     .reduce((d, { id }) => (id === null || d.kept.has(id) ? d : d.without(id)), draft);
-}
-
-/** Lays all parts of a filler, of one copy. @returns false when it is not there any more */
-function layFiller(draft: Draft, { filler, day }: Weighed): boolean {
-  const { piece, parts, ...at } = filler;
-  const first = draft.ledger.take(piece, parts[0]?.cut ?? null);
-  if (!first) return false;
-  parts.forEach(({ dx, dy, cut, over }, i) => {
-    const taken = { copy: first.copy, cut };
-    if (i > 0) draft.ledger.note(piece, taken);
-    draft.add(piece, taken, { ...at, day, x: at.x + dx, y: at.y + dy, layer: at.layer + (over ? 1 : 0) });
-  });
-  return true;
 }
 
 interface Weighed {

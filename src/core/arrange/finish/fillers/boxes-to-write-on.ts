@@ -1,5 +1,3 @@
-import { dayColumn } from '../../../book/columns';
-import type { Region } from '../../../book/book';
 import { difference } from '../../../color/color';
 import type { Piece } from '../../../kit/kit';
 import { alignX } from '../../../spread/align';
@@ -10,6 +8,7 @@ import { clearOfHours, keptFree, lengthOf } from '../../../spread/free-room';
 import type { Placement } from '../../../spread/placement';
 import { fitBox } from '../../boxes/box-fit';
 import { ALIKE } from '../../boxes/boxes';
+import { isLeft } from './filler';
 import type { Fill, Filler, OpenDay } from './filler';
 
 /** What a box costs that could have carried an item, in the eye's points, by its height in mm. From memory. */
@@ -19,17 +18,10 @@ const PER_MM = 0.05;
 /** A half or third box of the kit in an open place, from its top or on its floor; a full one for a day without. */
 export const boxesToWriteOn: Fill = (open) => {
   const { draft, context, day, free } = open;
-  const column = dayColumn(context.book, day);
-  if (!column) return [];
   const beside = fullBoxesBeside(draft, day);
-  const isThere = (p: Piece): boolean => p.kit === context.kit.name && draft.ledger.untouched(p) > 0;
-  const pieces = [
-    ...piecesOf(context, 'half-box', 'third-box').filter(isThere),
-    ...(mayHaveBox(open) ? piecesOf(context, 'full-box') : []).filter(
-      (p) => isThere(p) && !beside.some((b) => isAlike(b, p)),
-    ),
-  ];
-  return clearOfHours(context, day, free).flatMap((s) => pieces.flatMap((piece) => standing(open, column, piece, s)));
+  const full = mayHaveBox(open) ? piecesOf(context, 'full-box').filter((p) => !beside.some((b) => isAlike(b, p))) : [];
+  const pieces = [...piecesOf(context, 'half-box', 'third-box'), ...full].filter(isLeft(open));
+  return clearOfHours(context, day, free).flatMap((s) => pieces.flatMap((piece) => standing(open, piece, s)));
 };
 
 /** As many full boxes as are wanted, one a day. */
@@ -39,7 +31,7 @@ function mayHaveBox({ draft, context: { ways }, day }: OpenDay): boolean {
   return boxed.size < ways.boxes && !boxed.has(day);
 }
 
-function standing({ context, day }: OpenDay, column: Region, piece: Piece, s: Stretch): Filler[] {
+function standing({ context, day, column }: OpenDay, piece: Piece, s: Stretch): Filler[] {
   // whole, or shortened so that there is room beside it for what comes up
   const beside = lengthOf(s) - keptFree(context, day) - context.options.gap;
   const heights = piece.height <= beside ? [piece.height] : [lengthOf(s), beside];

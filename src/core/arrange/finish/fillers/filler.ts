@@ -1,3 +1,4 @@
+import type { Region } from '../../../book/book';
 import type { Piece } from '../../../kit/kit';
 import type { Rect } from '../../../measure/rect';
 import type { Draft } from '../../../spread/draft';
@@ -17,14 +18,34 @@ export interface Filler extends Rect {
   readonly cost: number;
 }
 
-/** The parts of a piece that is not cut. */
-export const WHOLE: readonly BoxPart[] = [{ dx: 0, dy: 0, cut: null }];
+/** A piece that is not cut, for its looks alone. */
+export const whole = (
+  { column }: OpenDay,
+  piece: Piece,
+  at: Pick<Filler, 'x' | 'y' | 'cost'> & Partial<Pick<Filler, 'layer'>>,
+): Filler => ({
+  layer: 0,
+  ...at,
+  piece,
+  parts: [{ dx: 0, dy: 0, cut: null }],
+  page: column.page,
+  w: piece.width,
+  h: piece.height,
+  role: 'finish',
+});
+
+/** True for a piece of the week's own kit of which one is left. */
+export const isLeft =
+  ({ draft, context }: OpenDay) =>
+  (piece: Piece): boolean =>
+    piece.kit === context.kit.name && draft.ledger.untouched(piece) > 0;
 
 /** A day that is to be filled. */
 export interface OpenDay {
   readonly draft: Draft;
   readonly context: Context;
   readonly day: number;
+  readonly column: Region;
   /** where nothing lies and nothing is to come, with gaps kept */
   readonly free: readonly Stretch[];
 }

@@ -1,4 +1,3 @@
-import { dayColumn } from '../../../book/columns';
 import type { Piece } from '../../../kit/kit';
 import { pieceKey } from '../../../kit/kit';
 import { TOLERANCE } from '../../../measure/length';
@@ -9,7 +8,7 @@ import { lengthOf } from '../../../spread/free-room';
 import type { Placement } from '../../../spread/placement';
 import { footprint } from '../../../spread/placement';
 import { whim } from '../../../spread/whim';
-import { WHOLE } from './filler';
+import { isLeft, whole } from './filler';
 import type { Fill, Filler, OpenDay } from './filler';
 
 /** Designs that are looked at for a day: the largest few that go in, and those that the seed leans to. From memory. */
@@ -26,11 +25,9 @@ const CLOSE = 1;
  * on the floor; left and right, in the middle only where they are nearly as wide as the column.
  */
 export const pictures: Fill = (open) => {
-  const { draft, context, day, free } = open;
-  const column = dayColumn(context.book, day);
-  if (!column) return [];
+  const { draft, context, column, free } = open;
   const designs = byCost(piecesOf(context, 'deco'), (p) =>
-    p.kit === context.kit.name && draft.ledger.untouched(p) > 0 && p.width <= column.w + TOLERANCE
+    isLeft(open)(p) && p.width <= column.w + TOLERANCE
       ? tasteCost(p, context) - p.height / 8 + whim(context, pieceKey(p)) * 3
       : Infinity,
   ).slice(0, DESIGNS);
@@ -45,22 +42,12 @@ export const pictures: Fill = (open) => {
           at(open, piece, x, Math.min(bottom(column), s.to + closer) - piece.height),
         ]),
       ),
-    ...hosts.flatMap((host) => atCornersOf(open, piece, host, column)),
+    ...hosts.flatMap((host) => atCornersOf(open, piece, host)),
   ]);
 };
 
-const at = ({ context, day }: OpenDay, piece: Piece, x: number, y: number, layer = 0): Filler => ({
-  piece,
-  parts: WHOLE,
-  page: dayColumn(context.book, day)?.page as number,
-  x,
-  y,
-  w: piece.width,
-  h: piece.height,
-  layer,
-  role: 'finish',
-  cost: (piece.icon ? SERVES : 0) + tasteCost(piece, context),
-});
+const at = (open: OpenDay, piece: Piece, x: number, y: number, layer = 0): Filler =>
+  whole(open, piece, { x, y, layer, cost: (piece.icon ? SERVES : 0) + tasteCost(piece, open.context) });
 
 const sidesOf = (piece: Piece, column: Rect): number[] =>
   column.w - piece.width < CLOSE * 2
@@ -76,8 +63,8 @@ function mayBeLainUpon({ draft }: OpenDay, p: Placement): boolean {
 }
 
 /** Over the upper or the lower edge of something, at its left or right corner, where the rest of it finds free room. */
-function atCornersOf(open: OpenDay, piece: Piece, host: Placement, column: Rect): Filler[] {
-  const { draft, free, context } = open;
+function atCornersOf(open: OpenDay, piece: Piece, host: Placement): Filler[] {
+  const { draft, column, free, context } = open;
   const { gap } = context.options;
   const h = footprint(host);
   if (piece.width * piece.height > h.w * h.h) return [];
