@@ -11,10 +11,7 @@ test('the stock: a sticker is spoiled, one more is found, both with their reason
 }) => {
   await page.goto(`${hobnail.url}/kits?kit=rockpool`);
   await expect(page.getByRole('link', { name: /Rockpool/ })).toContainText('287 of 287 whole');
-  await page
-    .getByRole('button', { name: /^checklist CL-3/ })
-    .first()
-    .click();
+  await page.getByTestId('on-table').filter({ hasText: 'CL-3' }).first().click();
   await expect(page.getByTestId('sums')).toHaveText('2 whole of 2');
   await page.getByRole('button', { name: 'One was spoiled' }).click();
   await page.getByLabel('Why').fill('the cat sat on it');

@@ -101,7 +101,7 @@ export async function fillAsThen(db: Database, schema: string, demo: DemoHistory
 
 async function addKitAsThen(db: Database, kit: Kit, role: string): Promise<void> {
   await sql`insert into kit (id, role) values (${kit.name}, ${role})`.execute(db);
-  for (const [position, { kit: kit_id, clear: _, ...rest }] of kit.pieces.entries())
+  for (const [position, { kit: kit_id, clear: _, ground: __, ...rest }] of kit.pieces.entries())
     await db
       .insertInto('piece')
       .values({ ...rest, kit_id, position })

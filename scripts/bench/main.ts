@@ -17,7 +17,7 @@ async function main(): Promise<void> {
   core();
   await exact();
   const tables = corpusTable() + kitCorpusTable();
-  strangers();
+  await strangers();
   eye();
   kits();
   await print();

@@ -2,7 +2,7 @@ import type { Insertable, Selectable } from 'kysely';
 import type { Kit, Piece } from '../core/kit/kit';
 import type { Database } from './database';
 import { transaction } from './database';
-import { asObject, asRect } from './json';
+import { asObject, asRect, asStrings } from './json';
 import type { KitFacts } from '../core/kit/suggest';
 import { NO_FACTS } from '../core/kit/suggest';
 import type { KitTable, PieceTable } from './schema';
@@ -46,22 +46,24 @@ async function readAll(db: Database): Promise<Kit[]> {
 }
 
 /** A row as the core knows pieces. What it says of kind, shape and the like was checked when it came in. */
-export const pieceOfRow = ({ kit_id, position: _, picture, clear, ...rest }: Selectable<PieceTable>): Piece =>
+export const pieceOfRow = ({ kit_id, position: _, picture, clear, ground, ...rest }: Selectable<PieceTable>): Piece =>
   ({
     ...rest,
     kit: kit_id,
     ...(picture ? { picture } : {}),
     ...(clear ? { clear: asRect(clear) } : {}),
+    ...(ground ? { ground: asStrings(ground) } : {}),
   }) as Piece;
 
 /** A piece as a row. */
-export const pieceRow = ({ kit, picture = '', clear, ...rest }: Piece, position: number) =>
+export const pieceRow = ({ kit, picture = '', clear, ground, ...rest }: Piece, position: number) =>
   ({
     ...rest,
     kit_id: kit,
     position,
     picture,
     clear: clear ? JSON.stringify(clear) : null,
+    ground: ground ? JSON.stringify(ground) : null,
   }) satisfies Insertable<PieceTable>;
 
 export async function findKit(db: Database, id: string): Promise<Kit | null> {

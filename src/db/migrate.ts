@@ -15,6 +15,7 @@ import * as corrections from './migrations/0012-corrections';
 import * as bench from './migrations/0013-bench';
 import * as records from './migrations/0014-records';
 import * as choices from './migrations/0015-choices';
+import * as pictureGround from './migrations/0016-ground';
 import { StoreTrouble } from './trouble';
 
 /** In order. One line a migration. */
@@ -34,6 +35,7 @@ export const MIGRATIONS: readonly (readonly [string, Pick<Migration, 'up'>])[] =
   ['0013-bench', bench],
   ['0014-records', records],
   ['0015-choices', choices],
+  ['0016-ground', pictureGround],
 ];
 
 /**

@@ -54,13 +54,15 @@ export interface SupplyTable {
 }
 
 /** One design of sticker; the columns are those of a kit file. Lengths in mm. */
-export interface PieceTable extends Omit<Piece, 'kit' | 'picture' | 'clear'> {
+export interface PieceTable extends Omit<Piece, 'kit' | 'picture' | 'clear' | 'ground'> {
   kit_id: string;
   position: number;
   /** hash of its picture; empty where it has none */
   picture: Generated<string>;
   /** the part of it that can be written on, as JSON; null where its picture does not tell */
   clear: string | null;
+  /** the colors that its picture shows where it is written on, as JSON; null where it has none */
+  ground: string | null;
 }
 
 /** A calendar as it was read, so that it can be given back unchanged; from a file, made here, or from a feed. */

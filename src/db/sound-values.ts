@@ -1,3 +1,4 @@
+import { isHex } from '../core/color/color';
 import { MANNERS } from '../core/manner/registry';
 import { isWeekName } from '../core/week/week';
 import { FIELDS } from '../core/kit/fields';
@@ -43,6 +44,7 @@ const READERS: ReadonlyMap<string, (text: string) => unknown> = new Map<string, 
   ['spread.said', asObject],
   ['kit.facts', asObject],
   ['piece.clear', asRect],
+  ['piece.ground', (json) => must(asStrings(json).every(isHex))],
   ['stock_event.cut', asRect],
   ['placement.cut', asRect],
   ['placement.items', asStrings],

@@ -205,7 +205,12 @@ function withPicture(line: Piece, picture: string | undefined, before: Kit): Pie
   if (picture === undefined) return line;
   const { width, height } = line;
   const known = before.pieces.find((p) => p.picture === picture && p.width === width && p.height === height);
-  return { ...line, picture, ...(known?.clear ? { clear: known.clear } : {}) };
+  return {
+    ...line,
+    picture,
+    ...(known?.clear ? { clear: known.clear } : {}),
+    ...(known?.ground ? { ground: known.ground } : {}),
+  };
 }
 
 function mustBeLines(kit: Kit, told: readonly { readonly code: string }[]): void {

@@ -13,6 +13,7 @@ import type { Context, Placement } from '../../src/core/spread/placement';
 import { footprint, isWriting } from '../../src/core/spread/placement';
 import { voiceOf } from '../../src/core/spread/voice';
 import type { Demand } from '../../src/core/week/demand';
+import { lengthIn } from './lengths';
 
 export interface Fault {
   readonly is:
@@ -135,13 +136,6 @@ export const takenOff = (context: Context, placements: readonly Placement[]) =>
     const gone = new Set(stackOf(placements, p.id).map((q) => q.id));
     return [{ without: placements.filter((q) => !gone.has(q.id)), key: d.key, title: d.title }];
   });
-
-/** A length as it is said: `1 1/2 in`, `3/16 in`, `12.5 mm`; nothing said is nothing. */
-function lengthIn(said: string): number {
-  const [, whole, top, under, unit] = /^(?:([\d.]+) )?(?:(\d+)\/(\d+) )?(in|mm)\b/.exec(said) ?? [];
-  const count = Number(whole ?? 0) + (top ? Number(top) / Number(under) : 0);
-  return unit === 'in' ? count * 25.4 : count;
-}
 
 /** What a hand may be off: half a sixteenth or half a half millimeter, and what still counts as touching. */
 const mayBeOff = (unit: 'in' | 'mm'): number => (unit === 'in' ? 25.4 / 32 : 0.25) + 0.36;

@@ -4,7 +4,7 @@ import type { Piece } from '../kit/kit';
 import { wholeOf } from '../kit/ledger';
 import type { Rect } from '../measure/rect';
 import type { Kind } from '../kit/kinds';
-import { CREAM, DISC, fieldOf, rowsOf } from './grounds';
+import { CREAM, DISC, fieldOf, rowsOf, hides } from './grounds';
 import { iconNamed } from './icon-named';
 import { broken, fittingSize, lettering } from './lettering';
 import { motifOf } from './motifs/registry';
@@ -185,7 +185,7 @@ const deco: Painter = ({ piece, w, h, t }) => {
 
 /** Tape; one without a pattern is plain, as what is written on it must be read. */
 const washi: Painter = (c) =>
-  `<g opacity="${num(0.45 + c.piece.opacity * 0.5)}">${c.clip((c.piece.motif ? pictured(c) : box(0, 0, c.w, c.h, c.t.color)) + box(0, 0, c.w, 0.4, c.t.accent) + box(0, c.h - 0.4, c.w, 0.4, c.t.accent))}</g>`;
+  `<g opacity="${num(hides(c.piece.opacity))}">${c.clip((c.piece.motif ? pictured(c) : box(0, 0, c.w, c.h, c.t.color)) + box(0, 0, c.w, 0.4, c.t.accent) + box(0, c.h - 0.4, c.w, 0.4, c.t.accent))}</g>`;
 
 const dateCover: Painter = (c) =>
   c.clip(

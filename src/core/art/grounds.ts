@@ -21,8 +21,13 @@ export const rowsOf = ({ color }: Tones): readonly [light: Hex, dark: Hex] => {
 
 const whole = ({ color }: Tones): Hex[] => [color];
 
+/** How much of the paper washi hides: even the thinnest tints it. */
+export const hides = (opacity: number): number => 0.45 + opacity * 0.5;
+
+const sheer = ({ color }: Tones, opacity: number): Hex[] => [mix(CREAM, color, hides(opacity))];
+
 /** Kinds whose letters do not stand on a plain field, and what is painted under them. */
-const GROUNDS: Readonly<Partial<Record<Kind, (t: Tones) => readonly Hex[]>>> = {
+const GROUNDS: Readonly<Partial<Record<Kind, (t: Tones, opacity: number) => readonly Hex[]>>> = {
   'date-cover': ({ color }) => [mix(color, CREAM, DISC)],
   'date-dot': whole,
   checklist: rowsOf,
@@ -31,16 +36,18 @@ const GROUNDS: Readonly<Partial<Record<Kind, (t: Tones) => readonly Hex[]>>> = {
   banner: whole,
   'full-box': whole,
   'double-box': whole,
-  washi: whole,
-  'bottom-washi': whole,
+  washi: sheer,
+  'bottom-washi': sheer,
   'week-tracker': ({ color }) => [color, mix(color, CREAM, 0.6)],
 };
 
 /**
- * The colors that are painted where a sticker is written on: of its drawing, or, where it was scanned, the main color
- * of its picture.
+ * The colors that are painted where a sticker is written on: of its drawing, or, where it was scanned, what its picture
+ * shows there (its main color where nobody looked).
  */
-export const groundsOf = (piece: Pick<Piece, 'kind' | 'color' | 'accent' | 'picture'>): readonly Hex[] =>
+export const groundsOf = (
+  piece: Pick<Piece, 'kind' | 'color' | 'accent' | 'opacity' | 'picture' | 'ground'>,
+): readonly Hex[] =>
   piece.picture
-    ? [piece.color]
-    : (GROUNDS[piece.kind] ?? ((t: Tones) => [fieldOf(t)]))(tonesOf(piece.color, piece.accent));
+    ? (piece.ground ?? [piece.color])
+    : (GROUNDS[piece.kind] ?? ((t: Tones) => [fieldOf(t)]))(tonesOf(piece.color, piece.accent), piece.opacity);

@@ -86,4 +86,4 @@ function withOwnCodes(pieces: readonly Piece[], more: readonly Piece[]): Piece[]
 const valueOf = (field: LineField, cell: string): string | number =>
   NUMBERS.has(field) ? (cell === '' ? NaN : Number(cell.replace(',', '.'))) : cell;
 
-const withoutPicture = ({ picture: _, clear: __, ...piece }: Piece): Piece => piece;
+const withoutPicture = ({ picture: _, clear: __, ground: ___, ...piece }: Piece): Piece => piece;

@@ -15,8 +15,8 @@ export type Cell =
   | { readonly is: 'color' }
   | { readonly is: 'choice'; readonly of: readonly string[] };
 
-/** What every line of a kit says of its sticker; its picture and the clear part of it are found, not told. */
-export type FieldName = keyof Omit<Piece, 'kit' | 'picture' | 'clear'>;
+/** What every line of a kit says of its sticker; its picture, the clear part of it and its ground are found, not told. */
+export type FieldName = keyof Omit<Piece, 'kit' | 'picture' | 'clear' | 'ground'>;
 
 export interface Field {
   readonly name: FieldName;

@@ -28,6 +28,8 @@ export interface Piece {
   readonly picture?: string;
   /** the part of it that can be written on, where its picture was looked at for that; in its own mm */
   readonly clear?: Rect;
+  /** what its picture shows where it is written on, the darkest and the lightest */
+  readonly ground?: readonly Hex[];
 }
 
 /** A kit or a stash: pieces under one name. */

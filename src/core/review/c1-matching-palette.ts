@@ -2,9 +2,10 @@ import { pieceKey } from '../kit/kit';
 import { at } from './where';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
-import { pieceName, sentence } from '../spread/voice';
+import { kitName, pieceName, sentence } from '../spread/voice';
 import { FOREIGN, strangeness } from '../spread/choose';
 import { eachPlacement } from './each-placement';
+import { laidLooks } from '../spread/looks-name';
 
 /** C1: what is pulled in matches the kit's palette, judged by perceived difference (CIEDE2000), not by name. */
 export const c1MatchingPalette: Rule<Case> = {
@@ -37,7 +38,7 @@ interface Case extends About {
 function say({ about, placements: [id] }: Found, voice: Voice): Said {
   const p = voice.placement(id ?? '');
   return {
-    message: `${sentence(pieceName(voice, id))}, ${p?.code} from ${p?.kit}, is ${about.distance.toFixed(0)} away from the nearest color of the kit; over ${FOREIGN} it looks foreign.`,
+    message: `${sentence(pieceName(voice, id))}, the ${laidLooks(voice, p)} from “${kitName(voice, p?.kit ?? '')}”, is ${about.distance.toFixed(0)} away from the nearest color of the kit; over ${FOREIGN} it looks foreign.`,
     remedy: 'Swap it for one nearer to the kit.',
   };
 }

@@ -2,8 +2,9 @@ import { pieceKey } from '../kit/kit';
 import { at } from './where';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
-import { pieceName, sentence } from '../spread/voice';
+import { kitName, pieceName, sentence } from '../spread/voice';
 import { boldness } from '../color/boldness';
+import { laidLooks } from '../spread/looks-name';
 
 /** A piece may be this much bolder before it is seen. From memory. */
 const SEEN = 0.03;
@@ -44,7 +45,7 @@ interface Case extends About {
 function say({ about, placements: [id] }: Found, voice: Voice): Said {
   const p = voice.placement(id ?? '');
   return {
-    message: `${sentence(pieceName(voice, id))}, ${p?.code} from ${p?.kit}, is bolder than anything in the kit: ${about.bold.toFixed(2)} against ${about.boldest.toFixed(2)}.`,
+    message: `${sentence(pieceName(voice, id))}, the ${laidLooks(voice, p)} from “${kitName(voice, p?.kit ?? '')}”, is bolder than anything in the kit: ${about.bold.toFixed(2)} against ${about.boldest.toFixed(2)}.`,
     remedy: 'Swap it for a quieter one.',
   };
 }

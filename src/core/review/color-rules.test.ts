@@ -49,7 +49,7 @@ const pulled = (code: string) => placement({ kit: 'stash', code });
 
 it('C1 speaks of what does not match the kit by perceived difference', () => {
   expect(found('C1', c, [pulled('kin')])).toEqual([]);
-  expect(found('C1', c, [pulled('loud')])[0]?.message).toMatch(/loud from stash, is \d+ away/);
+  expect(found('C1', c, [pulled('loud')])[0]?.message).toMatch(/, the pink quarter box from “Stash”, is \d+ away/);
 });
 
 it('C5 speaks of what is bolder than the kit’s boldest', () => {

@@ -11,6 +11,8 @@ import type { View } from './finding';
 export interface Count {
   readonly inKit: number;
   readonly inStash: number;
+  /** more of the kind in the kit, of a size that does not fit */
+  readonly unfit: number;
   readonly rolls: number;
   readonly covered: boolean;
   /** of the kit's own, the weeks that have one planned, one entry a copy */
@@ -23,11 +25,12 @@ export function countOf({ context }: View, { kind, needed, fits = () => true }: 
   const there = (pieces: readonly Piece[]): number => pieces.reduce((n, p) => n + Math.max(0, ledger.untouched(p)), 0);
   const usable = piecesOf(context, kind).filter(fits);
   const inKit = there(usable.filter((p) => p.kit === context.kit.name));
+  const unfit = there(piecesOf(context, kind).filter((p) => p.kit === context.kit.name && !fits(p)));
   const inStash = there(usable.filter((p) => p.kit !== context.kit.name));
   const rolls = kind === 'bottom-washi' ? piecesOf(context, 'washi').filter(isRoll).length : 0;
   const codes = new Set(usable.map((p) => `${p.kit}/${p.code}`));
   const planned = plannedCopies(
     context.usedElsewhere.filter((u) => u.kit === context.kit.name && codes.has(`${u.kit}/${u.code}`)),
   );
-  return { planned, inKit, inStash, rolls, covered: inKit + inStash >= needed || rolls > 0 };
+  return { planned, inKit, inStash, unfit, rolls, covered: inKit + inStash >= needed || rolls > 0 };
 }

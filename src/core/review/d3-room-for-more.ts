@@ -1,9 +1,9 @@
 import { topOf } from './where';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
-import { dayName, mm } from '../spread/voice';
-import { besidePlaces } from '../spread/open-places';
-import { ROOM_FOR_ONE, freeStretches, lengthOf } from '../spread/free-room';
+import { dayName, twoLengths } from '../spread/voice';
+import { longestFree } from '../spread/open-places';
+import { ROOM_FOR_ONE } from '../spread/free-room';
 import { dayColumn } from '../book/columns';
 
 /** D3: each day keeps a place for what comes up. */
@@ -16,15 +16,13 @@ export const d3RoomForMore: Rule<Case> = {
     const { draft } = view;
     return [0, 1, 2, 3, 4, 5, 6].flatMap((day): Found[] => {
       if (!dayColumn(view.context.book, day)) return [];
-      const longest = Math.max(
-        0,
-        ...besidePlaces(
-          freeStretches(draft, view.context, day),
-          view.openPlaces.filter((p) => p.day === day),
-          view.context.options.gap,
-        ).map(lengthOf),
+      const { usable, bare } = longestFree(
+        draft,
+        view.context,
+        day,
+        view.openPlaces.filter((p) => p.day === day),
       );
-      if (longest >= ROOM_FOR_ONE) return [];
+      if (usable >= ROOM_FOR_ONE) return [];
       return [
         {
           rule: 'D3',
@@ -34,7 +32,7 @@ export const d3RoomForMore: Rule<Case> = {
             .filter((p) => p.day === day && (p.role === 'finish' || p.role === 'box'))
             .map((p) => p.id)
             .sort(),
-          about: { is: 'full', days: [day], mm: longest },
+          about: { is: 'full', days: [day], bare, needs: ROOM_FOR_ONE + bare - usable },
         },
       ];
     });
@@ -45,12 +43,15 @@ type Found = Finding<Case>;
 
 interface Case extends About {
   readonly days: readonly [number];
-  readonly mm: number;
+  /** bare paper in the longest free place, and what the lowest label takes of it with its gaps, mm */
+  readonly bare: number;
+  readonly needs: number;
 }
 
 function say({ about }: Found, voice: Voice): Said {
+  const [free, needed] = twoLengths(voice, about.bare, about.needs);
   return {
-    message: `${dayName(voice, about.days[0])} has no place left for what comes up: ${mm(voice, about.mm)} in one piece, and the lowest label takes ${mm(voice, ROOM_FOR_ONE)}.`,
+    message: `${dayName(voice, about.days[0])} has no place left for what comes up: ${about.bare > 0 ? `${free} are bare in one place` : 'only gaps are bare'}, and the lowest label needs ${needed} with its gaps.`,
     remedy: 'Take a deco piece off, or move something to a neighbor day.',
   };
 }

@@ -4,6 +4,7 @@ import type { Voice } from '../spread/voice';
 import { mm, pieceName, sentence } from '../spread/voice';
 import { openPaper, regionsOf, runsOfDays } from '../book/columns';
 import type { Placement } from '../spread/placement';
+import { isPenDate } from '../spread/dates-of';
 import { footprint } from '../spread/placement';
 import { lackingForBand } from '../manner/fit-book';
 import { TOLERANCE } from '../measure/length';
@@ -69,8 +70,9 @@ function placeOf(view: Alone, p: Placement): Rect | null {
   const { book } = view.context;
   const kind = view.pieceOf(p)?.kind;
   const onPage = (r: { page: number }) => r.page === p.page;
-  if (p.day !== null && (kind === 'date-cover' || kind === 'date-dot')) {
-    return regionsOf(book, 'date-header').find((r) => r.day === p.day && onPage(r)) ?? null;
+  if (p.day !== null && (kind === 'date-cover' || kind === 'date-dot' || isPenDate(p))) {
+    const header = regionsOf(book, 'date-header').find((r) => r.day === p.day && onPage(r));
+    if (header || !isPenDate(p)) return header ?? null;
   }
   if (p.role === 'sidebar') return regionsOf(book, 'sidebar').find(onPage) ?? null;
   const touched = book.regions.filter((r) => onPage(r) && intersect(r, inset(footprint(p), -TOUCHING)));

@@ -1,6 +1,6 @@
 import type { About, Finding, Rule, Said, View } from './finding';
 import type { Voice } from '../spread/voice';
-import { dayName, mm, pieceName, sentence } from '../spread/voice';
+import { dayName, mm, pieceName, sentence, twoLengths } from '../spread/voice';
 import { at } from './where';
 import { alignX } from '../spread/align';
 import { footprint } from '../spread/placement';
@@ -143,8 +143,9 @@ function say({ about, placements: [id] }: Found, voice: Voice): Said {
     };
   }
   const piece = about.words ? `the ${about.words}` : 'a label';
+  const [over, under] = twoLengths(voice, about.over, about.under);
   return {
-    message: `${dayName(voice, about.days[0])}: ${mm(voice, about.over)} are free above ${piece} and ${mm(voice, about.under)} below.`,
+    message: `${dayName(voice, about.days[0])}: ${over} are free above ${piece} and ${under} below.`,
     remedy: `Move it ${mm(voice, about.mm)} ${about.over > about.under ? 'up' : 'down'}.`,
   };
 }

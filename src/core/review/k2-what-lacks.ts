@@ -20,7 +20,7 @@ export const k2WhatLacks: Rule<Case> = {
   say,
   check: (view) =>
     frameNeeds(view.context).flatMap((need): Found[] => {
-      const { inKit, inStash, covered, planned } = countOf(view, need);
+      const { inKit, inStash, unfit, covered, planned } = countOf(view, need);
       const lacking = need.needed - inKit - inStash;
       if (covered || need.needed === 0 || lacking <= 0) return [];
       const makeshift = makeshiftIn(view.context, need.kind, atHand(view.context));
@@ -38,6 +38,7 @@ export const k2WhatLacks: Rule<Case> = {
             needed: need.needed,
             inKit,
             inStash,
+            unfit,
             planned,
             makeshift,
           },
@@ -55,6 +56,7 @@ interface Case extends About {
   readonly needed: number;
   readonly inKit: number;
   readonly inStash: number;
+  readonly unfit: number;
   /** weeks that have copies planned, one entry a copy */
   readonly planned: readonly WeekName[];
   readonly makeshift: Makeshift | null;
@@ -63,7 +65,7 @@ interface Case extends About {
 function say({ about }: Found, voice: Voice): Said {
   const { label, plural } = traits(about.kind);
   return {
-    message: `${counted(about.lacking, label, plural)} ${about.lacking === 1 ? 'is' : 'are'} lacking: the week wants ${about.needed}, the kit “${kitName(voice, about.kit)}” has ${about.inKit}${about.planned.length ? ` (${sayPlanned(about.planned)})` : ''}, the stash ${about.inStash}.`,
+    message: `${counted(about.lacking, label, plural)} ${about.lacking === 1 ? 'is' : 'are'} lacking: the week wants ${about.needed}, the kit “${kitName(voice, about.kit)}” has ${about.inKit}${about.unfit ? ` that ${about.inKit === 1 ? 'fits' : 'fit'}` : ''}${about.planned.length ? ` (${sayPlanned(about.planned)})` : ''}, the stash ${about.inStash}.`,
     remedy: about.makeshift ? `${sentence(sayMakeshift(about.makeshift))}.` : 'Order more, or do without this week.',
   };
 }

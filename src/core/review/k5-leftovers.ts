@@ -6,6 +6,7 @@ import { mm, pieceName, sentence } from '../spread/voice';
 import { atHand } from '../spread/at-hand';
 import { copyKey } from '../kit/ledger';
 import { isStrip } from '../kit/kinds';
+import { laidLooks } from '../spread/looks-name';
 
 /** K5: leftovers are recorded, down to a strip's last 60 mm, and are used before another strip is begun. */
 export const k5Leftovers: Rule<Case> = {
@@ -46,7 +47,7 @@ interface Case extends About {
 
 function say({ about, placements: [id] }: Found, voice: Voice): Said {
   return {
-    message: `${sentence(pieceName(voice, id))} is cut from a new ${voice.placement(id ?? '')?.code}, while ${mm(voice, about.mm)} of a begun one are left for its ${mm(voice, about.wanted)}.`,
+    message: `${sentence(pieceName(voice, id))} is cut from a new ${laidLooks(voice, voice.placement(id ?? ''))}, while ${mm(voice, about.mm)} of a begun one are left for its ${mm(voice, about.wanted)}.`,
     remedy: 'Cut it from what is left, and keep the new one whole.',
   };
 }

@@ -9,6 +9,7 @@ import { piecesOf, strangeness, FOREIGN } from '../spread/choose';
 import { KIND_NAMES, traits } from '../kit/kinds';
 import { isSoon } from '../kit/suggest';
 import { longDate } from '../week/day-names';
+import { laidLooks } from '../spread/looks-name';
 
 /** K6: seasonal things carry a use-by: nothing past it is laid down, and what nears it is not forgotten. */
 export const k6UseBy: Rule<Case> = {
@@ -80,7 +81,7 @@ function say({ about, placements: [id] }: Found, voice: Voice): Said {
         remedy: 'Swap it for one that is in season.',
       }
     : {
-        message: `${kit} is to be used by ${longDate(about.by)}, and none of it is here; ${counted(about.designs, 'design')} of it, such as the ${traits(about.kind).label} ${about.code}, would suit this kit.`,
+        message: `${kit} is to be used by ${longDate(about.by)}, and none of it is here; ${counted(about.designs, 'design')} of it, such as the ${laidLooks(voice, about)}, would suit this kit.`,
         remedy: 'Let one of its pieces take another’s place, or keep it for a later week in its season.',
       };
 }

@@ -6,6 +6,7 @@ import { dayName, mm } from '../spread/voice';
 import { TOLERANCE } from '../measure/length';
 import { bottom } from '../measure/rect';
 import { listsOf } from './lists-of';
+import { laidLooks } from '../spread/looks-name';
 
 /** L2: more items than rows: two are joined, of the same design, edge to edge. */
 export const l2JoinedLists: Rule<Case> = {
@@ -62,10 +63,11 @@ type Case = { readonly days: readonly [number]; readonly list: string } & (
 );
 
 function say({ about, placements }: Found, voice: Voice): Said {
+  const looks = new Set(placements.map((id) => laidLooks(voice, voice.placement(id))));
   const list = `${dayName(voice, about.days[0])}’s list “${about.list}”`;
   return about.is === 'two designs'
     ? {
-        message: `${list} is joined of two designs, ${placements.map((id) => voice.placement(id)?.code).join(' and ')}.`,
+        message: `${list} is joined of two designs${looks.size > 1 ? `, ${[...looks].join(' and ')}` : ''}.`,
         remedy: 'Take both parts of one design.',
       }
     : {

@@ -6,6 +6,7 @@ import { counted, pieceName, sentence } from '../spread/voice';
 import { atHand } from '../spread/at-hand';
 import { copyKey } from '../kit/ledger';
 import { listsOf } from './lists-of';
+import { laidLooks } from '../spread/looks-name';
 
 /** L3: offcuts with rows on them are kept, and a list that fits on one is cut from it. */
 export const l3KeptOffcuts: Rule<Case> = {
@@ -47,7 +48,7 @@ interface Case extends About {
 
 function say({ about, placements: [id] }: Found, voice: Voice): Said {
   return {
-    message: `${sentence(pieceName(voice, id))} is cut from a new ${voice.placement(id ?? '')?.code}, while an offcut with ${counted(about.there, 'row')} is there for its ${about.rows}.`,
+    message: `${sentence(pieceName(voice, id))} is cut from a new ${laidLooks(voice, voice.placement(id ?? ''))}, while an offcut with ${counted(about.there, 'row')} is there for its ${about.rows}.`,
     remedy: 'Cut it from the offcut and keep the new list whole.',
   };
 }

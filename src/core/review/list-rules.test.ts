@@ -38,8 +38,10 @@ describe('L2', () => {
   const lower = (over = {}) => laid(2, uids.slice(6), { id: 'p2', copy: 2, y: 108, ...over });
   it('is silent on two of one design edge to edge', () => expect(found('L2', c, [upper, lower()])).toEqual([]));
   it('speaks of two designs, and of a gap', () => {
-    expect(found('L2', c, [upper, lower({ code: 'M', copy: 1 })])[0]?.message).toContain(
-      'joined of two designs, L and M',
+    expect(found('L2', c, [upper, lower({ code: 'M', copy: 1 })])[0]?.message).toContain('joined of two designs.');
+    const other = { ...c, kit: kitOf(...kit.pieces.map((p) => (p.code === 'M' ? { ...p, color: '#1b2230' } : p))) };
+    expect(found('L2', other, [upper, lower({ code: 'M', copy: 1 })])[0]?.message).toMatch(
+      /two designs, white checklist and .* checklist\.$/,
     );
     expect(found('L2', c, [upper, lower({ y: 112 })])[0]?.message).toBe(
       'Monday’s list “to do” stands in two parts, 3/16 in apart.',

@@ -1,5 +1,5 @@
 import type { Voice } from '../spread/voice';
-import { counted, dayName, mm, titleOf } from '../spread/voice';
+import { counted, dayName, mm, titleOf, twoLengths } from '../spread/voice';
 import type { Missing, WayOut } from './unplaced';
 
 /** Titles are quoted up to so many letters. */
@@ -15,8 +15,10 @@ export function sayReason({ demand, reason }: Missing, voice: Voice): string {
       return `${title} on ${day} stays open for writing in later, as set.`;
     case 'no base':
       return `No base that is left takes ${title} at your hand${reason.roomiest ? `; the roomiest has ${counted(reason.roomiest.lines, 'line')} of ${counted(reason.roomiest.letters, 'letter')}` : ''}.`;
-    case 'no room':
-      return `${day}’s longest free place is ${mm(voice, reason.free)}; ${title} needs ${mm(voice, reason.needs)} with its gaps.`;
+    case 'no room': {
+      const [free, needs] = twoLengths(voice, reason.free, reason.needs);
+      return `${reason.free > 0 ? `${day}’s longest free place is ${free}` : `${day} has no free place`}; ${title} needs ${needs} with its gaps.`;
+    }
     case 'not yet':
       return `${title} is not laid yet; ${day} has room for it.`;
   }

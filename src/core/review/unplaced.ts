@@ -4,11 +4,9 @@ import type { Ground } from '../arrange/ladder/rung';
 import { dayColumn } from '../book/columns';
 import { isPlannedAhead } from '../spread/ahead';
 import { Draft } from '../spread/draft';
-import type { Stretch } from '../spread/free-room';
-import { freeIn, freeStretches, lengthOf } from '../spread/free-room';
+import { longestFree } from '../spread/open-places';
 import type { Context, Placement } from '../spread/placement';
 import { matchDemands } from '../spread/placement';
-import { TOLERANCE } from '../measure/length';
 import type { Hand } from '../measure/hand';
 import { handAt, lettersOn, linesIn, shortened } from '../measure/hand';
 import type { Demand } from '../week/demand';
@@ -57,23 +55,13 @@ export function unplacedOf(context: Context, placements: readonly Placement[]): 
   }));
 }
 
-/** The longest free place of a day: what of it can be laid on, and how much of its paper is bare, mm. */
-function freeOn(draft: Draft, context: Context, day: number): { readonly usable: number; readonly bare: number } {
-  const column = dayColumn(context.book, day);
-  const [longest] = freeStretches(draft, context, day).sort((a, b) => lengthOf(b) - lengthOf(a));
-  if (!column || !longest) return { usable: 0, bare: 0 };
-  const holds = (s: Stretch): boolean => s.from <= longest.from + TOLERANCE && s.to >= longest.to - TOLERANCE;
-  const around = freeIn(draft, column, 0).find(holds);
-  return { usable: lengthOf(longest), bare: lengthOf(around ?? longest) };
-}
-
 function reasonOf(draft: Draft, context: Context, d: Demand): Reason {
   if (!isPlannedAhead(d, context)) return { is: 'later' };
   const ground = { draft, context, width: dayColumn(context.book, d.day)?.w ?? 0 };
   const heights = heightsFor(ground, d);
   if (!heights.length) return { is: 'no base', roomiest: roomiest(ground) };
   const least = Math.min(...heights);
-  const { usable, bare } = freeOn(draft, context, d.day);
+  const { usable, bare } = longestFree(draft, context, d.day);
   return usable < least ? { is: 'no room', free: bare, needs: least + bare - usable } : { is: 'not yet' };
 }
 
@@ -114,7 +102,7 @@ function waysOut(draft: Draft, context: Context, d: Demand): WayOut[] {
   if (d.start === null && d.kind !== 'band') {
     const [beside] = [d.day - 1, d.day + 1]
       .filter((n) => n >= 0 && n < 7)
-      .map((day) => ({ day, free: freeOn(draft, context, day).bare }))
+      .map((day) => ({ day, free: longestFree(draft, context, day).bare }))
       .sort((a, b) => b.free - a.free);
     if (beside) ways.push({ by: 'moving to', ...beside });
   }

@@ -10,7 +10,7 @@ export const PAPER = { finish: 'matte-removable', color: '#fffdf9' } as const;
 
 type Ground =
   | { readonly color: string; readonly finish: Piece['finish'] }
-  | Pick<Piece, 'kind' | 'finish' | 'color' | 'accent' | 'picture'>;
+  | Pick<Piece, 'kind' | 'finish' | 'color' | 'accent' | 'opacity' | 'picture' | 'ground'>;
 
 /** How well a pen shows on what is painted there, where it shows least: a WCAG 2 contrast ratio. */
 export const showsOn = (ground: Ground, pen: typeof BLACK | typeof WHITE): number =>

@@ -3,6 +3,8 @@ import { colorName } from '../color/color-name';
 import { traits } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
 import { isRoll } from '../kit/kit';
+import type { Placement } from './placement';
+import type { Voice } from './voice';
 
 /**
  * A design by what it looks like, as one would ask for it at the table: `dark teal header “today”`, `sand coffee icon`,
@@ -13,6 +15,12 @@ export function looksName(piece: Pick<Piece, 'kind' | 'color' | 'words' | 'icon'
   const name = [colorName(color), words ? '' : icon, traits(kind).label].filter(Boolean).join(' ');
   if (words) return `${name} “${words}”`;
   return motif && !icon ? `${name} with ${isPattern(motif) ? motif : `the ${motif}`}` : name;
+}
+
+/** What lies on the page by its looks; ink is `writing`. */
+export function laidLooks({ pieceOf }: Pick<Voice, 'pieceOf'>, p: Pick<Placement, 'kit' | 'code'> | undefined): string {
+  const piece = p && pieceOf(p);
+  return piece ? looksName(piece) : 'writing';
 }
 
 /** The same with where it is taken from: `dark teal header “today” (sheet 2)`. */

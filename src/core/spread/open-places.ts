@@ -2,7 +2,7 @@ import { dayColumn } from '../book/columns';
 import type { Region } from '../book/book';
 import type { Hand } from '../measure/hand';
 import { writeLines } from '../measure/hand';
-import { tidy } from '../measure/length';
+import { TOLERANCE, tidy } from '../measure/length';
 import type { Rect } from '../measure/rect';
 import { bottom } from '../measure/rect';
 import type { Demand } from '../week/demand';
@@ -10,7 +10,7 @@ import { inTimeOrder, sortMinute, writtenText } from '../week/demand';
 import { isPlannedAhead } from './ahead';
 import { Draft } from './draft';
 import type { Stretch } from './free-room';
-import { freeStretches } from './free-room';
+import { freeIn, freeStretches, lengthOf } from './free-room';
 import type { Context, Placement } from './placement';
 import { footprint, matchDemands } from './placement';
 
@@ -104,6 +104,29 @@ function placesOfDay(
     from = at.y + h + context.options.gap;
   }
   return places;
+}
+
+/**
+ * The longest free place of a day: what of it can be laid on, and how much of its paper is bare, mm. Places that are
+ * kept for what is written in later are not free.
+ */
+export function longestFree(
+  draft: Draft,
+  context: Context,
+  day: number,
+  places: readonly OpenPlace[] = [],
+): { readonly usable: number; readonly bare: number } {
+  const column = dayColumn(context.book, day);
+  if (!column) return { usable: 0, bare: 0 };
+  const { gap } = context.options;
+  const bare = besidePlaces(freeIn(draft, column, 0), places, 0);
+  const usable = besidePlaces(freeIn(draft, column, gap), places, gap);
+  const within = (s: Stretch): number =>
+    Math.max(0, ...usable.filter((u) => u.from >= s.from - TOLERANCE && u.to <= s.to + TOLERANCE).map(lengthOf));
+  const best = bare
+    .map((s) => ({ usable: within(s), bare: lengthOf(s) }))
+    .sort((a, b) => b.usable - a.usable || b.bare - a.bare)[0];
+  return best ?? { usable: 0, bare: 0 };
 }
 
 /** Free stretches of a day without what is kept for its open places. */

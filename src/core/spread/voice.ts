@@ -39,6 +39,13 @@ export function mm({ unit }: Pick<Voice, 'unit'>, length: number): string {
   return length !== 0 && said === ruled(0, unit) ? 'a hair' : said;
 }
 
+/** Two lengths that are held against each other: where a ruler shows no difference, which one is the shorter. */
+export function twoLengths(voice: Pick<Voice, 'unit'>, one: number, other: number): readonly [string, string] {
+  const [a, b] = [mm(voice, one), mm(voice, other)];
+  if (a !== b || one === other) return [a, b];
+  return one < other ? [`just under ${a}`, b] : [`just over ${a}`, b];
+}
+
 /** `Thursday’s header`, `the header in the sidebar`; `the piece` for one that is gone. */
 export function pieceName(voice: Voice, id: string | undefined): string {
   const p = id === undefined ? undefined : voice.placement(id);

@@ -275,7 +275,7 @@ describe('one that was brought', () => {
       create view looks as select * from spread;
       insert into kit (id, role) values ('ill', 'kit');
       insert into piece select 'ill', code, position, kind, count, width, height, sheet, shape, color, accent, motif, words,
-        icon, writable, opacity, finish, foil, rows, faces, picture, clear from piece limit 1;
+        icon, writable, opacity, finish, foil, rows, faces, picture, clear, ground from piece limit 1;
       update piece set kind = 'trapdoor' where kit_id = 'ill';
       insert into spread (week, book_id, kit_id, manner, seed, options) values ('2027-W20', 'three-box', 'rockpool', 'scattered', 1, 'not JSON'),
         ('2027-W21', 'three-box', 'rockpool', 'scattered', 1, '{"hand": 7}'), ('2027-W22', 'three-box', 'rockpool', 'scattered', 'one', '{}'),
@@ -340,7 +340,7 @@ it('of an older version is brought up to date as it is put back', async () => {
   await readBackup(backupNamed(name)!, work);
   const old = new SQLite(join(work, 'hobnail.sqlite'));
   old.exec(
-    "drop table keep; drop table given_up; drop table record; drop table past_item; drop table past_week; drop table week_text; drop table stale_week; drop trigger past_item_mark_insert; drop trigger past_item_mark_update; drop trigger past_item_mark_delete; drop trigger stale_week_placement_insert; drop trigger stale_week_placement_update; drop trigger stale_week_placement_delete; drop trigger stale_week_writing_insert; drop trigger stale_week_writing_update; drop trigger stale_week_writing_delete; drop trigger stale_week_spread_insert; drop trigger stale_week_spread_update; drop trigger stale_week_spread_delete; delete from kysely_migration where name in ('0014-records', '0015-choices'); drop table learned_choice; delete from kysely_migration where name = '0013-bench'; alter table tick drop column at; alter table tick drop column tape; alter table spread drop column work",
+    "drop table keep; drop table given_up; drop table record; drop table past_item; drop table past_week; drop table week_text; drop table stale_week; drop trigger past_item_mark_insert; drop trigger past_item_mark_update; drop trigger past_item_mark_delete; drop trigger stale_week_placement_insert; drop trigger stale_week_placement_update; drop trigger stale_week_placement_delete; drop trigger stale_week_writing_insert; drop trigger stale_week_writing_update; drop trigger stale_week_writing_delete; drop trigger stale_week_spread_insert; drop trigger stale_week_spread_update; drop trigger stale_week_spread_delete; alter table piece drop column ground; delete from kysely_migration where name in ('0014-records', '0015-choices', '0016-ground'); drop table learned_choice; delete from kysely_migration where name = '0013-bench'; alter table tick drop column at; alter table tick drop column tape; alter table spread drop column work",
   );
   old.exec('vacuum');
   old.close();

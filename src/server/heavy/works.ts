@@ -12,6 +12,7 @@ import { completeSpread } from '../../core/format/spread-file';
 import { writeSpread } from '../../core/format/spread-json';
 import { spreadSvg } from '../../core/format/spread-svg';
 import { clearRoom } from '../../core/scan/clear-room';
+import { groundUnder, middleOf } from '../../core/scan/ground-under';
 import { contextFrom } from '../../core/spread/context';
 import type { ContextData } from '../../core/spread/context';
 import type { Placement } from '../../core/spread/placement';
@@ -111,10 +112,12 @@ export const WORKS = {
     };
   },
 
-  /** where a picture leaves room to write, on a sticker of so many mm; null where it does not */
+  /** where a picture leaves room to write, on a sticker of so many mm, and what it shows there; null: no picture */
   room: async ({ hash, width, height }: { hash: string; width: number; height: number }) => {
     const picture = await rasterOf(hash);
-    return picture && clearRoom(picture, width, height);
+    if (!picture) return null;
+    const clear = clearRoom(picture, width, height);
+    return { clear, ground: groundUnder(picture, clear ?? middleOf(width, height), width, height) };
   },
 
   /** the tables of a copy of the data, as an export holds them */

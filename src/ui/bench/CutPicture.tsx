@@ -10,6 +10,7 @@ import type { Context } from '../../core/spread/placement';
 import { pieceIndex } from '../../core/spread/placement';
 import { symbolId } from '../sticker/symbol-id';
 import { GLASS } from '../theme';
+import { looksName } from '../../core/spread/looks-name';
 
 /** A sticker with its cuts, measured from its own edges, and what is kept of it. */
 export function CutPicture({ context, cut }: { context: Context; cut: Cut }) {
@@ -26,7 +27,7 @@ export function CutPicture({ context, cut }: { context: Context; cut: Cut }) {
         viewBox={`${num(from - 6)} -7 ${num(shown + 12)} ${num(piece.height + 14)}`}
         style={{ width: (shown + 12) * scale, maxWidth: '100%' }}
         role="img"
-        aria-label={`Where to cut ${cut.code}`}
+        aria-label={`Where to cut the ${looksName(piece)}`}
       >
         <svg
           x={from}

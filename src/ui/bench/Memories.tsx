@@ -4,7 +4,6 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useState } from 'react';
 import type { MemoryOffer, MemorySort } from '../../core/keep/memory-pieces';
-import { traits } from '../../core/kit/kinds';
 import type { Piece } from '../../core/kit/kit';
 import { pieceKey } from '../../core/kit/kit';
 import { pieceIndex } from '../../core/spread/placement';
@@ -15,6 +14,7 @@ import type { SpreadData } from '../../server/spread-data';
 import { symbolId } from '../sticker/symbol-id';
 import { GLASS } from '../theme';
 import { useRun } from '../use-run';
+import { looksName } from '../../core/spread/looks-name';
 
 const SAYS: { readonly [S in MemorySort]: string } = {
   moment: 'for a moment',
@@ -122,7 +122,7 @@ function Offer({ offer, piece, day, busy, lay }: OfferProps) {
         type="submit"
         size="small"
         disabled={busy}
-        aria-label={`Lay ${traits(offer.kind).label} ${offer.code} on ${day}`}
+        aria-label={`Lay ${piece ? `the ${looksName(piece)}` : 'it'} on ${day}`}
       >
         Lay it
       </Button>

@@ -14,6 +14,8 @@ import { useKitName } from '../kit-names';
 import { LaidFaces } from '../sticker/Face';
 import type { CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
+import { sentence } from '../../core/spread/voice';
+import { looksName } from '../../core/spread/looks-name';
 
 /** What is taken: the sticker, or the stack as it will be, and the sheets that its parts lie on, each marked. */
 export function OnSheet({ context, targets }: { context: Context; targets: readonly Placement[] }) {
@@ -53,9 +55,8 @@ export function OnSheet({ context, targets }: { context: Context; targets: reado
       </svg>
       {taken.map(({ p, piece, kit }) => (
         <Box key={p.id} sx={{ mt: 1 }}>
-          <Typography variant="h3">
-            {piece.code}
-            {piece.words ? ` “${piece.words}”` : ''}
+          <Typography variant="h3" title={piece.code}>
+            {sentence(looksName(piece))}
           </Typography>
           <Typography color="text.secondary">
             {called(kit.name)}, {isRoll(piece) ? 'on its roll' : `sheet ${piece.sheet}`} ·{' '}

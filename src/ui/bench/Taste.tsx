@@ -9,6 +9,7 @@ import type { SpreadData } from '../../server/spread-data';
 import { symbolId } from '../sticker/symbol-id';
 import { GLASS } from '../theme';
 import { useJudged } from './use-judged';
+import { looksName } from '../../core/spread/looks-name';
 
 /** The designs of a spread: one tap, it was loved; two, it jarred; three, nothing. It is learned (handbook 7). */
 export function Taste({
@@ -42,8 +43,9 @@ export function Taste({
             <Box
               component="button"
               key={pieceKey(p)}
-              aria-label={`${traits(p.kind).label} ${p.code}${now ? `, ${now}` : ''}`}
+              aria-label={`${looksName(p)}${now ? `, ${now}` : ''}`}
               data-testid="taste"
+              title={p.code}
               onClick={() => void tap(pieceKey(p))}
               sx={{
                 border: `2px solid ${now === 'loved' ? GLASS.bottle : now === 'jarred' ? GLASS.cranberry : GLASS.edge}`,
@@ -69,7 +71,7 @@ export function Taste({
                 <use href={`#${symbolId(p)}`} />
               </svg>
               <Typography variant="caption" sx={{ fontWeight: now ? 700 : 400, lineHeight: 1.2 }}>
-                {now ?? p.code}
+                {now ?? traits(p.kind).label}
               </Typography>
             </Box>
           );

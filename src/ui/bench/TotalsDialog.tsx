@@ -4,12 +4,13 @@ import { secondsOf } from '../../core/bench/pace';
 import { tapeLength } from '../../core/bench/strokes';
 import { totalsOf } from '../../core/bench/totals';
 import { reeled } from '../../core/measure/fraction';
-import { counted } from '../../core/spread/voice';
+import { counted, sentence } from '../../core/spread/voice';
 import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
 import type { AtBench } from './use-bench';
 import { FormDialog } from '../screen/FormDialog';
 import { Pairs } from '../screen/Pairs';
+import { laidLooks } from '../../core/spread/looks-name';
 
 /** What the week takes, before the knife: tape, washi, stickers, cuts, and how long it will be. */
 export function TotalsDialog({
@@ -38,7 +39,7 @@ export function TotalsDialog({
       `${reeled(t.tape, voice.unit)}${tape === null ? '' : `; ${reeled(tape * 1000, voice.unit)} in the house`}`,
     ],
     ...t.washi.map((w): [string, string] => [
-      `Washi ${w.code}`,
+      sentence(laidLooks(voice, w)),
       `${reeled(w.mm, voice.unit)} in ${counted(w.pieces, 'strip')}, ${called(w.kit)}`,
     ]),
     ...(t.strips.count

@@ -10,6 +10,7 @@ import { isWriting } from '../../core/spread/placement';
 import { pieceName, voiceOf } from '../../core/spread/voice';
 import { useSpread } from './store';
 import { FormDialog } from '../screen/FormDialog';
+import { laidLooks } from '../../core/spread/looks-name';
 
 /** Whether all that is not locked shall be arranged again, or the week given up; and what of it is really stuck. */
 export function BeginAnewDialog({
@@ -65,7 +66,7 @@ export function BeginAnewDialog({
                   }}
                 />
               }
-              label={`${pieceName(voice, p.id)}, ${p.code}`}
+              label={`${pieceName(voice, p.id)}, ${laidLooks(voice, p)}`}
             />
           ))}
         </Box>

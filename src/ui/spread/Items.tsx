@@ -18,6 +18,7 @@ import { sayReason } from '../../core/review/say-missing';
 import { useReview, useVoice } from './review-context';
 import { carriedBy } from './carry/use-carry';
 import { useSpread } from './store';
+import { laidLooks } from '../../core/spread/looks-name';
 
 /** The week's items, those without a place first; one that has a place leads to it. */
 export function Items() {
@@ -101,7 +102,9 @@ export function Items() {
                 onClick={() => select(id)}
                 sx={{ width: '100%', justifyContent: 'flex-start', textAlign: 'left', px: 0.75, py: 0.4 }}
               >
-                <Typography variant="body2">{p.text?.split('\n')[0] || p.code}: take it off, or keep it</Typography>
+                <Typography variant="body2">
+                  {p.text?.split('\n')[0] || laidLooks(voice, p)}: take it off, or keep it
+                </Typography>
               </ButtonBase>
             ))}
           </Box>

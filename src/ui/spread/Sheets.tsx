@@ -30,6 +30,8 @@ import type { Acts, CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
 import { symbolId } from '../sticker/symbol-id';
 import { useKitName } from '../kit-names';
+import { sentence } from '../../core/spread/voice';
+import { looksName } from '../../core/spread/looks-name';
 
 const StashDialog = later(() => import('./StashDialog').then((m) => m.StashDialog));
 
@@ -240,8 +242,8 @@ function Roll({
       <svg viewBox={`0 0 110 ${piece.height}`} style={{ width: '100%', display: 'block' }} aria-hidden>
         <use href={`#${symbolId(piece)}`} />
       </svg>
-      <Typography variant="caption" color="text.secondary">
-        {piece.code}: {ruled(left, unit)} left, {piece.height} mm wide
+      <Typography variant="caption" color="text.secondary" title={piece.code}>
+        {sentence(looksName(piece))}: {ruled(left, unit)} left, {piece.height} mm wide
       </Typography>
     </ButtonBase>
   );

@@ -2,11 +2,11 @@
 
 import type { DOMAttributes, ReactNode } from 'react';
 import type { Piece } from '../../core/kit/kit';
-import { traits } from '../../core/kit/kinds';
 import type { Sheet } from '../../core/kit/sheet-layout';
 import type { Rect } from '../../core/measure/rect';
 import { GLASS } from '../theme';
 import { symbolId } from './symbol-id';
+import { looksName } from '../../core/spread/looks-name';
 
 /** What is to be seen of one copy on its sheet. */
 export interface CopyLook {
@@ -85,13 +85,13 @@ interface OnSheetProps {
 }
 
 function OnSheet({ piece, w, h, look, onChoose, acts: more }: OnSheetProps) {
-  const name = `${traits(piece.kind).label} ${piece.code}`;
+  const name = looksName(piece);
   const acts = onChoose
     ? {
         role: 'button',
         tabIndex: look.focusable ? 0 : -1,
         'aria-pressed': look.chosen,
-        'aria-label': `${name} ${piece.words || piece.icon || piece.motif}${look.state ? `, ${look.state}` : ''}`,
+        'aria-label': `${name}${look.state ? `, ${look.state}` : ''}`,
         style: { cursor: look.free && more ? 'grab' : 'pointer' },
         ...(look.free ? more?.(piece) : {}),
         onClick: () => onChoose(piece),
@@ -104,7 +104,7 @@ function OnSheet({ piece, w, h, look, onChoose, acts: more }: OnSheetProps) {
     : { 'aria-hidden': true };
   return (
     <g data-testid={look.testId} data-state={look.state || undefined} {...acts}>
-      <title>{`${name}, ${piece.width} × ${piece.height} mm${look.state ? `, ${look.state}` : ''}${look.note ?? ''}`}</title>
+      <title>{`${name}, ${piece.code}, ${piece.width} × ${piece.height} mm${look.state ? `, ${look.state}` : ''}${look.note ?? ''}`}</title>
       {look.free ? (
         <use href={`#${symbolId(piece)}`} />
       ) : (

@@ -7,6 +7,7 @@ import { FRAME, STOP } from '../pdf/paper';
 import { sayLacking } from '../say-lacking';
 import { pageForm } from './page-form';
 import type { Printing } from './sheet-of-work';
+import { laidLooks } from '../../spread/looks-name';
 
 /** The week at a glance: the spread small, what it takes, and the cautions of the trade. */
 export function printCover(printing: Printing, title: string): void {
@@ -33,7 +34,7 @@ export function printCover(printing: Printing, title: string): void {
   const lines = [
     `${counted(t.pieces, 'sticker')} from ${counted(t.sheets, 'sheet')} of ${kitName(voice, context.kit.name)}; ${counted(t.stacks, 'stack')} built on the backing sheet.`,
     `${reeled(t.tape, unit)} of correction tape. ${counted(t.cut, 'sticker')} under the knife, ${counted(t.parts, 'part')} of them.`,
-    ...t.washi.map((s) => `${reeled(s.mm, unit)} of washi ${s.code}, in ${counted(s.pieces, 'strip')}.`),
+    ...t.washi.map((s) => `${reeled(s.mm, unit)} of ${laidLooks(voice, s)}, in ${counted(s.pieces, 'strip')}.`),
     `Left after it: ${t.left.whole} of ${t.left.all} stickers whole${t.kept ? `, and ${counted(t.kept, 'leftover')} worth keeping` : ''}.`,
     `${counted(t.texts, 'text')} to write, ${counted(t.rows, 'row')} of lists. ${counted(bench.steps.length, 'step')}, about ${minutes} minutes at a usual pace.`,
   ];

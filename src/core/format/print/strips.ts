@@ -8,6 +8,8 @@ import { pieceIndex } from '../../spread/placement';
 import { FAINT, STOP } from '../pdf/paper';
 import type { Printing } from './sheet-of-work';
 import { stepsOfCuts } from './steps-of-cuts';
+import { looksName } from '../../spread/looks-name';
+import { sentence } from '../../spread/voice';
 
 /** Room for a strip's words over it, and between two strips, mm. */
 const WORDS = 4.5;
@@ -35,7 +37,7 @@ export function printStrips(printing: Printing): void {
   for (const { cut, piece } of rolls)
     for (const strip of cut.pieces) {
       const laid = voice.placement(strip.placement);
-      const said = `${piece.code}, ${fine(strip.w, unit)} × ${fine(strip.h, unit)}${laid ? `, for ${thePage(context.book, laid.page)}` : ''}`;
+      const said = `${sentence(looksName(piece))}, ${fine(strip.w, unit)} × ${fine(strip.h, unit)}${laid ? `, for ${thePage(context.book, laid.page)}` : ''}`;
       printStrip(printing, piece, strip, steps.get(cut) ?? 0, said);
     }
 }

@@ -8,7 +8,9 @@ import type { Piece } from '../../../core/kit/kit';
 import { ruled } from '../../../core/measure/fraction';
 import { useSpread } from '../store';
 import { Choice } from './Choice';
-import { Picture, titled } from './Picture';
+import { looksName } from '../../../core/spread/looks-name';
+import { Picture } from './Picture';
+import { sentence } from '../../../core/spread/voice';
 
 /** A sticker from its sheet, and the places where it may go. */
 export function PickedInHand({ piece }: { piece: Piece }) {
@@ -24,7 +26,9 @@ export function PickedInHand({ piece }: { piece: Piece }) {
       <Box sx={{ display: 'flex', gap: 1.25, pr: 3 }}>
         <Picture piece={piece} size={64} />
         <Box>
-          <Typography variant="h3">{titled(piece)}</Typography>
+          <Typography variant="h3" title={piece.code}>
+            {sentence(looksName(piece))}
+          </Typography>
           <Typography variant="caption" color="text.secondary" component="p">
             {ruled(piece.width, unit)} × {ruled(piece.height, unit)}, {piece.finish.replace('-', ', ')}
           </Typography>

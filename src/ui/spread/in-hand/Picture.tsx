@@ -1,5 +1,4 @@
 import type { Piece } from '../../../core/kit/kit';
-import { traits } from '../../../core/kit/kinds';
 import { symbolId } from '../../sticker/symbol-id';
 
 /** A design on its own, `size` px wide at most. */
@@ -11,11 +10,8 @@ export function Picture({ piece, size }: { piece: Piece; size: number }) {
       style={{ width: size, height: Math.min(size * 1.25, (size * piece.height) / w), flexShrink: 0 }}
       aria-hidden
     >
+      <title>{piece.code}</title>
       <use href={`#${symbolId(piece)}`} />
     </svg>
   );
 }
-
-/** `label L-3 “today”` */
-export const titled = (p: Piece): string =>
-  `${traits(p.kind).label} ${p.code}${p.words ? ` “${p.words}”` : p.icon ? `, ${p.icon}` : p.motif ? `, ${p.motif}` : ''}`;

@@ -26,11 +26,12 @@ import { ruled } from '../../../core/measure/fraction';
 import { closeUp, makeRoom } from '../../../core/repair/make-room';
 import { adriftOf } from '../../../core/spread/adrift';
 import type { Placement } from '../../../core/spread/placement';
-import { counted } from '../../../core/spread/voice';
+import { counted, sentence } from '../../../core/spread/voice';
 import { shortDay } from '../../../core/week/day-names';
 import { GLASS } from '../../theme';
 import { useSpread } from '../store';
-import { Picture, titled } from './Picture';
+import { looksName } from '../../../core/spread/looks-name';
+import { Picture } from './Picture';
 import { Scissors } from './Scissors';
 import { Swaps } from './Swaps';
 import { Wishes } from './Wishes';
@@ -46,7 +47,7 @@ export function PlacedInHand({ placement: p, piece }: { placement: Placement; pi
   const { unit } = context.book;
   const writes = piece?.writable !== 'no' || p.text !== null;
   const gone = adriftOf([p], context.week)[0]?.gone ?? [];
-  const title = piece ? titled(piece) : 'Written on the paper';
+  const title = piece ? sentence(looksName(piece)) : 'Written on the paper';
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
       <Box sx={{ display: 'flex', gap: 1.25, pr: 3 }}>

@@ -9,7 +9,8 @@ import { pieceKey } from '../../../core/kit/kit';
 import type { Placement } from '../../../core/spread/placement';
 import { GLASS } from '../../theme';
 import { useSpread } from '../store';
-import { Picture, titled } from './Picture';
+import { looksName } from '../../../core/spread/looks-name';
+import { Picture } from './Picture';
 
 const MOST = 14;
 
@@ -42,7 +43,7 @@ export function Swaps({ placement: p, sticker }: { placement: Placement; sticker
               <ButtonBase
                 key={pieceKey(other)}
                 data-testid="swap"
-                aria-label={`Swap for ${titled(other)}, ${left} left`}
+                aria-label={`Swap for ${looksName(other)}, ${left} left`}
                 onClick={() => edit(change)}
                 onMouseEnter={() => setGlimpse(change)}
                 onMouseLeave={() => setGlimpse(null)}
