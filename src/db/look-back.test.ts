@@ -11,7 +11,7 @@ import { finish, keepOf, ratingsByManner, setNote, setRating, setTags } from './
 import { setMark } from './marks';
 import { pastSpreads } from './past';
 import { putRecord, recordOf, recordsBetween } from './records';
-import { FOUND, WEEK_FIELDS, findWeeks, renewWeekText, wordsOf } from './week-text';
+import { FOUND, WEEK_FIELDS, findWeeks, forgetWeekText, renewWeekText, wordsOf } from './week-text';
 
 let db: Database;
 beforeEach(async () => {
@@ -22,6 +22,8 @@ afterEach(() => db.destroy());
 const record = (over: Partial<DayRecord> = {}): DayRecord => ({
   day: TODAY, what: 'dinner', name: '', amount: 0, text: 'cod', ...over,
 }); // prettier-ignore
+
+const monday = () => Promise.resolve('monday' as const);
 
 describe('records', () => {
   it('are one of a sort and name a day, the last that was written', async () => {
@@ -161,16 +163,24 @@ describe('items of weeks that are over', () => {
 
 describe('the words of weeks', () => {
   const found = async (words: string, field: Parameters<typeof findWeeks>[1]['field'] = null) =>
-    (await findWeeks(db, { words: wordsOf(words), field, most: 50 })).map((f) => f.week);
+    (await findWeeks(db, { words: wordsOf(words), field, most: 50 }, monday)).map((f) => f.week);
   it('are written anew only where something changed', async () => {
-    expect(await renewWeekText(db)).toBe(0);
+    expect(await renewWeekText(db, monday)).toBe(0);
     const id = await layWeek(db);
-    expect(await renewWeekText(db)).toBe(1);
-    expect(await renewWeekText(db)).toBe(0);
+    expect(await renewWeekText(db, monday)).toBe(1);
+    expect(await renewWeekText(db, monday)).toBe(0);
     await finish(db, id, TODAY);
     await setNote(db, id, 'less blue');
     await putRecord(db, record({ day: '2026-12-31' }));
-    expect(await renewWeekText(db)).toBe(2);
+    expect(await renewWeekText(db, monday)).toBe(2);
+  });
+  it('of a Sunday are those of the week that begins with it, where its pages do', async () => {
+    await putRecord(db, record({ day: '2027-02-07', what: 'dinner', name: '', text: 'leek soup' }));
+    const weeks = async (start: 'monday' | 'sunday') =>
+      (await findWeeks(db, { words: ['leek'], field: null, most: 9 }, () => Promise.resolve(start))).map((f) => f.week);
+    expect(await weeks('sunday')).toEqual(['2027-W06']);
+    await forgetWeekText(db);
+    expect(await weeks('monday')).toEqual(['2027-W05']);
   });
   it('are found by their beginnings, without marks over letters, in any order, all of them', async () => {
     await putRecord(db, record({ text: 'Crème brûlée' }));
@@ -204,12 +214,12 @@ describe('the words of weeks', () => {
   });
   it('come with those round them, and marks that no one types', async () => {
     await putRecord(db, record({ text: 'pea soup with mint' }));
-    const [hit] = await findWeeks(db, { words: ['soup'], field: null, most: 1 });
+    const [hit] = await findWeeks(db, { words: ['soup'], field: null, most: 1 }, monday);
     expect(hit!.snippet).toBe(`pea ${FOUND.from}soup${FOUND.to} with mint`);
   });
   it('of a week whose name is none do no harm', async () => {
     await db.insertInto('stale_week').values({ week: 'soon' }).execute();
-    expect(await renewWeekText(db)).toBe(1);
+    expect(await renewWeekText(db, monday)).toBe(1);
   });
 });
 

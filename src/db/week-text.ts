@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
-import { daysOfWeek, isWeekName } from '../core/week/week';
+import type { WeekStart } from '../core/week/week';
+import { daysOfWeek, isWeekName, weekAfter } from '../core/week/week';
 import type { Database } from './database';
 import { transaction } from './database';
 
@@ -19,25 +20,30 @@ export const FOUND = { from: '\u0001', to: '\u0002' } as const;
 /** `2027-W06` as a number: the row of a week's words. */
 const rowOf = (week: string): number => Number(week.slice(0, 4) + week.slice(6));
 
+/** The day that a week's pages begin on. */
+type StartOf = (db: Database, week: string) => Promise<WeekStart>;
+
 /**
  * Writes the words of weeks anew that changed since they were last looked for.
  * @returns how many weeks
  */
-export async function renewWeekText(db: Database): Promise<number> {
+export async function renewWeekText(db: Database, startOf: StartOf): Promise<number> {
   const stale = await db.selectFrom('stale_week').select('week').execute();
   if (!stale.length) return 0;
   return transaction(db, async (trx) => {
-    for (const { week } of stale) await renewWeek(trx, week);
+    // what is known of a Sunday marks the ISO week that ends with it, and may stand in the one that begins with it
+    const weeks = new Set(stale.flatMap(({ week }) => (isWeekName(week) ? [week, weekAfter(week)] : [week])));
+    for (const week of weeks) await renewWeek(trx, week, startOf);
     await trx.deleteFrom('stale_week').execute();
     return stale.length;
   });
 }
 
-async function renewWeek(trx: Database, week: string): Promise<void> {
+async function renewWeek(trx: Database, week: string, startOf: StartOf): Promise<void> {
   const row = rowOf(week);
   await sql`delete from week_text where rowid = ${row}`.execute(trx);
   if (!isWeekName(week)) return;
-  const [first, , , , , , last] = daysOfWeek(week);
+  const [first, , , , , , last] = daysOfWeek(week, await startOf(trx, week));
   await sql`
     with laid as materialized (select id, kit_id, manner from spread
       where week = ${week} and exists (select 1 from placement where spread_id = spread.id))
@@ -72,9 +78,10 @@ export const wordsOf = (text: string): string[] => text.match(/[\p{L}\p{N}\p{M}]
 export async function findWeeks(
   db: Database,
   { words, field, most }: { words: readonly string[]; field: WeekField | null; most: number },
+  startOf: StartOf,
 ): Promise<FoundWeek[]> {
   if (!words.length) return [];
-  await renewWeekText(db);
+  await renewWeekText(db, startOf);
   const each = words.map((w) => `"${w}"*`).join(' AND ');
   const query = field ? `{${field}} : (${each})` : each;
   const { rows } = await sql<FoundWeek>`
@@ -82,3 +89,8 @@ export async function findWeeks(
     from week_text where week_text match ${query} order by rowid desc limit ${most}`.execute(db);
   return rows.map((r) => ({ ...r }));
 }
+
+/** All words of weeks are written anew before they are next looked for: other days are on their pages. */
+export const forgetWeekText = (db: Database): Promise<unknown> =>
+  sql`insert or ignore into stale_week
+    select week from week_text union select strftime('%G-W%V', day) from record`.execute(db);

@@ -5,7 +5,8 @@ import { factsOf } from '../core/week/facts';
 import { occurrencesBetween } from '../core/week/occurrences';
 import { isoDay } from '../core/week/recur/wall';
 import type { IsoDay } from '../core/week/week';
-import { daysOfWeek, weekAfter, weekOf } from '../core/week/week';
+import { daysOfWeek, weekAfter, weekHolding, weekOf } from '../core/week/week';
+import { houseWeekStart } from './week-start';
 import { calendarsOf, ownerZone } from './calendars';
 import { FindDto } from './dto/find.dto';
 import { check } from './dto/check';
@@ -37,6 +38,7 @@ export async function findItems(input: unknown): Promise<Outcome<Found[]>> {
     const db = await store();
     const now = await today();
     const zone = await ownerZone(db);
+    const weekStart = await houseWeekStart(db);
     const first = daysOfWeek(weekAfter(weekOf(now), -WEEKS_BACK))[0] as IsoDay;
     const last = daysOfWeek(weekAfter(weekOf(now), WEEKS_AHEAD))[6] as IsoDay;
     const calendars = await calendarsOf(db);
@@ -49,7 +51,7 @@ export async function findItems(input: unknown): Promise<Outcome<Found[]>> {
     await oneByOne(bundles, ({ bundle, calendar }) => {
       for (const o of occurrencesBetween(bundle, first, last, zone, says)) {
         const day = isoDay(o.start);
-        found.push({ title: factsOf(o.component).title, day, week: weekOf(day), calendar, uid: o.uid });
+        found.push({ title: factsOf(o.component).title, day, week: weekHolding(day, weekStart), calendar, uid: o.uid });
       }
     });
     const byUid = new Map<string, Found>();

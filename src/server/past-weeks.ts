@@ -1,6 +1,6 @@
 import type { IsoDay } from '../core/week/week';
-import { weekAfter, weekOf } from '../core/week/week';
-import { weekStartOf } from './week-start';
+import { weekAfter } from '../core/week/week';
+import { weekOfDay, weekStartOf } from './week-start';
 import { listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
 import { firstKnown, keepWeek, keptWeeks } from '../db/past-items';
@@ -18,8 +18,8 @@ const MOST_BACK = 1044;
  */
 export async function keepPastWeeks(db: Database, today: IsoDay): Promise<number> {
   const { week, day } = await firstKnown(db);
-  const known = [...(week ? [week] : []), ...(day ? [weekOf(day)] : [])].sort()[0];
-  const now = weekOf(today);
+  const known = [...(week ? [week] : []), ...(day ? [await weekOfDay(db, day)] : [])].sort()[0];
+  const now = await weekOfDay(db, today);
   if (!known || known >= now) return 0;
   const kept = await keptWeeks(db);
   const asOf = (await listCalendars(db)).map((c) => `${c.id} ${c.revision}`).join(', ');

@@ -2,8 +2,8 @@ import 'server-only';
 import type { Database } from '../db/database';
 import { spokenWeek } from '../core/week/day-names';
 import type { IsoDay } from '../core/week/week';
-import { weekStartOf } from './week-start';
-import { daysOfWeek, isWeekName, weekOf } from '../core/week/week';
+import { weekOfDay, weekStartOf } from './week-start';
+import { daysOfWeek, isWeekName } from '../core/week/week';
 import type { PastSpread } from '../db/past';
 import { pastSpreads } from '../db/past';
 import type { WeekField } from '../db/week-text';
@@ -72,8 +72,8 @@ export async function loadLog({ words = '', field = null, first, last, before }:
   const db = await store();
   const wanted = wordsOf(words).slice(0, MOST_WORDS);
   const span = {
-    first: first ? weekOf(first) : null,
-    last: last ? weekOf(last) : null,
+    first: first ? await weekOfDay(db, first) : null,
+    last: last ? await weekOfDay(db, last) : null,
     before: before ?? null,
   };
   if (!wanted.length) {
@@ -83,7 +83,7 @@ export async function loadLog({ words = '', field = null, first, last, before }:
     );
   }
   await keepPastWeeks(db, await today());
-  const found = (await findWeeks(db, { words: wanted, field, most: MOST_FOUND }))
+  const found = (await findWeeks(db, { words: wanted, field, most: MOST_FOUND }, weekStartOf))
     .filter(({ week }) => (!span.first || week >= span.first) && (!span.last || week <= span.last))
     .filter(({ week }) => !span.before || week < span.before)
     .slice(0, MOST + 1);

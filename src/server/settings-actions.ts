@@ -1,5 +1,6 @@
 'use server';
 
+import { forgetWeekText } from '../db/week-text';
 import { IANAZone } from 'luxon';
 import { BadInput, quoted } from '../core/format/fault';
 import type { Hand } from '../core/measure/hand';
@@ -52,6 +53,7 @@ export async function saveZone(input: unknown): Promise<Outcome<null>> {
 export async function saveWeekStart(input: unknown): Promise<Outcome<null>> {
   return changed(async (trx) => {
     await writeSetting(trx, 'week start', check(WeekStartDto, input, 'settings').start);
+    await forgetWeekText(trx);
   });
 }
 

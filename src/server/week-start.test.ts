@@ -9,6 +9,7 @@ import { loadAgenda } from './agenda';
 import { countWeek } from './counting-actions';
 import { saveWeekStart } from './settings-actions';
 import { loadSettings } from './load-settings';
+import { loadYears } from './log/years';
 import { loadLog } from './past';
 import { loadShelf } from './shelf';
 import { loadSpread } from './spread-data';
@@ -43,6 +44,20 @@ describe('the day that weeks begin on', () => {
     expect((await loadAgenda(undefined)).week.week).toBe('2027-W06');
     expect((await loadShelf()).weeks.find((w) => w.away === 0)?.week).toBe('2027-W06');
     expect((await saveWeekStart({ start: 'friday' })).ok).toBe(false);
+  });
+
+  it('is the same to the log: spans of days, the same week of all years, words of a Sunday', async () => {
+    done(await saveWeekStart({ start: 'sunday' }));
+    const id = await begin('2027-W06', 'sunny');
+    const box = placement({ kit: 'rockpool', code: 'FB-1', h: 48.3, role: 'box' });
+    await makeEdit(db, id, { deed: { do: 'arrange', what: 'week' }, before: [], after: [box] });
+    const log = async (words: string, first: string | null, last: string | null) =>
+      (await loadLog({ words, field: null, first, last, before: null })).entries.map((e) => e.week);
+    expect(await log('', '2027-02-07', '2027-02-07')).toEqual(['2027-W06']); // that Sunday opens it
+    expect(await log('', '2027-02-14', '2027-02-20')).toEqual([]);
+    expect((await loadYears('2027-W06'))[0]?.title).toBe('Feb 7 – 13');
+    process.env.HOBNAIL_TODAY = '2027-02-07';
+    expect((await loadYears(undefined))[0]?.week).toBe('2027-W06');
   });
 
   it('of a week with a book is its book’s: dialog, page, agenda, log and count speak of the same days', async () => {

@@ -1,4 +1,5 @@
-import type { WeekName, WeekStart } from '../core/week/week';
+import type { IsoDay, WeekName, WeekStart } from '../core/week/week';
+import { daysOfWeek, weekAfter, weekOf } from '../core/week/week';
 import { findBook, usualBook } from '../db/books';
 import type { Database } from '../db/database';
 import { readSetting } from '../db/settings';
@@ -18,4 +19,10 @@ export async function houseWeekStart(db: Database): Promise<WeekStart> {
 export async function weekStartOf(db: Database, week: WeekName): Promise<WeekStart> {
   const spread = await findSpreadOfWeek(db, week);
   return (spread ? await findBook(db, spread.book_id) : null)?.weekStart ?? houseWeekStart(db);
+}
+
+/** The week on whose pages a day is; where two hold it, the first. */
+export async function weekOfDay(db: Database, day: IsoDay): Promise<WeekName> {
+  const week = weekOf(day);
+  return daysOfWeek(week, await weekStartOf(db, week)).includes(day) ? week : weekAfter(week);
 }

@@ -1,4 +1,5 @@
-import { weekOf } from '../week/week';
+import type { WeekStart } from '../week/week';
+import { weekAfter, weekHolding } from '../week/week';
 import type { DayRecord } from './day-record';
 
 /**
@@ -7,7 +8,7 @@ import type { DayRecord } from './day-record';
  */
 export function byWeekAndName(
   records: readonly Pick<DayRecord, 'day' | 'name' | 'amount'>[],
-  weekAfter: (week: string) => string,
+  weekStart: WeekStart = 'monday',
 ): {
   readonly weeks: readonly string[];
   readonly names: readonly string[];
@@ -16,7 +17,7 @@ export function byWeekAndName(
   const sums = new Map<string, Map<string, number>>();
   const totals = new Map<string, number>();
   for (const { day, name, amount } of records) {
-    const week = weekOf(day);
+    const week = weekHolding(day, weekStart);
     const row = sums.get(week) ?? new Map<string, number>();
     row.set(name, (row.get(name) ?? 0) + amount);
     sums.set(week, row);

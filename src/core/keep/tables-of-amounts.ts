@@ -1,4 +1,4 @@
-import { weekAfter } from '../week/week';
+import type { WeekStart } from '../week/week';
 import { byWeekAndName } from './by-week';
 import type { DayRecord } from './day-record';
 import type { LogTable } from './log-table';
@@ -8,8 +8,9 @@ import { rounded } from './log-table';
 export function tableOfAmounts(
   records: readonly DayRecord[],
   told: Pick<LogTable, 'name' | 'title' | 'nothing'>,
+  weekStart?: WeekStart,
 ): LogTable {
-  const { weeks, names, of } = byWeekAndName(records, weekAfter);
+  const { weeks, names, of } = byWeekAndName(records, weekStart);
   return {
     ...told,
     columns: ['week', ...names, 'in all'],

@@ -1,5 +1,5 @@
 import { daysFrom } from '../week/typed/calendar-days';
-import { weekAfter } from '../week/week';
+import type { WeekStart } from '../week/week';
 import { byWeekAndName } from './by-week';
 import type { DayRecord } from './day-record';
 import type { LogTable } from './log-table';
@@ -7,10 +7,10 @@ import { rounded } from './log-table';
 import { streaksOf } from './streaks';
 
 /** Habits: streaks, and how many days of each week one was kept. */
-export function tablesOfHabits(records: readonly DayRecord[], today: string): LogTable[] {
+export function tablesOfHabits(records: readonly DayRecord[], today: string, weekStart?: WeekStart): LogTable[] {
   const { weeks, names, of } = byWeekAndName(
     records.map((r) => ({ ...r, amount: r.amount > 0 ? 1 : 0 })),
-    weekAfter,
+    weekStart,
   );
   const daysOf = (name: string) => records.filter((r) => r.name === name && r.amount > 0).map((r) => r.day);
   return [

@@ -1,7 +1,6 @@
 import { threeBox } from '../book/three-box';
 import { sum } from 'simple-statistics';
 import { dayColumn } from '../book/columns';
-import { weekAfter } from '../week/week';
 import { byWeekAndName } from './by-week';
 import type { DayRecord } from './day-record';
 import { asCsv, columnOf, rounded } from './log-table';
@@ -20,12 +19,26 @@ const record = (day: string, what: DayRecord['what'], name: string, amount: numb
 it('weeks between the first and the last have a row each, also the empty ones', () => {
   const { weeks, names, of } = byWeekAndName(
     [record('2026-12-28', 'hours', 'ferry', 8), record('2027-01-17', 'hours', 'choir', 2), record('2027-01-03', 'hours', 'ferry', 1)],
-    weekAfter,
   ); // prettier-ignore
   expect(weeks).toEqual(['2026-W53', '2027-W01', '2027-W02']);
   expect(names).toEqual(['ferry', 'choir']);
   expect([of('2026-W53', 'ferry'), of('2027-W01', 'ferry'), of('2027-W02', 'choir')]).toEqual([9, 0, 2]);
-  expect(byWeekAndName([], weekAfter).weeks).toEqual([]);
+  expect(byWeekAndName([]).weeks).toEqual([]);
+  // January 3 is a Sunday: the first day of the week that bears the next name
+  const sundays = byWeekAndName([record('2027-01-03', 'hours', 'ferry', 1)], 'sunday');
+  expect(sundays.weeks).toEqual(['2027-W01']);
+});
+
+it('amounts and habits of a Sunday stand in the week that begins with it, where weeks do', () => {
+  const [told, on] = [{ name: 'hours', title: 'Hours', nothing: '' }, '2027-02-07'];
+  const weekOfIt = (weekStart: 'monday' | 'sunday') => [
+    tableOfAmounts([record(on, 'hours', 'ferry', 8)], told, weekStart).rows[0]?.[0],
+    tablesOfHabits([record(on, 'habit', 'water', 1)], on, weekStart)[0]?.rows[0]?.[0],
+  ];
+  expect([weekOfIt('monday'), weekOfIt('sunday')]).toEqual([
+    ['2027-W05', '2027-W05'],
+    ['2027-W06', '2027-W06'],
+  ]);
 });
 
 it('amounts by week add up to what was written down, to the cent', () => {

@@ -15,7 +15,7 @@ export type Cell =
   | { readonly is: 'color' }
   | { readonly is: 'choice'; readonly of: readonly string[] };
 
-/** What every line of a kit says of its sticker; its picture, the clear part of it and its ground are found, not told. */
+/** What every line of a kit says of its sticker; what is known of its picture is found, not told. */
 export type FieldName = keyof Omit<Piece, 'kit' | 'picture' | 'clear' | 'ground'>;
 
 export interface Field {

@@ -56,6 +56,10 @@ export function weekAfter(week: WeekName, count = 1): WeekName {
   return nameOf(monday + count * 7 * DAY);
 }
 
+/** The day that a week's seven days begin on. */
+export const startOfDays = (days: readonly IsoDay[]): WeekStart =>
+  weekOf(days[0] as IsoDay) === weekOf(days[6] as IsoDay) ? 'monday' : 'sunday';
+
 /** The week whose page holds a day: in a book that starts on Sunday, that day is of the week that follows. */
 export const weekHolding = (day: IsoDay, weekStart: WeekStart): WeekName =>
   daysOfWeek(weekOf(day), weekStart).includes(day) ? weekOf(day) : weekAfter(weekOf(day));

@@ -1,5 +1,6 @@
 import { tablesOfHabits } from '../../core/keep/tables-of-habits';
 import { recordsBetween } from '../../db/records';
+import { houseWeekStart } from '../week-start';
 import type { LogRoom } from './room';
 import { daysOf } from './room';
 
@@ -8,5 +9,6 @@ export const habits: LogRoom = {
   title: 'Habits',
   searched: false,
   of: 'any years',
-  load: async (db, asked) => tablesOfHabits(await recordsBetween(db, ...daysOf(asked), 'habit'), asked.today),
+  load: async (db, asked) =>
+    tablesOfHabits(await recordsBetween(db, ...daysOf(asked), 'habit'), asked.today, await houseWeekStart(db)),
 };

@@ -171,7 +171,7 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
               <TypedLine
                 from={from}
                 habits={agenda.typing}
-                week={week.week}
+                days={week.days}
                 busy={busy}
                 added={added}
                 onSave={async (entry) => {

@@ -12,7 +12,7 @@ import type { TypingHabits } from '../../core/week/typed/habits';
 import type { Span, Use } from '../../core/week/typed/line';
 import type { Doubt } from '../../core/week/typed/understand';
 import { understand } from '../../core/week/typed/understand';
-import { weekOf } from '../../core/week/week';
+import { startOfDays, weekHolding } from '../../core/week/week';
 import { GLASS } from '../theme';
 import { Hint } from '../Hint';
 import { CameBack } from './CameBack';
@@ -44,7 +44,7 @@ const USES: Readonly<Record<Use, string>> = {
 export function TypedLine({
   from,
   habits,
-  week,
+  days,
   busy,
   added,
   onSave,
@@ -53,8 +53,8 @@ export function TypedLine({
 }: {
   from: string;
   habits: TypingHabits;
-  /** the week that is shown */
-  week: string;
+  /** those that are shown */
+  days: readonly string[];
   busy: boolean;
   /** what was added last, as long as nothing else was done since */
   added: AgendaEntry | null;
@@ -117,8 +117,13 @@ export function TypedLine({
         ) : added ? (
           <span data-testid="added">
             Added {spokenEntry(added)}.
-            {weekOf(added.day) !== week && (
-              <Button size="small" component={Link} href={`/agenda?week=${weekOf(added.day)}`} sx={{ py: 0, ml: 1 }}>
+            {!days.includes(added.day) && (
+              <Button
+                size="small"
+                component={Link}
+                href={`/agenda?week=${weekHolding(added.day, startOfDays(days))}`}
+                sx={{ py: 0, ml: 1 }}
+              >
                 Show
               </Button>
             )}
