@@ -74,6 +74,9 @@ describe('a step in words', () => {
     expect(say({ is: 'lay' }, ['gone'])).toBe('Lay what is not on the spread any more.'));
   it('of writing has the day, how many texts, and the pens', () => {
     expect(say({ is: 'write', day: 3, texts: 1, pens: [], paper: [] })).toBe('Write Thursday: 1 text.');
+    expect(say({ is: 'write', day: 3, texts: 1, pens: [], paper: [], struck: 1 })).toBe(
+      'Write Thursday: 1 text. Strike the box of the row that goes on with the one above.',
+    );
     expect(say({ is: 'write', day: null, texts: 3, pens: ['black', 'teal'], paper: [] })).toBe(
       'Write sidebar and strips: 3 texts with black, teal.',
     );

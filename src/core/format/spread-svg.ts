@@ -154,5 +154,5 @@ export function handSvg(context: Context, p: Placement, around: readonly Placeme
   if (!written) return '';
   const color = p.ink?.startsWith('white') ? WHITE : BLACK;
   const level = p.turn % 90 ? ` transform="rotate(${num(-p.turn)} ${num(p.w / 2)} ${num(p.h / 2)})"` : '';
-  return `<g${level} font-family="Caveat, cursive" font-weight="500" font-size="${num(written.size)}" fill="${color}">${(written.dots ?? []).map((d) => `<circle cx="${num(d.x)}" cy="${num(d.y)}" r=".55"/>`).join('')}${written.lines.map((l) => `<text x="${num(l.x)}" y="${num(l.y)}"${l.anchor === 'middle' ? ' text-anchor="middle"' : ''}${l.squeeze ? ` textLength="${num(l.squeeze)}" lengthAdjust="spacingAndGlyphs"` : ''}>${esc(l.text)}</text>`).join('')}</g>`;
+  return `<g${level} font-family="Caveat, cursive" font-weight="500" font-size="${num(written.size)}" fill="${color}">${(written.dots ?? []).map((d) => `<circle cx="${num(d.x)}" cy="${num(d.y)}" r=".55"/>`).join('')}${(written.strikes ?? []).map((s) => `<rect x="${num(s.x)}" y="${num(s.y - 0.2)}" width="${num(s.w)}" height=".4"/>`).join('')}${written.lines.map((l) => `<text x="${num(l.x)}" y="${num(l.y)}"${l.anchor === 'middle' ? ' text-anchor="middle"' : ''}${l.squeeze ? ` textLength="${num(l.squeeze)}" lengthAdjust="spacingAndGlyphs"` : ''}>${esc(l.text)}</text>`).join('')}</g>`;
 }

@@ -1,6 +1,8 @@
 import { context, kitOf, piece, placement } from '../../../tests/fixtures';
 import { textWidth } from '../art/lettering';
 import { handSvg } from './spread-svg';
+import { TICK_WIDTH } from '../spread/writing';
+import { spreadSvg } from './spread-svg';
 import { writtenOn } from './written';
 
 const c = context({
@@ -17,6 +19,12 @@ it('writes a list on its rows, one under another', () => {
   expect(written.lines.map((l) => l.text)).toEqual(['oats', 'greens', 'soap']);
   expect(written.lines.map((l, i) => l.y - i * 8)).toEqual([5.44, expect.closeTo(5.44), expect.closeTo(5.44)]);
   expect(written.lines.every((l) => l.x > 5)).toBe(true);
+});
+
+it('strikes the box of a row that goes on with the item above', () => {
+  const laid = placement({ code: 'L', h: 24, text: 'oats\nsoap for the\n  greyhounds' });
+  expect(writtenOn(c, laid, [])?.strikes).toEqual([{ x: 1, y: 20, w: TICK_WIDTH - 2 }]);
+  expect(spreadSvg(c, [laid], [])).toContain('<rect x="1" y="19.8"');
 });
 
 it('writes beside an icon, never under it', () => {

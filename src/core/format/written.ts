@@ -1,6 +1,6 @@
 import type { Context, Placement } from '../spread/placement';
 import { isWriting, pieceIndex } from '../spread/placement';
-import { linesOfRows } from '../spread/list-text';
+import { linesOfRows, rowsGoingOn } from '../spread/list-text';
 import { isPenDate } from '../spread/dates-of';
 import { DOT, TICK_WIDTH, baseOf, laidOn, paperRoom, writingRoom } from '../spread/writing';
 import { textWidth } from '../art/lettering';
@@ -25,7 +25,12 @@ export interface Written {
   readonly lines: readonly WrittenLine[];
   /** dots drawn before what stands on the paper, mm from the placement's own corner */
   readonly dots?: readonly { readonly x: number; readonly y: number }[];
+  /** boxes that nobody ticks are struck by a short line in ink; its left end, mm from the placement's own corner */
+  readonly strikes?: readonly { readonly x: number; readonly y: number; readonly w: number }[];
 }
+
+/** Bare of the left end of the line that strikes a box, mm. */
+const STRIKE = 1;
 
 /** Where the text of a placement is written: on a list's rows, beside an icon, in the middle of a cover. */
 export function writtenOn(
@@ -46,6 +51,7 @@ export function writtenOn(
       pitch * row + (of === 1 ? pitch * 0.68 : (pitch - of * hand.linePitch) / 2 + hand.linePitch * (n + 0.74));
     return {
       size,
+      strikes: rowsGoingOn(p.text).map((row) => ({ x: STRIKE, y: pitch * (row + 0.5), w: TICK_WIDTH - 2 * STRIKE })),
       lines: rows.flatMap((lines, row) =>
         lines.map((text, n) => line(text, TICK_WIDTH + 0.8, at(row, n, lines.length), p.w - TICK_WIDTH - 1.2, size)),
       ),

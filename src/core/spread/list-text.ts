@@ -20,6 +20,10 @@ export const listText = (items: readonly RowText[]): string =>
 export const rowsTaken = (p: { readonly items: readonly string[]; readonly text: string | null }): number =>
   Math.max(p.items.length, p.text?.split('\n').length ?? 0);
 
+/** The rows, from the top, that go on with the item of the row above: nobody ticks their boxes. */
+export const rowsGoingOn = (text: string): number[] =>
+  text.split('\n').flatMap((row, i) => (i > 0 && row.startsWith(GOES_ON) ? [i] : []));
+
 /** The lines written on each row of a list, from its text. */
 export const linesOfRows = (text: string, twoLines: boolean): readonly (readonly string[])[] =>
   text.split('\n').map((row) => (twoLines ? row.trim().split(TWO_LINES) : [row.trim()]));

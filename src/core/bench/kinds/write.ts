@@ -1,6 +1,7 @@
 import type { Placement } from '../../spread/placement';
 import { isPenDate } from '../../spread/dates-of';
 import { footprint, isWriting } from '../../spread/placement';
+import { rowsGoingOn } from '../../spread/list-text';
 import type { Voice } from '../../spread/voice';
 import { counted, dayName, quotedText } from '../../spread/voice';
 import { measuredFrom } from '../measure-from';
@@ -18,6 +19,8 @@ export interface AboutWrite {
   readonly pens: readonly string[];
   /** those of them that go straight onto the paper */
   readonly paper: readonly string[];
+  /** boxes of rows that go on with the item above, each to be struck */
+  readonly struck?: number;
 }
 
 const DAYS = [null, 0, 1, 2, 3, 4, 5, 6];
@@ -34,7 +37,8 @@ export const writeStep: StepKind<AboutWrite> = {
         const own = refs.map((ref) => byRef.get(ref) as Placement);
         const paper = own.filter(isWriting).map((p) => p.id);
         const pens = [...new Set(own.flatMap((p) => p.ink ?? []))];
-        const about = { is: 'write', day, texts: own.length, pens, paper } as const;
+        const struck = own.reduce((n, p) => n + (p.text ? rowsGoingOn(p.text).length : 0), 0);
+        const about = { is: 'write', day, texts: own.length, pens, paper, ...(struck ? { struck } : {}) } as const;
         return { do: 'write', key: key ?? pieceKeyOf('write', refs), refs, about };
       };
       const { done, left } = partedRefs('write', [...byRef.keys()], context.ticked);
@@ -45,7 +49,7 @@ export const writeStep: StepKind<AboutWrite> = {
   say: ({ about }, voice) => {
     const where = about.day === null ? 'sidebar and strips' : dayName(voice, about.day);
     const pens = about.pens.length ? ` with ${about.pens.join(', ')}` : '';
-    return `Write ${where}: ${counted(about.texts, 'text')}${pens}.${sayPaper(voice, about.paper)}`;
+    return `Write ${where}: ${counted(about.texts, 'text')}${pens}.${sayPaper(voice, about.paper)}${sayStruck(about.struck)}`;
   },
   size: ({ texts }) => texts,
   stickersOf: () => [],
@@ -72,6 +76,11 @@ function writtenOn(refs: readonly string[], { placements, laidBy }: Among): Set<
   }
   return under;
 }
+
+const sayStruck = (n = 0): string =>
+  n
+    ? ` Strike the ${n === 1 ? 'box of the row that goes' : `boxes of the ${n} rows that go`} on with the one above.`
+    : '';
 
 /** What goes straight onto the paper, and where a ruler finds its place. */
 function sayPaper(voice: Voice, ids: readonly string[]): string {
