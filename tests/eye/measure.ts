@@ -37,6 +37,8 @@ export interface Seen {
   readonly blank: number;
   /** white of the columns beyond what was asked for, as a share, summed over the days */
   readonly white: number;
+  /** white of the columns, as a share, into which something left would go: summed over the days, see `openIn` */
+  readonly open: number;
   /** days without a box that could hold a full box that is left */
   readonly boxless: number;
   /** rows of days where rows are kept, and those with nothing in them though the kit has something for them */
@@ -72,13 +74,32 @@ export function blanksOf(column: Rect & { page: number }, placements: readonly P
   return runs.sort((a, b) => b.h - a.h);
 }
 
+/** Kinds that fill a place without an item of their own: boxes to write on, lists, pictures. */
+const FILLS: Kind[] = ['full-box', 'half-box', 'third-box', 'quarter-box', 'checklist', 'deco'];
+/** What keeps two pieces apart, above and below. */
+const APART = 5;
+
+/** mm of a day’s bare runs into which something left would go, beyond the white asked and room for what comes up. */
+function openIn(
+  c: Context,
+  column: Rect & { page: number },
+  placements: readonly Placement[],
+  left: readonly Piece[],
+): number {
+  const goes = left.filter((p) => p.width <= column.w + 8);
+  const runs = blanksOf(column, placements).filter((r) => goes.some((p) => p.height + APART <= r.h));
+  const bare = runs.reduce((sum, r) => sum + r.h - APART, 0);
+  return Math.max(0, bare - Math.max(COMES_UP, c.options.whiteSpace * column.h));
+}
+
 export function seen(c: Context, placements: readonly Placement[]): Seen {
   const pieces = pieceIndex(c);
   const kindOf = (p: Placement): Kind | undefined => pieces.get(pieceKey(p))?.kind;
   const { ledger } = Draft.begin(c, placements);
   const left = (...kinds: Kind[]): Piece[] =>
     c.kit.pieces.filter((p) => kinds.includes(p.kind) && ledger.untouched(p) > 0);
-  let [days, blank, white, boxless, rows, empty] = [0, 0, 0, 0, 0, 0];
+  let [days, blank, white, open, boxless, rows, empty] = [0, 0, 0, 0, 0, 0, 0];
+  let stock = FILLS.flatMap((kind) => left(kind)).reduce((sum, p) => sum + ledger.untouched(p) * p.height, 0);
   let [headers, idle, twins, pictures, bare] = [0, 0, 0, 0, 0];
   for (const day of DAYS) {
     const column = dayColumn(c.book, day);
@@ -99,6 +120,9 @@ export function seen(c: Context, placements: readonly Placement[]): Seen {
       blank++;
     const covered = unionArea(there.flatMap((p) => intersect(footprint(p), column) ?? []));
     white += 1 - covered / (column.w * column.h) - c.options.whiteSpace;
+    const bareHere = Math.min(stock, openIn(c, column, placements, left(...FILLS)));
+    stock -= bareHere;
+    open += bareHere / column.h;
     if (!hasBox && left('full-box').some((p) => fitBox(p, column.w, room - 13))) boxless++;
     if (c.ways.keepsRows)
       for (const frame of rowFrames(c.book, day)) {
@@ -130,7 +154,7 @@ export function seen(c: Context, placements: readonly Placement[]): Seen {
     placements.filter((p) => !isWriting(p)).map((p) => `${kindOf(p)} ${pieceKey(p)} ${p.copy}`),
   ))
     laid.set(key.split(' ')[0] as Kind, (laid.get(key.split(' ')[0] as Kind) ?? 0) + 1);
-  return { days, blank, white, boxless, rows, empty, headers, idle, twins, pictures, bare, copies, laid };
+  return { days, blank, white, open, boxless, rows, empty, headers, idle, twins, pictures, bare, copies, laid };
 }
 
 /** Weeks for the eye, by a seed: two of three with kits of the sorts that people buy, the rest with strangers' kits. */

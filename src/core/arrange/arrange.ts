@@ -12,6 +12,7 @@ import { dressLeft } from './finish/dress-left';
 import { filling } from './finish/filling';
 import { finish } from './finish/finish';
 import { notes } from './finish/notes';
+import { raising } from './finish/raising';
 import { penDates } from './base/pen-dates';
 import { headers } from './base/headers';
 import { overlays } from './finish/overlays';
@@ -35,6 +36,7 @@ const STAGES: readonly Stage[] = [
   boxes,
   days,
   dressLeft,
+  raising,
   notes,
   finish,
   overlays,

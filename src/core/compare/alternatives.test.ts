@@ -19,7 +19,8 @@ it('are three that really differ, each with its score by rule and a sentence', (
     expect(a.says).toMatch(/^[A-Z][a-z]+ full box.*; \d+ of 100 stay white, most on [A-Z][a-z]+day; .* lead\.$/);
     expect(a.score.total).toBeGreaterThan(80);
     expect(a.unplaced).toBe(0);
-    expect(a.minds).toEqual(sayEye(sightOf(c, a.placements)));
+    const own = { ...c, options: { ...c.options, ...a.options } };
+    expect(a.minds).toEqual(sayEye(sightOf(own, a.placements)));
     expect(a.eye).toBeGreaterThan(0);
     expect(overdrawnPlacements(c, a.placements)).toEqual([]);
   }

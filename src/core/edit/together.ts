@@ -42,12 +42,15 @@ function landed(book: Book, p: Placement, base: Placement, dx: number, dy: numbe
   const was = footprint(base);
   const place = { ...was, x: was.x + dx, y: was.y + dy };
   const at = pageAt(book, base.page, place);
-  const [before, after] = [dayAt(book, base.page, was), dayAt(book, at.page, { ...place, x: at.x })];
+  // where it is written down to lie, so that it is of the same day when it is read again
+  const [x, y] = [tidy(p.x + at.x - was.x), tidy(p.y + dy)];
+  const lies = p === base ? footprint({ ...p, x, y }) : { ...place, x: at.x };
+  const [before, after] = [dayAt(book, base.page, was), dayAt(book, at.page, lies)];
   return {
     ...p,
     page: at.page,
-    x: tidy(p.x + at.x - was.x),
-    y: tidy(p.y + dy),
+    x,
+    y,
     day: before === after || p.day !== base.day ? p.day : after,
   };
 }

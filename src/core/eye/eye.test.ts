@@ -5,7 +5,7 @@ import type { Placement } from '../spread/placement';
 import { blanksOf } from './blanks';
 import { costOfDay, costOfWeek, eyeCost, eyeTerms } from './registry';
 import { sayEye } from './say-eye';
-import { sightOf, withMark } from './sight';
+import { sightOf, withMarks } from './sight';
 
 const column = dayColumn(threeBox, 0)!;
 const [right, foot] = [column.x + column.w, column.y + column.h];
@@ -47,9 +47,9 @@ describe('what the eye minds', () => {
     expect(blanksOf(column, [])).toEqual([{ from: column.y, to: foot }]);
     const at = (bare: number) =>
       costOfDay(sightOf(c, [filled(column.h - bare)]), 0) - costOfDay(sightOf(c, [filled(column.h)]), 0);
-    expect(at(28)).toBeCloseTo(0);
-    expect(at(38)).toBeCloseTo(10 * 0.35);
-    expect(at(55)).toBeCloseTo(27 * 0.35 + 10 * 1.4);
+    expect(at(18)).toBeCloseTo(0);
+    expect(at(38)).toBeCloseTo(20 * 0.5);
+    expect(at(55)).toBeCloseTo(37 * 0.5 + 10 * 1.4);
     const airy = context({ book: threeBox, kit, options: { ...c.options, whiteSpace: 0.5 } });
     const wanted = (on: typeof c) =>
       costOfDay(sightOf(on, [filled(column.h - 55)]), 0) - costOfDay(sightOf(on, [filled(column.h)]), 0);
@@ -63,22 +63,27 @@ describe('what the eye minds', () => {
 
   it('company: alone, beside something, upon a box or another picture; and not on the axis', () => {
     const box = lay('F', 80);
-    expect(cost('company', lay('D', 140))).toBeCloseTo(9);
-    expect(cost('company', lay('D', 140, { x: column.x + (column.w - 15) / 2 }))).toBeCloseTo(13);
-    expect(cost('company', lay('L', 127, { text: 'vet' }), lay('D', 140))).toBeCloseTo(6);
-    expect(cost('company', lay('L', 125, { text: 'vet' }), lay('D', 140))).toBeCloseTo(9);
+    expect(cost('company', lay('D', 140))).toBeCloseTo(14);
+    expect(cost('company', lay('D', 140, { x: column.x + (column.w - 15) / 2 }))).toBeCloseTo(18);
+    expect(cost('company', lay('L', 127, { text: 'vet' }), lay('D', 140))).toBeCloseTo(7);
+    expect(cost('company', lay('L', 125, { text: 'vet' }), lay('D', 140))).toBeCloseTo(14);
     expect(cost('company', box, lay('D', 120, { layer: 1 }))).toBe(0);
     expect(cost('company', lay('D', 140), lay('E', 150, { x: right - 25, layer: 1 }))).toBe(0);
   });
 
   it('twins: the same picture under itself, and beside itself; another is none', () => {
-    expect(cost('twins', lay('D', 80), lay('D', 149))).toBeCloseTo(12);
+    expect(cost('twins', lay('D', 80), lay('D', 149))).toBeCloseTo(16);
     expect(cost('twins', lay('D', 80), lay('D', 151))).toBe(0);
     expect(cost('twins', lay('D', 80), lay('E', 100))).toBe(0);
+    // the same picture in another color is one as well, though less of a repeat
+    const pebbles = { motif: 'pebbles' };
+    const two = kitOf(...kit.pieces.map((p) => (p.kind === 'deco' ? { ...p, ...pebbles } : p)));
+    const laid = [lay('D', 80), lay('E', 100)];
+    expect(eyeTerms(sightOf({ ...c, kit: two }, laid)).find(({ term }) => term.name === 'twins')?.cost).toBeCloseTo(16 * 0.6); // prettier-ignore
     const next_ = dayColumn(threeBox, 1)!;
     const beside = (y: number) => cost('twins', lay('D', 80), lay('D', y, { day: 1, page: next_.page, x: next_.x }));
     expect([beside(99), beside(101)]).toEqual([4, 0]);
-    expect(cost('twins', lay('F', 80, { role: 'box' }), lay('F', 130, { role: 'finish' }))).toBeCloseTo(12);
+    expect(cost('twins', lay('F', 80, { role: 'box' }), lay('F', 130, { role: 'finish' }))).toBeCloseTo(16);
     expect(cost('twins', lay('F', 80, { role: 'box' }), lay('F', 130, { role: 'box' }))).toBe(0);
   });
 
@@ -88,11 +93,20 @@ describe('what the eye minds', () => {
     expect(cost('crowd', ...many)).toBe(5);
     const bare = lay('B', 100, { role: 'finish' });
     expect(cost('bare box', bare)).toBe(6);
+    expect(cost('bare box', { ...bare, role: 'day' })).toBe(0);
+    const full = lay('F', 100, { role: 'box' });
+    expect([cost('bare box', full), cost('bare box', full, lay('D', 110, { layer: 1 }))]).toEqual([8, 0]);
+    expect(cost('bare box', { ...full, items: ['a'] })).toBe(0);
+    const low = {
+      ...c,
+      kit: kitOf(...kit.pieces.map((p) => (p.code === 'B' ? { ...p, kind: 'quarter-box' as const } : p))),
+    };
+    expect(eyeTerms(sightOf(low, [bare])).find(({ term }) => term.name === 'bare box')?.cost).toBe(10);
     expect(cost('bare box', bare, lay('D', 110, { layer: 1 }))).toBe(0);
     expect(cost('bare box', { ...bare, text: 'vet' })).toBe(0);
-    expect(cost('idle header', lay('H', 50, { role: 'base' }))).toBe(7);
+    expect(cost('idle header', lay('H', 50, { role: 'base' }))).toBe(14);
     expect(cost('idle header', lay('H', 50, { role: 'base' }), lay('L', 71))).toBe(0);
-    expect(cost('idle header', lay('H', 50, { role: 'base' }), lay('L', 72))).toBe(7);
+    expect(cost('idle header', lay('H', 50, { role: 'base' }), lay('L', 72))).toBe(14);
   });
 
   it('pictures gathered on one page', () => {
@@ -109,7 +123,7 @@ describe('what the eye minds', () => {
     expect(eyeCost(sight)).toBeCloseTo(eyeTerms(sight).reduce((sum, t) => sum + t.cost, 0));
     const more = lay('L', 57);
     const [mark] = sightOf(c, [more]).byDay[0]!;
-    expect(eyeCost(withMark(sight, 0, mark!))).toBeCloseTo(eyeCost(sightOf(c, [...laid, more])));
+    expect(eyeCost(withMarks(sight, 0, [mark!]))).toBeCloseTo(eyeCost(sightOf(c, [...laid, more])));
     expect(sayEye(sight)).toEqual([
       'bare paper that nobody asked for',
       'pictures that float by themselves',

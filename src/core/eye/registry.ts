@@ -16,7 +16,10 @@ export const eyeCost = (sight: Sight): number => eyeTerms(sight).reduce((sum, { 
 
 /** What a day costs the eye, with its right neighbor, which minds what lies beside it. */
 export const costOfDay = (sight: Sight, day: number): number =>
-  TERMS.reduce((sum, t) => sum + (t.ofDay?.(sight, day) ?? 0) + (day < 6 ? (t.ofDay?.(sight, day + 1) ?? 0) : 0), 0);
+  TERMS.reduce(
+    (sum, t) => sum + (t.ofDay?.(sight, day) ?? 0) + (t.looksLeft && day < 6 ? (t.ofDay?.(sight, day + 1) ?? 0) : 0),
+    0,
+  );
 
 /** What the week as a whole costs it, beside its days. */
 export const costOfWeek = (sight: Sight): number => TERMS.reduce((sum, t) => sum + (t.ofWeek?.(sight) ?? 0), 0);

@@ -1,6 +1,7 @@
 import type { Region } from '../book/book';
 import { dayColumn } from '../book/columns';
 import type { Kind } from '../kit/kinds';
+import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
 import type { Rect } from '../measure/rect';
 import { intersect } from '../measure/rect';
@@ -15,6 +16,8 @@ export interface Mark extends Rect {
   readonly kind: Kind | null;
   /** names its design */
   readonly design: string;
+  /** what a picture shows, whatever its color; its design where nobody told */
+  readonly shows: string;
   readonly layer: number;
   readonly written: boolean;
   /** lies for its looks alone */
@@ -32,7 +35,7 @@ export interface Sight {
 export function sightOf(context: Context, placements: readonly Placement[]): Sight {
   const columns = context.week.days.map((_, day) => dayColumn(context.book, day));
   const pieces = pieceIndex(context);
-  const marks = placements.map((p) => ({ page: p.page, mark: markOf(p, pieces.get(pieceKey(p))?.kind ?? null) }));
+  const marks = placements.map((p) => ({ page: p.page, mark: markOf(p, pieces.get(pieceKey(p)) ?? null) }));
   return {
     context,
     columns,
@@ -42,20 +45,26 @@ export function sightOf(context: Context, placements: readonly Placement[]): Sig
   };
 }
 
-const markOf = (p: Placement, kind: Kind | null): Mark => ({
+/** What tells one piece from another at a glance. */
+export const looksOf = (piece: Pick<Piece, 'kit' | 'code' | 'kind' | 'motif'>): Pick<Mark, 'design' | 'shows'> => {
+  const design = pieceKey(piece);
+  return { design, shows: piece.kind === 'deco' && piece.motif ? piece.motif : design };
+};
+
+const markOf = (p: Placement, piece: Piece | null): Mark => ({
   ...footprint(p),
   id: p.id,
-  kind,
-  design: pieceKey(p),
+  kind: piece?.kind ?? null,
+  ...(piece ? looksOf(piece) : { design: pieceKey(p), shows: '' }),
   layer: p.layer,
   written: p.text !== null || p.items.length > 0,
   isFinish: p.role === 'finish',
 });
 
-/** The same with one piece more on a day. */
-export const withMark = (sight: Sight, day: number, mark: Mark): Sight => ({
+/** The same with more pieces on a day. */
+export const withMarks = (sight: Sight, day: number, more: readonly Mark[]): Sight => ({
   ...sight,
-  byDay: sight.byDay.map((marks, d) => (d === day ? [...marks, mark] : marks)),
+  byDay: sight.byDay.map((marks, d) => (d === day ? [...marks, ...more] : marks)),
 });
 
 /** Deco pieces of a day that lie for their looks. */

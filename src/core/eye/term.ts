@@ -5,6 +5,8 @@ export interface Term {
   readonly name: string;
   /** what is minded, as it is said in Finish and in Other ways */
   readonly says: string;
+  /** it holds a day against the one at its left */
+  readonly looksLeft?: true;
   /** cost of one day; 0 where there is nothing to mind */
   readonly ofDay?: (sight: Sight, day: number) => number;
   /** cost of the week as a whole */

@@ -1,4 +1,4 @@
-import { context, demand, kitOf, piece, placement, weekWith } from '../../../../tests/fixtures';
+import { context, demand, found, kitOf, piece, placement, weekWith } from '../../../../tests/fixtures';
 import { threeBox } from '../../book/three-box';
 import { dayColumn } from '../../book/columns';
 import { rowFrames } from '../../book/rows';
@@ -8,6 +8,7 @@ import { Draft } from '../../spread/draft';
 import type { Context, Placement } from '../../spread/placement';
 import { footprint, pieceIndex } from '../../spread/placement';
 import { pieceKey } from '../../kit/kit';
+import { TICK_WIDTH } from '../../spread/writing';
 import { dressLeft } from './dress-left';
 import { filling } from './filling';
 
@@ -23,7 +24,7 @@ const box = (over: Partial<Piece> = {}) =>
 
 describe('filling', () => {
   it('lays pictures over the corners of boxes, and covers nothing that is written', () => {
-    const designs = ['D', 'E', 'G', 'I', 'J', 'K', 'M'].map((code) => deco({ code, count: 2 }));
+    const designs = ['D', 'E', 'G', 'I', 'J', 'K', 'M'].map((code) => deco({ code, count: 5 }));
     const c = made(kitOf(...designs, box({ count: 7 })));
     const boxes = [0, 1, 2, 3, 4, 5, 6].map((day) => {
       const { page, x, y } = dayColumn(threeBox, day)!;
@@ -57,6 +58,42 @@ describe('filling', () => {
     const days = filled(c).flatMap((p) => (p.role === 'box' ? [p.day] : []));
     expect(days.length).toBeGreaterThan(1);
     for (const day of days) expect(days).not.toContain((day as number) + 1);
+  });
+
+  it('lays two pictures as one, the second over the corner of the first, of two motifs', () => {
+    const c = made(kitOf(deco({ motif: 'shell', count: 4 }), deco({ code: 'E', motif: 'star', count: 4 })));
+    const laid = filled(c);
+    const upper = laid.filter((p) => p.layer === 1);
+    expect(upper.length).toBeGreaterThan(1);
+    for (const p of upper) {
+      const under = laid.filter((q) => q.layer === 0 && q.page === p.page && intersect(footprint(p), footprint(q)));
+      expect(under.map((q) => q.code)).toEqual([p.code === 'D' ? 'E' : 'D']);
+    }
+  });
+
+  it('lays rows of a checklist, its shapes cut away, with a picture on it where there is one (L4)', () => {
+    const list = piece({ code: 'C', kind: 'checklist', width: 38.1, height: 48, rows: 6, words: '', count: 3 });
+    const c = made(kitOf(list));
+    const laid = filled(c);
+    expect(laid.length).toBeGreaterThan(1);
+    for (const p of laid) {
+      expect(p).toMatchObject({ role: 'finish', items: [], text: null });
+      expect(p.cut?.x).toBe(TICK_WIDTH);
+      expect(p.h % 8).toBeCloseTo(0);
+    }
+    expect(found('L4', c, laid)).toEqual([]);
+    const both = made(kitOf(list, deco({ count: 3 })));
+    const over = filled(both);
+    const lists = over.filter((p) => p.code === 'C');
+    const on = over.filter((p) => p.code === 'D' && lists.some((q) => q.page === p.page && intersect(footprint(p), footprint(q)))); // prettier-ignore
+    expect(on.length).toBeGreaterThan(0);
+    expect(filled(made(kitOf({ ...list, words: 'to buy' })))).toEqual([]);
+  });
+
+  it('stands a box in the middle of an open place, where that leaves the least of it bare', () => {
+    const half = piece({ code: 'B', kind: 'half-box', width: 38.1, height: 24.1, count: 7 });
+    const ys = new Set(filled(made(kitOf(half))).map((p) => Math.round(p.y - column.y)));
+    expect(ys).toContain(Math.round((column.h - 24.1) / 2));
   });
 
   it('shortens a pattern by cutting it in two where the room is too low (F2)', () => {

@@ -1,18 +1,24 @@
+import type { Kind } from '../../kit/kinds';
 import { intersect } from '../../measure/rect';
 import type { Mark } from '../sight';
 import type { Term } from '../term';
 
-const BARE = 6;
+/** By kind: a low one is an empty label. From memory. */
+const BARE: Partial<Record<Kind, number>> = { 'half-box': 6, 'third-box': 7, 'quarter-box': 10, checklist: 6 };
+/** A full box is a picture itself, and prettier with one at its corner. From memory. */
+const PLAIN = 8;
 
-/** A box to write on that nothing is written or lies on looks left over. */
+/** A box to write on that nothing is written or lies on looks left over; a full one less so. */
 export const bareBox: Term = {
   name: 'bare box',
   says: 'boxes with nothing on them',
-  ofDay: ({ byDay }, day) => (byDay[day] ?? []).filter((m, _, all) => isBare(m, all)).length * BARE,
+  ofDay: ({ byDay }, day) =>
+    (byDay[day] ?? [])
+      .filter((m, _, all) => !m.written && !all.some((o) => o.layer > m.layer && intersect(o, m)))
+      .reduce((sum, m) => sum + bareness(m), 0),
 };
 
-const isBare = (m: Mark, all: readonly Mark[]): boolean =>
-  m.isFinish &&
-  (m.kind === 'half-box' || m.kind === 'third-box') &&
-  !m.written &&
-  !all.some((o) => o.layer > m.layer && intersect(o, m));
+function bareness({ kind, isFinish }: Mark): number {
+  if (kind === 'full-box') return PLAIN;
+  return isFinish && kind !== null ? (BARE[kind] ?? 0) : 0;
+}

@@ -3,10 +3,10 @@ import { lengthOf, wantedWhite } from '../../spread/free-room';
 import type { Term } from '../term';
 
 /** A bare run up to this is a gap; from the second on it is a hole, mm. From memory. */
-const GAP = 28;
+const GAP = 18;
 const HOLE = 45;
 /** What a mm beyond a gap costs, and one beyond a hole more. From memory. */
-const PER_MM = 0.35;
+const PER_MM = 0.5;
 const HOLE_MM = 1.4;
 
 /** No blank by accident: a bare run costs by what it is longer than a gap, or than the white that is wanted (W1). */

@@ -7,9 +7,9 @@ import type { Term } from '../term';
 const NEAR = 1.3;
 /** A picture this wide, as a share of its column, may stand alone. From memory. */
 const LARGE = 0.7;
-const ALONE = 9;
+const ALONE = 14;
 /** Beside something, not upon it: less good than the corner of a box or of another picture. From memory. */
-const BESIDE = 6;
+const BESIDE = 7;
 /** A small picture this near to the middle of its column looks hung there, mm. From memory. */
 const MIDDLE = 1.5;
 const ON_AXIS = 4;

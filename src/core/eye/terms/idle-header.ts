@@ -4,7 +4,7 @@ import type { Term } from '../term';
 
 /** Something of a header's section begins within so many mm under it. */
 const SECTION = 15;
-const IDLE = 7;
+const IDLE = 14;
 
 /** No header over nothing. */
 export const idleHeader: Term = {

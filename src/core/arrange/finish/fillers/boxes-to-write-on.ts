@@ -5,23 +5,26 @@ import { piecesOf, tasteCost } from '../../../spread/choose';
 import type { Draft } from '../../../spread/draft';
 import type { Stretch } from '../../../spread/free-room';
 import { clearOfHours, keptFree, lengthOf } from '../../../spread/free-room';
+import { withPicture } from './with-picture';
 import type { Placement } from '../../../spread/placement';
 import { fitBox } from '../../boxes/box-fit';
 import { ALIKE } from '../../boxes/boxes';
-import { isLeft } from './filler';
+import { fewOfEachSize, isLeft } from './filler';
 import type { Fill, Filler, OpenDay } from './filler';
 
 /** What a box costs that could have carried an item, in the eye's points, by its height in mm. From memory. */
-const COST = 1;
-const PER_MM = 0.05;
+const PER_MM = 0.04;
 
-/** A half or third box of the kit in an open place, from its top or on its floor; a full one for a day without. */
+/** A half, third or quarter box of the kit in an open place, at its top, on its floor, in its middle; a full one for a day without. */
 export const boxesToWriteOn: Fill = (open) => {
   const { draft, context, day, free } = open;
   const beside = fullBoxesBeside(draft, day);
   const full = mayHaveBox(open) ? piecesOf(context, 'full-box').filter((p) => !beside.some((b) => isAlike(b, p))) : [];
-  const pieces = [...piecesOf(context, 'half-box', 'third-box'), ...full].filter(isLeft(open));
-  return clearOfHours(context, day, free).flatMap((s) => pieces.flatMap((piece) => standing(open, piece, s)));
+  const boxes = [...piecesOf(context, 'half-box', 'third-box', 'quarter-box'), ...full].filter(isLeft(open));
+  const pieces = fewOfEachSize(open, boxes);
+  return clearOfHours(context, day, free).flatMap((s) =>
+    pieces.flatMap((piece) => standing(open, piece, s)).flatMap((box) => [[box], ...withPicture(open, box, s)]),
+  );
 };
 
 /** As many full boxes as are wanted, one a day. */
@@ -41,11 +44,12 @@ function standing({ context, day, column }: OpenDay, piece: Piece, s: Stretch): 
     const fit = fitBox(piece, column.w, height);
     if (!fit) return [];
     const { w, h, parts } = fit;
-    const cost = COST + h * PER_MM + fit.harm + tasteCost(piece, context);
+    const cost = h * PER_MM + fit.harm + tasteCost(piece, context);
     const at = { piece, parts, page: column.page, layer: 0, role, cost, x: alignX(context, column, w), w, h } as const;
     return [
       { ...at, y: s.from },
       { ...at, y: s.to - h },
+      { ...at, y: (s.from + s.to - h) / 2 },
     ];
   });
 }

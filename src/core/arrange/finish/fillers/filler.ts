@@ -1,6 +1,9 @@
 import type { Region } from '../../../book/book';
 import type { Piece } from '../../../kit/kit';
 import type { Rect } from '../../../measure/rect';
+import { pieceKey } from '../../../kit/kit';
+import { byCost, tasteCost } from '../../../spread/choose';
+import { whim } from '../../../spread/whim';
 import type { Draft } from '../../../spread/draft';
 import type { Stretch } from '../../../spread/free-room';
 import type { Context, Role } from '../../../spread/placement';
@@ -40,6 +43,20 @@ export const isLeft =
   (piece: Piece): boolean =>
     piece.kit === context.kit.name && draft.ledger.untouched(piece) > 0;
 
+/** Designs of one kind and size that are tried for a day. From memory. */
+const OF_A_SIZE = 2;
+
+/** Of designs of one kind and size the few that the seed leans to on a day: to the eye's room one is as good. */
+export function fewOfEachSize({ context, day }: OpenDay, pieces: readonly Piece[]): Piece[] {
+  const sizes = new Map<string, Piece[]>();
+  for (const p of pieces) {
+    const key = `${p.kind} ${p.width} ${p.height}`;
+    sizes.set(key, [...(sizes.get(key) ?? []), p]);
+  }
+  const lean = (p: Piece): number => whim(context, `${pieceKey(p)} ${day}`) + tasteCost(p, context);
+  return [...sizes.values()].flatMap((same) => byCost(same, lean).slice(0, OF_A_SIZE));
+}
+
 /** A day that is to be filled. */
 export interface OpenDay {
   readonly draft: Draft;
@@ -50,5 +67,8 @@ export interface OpenDay {
   readonly free: readonly Stretch[];
 }
 
+/** Pieces that are laid together or not at all. */
+export type Group = readonly Filler[];
+
 /** One way in which people fill a day: all that it could do there. */
-export type Fill = (open: OpenDay) => Filler[];
+export type Fill = (open: OpenDay) => Group[];

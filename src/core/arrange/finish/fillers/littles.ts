@@ -23,7 +23,7 @@ export const littles: Fill = (open) => {
       const room = Math.min(s.to, row.y + row.h) - y;
       return pieces
         .filter((p) => p.height <= room)
-        .map((p) => whole(open, p, { x: alignX(context, column, p.width), y, cost: COST + tasteCost(p, context) }));
+        .map((p) => [whole(open, p, { x: alignX(context, column, p.width), y, cost: COST + tasteCost(p, context) })]);
     }),
   );
 };

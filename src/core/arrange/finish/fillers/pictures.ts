@@ -4,17 +4,25 @@ import { TOLERANCE } from '../../../measure/length';
 import type { Rect } from '../../../measure/rect';
 import { bottom, intersect, right } from '../../../measure/rect';
 import { byCost, piecesOf, tasteCost } from '../../../spread/choose';
+import type { Stretch } from '../../../spread/free-room';
 import { lengthOf } from '../../../spread/free-room';
 import type { Placement } from '../../../spread/placement';
 import { footprint } from '../../../spread/placement';
 import { whim } from '../../../spread/whim';
 import { isLeft, whole } from './filler';
-import type { Fill, Filler, OpenDay } from './filler';
+import type { Fill, Filler, Group, OpenDay } from './filler';
 
-/** Designs that are looked at for a day: the largest few that go in, and those that the seed leans to. From memory. */
-const DESIGNS = 7;
-/** Upon a box or another picture it hides this share of that at most, and lies on it by so much. From memory. */
+/** Designs that are looked at for a day: the largest few, those that the seed leans to, and small ones. From memory. */
+const DESIGNS = 6;
+const SMALL = 2;
+/** Over the edge of a box or another picture it lies by this share of itself; upon it, it hides so much of that. From memory. */
 const OVER = 0.3;
+const UPON = 0.4;
+/** mm that a picture within a box keeps from its foot. */
+const INSET = 1.5;
+/** In a pair the second lies on so much of the narrower one's width; so many designs begin a pair. From memory. */
+const BITE = 0.4;
+const IN_PAIRS = 3;
 /** What a picture costs that could stand for a chore. From memory. */
 const SERVES = 4;
 /** mm that a picture may come nearer to a header or a box than the gap, as its company. From memory. */
@@ -26,25 +34,60 @@ const CLOSE = 1;
  */
 export const pictures: Fill = (open) => {
   const { draft, context, column, free } = open;
-  const designs = byCost(piecesOf(context, 'deco'), (p) =>
+  const all = byCost(piecesOf(context, 'deco'), (p) =>
     isLeft(open)(p) && p.width <= column.w + TOLERANCE
       ? tasteCost(p, context) - p.height / 8 + whim(context, pieceKey(p)) * 3
       : Infinity,
-  ).slice(0, DESIGNS);
+  );
+  const designs = [...new Set([...all.slice(0, DESIGNS), ...all.slice(-SMALL)])];
   const hosts = draft.lyingIn(column.page, column).filter((p) => mayBeLainUpon(open, p));
-  const closer = Math.max(0, context.options.gap - CLOSE);
-  return designs.flatMap((piece) => [
+  const alone = designs.flatMap((piece) => [
     ...free
       .filter((s) => lengthOf(s) >= piece.height)
       .flatMap((s) =>
         sidesOf(piece, column).flatMap((x) => [
-          at(open, piece, x, Math.max(column.y, s.from - closer)),
-          at(open, piece, x, Math.min(bottom(column), s.to + closer) - piece.height),
+          at(open, piece, x, endsOf(open, s).from),
+          at(open, piece, x, endsOf(open, s).to - piece.height),
         ]),
       ),
     ...hosts.flatMap((host) => atCornersOf(open, piece, host)),
   ]);
+  const pairs = free.flatMap((s) =>
+    designs
+      .slice(0, IN_PAIRS)
+      .flatMap((one) => designs.slice(0, 2 * IN_PAIRS).flatMap((other) => twos(open, one, other, s))),
+  );
+  return [...alone.map((filler) => [filler]), ...pairs];
 };
+
+/** Two pictures as one: the first on the floor or under what stands above, the other over its corner. */
+function twos(open: OpenDay, one: Piece, other: Piece, s: Stretch): Group[] {
+  const { column } = open;
+  if (one === other || (one.motif !== '' && one.motif === other.motif)) return [];
+  const high = one.height + other.height * (1 - OVER);
+  if (high > lengthOf(s)) return [];
+  const { from: top, to: floor } = endsOf(open, s);
+  const aside = one.width - Math.min(one.width, other.width) * BITE;
+  return sidesOf(one, column).flatMap((x) => {
+    const isLeft = x <= column.x + TOLERANCE;
+    const beside = isLeft ? x + aside : x + one.width - aside - other.width;
+    const over = Math.min(right(column) - other.width, Math.max(column.x, beside));
+    return [
+      [at(open, one, x, floor - one.height), at(open, other, over, floor - high, 1)],
+      [at(open, one, x, top), at(open, other, over, top + high - other.height, 1)],
+    ];
+  });
+}
+
+/** Where pictures may stand in a stretch: closer to what is above and below than its gap, as its company. */
+function endsOf({ draft, column, context }: OpenDay, s: Stretch): Stretch {
+  const closer = Math.max(0, context.options.gap - CLOSE);
+  const isFree = (y: number): boolean => draft.lyingIn(column.page, { ...column, y, h: closer }).length === 0;
+  return {
+    from: s.from - closer >= column.y && isFree(s.from - closer) ? s.from - closer : s.from,
+    to: s.to + closer <= bottom(column) && isFree(s.to) ? s.to + closer : s.to,
+  };
+}
 
 const at = (open: OpenDay, piece: Piece, x: number, y: number, layer = 0): Filler =>
   whole(open, piece, { x, y, layer, cost: (piece.icon ? SERVES : 0) + tasteCost(piece, open.context) });
@@ -68,16 +111,17 @@ function atCornersOf(open: OpenDay, piece: Piece, host: Placement): Filler[] {
   const { gap } = context.options;
   const h = footprint(host);
   if (piece.width * piece.height > h.w * h.h) return [];
-  const ys = [h.y - piece.height * (1 - OVER), bottom(h) - piece.height * OVER];
+  const ys = [h.y - piece.height * (1 - OVER), bottom(h) - piece.height * OVER, bottom(h) - piece.height - INSET];
   return sidesOf(piece, column).flatMap((x) =>
     ys.flatMap((y): Filler[] => {
       const rect = { x, y, w: piece.width, h: piece.height };
       const shared = intersect(rect, h);
-      if (!shared || shared.w * shared.h > h.w * h.h * OVER) return [];
+      if (!shared || shared.w * shared.h > h.w * h.h * UPON) return [];
       const out = y < h.y ? { from: y, to: h.y } : { from: bottom(h), to: y + piece.height };
       // the gap is between it and what it lies on; beyond that its room must be free
       const [above, below] = y < h.y ? [0, gap] : [gap, 0];
-      const isFree = free.some((s) => s.from <= out.from + above && s.to >= out.to - below);
+      const isWithin = y >= h.y && y + piece.height <= bottom(h);
+      const isFree = isWithin || free.some((s) => s.from <= out.from + above && s.to >= out.to - below);
       const touched = draft.lyingIn(host.page, rect).filter((q) => q.id !== host.id);
       if (!isFree || touched.some((q) => !mayBeLainUpon(open, q))) return [];
       return [at(open, piece, x, y, 1 + Math.max(host.layer, ...touched.map((q) => q.layer)))];
