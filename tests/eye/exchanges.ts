@@ -64,7 +64,9 @@ export function exchangedAtRandom(c: Context, laid: readonly Placement[], tries:
       const moved = placed(piece, one.copy, one.id);
       if (mayLie(rest, moved)) next = [...rest, moved];
     } else if (act === 2 && one && other && one !== other && one.w === other.w && one.h === other.h) {
-      next = list.map((p) => (p === one ? { ...p, kit: other.kit, code: other.code, copy: other.copy } : p === other ? { ...p, kit: one.kit, code: one.code, copy: one.copy } : p)); // prettier-ignore
+      const design = ({ kit, code, copy }: Placement) => ({ kit, code, copy });
+      const swapped = new Map([[one, design(other)], [other, design(one)]]); // prettier-ignore
+      next = list.map((p) => ({ ...p, ...swapped.get(p) }));
     } else if (act === 3) {
       const { ledger } = Draft.begin(c, list);
       const left = c.kit.pieces.filter((p) => ['deco', 'half-box', 'third-box'].includes(p.kind) && ledger.untouched(p) > 0); // prettier-ignore

@@ -15,7 +15,10 @@ import type { Fill, Filler, OpenDay } from './filler';
 /** What a box costs that could have carried an item, in the eye's points, by its height in mm. From memory. */
 const PER_MM = 0.04;
 
-/** A half, third or quarter box of the kit in an open place, at its top, on its floor, in its middle; a full one for a day without. */
+/**
+ * A half, third or quarter box of the kit at the top of an open place, on its floor or in its middle; a full one for a
+ * day without.
+ */
 export const boxesToWriteOn: Fill = (open) => {
   const { draft, context, day, free } = open;
   const beside = fullBoxesBeside(draft, day);

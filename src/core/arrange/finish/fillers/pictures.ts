@@ -15,7 +15,7 @@ import type { Fill, Filler, Group, OpenDay } from './filler';
 /** Designs that are looked at for a day: the largest few, those that the seed leans to, and small ones. From memory. */
 const DESIGNS = 6;
 const SMALL = 2;
-/** Over the edge of a box or another picture it lies by this share of itself; upon it, it hides so much of that. From memory. */
+/** Over the edge of something it lies by this share of itself; upon it, it hides so much of that. From memory. */
 const OVER = 0.3;
 const UPON = 0.4;
 /** mm that a picture within a box keeps from its foot. */
