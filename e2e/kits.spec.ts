@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
 import { readKit } from '../src/core/format/kit-csv';
 import { readOrders } from '../src/core/format/orders-csv';
-import { chooseFiles, openWeek, pickOption, test } from './hobnail';
+import { chooseFiles, choosePiece, openWeek, pickOption, test } from './hobnail';
 
 test('the stock: a sticker is spoiled, one more is found, both with their reason, and taken back', async ({
   page,
@@ -202,8 +202,8 @@ test('a kit that is stored is corrected: lines, counts, washi, a stash split off
 
 test('what a week has of a kit is held; a sticker is kept for later', async ({ page, hobnail }) => {
   await openWeek(page, hobnail, /^This week/);
-  const box = page.locator('[data-role="box"]').first();
-  await box.click();
+  // a picture may lie upon it
+  await choosePiece(page.locator('[data-role="box"]').first());
   await page.getByRole('button', { name: 'Keep for later' }).click();
   await expect(page.getByText(/no week takes it till you use it again/)).toBeVisible();
   await page.goto(`${hobnail.url}/kits?kit=night-almanac`);

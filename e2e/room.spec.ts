@@ -150,7 +150,7 @@ test('a sticker dragged to another day asks whether the agenda follows; what the
     .first();
   const from = await middleOf(dentist);
   const thursday = await middleOf(page.getByRole('img', { name: /^Thursday/ }));
-  await drag(page, from, { x: thursday.x, y: from.y + 190 });
+  await drag(page, from, { x: thursday.x, y: from.y + 60 });
   await page.getByTestId('astray').getByRole('button', { name: 'Move it in the agenda too' }).click();
   await expect(page.getByText(/The agenda has it on that day now/)).toBeVisible();
   await saved(page);

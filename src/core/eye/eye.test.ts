@@ -97,6 +97,8 @@ describe('what the eye minds', () => {
     const full = lay('F', 100, { role: 'box' });
     expect([cost('bare box', full), cost('bare box', full, lay('D', 110, { layer: 1 }))]).toEqual([8, 0]);
     expect(cost('bare box', { ...full, items: ['a'] })).toBe(0);
+    const scene = { ...c, kit: kitOf(...kit.pieces.map((p) => (p.code === 'F' ? { ...p, motif: 'lighthouse' } : p))) };
+    expect(eyeTerms(sightOf(scene, [full])).find(({ term }) => term.name === 'bare box')).toBeUndefined();
     const low = {
       ...c,
       kit: kitOf(...kit.pieces.map((p) => (p.code === 'B' ? { ...p, kind: 'quarter-box' as const } : p))),

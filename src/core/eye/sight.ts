@@ -1,3 +1,4 @@
+import { isPattern } from '../art/motifs/registry';
 import type { Region } from '../book/book';
 import { dayColumn } from '../book/columns';
 import type { Kind } from '../kit/kinds';
@@ -18,6 +19,8 @@ export interface Mark extends Rect {
   readonly design: string;
   /** what a picture shows, whatever its color; its design where nobody told */
   readonly shows: string;
+  /** a pattern or a plain color, no scene */
+  readonly isPlain: boolean;
   readonly layer: number;
   readonly written: boolean;
   /** lies for its looks alone */
@@ -46,16 +49,19 @@ export function sightOf(context: Context, placements: readonly Placement[]): Sig
 }
 
 /** What tells one piece from another at a glance. */
-export const looksOf = (piece: Pick<Piece, 'kit' | 'code' | 'kind' | 'motif'>): Pick<Mark, 'design' | 'shows'> => {
+export const looksOf = (
+  piece: Pick<Piece, 'kit' | 'code' | 'kind' | 'motif'>,
+): Pick<Mark, 'design' | 'shows' | 'isPlain'> => {
   const design = pieceKey(piece);
-  return { design, shows: piece.kind === 'deco' && piece.motif ? piece.motif : design };
+  const isPlain = !piece.motif || isPattern(piece.motif);
+  return { design, isPlain, shows: piece.kind === 'deco' && piece.motif ? piece.motif : design };
 };
 
 const markOf = (p: Placement, piece: Piece | null): Mark => ({
   ...footprint(p),
   id: p.id,
   kind: piece?.kind ?? null,
-  ...(piece ? looksOf(piece) : { design: pieceKey(p), shows: '' }),
+  ...(piece ? looksOf(piece) : { design: pieceKey(p), shows: '', isPlain: true }),
   layer: p.layer,
   written: p.text !== null || p.items.length > 0,
   isFinish: p.role === 'finish',

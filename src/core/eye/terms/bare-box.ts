@@ -5,7 +5,7 @@ import type { Term } from '../term';
 
 /** By kind: a low one is an empty label. From memory. */
 const BARE: Partial<Record<Kind, number>> = { 'half-box': 6, 'third-box': 7, 'quarter-box': 10, checklist: 6 };
-/** A full box is a picture itself, and prettier with one at its corner. From memory. */
+/** A full box with a pattern is prettier with a picture at its corner; a scene is one itself. From memory. */
 const PLAIN = 8;
 
 /** A box to write on that nothing is written or lies on looks left over; a full one less so. */
@@ -18,7 +18,7 @@ export const bareBox: Term = {
       .reduce((sum, m) => sum + bareness(m), 0),
 };
 
-function bareness({ kind, isFinish }: Mark): number {
-  if (kind === 'full-box') return PLAIN;
+function bareness({ kind, isFinish, isPlain }: Mark): number {
+  if (kind === 'full-box') return isPlain ? PLAIN : 0;
   return isFinish && kind !== null ? (BARE[kind] ?? 0) : 0;
 }
