@@ -6,9 +6,8 @@ import { arrange } from '../src/core/arrange/arrange';
 import { whiteOutOf } from '../src/core/bench/white-out';
 import { spreadSvg } from '../src/core/format/spread-svg';
 import { shippedLetters } from '../src/server/fonts';
-import { eyeWeek } from '../tests/eye/measure';
+import { SCHOOLS, eyeWeek } from '../tests/eye/measure';
 
-const SCHOOLS = ['scattered', 'grounded', 'crowned', 'three-rows'];
 /** Six kits and books: a whole mini kit, all of one color, a sampler, two strangers’ own, one of everything. */
 const SEEDS = [8, 7, 2, 12, 30, 23];
 /** px of a picture and between two */

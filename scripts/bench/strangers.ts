@@ -38,19 +38,20 @@ export async function strangers(): Promise<void> {
   for (let seed = 1; seed <= WEEKS; seed++) {
     const context = strangersWeek(seed);
     const placements = arrange(context);
+    const bench = benchOf(context, placements);
     n.texts += placements.filter((p) => p.text).length;
-    n.faults += faultsOf(context, placements, benchOf(context, placements), shippedLetters()).length;
+    n.faults += faultsOf(context, placements, bench, shippedLetters()).length;
     const findings = review(viewOf(context, placements));
     n.slips += slipsIn(context, placements, findings).length;
     const said = new Set(findings.filter((f) => f.rule === 'P2').flatMap((f) => f.placements));
-    for (const [id, p] of await paintedLetters(context, placements, benchOf(context, placements), shippedLetters())) {
+    for (const [id, p] of await paintedLetters(context, placements, bench, shippedLetters())) {
       n.letters++;
       if (p.contrast < LEAST && !said.has(id)) n.faint++;
       if (p.seen < WHOLE) n.covered++;
     }
     if (seed % PRINTED === 0) {
       n.prints++;
-      n.lost += notPrinted(placements, await benchPdf(context, benchOf(context, placements), printParts())).length;
+      n.lost += notPrinted(placements, await benchPdf(context, bench, printParts())).length;
     }
     for (const { without, key } of takenOff(context, placements)) {
       n.items++;

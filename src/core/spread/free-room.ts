@@ -16,6 +16,13 @@ export interface Stretch {
 
 export const lengthOf = (s: Stretch): number => s.to - s.from;
 
+/** The longest free piece that is left of some stretches beside what comes to lie there, `gap` mm kept from it; mm. */
+export const freeBeside = (free: readonly Stretch[], { y, h }: Pick<Rect, 'y' | 'h'>, gap: number): number =>
+  Math.max(
+    0,
+    ...free.flatMap((s) => (y >= s.to || y + h <= s.from ? [lengthOf(s)] : [y - gap - s.from, s.to - y - h - gap])),
+  );
+
 /** The least room for one thing that comes up: a flag's height, mm (handbook 3). */
 export const ROOM_FOR_ONE = 9;
 /** The least share of a column kept for what comes up (handbook D3; a usual value: a centimeter in a wide book). */

@@ -1,6 +1,7 @@
 import { pieceKey } from '../../kit/kit';
 import { sightOf } from '../../eye/sight';
 import { eyeCost } from '../../eye/registry';
+import { intersect } from '../../measure/rect';
 import type { Draft } from '../../spread/draft';
 import { openPlaces } from '../../spread/open-places';
 import type { Context } from '../../spread/placement';
@@ -60,12 +61,7 @@ const isNearOne = (day: number, days: ReadonlySet<number>): boolean => [day - 1,
 
 /** True for what lies upon another group: it goes with it. */
 const leansOn = (w: Weighed, under: Weighed): boolean =>
-  w.day === under.day &&
-  w.group.some((f) =>
-    under.group.some(
-      (u) => f.layer > u.layer && f.x < u.x + u.w && u.x < f.x + f.w && f.y < u.y + u.h && u.y < f.y + f.h,
-    ),
-  );
+  w.day === under.day && w.group.some((f) => under.group.some((u) => f.layer > u.layer && intersect(f, u)));
 
 /** The best for a day that lost a group, and for the others with the stickers that are free again. */
 function bestInstead(

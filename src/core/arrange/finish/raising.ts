@@ -8,7 +8,7 @@ import { TOLERANCE } from '../../measure/length';
 import { bottom } from '../../measure/rect';
 import type { Draft, Stage } from '../../spread/draft';
 import type { Stretch } from '../../spread/free-room';
-import { freeStretches, keptFree, lengthOf } from '../../spread/free-room';
+import { freeBeside, freeStretches, keptFree, lengthOf } from '../../spread/free-room';
 import { besidePlaces, openPlaces } from '../../spread/open-places';
 import type { Context, Placement } from '../../spread/placement';
 import { footprint, isWriting, matchDemands } from '../../spread/placement';
@@ -119,7 +119,7 @@ function raisesOf(bare: Draft, context: Context, { demand, base, day, column }: 
     const cost = fitted ? formCost(demand, form, context, fitted) : Infinity;
     if (!fitted || cost === Infinity) return [];
     return placesIn(room, base, form, context).flatMap((y): Raise[] => {
-      if (Math.max(0, ...free.map((s) => restOf(s, y, form.h, gap))) < keptFree(context, day)) return [];
+      if (freeBeside(free, { y, h: form.h }, gap) < keptFree(context, day)) return [];
       const raised = bare.clone();
       const at = { page: column.page, day, column, y };
       const count = raised.placements.length;
@@ -149,7 +149,3 @@ function placesIn(room: Stretch, base: Placement, form: Form, context: Context):
   if (hoursOf(context.book, base.day ?? -1)) return base.y <= most + TOLERANCE ? [base.y] : [];
   return [...new Set([base.y, bottom(base) - form.h, base.y + (base.h - form.h) / 2].map(within))];
 }
-
-/** The longer free part of a stretch that is left beside a piece, mm. */
-const restOf = (s: Stretch, y: number, h: number, gap: number): number =>
-  y >= s.to || y + h <= s.from ? lengthOf(s) : Math.max(y - gap - s.from, s.to - y - h - gap);

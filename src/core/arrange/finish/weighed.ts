@@ -3,10 +3,9 @@ import { costOfDay, costOfWeek } from '../../eye/registry';
 import type { Mark, Sight } from '../../eye/sight';
 import { looksOf, withMarks } from '../../eye/sight';
 import { pieceKey } from '../../kit/kit';
-import type { Rect } from '../../measure/rect';
 import { bounds } from '../../measure/rect';
 import type { Draft } from '../../spread/draft';
-import { freeStretches, keptFree, lengthOf } from '../../spread/free-room';
+import { freeBeside, freeStretches, keptFree } from '../../spread/free-room';
 import type { OpenPlace } from '../../spread/open-places';
 import { besidePlaces } from '../../spread/open-places';
 import type { Context } from '../../spread/placement';
@@ -46,7 +45,7 @@ export function weighedFor(
   // where the eye minds next to nothing there is nothing to gain
   if (now < LEAST_GAIN) return [];
   return FILLERS.flatMap((fill) => fill({ draft, context, day, column, free }))
-    .filter((g) => freeAfter(free, bounds(g), gap) >= keptFree(context, day))
+    .filter((g) => freeBeside(free, bounds(g), gap) >= keptFree(context, day))
     .map((group) => ({
       group,
       day,
@@ -71,15 +70,6 @@ export function layGroup(draft: Draft, { group, day }: Pick<Weighed, 'group' | '
 }
 
 export const isThere = (draft: Draft, group: Group): boolean => group.every((f) => draft.ledger.untouched(f.piece) > 0);
-
-/** The longest free piece of a day's column that is left beside what comes to lie there, mm. */
-const freeAfter = (free: readonly { from: number; to: number }[], f: Rect, gap: number): number =>
-  Math.max(
-    0,
-    ...free.flatMap((s) =>
-      f.y >= s.to || f.y + f.h <= s.from ? [lengthOf(s)] : [f.y - gap - s.from, s.to - f.y - f.h - gap],
-    ),
-  );
 
 const markOf = ({ piece, x, y, w, h, layer }: Filler): Mark => ({
   id: null,

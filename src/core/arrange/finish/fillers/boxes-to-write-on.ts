@@ -9,7 +9,7 @@ import { withPicture } from './with-picture';
 import type { Placement } from '../../../spread/placement';
 import { fitBox } from '../../boxes/box-fit';
 import { ALIKE } from '../../boxes/boxes';
-import { fewOfEachSize, isLeft } from './filler';
+import { fewOfEachSize, isLeft, standsIn } from './filler';
 import type { Fill, Filler, OpenDay } from './filler';
 
 /** What a box costs that could have carried an item, in the eye's points, by its height in mm. From memory. */
@@ -49,11 +49,7 @@ function standing({ context, day, column }: OpenDay, piece: Piece, s: Stretch): 
     const { w, h, parts } = fit;
     const cost = h * PER_MM + fit.harm + tasteCost(piece, context);
     const at = { piece, parts, page: column.page, layer: 0, role, cost, x: alignX(context, column, w), w, h } as const;
-    return [
-      { ...at, y: s.from },
-      { ...at, y: s.to - h },
-      { ...at, y: (s.from + s.to - h) / 2 },
-    ];
+    return standsIn(s, h).map((y) => ({ ...at, y }));
   });
 }
 

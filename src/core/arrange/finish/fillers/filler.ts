@@ -2,7 +2,7 @@ import type { Region } from '../../../book/book';
 import type { Piece } from '../../../kit/kit';
 import type { Rect } from '../../../measure/rect';
 import { pieceKey } from '../../../kit/kit';
-import { byCost, tasteCost } from '../../../spread/choose';
+import { byCost, piecesOf, tasteCost } from '../../../spread/choose';
 import { whim } from '../../../spread/whim';
 import type { Draft } from '../../../spread/draft';
 import type { Stretch } from '../../../spread/free-room';
@@ -56,6 +56,20 @@ export function fewOfEachSize({ context, day }: OpenDay, pieces: readonly Piece[
   const lean = (p: Piece): number => whim(context, `${pieceKey(p)} ${day}`) + tasteCost(p, context);
   return [...sizes.values()].flatMap((same) => byCost(same, lean).slice(0, OF_A_SIZE));
 }
+
+/** Pictures of the kit that go into a width, the larger ones and those that the seed leans to first. */
+export const picturesFor = (open: OpenDay, width: number): Piece[] =>
+  byCost(piecesOf(open.context, 'deco'), (p) =>
+    isLeft(open)(p) && p.width <= width
+      ? tasteCost(p, open.context) - p.height / 8 + whim(open.context, pieceKey(p)) * 3
+      : Infinity,
+  );
+
+/** mm that a picture within a box keeps from its edges. */
+export const INSET = 1.5;
+
+/** At the top of a stretch, on its floor, in its middle: mm down the page. */
+export const standsIn = (s: Stretch, h: number): readonly number[] => [s.from, s.to - h, (s.from + s.to - h) / 2];
 
 /** A day that is to be filled. */
 export interface OpenDay {

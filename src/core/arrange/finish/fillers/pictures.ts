@@ -1,15 +1,13 @@
 import type { Piece } from '../../../kit/kit';
-import { pieceKey } from '../../../kit/kit';
 import { TOLERANCE } from '../../../measure/length';
 import type { Rect } from '../../../measure/rect';
 import { bottom, intersect, right } from '../../../measure/rect';
-import { byCost, piecesOf, tasteCost } from '../../../spread/choose';
+import { tasteCost } from '../../../spread/choose';
 import type { Stretch } from '../../../spread/free-room';
 import { lengthOf } from '../../../spread/free-room';
 import type { Placement } from '../../../spread/placement';
 import { footprint } from '../../../spread/placement';
-import { whim } from '../../../spread/whim';
-import { isLeft, whole } from './filler';
+import { INSET, picturesFor, whole } from './filler';
 import type { Fill, Filler, Group, OpenDay } from './filler';
 
 /** Designs that are looked at for a day: the largest few, those that the seed leans to, and small ones. From memory. */
@@ -18,8 +16,6 @@ const SMALL = 2;
 /** Over the edge of something it lies by this share of itself; upon it, it hides so much of that. From memory. */
 const OVER = 0.3;
 const UPON = 0.4;
-/** mm that a picture within a box keeps from its foot. */
-const INSET = 1.5;
 /** In a pair the second lies on so much of the narrower one's width; so many designs begin a pair. From memory. */
 const BITE = 0.4;
 const IN_PAIRS = 3;
@@ -33,12 +29,8 @@ const CLOSE = 1;
  * on the floor; left and right, in the middle only where they are nearly as wide as the column.
  */
 export const pictures: Fill = (open) => {
-  const { draft, context, column, free } = open;
-  const all = byCost(piecesOf(context, 'deco'), (p) =>
-    isLeft(open)(p) && p.width <= column.w + TOLERANCE
-      ? tasteCost(p, context) - p.height / 8 + whim(context, pieceKey(p)) * 3
-      : Infinity,
-  );
+  const { draft, column, free } = open;
+  const all = picturesFor(open, column.w + TOLERANCE);
   const designs = [...new Set([...all.slice(0, DESIGNS), ...all.slice(-SMALL)])];
   const hosts = draft.lyingIn(column.page, column).filter((p) => mayBeLainUpon(open, p));
   const alone = designs.flatMap((piece) => [

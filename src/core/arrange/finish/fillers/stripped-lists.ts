@@ -2,7 +2,7 @@ import { alignX } from '../../../spread/align';
 import { piecesOf, tasteCost } from '../../../spread/choose';
 import { clearOfHours, keptFree, lengthOf } from '../../../spread/free-room';
 import { TICK_WIDTH } from '../../../spread/writing';
-import { fewOfEachSize, isLeft } from './filler';
+import { fewOfEachSize, isLeft, standsIn } from './filler';
 import type { Fill, Filler } from './filler';
 import { withPicture } from './with-picture';
 
@@ -36,7 +36,7 @@ export const strippedLists: Fill = (open) => {
           const parts = [{ dx: 0, dy: 0, cut }];
           const cost = COST + h * PER_MM + tasteCost(piece, context);
           const at = { piece, parts, page: column.page, layer: 0, role: 'finish', cost, w, h } as const;
-          return [s.from, s.to - h, (s.from + s.to - h) / 2].map((y): Filler => ({
+          return standsIn(s, h).map((y): Filler => ({
             ...at,
             x: alignX(context, column, w),
             y,

@@ -1,8 +1,6 @@
-import { pieceKey } from '../../../kit/kit';
-import { byCost, piecesOf, tasteCost } from '../../../spread/choose';
+import { tasteCost } from '../../../spread/choose';
 import type { Stretch } from '../../../spread/free-room';
-import { whim } from '../../../spread/whim';
-import { isLeft, whole } from './filler';
+import { INSET, picturesFor, whole } from './filler';
 import type { Filler, Group, OpenDay } from './filler';
 
 /** Pictures that are tried at a box. From memory. */
@@ -10,8 +8,6 @@ const TRIED = 2;
 /** A picture takes so much of its box's width at most; over an edge it lies on it by so much. From memory. */
 const MOST = 0.6;
 const OVER = 0.35;
-/** mm that a picture within its box keeps from the edges. */
-const INSET = 1.5;
 
 /**
  * A box to write on with a picture in a lower corner, or over its upper or lower edge: it does not look left over, and
@@ -20,11 +16,7 @@ const INSET = 1.5;
 export function withPicture(open: OpenDay, box: Filler, s: Stretch): Group[] {
   if (box.piece.kind === 'full-box' || box.parts.length > 1) return [];
   const { context } = open;
-  const pictures = byCost(piecesOf(context, 'deco'), (p) =>
-    isLeft(open)(p) && p.width <= box.w * MOST
-      ? tasteCost(p, context) - p.height / 8 + whim(context, pieceKey(p)) * 3
-      : Infinity,
-  ).slice(0, TRIED);
+  const pictures = picturesFor(open, box.w * MOST).slice(0, TRIED);
   const foot = box.y + box.h;
   return pictures.flatMap((p) => {
     const within = p.height <= box.h - 2 * INSET ? [foot - INSET - p.height] : [];
