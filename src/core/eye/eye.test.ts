@@ -106,9 +106,30 @@ describe('what the eye minds', () => {
     expect(eyeTerms(sightOf(low, [bare])).find(({ term }) => term.name === 'bare box')?.cost).toBe(10);
     expect(cost('bare box', bare, lay('D', 110, { layer: 1 }))).toBe(0);
     expect(cost('bare box', { ...bare, text: 'vet' })).toBe(0);
+    // a box upon a box leaves both bare
+    expect(cost('bare box', full, { ...bare, y: 120, layer: 1 })).toBe(8 + 6);
     expect(cost('idle header', lay('H', 50, { role: 'base' }))).toBe(14);
     expect(cost('idle header', lay('H', 50, { role: 'base' }), lay('L', 71))).toBe(0);
     expect(cost('idle header', lay('H', 50, { role: 'base' }), lay('L', 72))).toBe(14);
+  });
+
+  it('hidden: what lies for the better part under something that is there for its looks', () => {
+    const over = (y: number) => cost('hidden', lay('D', 80), lay('E', y, { layer: 1 }));
+    expect([over(80 + 15 * 0.5), over(80 + 15 * 0.6)]).toEqual([8, 0]);
+    expect(cost('hidden', lay('D', 80, { text: 'vet' }), lay('E', 80, { layer: 1 }))).toBe(0);
+    expect(cost('hidden', lay('D', 80), lay('E', 80))).toBe(0);
+  });
+
+  it('parts of a box that is shortened are one box to it', () => {
+    const cut = (y: number, from: number) => ({
+      y,
+      h: 20,
+      layer: from ? 1 : 0,
+      cut: { x: 0, y: from, w: 38.1, h: 20 },
+    });
+    const [a, b] = [lay('F', 100, { role: 'box', ...cut(100, 0) }), lay('F', 115, { role: 'box', ...cut(115, 28) })];
+    expect(sightOf(c, [a, { ...b, copy: a.copy }]).byDay[0]).toMatchObject([{ y: 100, h: 35 }]);
+    expect(sightOf(c, [a, b]).byDay[0]).toHaveLength(2);
   });
 
   it('pictures gathered on one page', () => {

@@ -4,20 +4,31 @@ import { bareBox } from './terms/bare-box';
 import { blank } from './terms/blank';
 import { company } from './terms/company';
 import { crowd } from './terms/crowd';
+import { hidden } from './terms/hidden';
 import { idleHeader } from './terms/idle-header';
 import { pages } from './terms/pages';
 import { twins } from './terms/twins';
 
 /** What the eye minds. One line a term. */
-export const TERMS: readonly Term[] = [blank, company, crowd, twins, pages, bareBox, idleHeader];
+export const TERMS: readonly Term[] = [blank, company, crowd, twins, pages, bareBox, hidden, idleHeader];
+
+const OF_DESIGNS = TERMS.filter((t) => t.ofDay && t.looksAtDesigns);
+const OF_PLACES = TERMS.filter((t) => t.ofDay && !t.looksAtDesigns);
 
 /** What a spread costs the eye; 0 is a spread in which it minds nothing. */
 export const eyeCost = (sight: Sight): number => eyeTerms(sight).reduce((sum, { cost }) => sum + cost, 0);
 
 /** What a day costs the eye, with its right neighbor, which minds what lies beside it. */
-export const costOfDay = (sight: Sight, day: number): number =>
-  TERMS.reduce(
-    (sum, t) => sum + (t.ofDay?.(sight, day) ?? 0) + (t.looksLeft && day < 6 ? (t.ofDay?.(sight, day + 1) ?? 0) : 0),
+export const costOfDay = (sight: Sight, day: number): number => costOfPlaces(sight, day) + costOfDesigns(sight, day);
+
+/** Of that, what the places on the day cost by themselves, whichever designs lie there. */
+export const costOfPlaces = (sight: Sight, day: number): number =>
+  OF_PLACES.reduce((sum, t) => sum + (t.ofDay?.(sight, day) ?? 0), 0);
+
+/** Of that, what the designs cost, beside each other and beside those of its neighbors. */
+export const costOfDesigns = (sight: Sight, day: number): number =>
+  OF_DESIGNS.reduce(
+    (sum, t) => sum + (t.ofDay?.(sight, day) ?? 0) + (day < 6 ? (t.ofDay?.(sight, day + 1) ?? 0) : 0),
     0,
   );
 

@@ -4,8 +4,9 @@ import { dayColumn } from '../book/columns';
 import type { Kind } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
+import { copyKey } from '../kit/ledger';
 import type { Rect } from '../measure/rect';
-import { intersect } from '../measure/rect';
+import { bounds, intersect } from '../measure/rect';
 import type { Context, Placement } from '../spread/placement';
 import { footprint, pieceIndex } from '../spread/placement';
 
@@ -38,7 +39,7 @@ export interface Sight {
 export function sightOf(context: Context, placements: readonly Placement[]): Sight {
   const columns = context.week.days.map((_, day) => dayColumn(context.book, day));
   const pieces = pieceIndex(context);
-  const marks = placements.map((p) => ({ page: p.page, mark: markOf(p, pieces.get(pieceKey(p)) ?? null) }));
+  const marks = asOne(placements).map((p) => ({ page: p.page, mark: markOf(p, pieces.get(pieceKey(p)) ?? null) }));
   return {
     context,
     columns,
@@ -47,6 +48,27 @@ export function sightOf(context: Context, placements: readonly Placement[]): Sig
     ),
   };
 }
+
+/** Parts of one box that lie one over the other, to shorten it (handbook F2), are seen as one. */
+function asOne(placements: readonly Placement[]): readonly Placement[] {
+  const cut = placements.filter((p) => p.cut !== null && (p.role === 'finish' || p.role === 'box'));
+  if (cut.length < 2) return placements;
+  const wholes = new Map<Placement, Rect | null>();
+  cut.forEach((p, i) => {
+    if (wholes.has(p)) return;
+    const others = cut.slice(i + 1).filter((q) => copyKey(q) === copyKey(p) && isOver(q, p));
+    if (!others.length) return;
+    wholes.set(p, bounds([p, ...others]));
+    for (const q of others) wholes.set(q, null);
+  });
+  return placements.flatMap((p) => {
+    const whole = wholes.get(p);
+    return whole === null ? [] : [whole ? { ...p, ...whole } : p];
+  });
+}
+
+const isOver = (q: Placement, p: Placement): boolean =>
+  q.page === p.page && q.day === p.day && q.turn === p.turn && intersect(footprint(q), footprint(p)) !== null;
 
 /** What tells one piece from another at a glance. */
 export const looksOf = (

@@ -5,8 +5,11 @@ export interface Term {
   readonly name: string;
   /** what is minded, as it is said in Finish and in Other ways */
   readonly says: string;
-  /** it holds a day against the one at its left */
-  readonly looksLeft?: true;
+  /**
+   * it holds designs against each other, on a day and the one at its left; all others go by places, kinds and layers
+   * alone
+   */
+  readonly looksAtDesigns?: true;
   /** cost of one day; 0 where there is nothing to mind */
   readonly ofDay?: (sight: Sight, day: number) => number;
   /** cost of the week as a whole */

@@ -65,15 +65,18 @@ export function assignBoxes(boxes: readonly BoxChoice[], days: number, rules: As
         continue;
       }
       const cost = back.cost + (rules.before?.(day, back.mask) ?? 0);
-      const beside = (box: number | null): number => (day > 0 ? rules.beside(back.box, box, day) : 0);
       const none = rules.without(day);
-      if (none < Infinity) keep(cost + none + beside(null), back, null, false, back.mask, back.boxed);
-      boxes.forEach((box, i) => {
+      if (none < Infinity) {
+        const beside = day > 0 ? rules.beside(back.box, null, day) : 0;
+        keep(cost + none + beside, back, null, false, back.mask, back.boxed);
+      }
+      for (const [i, box] of boxes.entries()) {
         const own = box.onDay[day] ?? Infinity;
         const boxed = back.boxed + (box.span ?? 1);
-        if (own === Infinity || back.mask & (1 << i) || boxed > most || day + (box.span ?? 1) > days) return;
-        keep(cost + own + beside(i), back, i, false, back.mask | (1 << i), boxed);
-      });
+        if (own === Infinity || back.mask & (1 << i) || boxed > most || day + (box.span ?? 1) > days) continue;
+        const beside = day > 0 ? rules.beside(back.box, i, day) : 0;
+        keep(cost + own + beside, back, i, false, back.mask | (1 << i), boxed);
+      }
     }
     layer = [...next.values()];
   }

@@ -2,11 +2,13 @@ import type { Sight } from '../../eye/sight';
 import { sightOf } from '../../eye/sight';
 import { isIdle } from '../../eye/terms/idle-header';
 import type { Draft, Stage } from '../../spread/draft';
-import { openPlaces } from '../../spread/open-places';
 import type { Context } from '../../spread/placement';
 import { exchanged } from './exchange';
+import type { Filled, Ground } from './filled';
+import { groundOf, settled } from './filled';
+import { polished } from './polish';
 import type { Weighed } from './weighed';
-import { LEAST_GAIN, gainOfWeek, isThere, layGroup, weighedFor, withGroup } from './weighed';
+import { LEAST_GAIN, gainOfWeek, isThere, layGroup, weighedFor, withDesigns, withGroup } from './weighed';
 
 /** Pieces that are added to a week at most. From memory. */
 const MOST = 40;
@@ -14,15 +16,32 @@ const DAYS = [0, 1, 2, 3, 4, 5, 6];
 
 /**
  * No blank by accident: what is left on the sheets goes where the eye gains most by it, one piece or cluster after the
- * other, until nothing gains any more; then what lies there is exchanged for what is better beside all the rest.
+ * other, until nothing gains any more; then what lies there is exchanged for what is better beside all the rest. Where
+ * a row's header came to head nothing, it goes, and its place is filled as well.
  */
 export const filling: Stage = (before, context) => {
   if (context.ways.deco !== 'spread') return before;
-  const draft = before.clone();
-  const places = openPlaces(context, draft.placements);
-  let sight = sightOf(context, draft.placements);
-  const judged = (day: number): Weighed[] => weighedFor(draft, context, { sight, places, day });
-  const weighed = DAYS.map(judged);
+  const ground = groundOf(before, context);
+  const filled = polished(ground, exchanged(ground, ground.with(addedTo(ground, ground.with([])))));
+  const idle = idleHeaders(filled.draft(), context);
+  if (!idle.length) return settled(ground, filled).draft();
+  const left = withoutAll(before, idle);
+  const under = groundOf(left, context);
+  const again = settled(under, refilled(under, filled.list)).draft();
+  return withoutAll(again, idleHeaders(again, context));
+};
+
+/** The places of what was taken off are filled too. */
+function refilled(ground: Ground, list: readonly Weighed[]): Filled {
+  const laid = ground.with(list);
+  return polished(ground, ground.with([...list, ...addedTo(ground, laid)]));
+}
+
+/** What is laid where the eye gains most by it, the best first. */
+function addedTo({ context, places }: Ground, start: Filled): Weighed[] {
+  const draft = start.draft().clone();
+  let { sight } = start;
+  const weighed = DAYS.map((day) => weighedFor(draft, context, { sight, places, day }));
   const laid: Weighed[] = [];
   for (let n = 0; n < MOST; n++) {
     const best = bestOf(sight, weighed);
@@ -30,25 +49,35 @@ export const filling: Stage = (before, context) => {
     layGroup(draft, best);
     laid.push(best);
     sight = withGroup(sight, best.day, best.group);
-    DAYS.forEach((day) => {
-      // what stands beside it minds it as well
-      if (Math.abs(day - best.day) <= 1) weighed[day] = judged(day);
-      else weighed[day] = (weighed[day] as Weighed[]).filter(({ group }) => isThere(draft, group));
-    });
+    for (const day of DAYS) {
+      const open = { sight, places, day };
+      const left = (weighed[day] as Weighed[]).filter(({ group }) => isThere(draft, group));
+      const isBeside = Math.abs(day - best.day) === 1;
+      // what stands beside it minds it as well, and no full box comes beside one like it (handbook C3)
+      if (day === best.day || (isBeside && hasFullBox(best))) weighed[day] = weighedFor(draft, context, open);
+      else if (isBeside) weighed[day] = withDesigns(left, sight, day);
+      else weighed[day] = left;
+    }
   }
-  return withoutIdleHeaders(exchanged(before, context, laid), context);
-};
-
-/** A header of a lower row, under which nothing came to lie, is taken off again. */
-function withoutIdleHeaders(draft: Draft, context: Context): Draft {
-  if (!context.ways.keepsRows) return draft;
-  const sight = sightOf(context, draft.placements);
-  return sight.byDay
-    .flatMap((marks, day) =>
-      marks.filter((m) => isIdle(m, marks) && m.y > (sight.columns[day]?.y ?? 0) + (sight.columns[day]?.h ?? 0) / 6),
-    )
-    .reduce((d, { id }) => (id === null || d.kept.has(id) ? d : d.without(id)), draft);
+  return laid;
 }
+
+const hasFullBox = ({ group }: Weighed): boolean => group.some((f) => f.piece.kind === 'full-box');
+
+/** Headers of lower rows under which nothing came to lie. */
+function idleHeaders(draft: Draft, context: Context): string[] {
+  if (!context.ways.keepsRows) return [];
+  const { byDay, columns } = sightOf(context, draft.placements);
+  return byDay.flatMap((marks, day) => {
+    const column = columns[day];
+    const lower = (column?.y ?? 0) + (column?.h ?? 0) / 6;
+    return marks.flatMap((m) =>
+      m.id !== null && !draft.kept.has(m.id) && m.y > lower && isIdle(m, marks) ? [m.id] : [],
+    );
+  });
+}
+
+const withoutAll = (draft: Draft, ids: readonly string[]): Draft => ids.reduce((d, id) => d.without(id), draft);
 
 function bestOf(sight: Sight, weighed: readonly (readonly Weighed[])[]): Weighed | null {
   let [best, most] = [null as Weighed | null, LEAST_GAIN];

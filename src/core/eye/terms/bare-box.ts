@@ -14,9 +14,12 @@ export const bareBox: Term = {
   says: 'boxes with nothing on them',
   ofDay: ({ byDay }, day) =>
     (byDay[day] ?? [])
-      .filter((m, _, all) => !m.written && !all.some((o) => o.layer > m.layer && intersect(o, m)))
+      .filter((m, _, all) => !m.written && !all.some((o) => o.layer > m.layer && dresses(o) && intersect(o, m)))
       .reduce((sum, m) => sum + bareness(m), 0),
 };
+
+/** A picture, an icon, a word, what is written; another bare box upon it does not. */
+const dresses = ({ kind, written }: Mark): boolean => written || kind === null || !(kind in BARE);
 
 function bareness({ kind, isFinish, isPlain }: Mark): number {
   if (kind === 'full-box') return isPlain ? PLAIN : 0;

@@ -1,4 +1,5 @@
 import { blanksOf } from '../blanks';
+import { floats } from '../company';
 import { lengthOf, wantedWhite } from '../../spread/free-room';
 import type { Term } from '../term';
 
@@ -17,7 +18,9 @@ export const blank: Term = {
     const column = sight.columns[day];
     if (!column) return 0;
     const white = wantedWhite(sight.context, day);
-    return blanksOf(column, sight.byDay[day] ?? []).reduce((sum, run) => {
+    const marks = sight.byDay[day] ?? [];
+    const there = marks.filter((m) => !floats(m, marks, column));
+    return blanksOf(column, there).reduce((sum, run) => {
       const long = lengthOf(run) - Math.max(GAP, white);
       const hole = lengthOf(run) - Math.max(HOLE, white);
       return sum + Math.max(0, long) * PER_MM + Math.max(0, hole) * HOLE_MM;

@@ -14,7 +14,7 @@ const OTHER_COLOR = 0.6;
 export const twins: Term = {
   name: 'twins',
   says: 'the same picture twice, close together',
-  looksLeft: true,
+  looksAtDesigns: true,
   ofDay({ byDay, columns }, day) {
     const here = (byDay[day] ?? []).filter(isLookedAt);
     const before = columns[day - 1]?.page === columns[day]?.page ? (byDay[day - 1] ?? []).filter(isLookedAt) : [];

@@ -1,7 +1,7 @@
 import type { Piece } from '../../../kit/kit';
 import { TOLERANCE } from '../../../measure/length';
 import type { Rect } from '../../../measure/rect';
-import { bottom, intersect, right } from '../../../measure/rect';
+import { area, bottom, intersect, right } from '../../../measure/rect';
 import { tasteCost } from '../../../spread/choose';
 import type { Stretch } from '../../../spread/free-room';
 import { lengthOf } from '../../../spread/free-room';
@@ -15,7 +15,9 @@ const DESIGNS = 6;
 const SMALL = 2;
 /** Over the edge of something it lies by this share of itself; upon it, it hides so much of that. From memory. */
 const OVER = 0.3;
-const UPON = 0.4;
+const UPON = 0.44;
+/** By other shares of itself, where the last look is for the best of all places. From memory. */
+const OVERS = [OVER, 0.4, 0.5, 0.6, 0.7, 0.8];
 /** In a pair the second lies on so much of the narrower one's width; so many designs begin a pair. From memory. */
 const BITE = 0.4;
 const IN_PAIRS = 3;
@@ -29,10 +31,10 @@ const CLOSE = 1;
  * on the floor; left and right, in the middle only where they are nearly as wide as the column.
  */
 export const pictures: Fill = (open) => {
-  const { draft, column, free } = open;
+  const { column, free } = open;
   const all = picturesFor(open, column.w + TOLERANCE);
   const designs = [...new Set([...all.slice(0, DESIGNS), ...all.slice(-SMALL)])];
-  const hosts = draft.lyingIn(column.page, column).filter((p) => mayBeLainUpon(open, p));
+  const there = lyingOn(open);
   const alone = designs.flatMap((piece) => [
     ...free
       .filter((s) => lengthOf(s) >= piece.height)
@@ -42,7 +44,7 @@ export const pictures: Fill = (open) => {
           at(open, piece, x, endsOf(open, s).to - piece.height),
         ]),
       ),
-    ...hosts.flatMap((host) => atCornersOf(open, piece, host)),
+    ...atCorners(open, piece, there),
   ]);
   const pairs = free.flatMap((s) =>
     designs
@@ -50,6 +52,22 @@ export const pictures: Fill = (open) => {
       .flatMap((one) => designs.slice(0, 2 * IN_PAIRS).flatMap((other) => twos(open, one, other, s))),
   );
   return [...alone.map((filler) => [filler]), ...pairs];
+};
+
+/** Places between the ends of a stretch that are tried for one picture, mm apart. From memory. */
+const STEP = 4;
+
+/** All places of a day that a picture may have, between the usual ones too. */
+export const placesFor = (open: OpenDay, piece: Piece): Filler[] => {
+  const { column, free } = open;
+  if (piece.width > column.w + TOLERANCE) return [];
+  const alone = free.flatMap((s) => {
+    const { from, to } = endsOf(open, s);
+    const steps = Math.max(0, Math.floor((to - piece.height - from) / STEP));
+    const ys = to - piece.height < from ? [] : [to - piece.height, ...Array.from({ length: steps + 1 }, (_, i) => from + i * STEP)]; // prettier-ignore
+    return sidesOf(piece, column).flatMap((x) => ys.map((y) => at(open, piece, x, y)));
+  });
+  return [...alone, ...atCorners(open, piece, lyingOn(open), OVERS)];
 };
 
 /** Two pictures as one: the first on the floor or under what stands above, the other over its corner. */
@@ -97,26 +115,50 @@ function mayBeLainUpon({ draft }: OpenDay, p: Placement): boolean {
   return isOpen && p.turn === 0 && p.text === null && p.items.length === 0;
 }
 
+/** True for what would lie on too much of something. */
+function hides(over: Rect, under: Rect): boolean {
+  const shared = intersect(over, under);
+  return shared !== null && area(shared) > UPON * area(under);
+}
+
+/** What lies on a day's column, and whether a picture may lie upon it. mm */
+interface Lying {
+  readonly rect: Rect;
+  readonly layer: number;
+  readonly isHost: boolean;
+}
+
+const lyingOn = (open: OpenDay): Lying[] =>
+  open.draft.lyingIn(open.column.page, open.column).map((p) => ({
+    rect: footprint(p),
+    layer: p.layer,
+    isHost: mayBeLainUpon(open, p),
+  }));
+
 /** Over the upper or the lower edge of something, at its left or right corner, where the rest of it finds free room. */
-function atCornersOf(open: OpenDay, piece: Piece, host: Placement): Filler[] {
-  const { draft, column, free, context } = open;
+function atCorners(open: OpenDay, piece: Piece, there: readonly Lying[], overs: readonly number[] = [OVER]): Filler[] {
+  const { column, free, context } = open;
   const { gap } = context.options;
-  const h = footprint(host);
-  if (piece.width * piece.height > h.w * h.h) return [];
-  const ys = [h.y - piece.height * (1 - OVER), bottom(h) - piece.height * OVER, bottom(h) - piece.height - INSET];
-  return sidesOf(piece, column).flatMap((x) =>
-    ys.flatMap((y): Filler[] => {
-      const rect = { x, y, w: piece.width, h: piece.height };
-      const shared = intersect(rect, h);
-      if (!shared || shared.w * shared.h > h.w * h.h * UPON) return [];
+  const xs = sidesOf(piece, column);
+  return there.flatMap(({ rect: h, isHost }) => {
+    if (!isHost || piece.width * piece.height > area(h)) return [];
+    const ys = [
+      ...overs.flatMap((over) => [h.y - piece.height * (1 - over), bottom(h) - piece.height * over]),
+      bottom(h) - piece.height - INSET,
+      ...(overs.length > 1 ? [h.y + INSET] : []),
+    ];
+    return ys.flatMap((y): Filler[] => {
       const out = y < h.y ? { from: y, to: h.y } : { from: bottom(h), to: y + piece.height };
       // the gap is between it and what it lies on; beyond that its room must be free
       const [above, below] = y < h.y ? [0, gap] : [gap, 0];
       const isWithin = y >= h.y && y + piece.height <= bottom(h);
-      const isFree = isWithin || free.some((s) => s.from <= out.from + above && s.to >= out.to - below);
-      const touched = draft.lyingIn(host.page, rect).filter((q) => q.id !== host.id);
-      if (!isFree || touched.some((q) => !mayBeLainUpon(open, q))) return [];
-      return [at(open, piece, x, y, 1 + Math.max(host.layer, ...touched.map((q) => q.layer)))];
-    }),
-  );
+      if (!isWithin && !free.some((s) => s.from <= out.from + above && s.to >= out.to - below)) return [];
+      return xs.flatMap((x): Filler[] => {
+        const rect = { x, y, w: piece.width, h: piece.height };
+        const touched = there.filter((q) => intersect(q.rect, rect));
+        if (!intersect(rect, h) || touched.some((q) => !q.isHost || hides(rect, q.rect))) return [];
+        return [at(open, piece, x, y, 1 + Math.max(...touched.map((q) => q.layer)))];
+      });
+    });
+  });
 }

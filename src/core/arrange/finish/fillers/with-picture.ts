@@ -3,7 +3,7 @@ import type { Stretch } from '../../../spread/free-room';
 import { INSET, picturesFor, whole } from './filler';
 import type { Filler, Group, OpenDay } from './filler';
 
-/** Pictures that are tried at a box. From memory. */
+/** Pictures that are tried at a box; the last look changes them. From memory. */
 const TRIED = 2;
 /** A picture takes so much of its box's width at most; over an edge it lies on it by so much. From memory. */
 const MOST = 0.6;

@@ -1,0 +1,20 @@
+import { area, intersect } from '../../measure/rect';
+import type { Mark } from '../sight';
+import type { Term } from '../term';
+
+/** So much of a piece may lie under another one before it is lost there, as a share. From memory. */
+const SHARE = 0.45;
+const LOST = 8;
+
+/** A picture or box of which another piece hides the better part might as well stay on its sheet. */
+export const hidden: Term = {
+  name: 'hidden',
+  says: 'pieces that others hide',
+  ofDay: ({ byDay }, day) => (byDay[day] ?? []).filter((m, _, all) => all.some((o) => hides(o, m))).length * LOST,
+};
+
+function hides(over: Mark, under: Mark): boolean {
+  if (over.layer <= under.layer || !over.isFinish || under.written) return false;
+  const shared = intersect(over, under);
+  return shared !== null && area(shared) > SHARE * area(under);
+}
