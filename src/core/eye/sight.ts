@@ -53,12 +53,12 @@ export function sightOf(context: Context, placements: readonly Placement[]): Sig
 function asOne(placements: readonly Placement[]): readonly Placement[] {
   const cut = placements.filter((p) => p.cut !== null && (p.role === 'finish' || p.role === 'box'));
   if (cut.length < 2) return placements;
-  const wholes = new Map<Placement, Rect | null>();
+  const wholes = new Map<Placement, (Rect & Pick<Placement, 'layer'>) | null>();
   cut.forEach((p, i) => {
     if (wholes.has(p)) return;
     const others = cut.slice(i + 1).filter((q) => copyKey(q) === copyKey(p) && isOver(q, p));
     if (!others.length) return;
-    wholes.set(p, bounds([p, ...others]));
+    wholes.set(p, { ...bounds([p, ...others]), layer: Math.max(p.layer, ...others.map((q) => q.layer)) });
     for (const q of others) wholes.set(q, null);
   });
   return placements.flatMap((p) => {

@@ -6,6 +6,7 @@ import type { Draft } from '../../spread/draft';
 import type { OpenPlace } from '../../spread/open-places';
 import { openPlaces } from '../../spread/open-places';
 import type { Context } from '../../spread/placement';
+import type { Filler } from './fillers/filler';
 import type { Weighed } from './weighed';
 import { PEELED, layGroup, withGroup } from './weighed';
 
@@ -60,18 +61,23 @@ const leansOn = (w: Weighed, under: Weighed): boolean =>
 
 /** Each piece on the lowest layer that what it lies upon allows: what was moved about is no higher for it. */
 export function settled(ground: Ground, { list }: Filled): Filled {
-  const { sight } = ground.with([]);
-  const lower: Weighed[] = [];
-  const order = [...list].sort((a, b) => layerOf(a) - layerOf(b));
-  for (const w of order) {
-    const under = [...(sight.byDay[w.day] ?? []), ...lower.filter((o) => o.day === w.day).flatMap((o) => o.group)];
-    const layer = Math.max(
-      -1,
-      ...w.group.flatMap((f) => under.filter((u) => u.layer < f.layer && intersect(u, f)).map((u) => u.layer)),
-    );
-    lower.push({ ...w, group: w.group.map((f) => ({ ...f, layer: Math.min(f.layer, layer + 1) })) });
+  const marks = ground.with([]).sight.byDay;
+  const laid: Weighed[] = [];
+  for (const w of [...list].sort((a, b) => layerOf(a) - layerOf(b))) {
+    const others = laid.filter((o) => o.day === w.day).flatMap(({ group }) => group);
+    const group = w.group.map((f) => {
+      const under = [
+        ...(marks[w.day] ?? []).filter((m) => m.layer < f.layer && intersect(m, f)).map((m) => m.layer),
+        ...others.filter((o) => intersect(o, f)).map(topOf),
+      ];
+      return { ...f, layer: Math.min(f.layer, Math.max(-1, ...under) + 1) };
+    });
+    laid.push({ ...w, group });
   }
-  return ground.with(lower);
+  return ground.with(laid);
 }
 
 const layerOf = ({ group }: Weighed): number => Math.min(...group.map((f) => f.layer));
+
+/** The layer of the part that lies over the others. */
+const topOf = ({ layer, parts }: Filler): number => layer + (parts.some((p) => p.over) ? 1 : 0);

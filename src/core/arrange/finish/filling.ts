@@ -17,7 +17,7 @@ const DAYS = [0, 1, 2, 3, 4, 5, 6];
 /**
  * No blank by accident: what is left on the sheets goes where the eye gains most by it, one piece or cluster after the
  * other, until nothing gains any more; then what lies there is exchanged for what is better beside all the rest. Where
- * a row's header came to head nothing, it goes, and its place is filled as well.
+ * a header came to head nothing, it goes, and its place is filled as well.
  */
 export const filling: Stage = (before, context) => {
   if (context.ways.deco !== 'spread') return before;
@@ -64,17 +64,12 @@ function addedTo({ context, places }: Ground, start: Filled): Weighed[] {
 
 const hasFullBox = ({ group }: Weighed): boolean => group.some((f) => f.piece.kind === 'full-box');
 
-/** Headers of lower rows under which nothing came to lie. */
+/** Headers under which nothing came to lie. */
 function idleHeaders(draft: Draft, context: Context): string[] {
-  if (!context.ways.keepsRows) return [];
-  const { byDay, columns } = sightOf(context, draft.placements);
-  return byDay.flatMap((marks, day) => {
-    const column = columns[day];
-    const lower = (column?.y ?? 0) + (column?.h ?? 0) / 6;
-    return marks.flatMap((m) =>
-      m.id !== null && !draft.kept.has(m.id) && m.y > lower && isIdle(m, marks) ? [m.id] : [],
-    );
-  });
+  const { byDay } = sightOf(context, draft.placements);
+  return byDay.flatMap((marks) =>
+    marks.flatMap((m) => (m.id !== null && !draft.kept.has(m.id) && !m.written && isIdle(m, marks) ? [m.id] : [])),
+  );
 }
 
 const withoutAll = (draft: Draft, ids: readonly string[]): Draft => ids.reduce((d, id) => d.without(id), draft);
