@@ -107,6 +107,7 @@ export const context = (over: Partial<ContextData> = {}): Context =>
     manner: 'scattered',
     options: {},
     seed: 1,
+    boxesBefore: [],
     usedElsewhere: [],
     ...over,
   });

@@ -11,6 +11,7 @@ import { findKit } from '../db/kits';
 import { heededChoices } from '../db/liked-choices';
 import { listManners } from '../db/manners';
 import type { StartSpreadDto } from './dto/spread.dto';
+import { boxesBefore } from './boxes-before';
 import { ownerHand } from './settings';
 import { weekDemands } from './spread-data';
 import { stocked, usualStash } from './stash';
@@ -54,6 +55,7 @@ export async function dataOfNewWeek(db: Database, chosen: StartSpreadDto): Promi
     ways,
     options: { hand: await ownerHand(db), ...options },
     seed: 1,
+    boxesBefore: await boxesBefore(db, week),
     usedElsewhere: stock.gone,
   };
 }

@@ -30,6 +30,7 @@ import { ticksOf } from '../db/ticks';
 import { workPlanOf } from '../db/work-plans';
 import { calendarsOf, ownerZone } from './calendars';
 import { oneByOne } from './in-steps';
+import { boxesBefore } from './boxes-before';
 import { houseOptions, taughtWords } from './settings';
 import { stocked } from './stash';
 
@@ -61,7 +62,7 @@ export async function spreadOf(db: Database, id: number): Promise<SpreadData | n
   const stock = await stocked(db, id, row.kit_id, stashNames, placements);
   if (!book || !stock) return null;
   const kits = [stock.kit, ...stock.stash].map((k) => k.name);
-  const [history, favorites, likes, ticked, peeled, useBy, week, house, keep] = await Promise.all([
+  const [history, favorites, likes, ticked, peeled, useBy, week, house, keep, before] = await Promise.all([
     historyOf(db, id),
     favoritesOf(db, kits),
     likesOf(db, kits),
@@ -71,6 +72,7 @@ export async function spreadOf(db: Database, id: number): Promise<SpreadData | n
     weekDemands(db, row.week, book.weekStart),
     houseOptions(db),
     keepOf(db, id),
+    boxesBefore(db, row.week),
   ]);
   const own = { options: asObject(row.options) as Partial<Options>, ways: asObject(row.ways) as Partial<Ways> };
   return {
@@ -89,6 +91,7 @@ export async function spreadOf(db: Database, id: number): Promise<SpreadData | n
       useBy,
       ticked,
       seed: row.seed,
+      boxesBefore: before,
       usedElsewhere: stock.gone,
     },
     placements,

@@ -4,8 +4,8 @@ import { arrange } from '../../src/core/arrange/arrange';
 import { rhythmOf } from '../../src/core/manner/rhythm';
 import { contains, intersect } from '../../src/core/measure/rect';
 import { dayColumn } from '../../src/core/book/columns';
-import { boxesOf, heightsOf } from '../../src/core/review/boxes-of';
-import { viewOf } from '../../src/core/review/review';
+import type { Heights } from '../../src/core/spread/week-rhythm';
+import { FEWEST_BOXES, areAlike, boxHeights } from '../../src/core/spread/week-rhythm';
 import { ROOM_FOR_ONE, freeStretches, lengthOf } from '../../src/core/spread/free-room';
 import { Draft } from '../../src/core/spread/draft';
 import { footprint } from '../../src/core/spread/placement';
@@ -88,14 +88,27 @@ it('eight seeds of one week have at least four rhythms, all with a name', () => 
     const c = demoContext({ manner });
     const rhythms = new Set(
       [1, 2, 3, 4, 5, 6, 7, 8].map((seed) => {
-        const view = viewOf(c, arrange({ ...c, seed }));
-        const heights = heightsOf(view, boxesOf(view));
+        const heights = boxHeights(c.book, arrange({ ...c, seed }));
         expect(rhythmOf(heights)).not.toBeNull();
         return heights.map((h) => h?.charAt(0) ?? '-').join('');
       }),
     );
     expect(rhythms.size).toBeGreaterThanOrEqual(4);
   }
+});
+
+it('no two weeks in a row have one rhythm where the school has several (E4), and older ones come back last', () => {
+  const c = demoContext({ manner: 'scattered' });
+  const before: Heights[] = [];
+  for (let week = 0; week < 5; week++) {
+    const heights = boxHeights(c.book, arrange({ ...c, boxesBefore: before.slice(0, 3) }));
+    expect(heights.filter((h) => h !== null).length).toBeGreaterThanOrEqual(FEWEST_BOXES);
+    for (const other of before.slice(0, 2)) expect(areAlike(heights, other)).toBe(false);
+    before.unshift(heights);
+  }
+  const grounded = demoContext({ manner: 'grounded' });
+  const line = boxHeights(grounded.book, arrange(grounded));
+  expect(boxHeights(grounded.book, arrange({ ...grounded, boxesBefore: [line] }))).toEqual(line);
 });
 
 it('random exchanges find next to nothing in most weeks, and much where the filling was undone', () => {

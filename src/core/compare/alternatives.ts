@@ -9,7 +9,8 @@ import { fitBook } from '../manner/fit-book';
 import type { Ways } from '../manner/ways/registry';
 import type { Options } from '../manner/options/registry';
 import { colorAreas, whiteSpace } from '../review/balance';
-import { boxesOf, heightsOf } from '../review/boxes-of';
+import { boxesOf } from '../review/boxes-of';
+import { boxHeights } from '../spread/week-rhythm';
 import type { Finding, View } from '../review/finding';
 import { review, viewOf, withoutPlace } from '../review/review';
 import type { Score } from '../review/score';
@@ -153,7 +154,7 @@ export function apart(a: Pick<Alternative, 'placements'>, b: Pick<Alternative, '
 /** `Six full boxes, up and down; Wednesday is the airiest day; teal and sand lead.` */
 function character(view: View): string {
   const boxes = boxesOf(view);
-  const rhythm = boxes.length > 1 ? rhythmOf(heightsOf(view, boxes)) : null;
+  const rhythm = boxes.length > 1 ? rhythmOf(boxHeights(view.context.book, view.placements)) : null;
   const white = [0, 1, 2, 3, 4, 5, 6].map((day) => whiteSpace(view, day));
   const airiest = white.indexOf(Math.max(...white));
   const mean = Math.round((white.reduce((a, b) => a + b, 0) / 7) * 100);

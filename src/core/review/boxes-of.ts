@@ -1,9 +1,7 @@
 import type { Placement } from '../spread/placement';
 import type { Piece } from '../kit/kit';
 import { copyKey } from '../kit/ledger';
-import { dayColumn } from '../book/columns';
-import type { Height } from '../manner/rhythm';
-import { bounds, centerY } from '../measure/rect';
+import { bounds } from '../measure/rect';
 import type { Rect } from '../measure/rect';
 import type { View } from './finding';
 
@@ -36,13 +34,3 @@ export function boxesOf(view: Pick<View, 'placements' | 'pieceOf'>): WholeBox[] 
     })
     .sort((a, b) => (a.days[0] as number) - (b.days[0] as number));
 }
-
-/** How high the box of each day stands in its column; null where none does. */
-export const heightsOf = (
-  { context }: Pick<View, 'context'>,
-  boxes: readonly Pick<WholeBox, 'days' | 'rect'>[],
-): (Height | null)[] =>
-  context.week.days.map((_, day) => {
-    const [box, column] = [boxes.find((b) => b.days.includes(day)), dayColumn(context.book, day)];
-    return box && column ? (centerY(box.rect) < centerY(column) ? 'high' : 'low') : null;
-  });

@@ -4,10 +4,8 @@ import { dayName } from '../spread/voice';
 import { hoursOf } from '../book/hours';
 import type { Height } from '../manner/rhythm';
 import { rhythmOf } from '../manner/rhythm';
-import { boxesOf, heightsOf } from './boxes-of';
-
-/** Fewer boxes than this make no rhythm. */
-const FEWEST = 4;
+import { FEWEST_BOXES, boxHeights } from '../spread/week-rhythm';
+import { boxesOf } from './boxes-of';
 
 /** W4: the heights of the boxes make a pattern that can be named. */
 export const w4Rhythm: Rule<Case> = {
@@ -17,8 +15,8 @@ export const w4Rhythm: Rule<Case> = {
   check(view) {
     if (hoursOf(view.context.book, 0)) return []; // boxes stand where no hour is wanted
     const boxes = boxesOf(view);
-    const heights = heightsOf(view, boxes);
-    if (boxes.length < FEWEST || rhythmOf(heights) !== null) return [];
+    const heights = boxHeights(view.context.book, view.placements);
+    if (boxes.length < FEWEST_BOXES || rhythmOf(heights) !== null) return [];
     const first = boxes[0] as (typeof boxes)[number];
     return [
       {

@@ -26,6 +26,7 @@ export interface ContextData {
   readonly useBy?: Context['useBy'];
   readonly ticked?: Context['ticked'];
   readonly seed: number;
+  readonly boxesBefore?: Context['boxesBefore'];
   readonly usedElsewhere: Context['usedElsewhere'];
 }
 
@@ -51,5 +52,6 @@ export function contextFrom(data: ContextData): Context {
     peeled: data.peeled ?? {},
     useBy: data.useBy ?? {},
     ticked: data.ticked ?? [],
+    boxesBefore: data.boxesBefore ?? [],
   };
 }

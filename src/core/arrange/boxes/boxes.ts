@@ -24,6 +24,8 @@ import { randomFrom } from '../../measure/random';
 import { clearOfHours, freeStretches, keptFreeBesideBox, lengthOf } from '../../spread/free-room';
 import type { Stretch } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
+import type { Heights } from '../../spread/week-rhythm';
+import { areAlike } from '../../spread/week-rhythm';
 import { whim } from '../../spread/whim';
 
 /** Color differences under this look like one color side by side (handbook C3; a usual value). */
@@ -36,6 +38,8 @@ const MOST_DOUBLES = 2;
 const WHIM = 1.2;
 /** How far a seed leans between rhythms: less than a box is worth, more than which scene stands high. From memory. */
 const DRAWN = 18;
+/** What it costs to stand as last week: more than a box is worth, so never where there is another. From memory. */
+const AGAIN = 60;
 /** A row's edge that a header may have of it, mm. From memory. */
 const UNDER_EDGE = 1.5;
 /** A box framed or whole needs this much, or it is not worth placing, mm. From memory. */
@@ -70,18 +74,25 @@ export const boxes: Stage = (before, context) => {
   });
   const random = randomFrom(context.seed);
   const taste = candidates.map(() => context.week.days.map(() => random() * WHIM));
-  const solved = STANDS[context.ways.stand].map((name) => ({
-    rhythm: RHYTHMS[name],
-    lean: whim(context, name) * DRAWN,
-    ...solve(draft, context, candidates, places, RHYTHMS[name], taste, most),
-  }));
-  const best = solved.reduce((a, b) => (b.cost + b.lean < a.cost + a.lean ? b : a));
+  const solved = STANDS[context.ways.stand].map((name) => {
+    const rhythm = RHYTHMS[name];
+    const of = solve(draft, context, candidates, places, rhythm, taste, most);
+    const heights = rhythm.map((h, day) => (of.boxes[day] === null ? null : h));
+    return { ...of, rhythm, weight: of.cost + whim(context, name) * DRAWN + againCost(context, heights) };
+  });
+  const best = solved.reduce((a, b) => (b.weight < a.weight ? b : a));
   best.boxes.forEach((index, day) => {
     if (index === null || (day > 0 && best.boxes[day - 1] === index)) return;
     layBox(draft, context, day, candidates[index] as Box, best.rhythm[day] as Height);
   });
   return draft;
 };
+
+/** Each week another (handbook E4): last week's least of all, and those before it less and less. */
+function againCost({ boxesBefore }: Context, heights: Heights): number {
+  const weeksAgo = boxesBefore.findIndex((before) => areAlike(before, heights));
+  return weeksAgo < 0 ? 0 : AGAIN / (weeksAgo + 1);
+}
 
 function boxesThere(draft: Draft, context: Context): Box[] {
   const copies = (kind: 'full-box' | 'double-box', span: 1 | 2): Box[] =>
