@@ -56,6 +56,8 @@ describe('dates', () => {
   });
 });
 
+const byDay = (laid: readonly Placement[]) => [...laid].sort((a, b) => (a.day ?? 0) - (b.day ?? 0));
+
 describe('headers', () => {
   const kit = kitOf(
     ...['#111111', '#777777', '#eeeeee'].map((color, i) =>
@@ -63,7 +65,7 @@ describe('headers', () => {
     ),
   );
   const colors = (habit: 'alternating' | 'fanned' | 'blocked' | 'same', loud = false) =>
-    run(headers, context({ kit, options: { headers: habit }, ways: { leaveOutLoud: loud } }))
+    byDay(run(headers, context({ kit, options: { headers: habit }, ways: { leaveOutLoud: loud } })))
       .map((p) => p.code)
       .join(' ');
   it('follow the chosen habit (C4)', () => {
@@ -74,7 +76,29 @@ describe('headers', () => {
     expect(colors('alternating', true)).toBe('H1 H2 H1 H2 H1 H2 H1');
   });
   it('leave alone a day whose top is taken', () =>
-    expect(run(headers, context({ kit }), [placement({ y: 31 })]).map((p) => p.day)).toEqual([1, 2, 3, 4, 5, 6]));
+    expect(byDay(run(headers, context({ kit }), [placement({ y: 31 })])).map((p) => p.day)).toEqual([
+      1, 2, 3, 4, 5, 6,
+    ]));
+  it('put the few worded ones evenly on both pages (K3)', () => {
+    const few = (count: number) =>
+      kitOf(
+        piece({ code: 'T', kind: 'header', height: 6.4, words: 'today', color: '#777777', count }),
+        piece({ code: 'S', kind: 'header', height: 6.4, words: '', color: '#777777', count: 9 }),
+      );
+    const worded = (count: number) =>
+      byDay(run(headers, context({ kit: few(count) }))).flatMap((p) => (p.code === 'T' ? [p.day] : []));
+    expect(worded(2)).toEqual([0, 4]);
+    expect(worded(4)).toEqual([0, 2, 4, 6]);
+  });
+  it('speak of a list only over a day that has one', () => {
+    const rows = kitOf(
+      piece({ code: 'S', kind: 'header', height: 6.4, words: '', count: 30 }),
+      piece({ code: 'L', kind: 'header', height: 6.4, words: 'to do', count: 7 }),
+    );
+    const week = weekWith(demand({ day: 3, kind: 'to-do' }));
+    const laid = run(headers, context({ kit: rows, week, manner: 'three-rows' }));
+    expect(laid.flatMap((p) => (p.code === 'L' ? [p.day] : []))).toEqual([3]);
+  });
 });
 
 describe('the banner', () => {

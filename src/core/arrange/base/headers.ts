@@ -29,6 +29,8 @@ const ROW_WORDS: readonly (readonly string[])[] = [
   ['littles', 'daily', ''],
   ['to do', 'list', ''],
 ];
+/** However few there are of a word, in this order of days they are on both pages, and apart (handbook K3). */
+const EVENLY = [0, 4, 2, 6, 1, 5, 3];
 /** A day's lists may take this share of its column before its header. From memory. */
 const MOST_OF_LISTS = 0.6;
 
@@ -45,7 +47,7 @@ export const headers: Stage = (before, context) => {
   if (context.options.headers === 'none') return before;
   const draft = before.clone();
   const wanted = wantedColors(draft, context);
-  const bare = [0, 1, 2, 3, 4, 5, 6].flatMap((day) => {
+  const bare = EVENLY.flatMap((day) => {
     const column = dayColumn(context.book, day);
     const taken =
       !column ||
@@ -72,7 +74,7 @@ export const headers: Stage = (before, context) => {
         day,
         column,
         y: frame.y - HEADER,
-        words: ROW_WORDS[Math.min(i, ROW_WORDS.length - 1)] as readonly string[],
+        words: rowWords(context, day, i),
         color: blocks ? (frame.y < centerY(column) ? blocks.upper : blocks.lower) : color,
         floor: frame.y,
       }),
@@ -80,6 +82,14 @@ export const headers: Stage = (before, context) => {
   }
   return draft;
 };
+
+/** The words that are true over a row: none speaks of a list on a day that has none. */
+function rowWords({ week }: Context, day: number, row: number): readonly string[] {
+  const words = ROW_WORDS[Math.min(row, ROW_WORDS.length - 1)] as readonly string[];
+  const isForLists = row >= ROW_WORDS.length - 1;
+  const hasList = week.demands.some((d) => d.day === day && (d.list !== null || d.kind === 'to-do'));
+  return isForLists && !hasList ? [...words].reverse() : words;
+}
 
 /** Of colors about as plentiful a seed may take another. From memory. */
 const WHIM = 0.2;
