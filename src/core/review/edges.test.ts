@@ -262,6 +262,23 @@ const EDGES: Readonly<Record<string, Edge>> = {
       [placement({ ...COLUMN, h: COLUMN.h * (1 - white) })],
     ],
   },
+  'bare paper that looks forgotten': {
+    rule: 'W1',
+    is: 'barer',
+    silent: 44.9,
+    speaks: 45.1,
+    laid: (bare) => [
+      context({
+        kit: kitOf(piece({ code: 'A' }), piece({ code: 'D', kind: 'deco', width: 15, height: 15 })),
+        week: weekWith(demand({ title: 'vet' })),
+      }),
+      [0, 1, 2, 3, 4, 5, 6].map((day) => {
+        const { page, x, y, w, h } = dayColumn(plain.book, day)!;
+        const lying = placement({ id: `f${day}`, copy: day + 1, day, page, x, y, w, h, text: 'vet' });
+        return day ? lying : { ...lying, h: h - bare, items: ['a'] };
+      }),
+    ],
+  },
   'a day that one color owns': {
     rule: 'C2',
     is: 'owned',

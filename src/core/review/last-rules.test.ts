@@ -96,6 +96,19 @@ it('W1 speaks of a day fuller than wanted', () => {
   expect(found('W1', half, [label(0, 60)])).toEqual([]);
 });
 
+it('W1 speaks of bare paper that something left would fill, once the week is laid', () => {
+  const half = piece({ code: 'X', kind: 'half-box', width: 38.1, height: 24.1, count: 3 });
+  const on = (over: Partial<Parameters<typeof context>[0]> = {}) =>
+    context({ kit: kitOf(...kit.pieces, half), week: weekWith(demand({ title: 'vet' })), ...over });
+  const vet = placement({ code: 'L', y: 31, h: 12, items: ['a'], text: 'vet' });
+  expect(found('W1', on(), [vet])[0]?.message).toMatch(/^Monday, .* have up to 6 .* in of bare paper in one piece, and a .* that is left would go there\.$/); // prettier-ignore
+  // nothing is said of a week that is being laid, of a school that keeps its white, or where nothing is left
+  expect(found('W1', on({ week: weekWith(demand({ title: 'vet' }), demand({ uid: 'b', key: 'b', title: 'dig' })) }), [vet])).toEqual([]); // prettier-ignore
+  expect(found('W1', on({ manner: 'airy' }), [vet]).filter((f) => f.message.includes('bare paper'))).toEqual([]);
+  const none = kitOf(...kit.pieces.filter((p) => p.kind !== 'deco' && p.kind !== 'half-box'));
+  expect(found('W1', on({ kit: none }), [vet])).toEqual([]);
+});
+
 it('W2 speaks of a heavy block', () => {
   expect(
     found(

@@ -54,7 +54,7 @@ export const IDEAS: Readonly<Record<string, readonly Idea[]>> = {
   C5: [swapOne, takeOff, otherSetting],
   C6: [swapOne, takeOff, otherSetting],
   C7: [exchangeBoxes, turnAround, swapOne, otherSetting],
-  W1: [sendOneNextDoor, otherSetting],
+  W1: [sendOneNextDoor, arrangeOpen, otherSetting],
   W2: [evenOut, swapOne, otherSetting],
   W3: [tipTheScales, otherSetting],
   W4: [takeOff, otherSetting],
