@@ -5,9 +5,13 @@ import Typography from '@mui/material/Typography';
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
 import { colorName } from '../../core/color/color-name';
-import { spokenName } from '../../core/kit/kit';
+import { sayEye } from '../../core/eye/say-eye';
+import { sightOf } from '../../core/eye/sight';
+import { pieceKey, spokenName } from '../../core/kit/kit';
 import { colorsByDay, weightOf, whiteSpace } from '../../core/review/balance';
 import { givenUp, sayGivenUp } from '../../core/review/given-up';
+import { byReason, leftOnSheets } from '../../core/review/left-on-sheets';
+import { looksName } from '../../core/spread/looks-name';
 import { longDay, shortDay } from '../../core/week/day-names';
 import { Chart } from '../Chart';
 import { GLASS } from '../theme';
@@ -74,6 +78,7 @@ export function Balance() {
         left {share}, right {100 - share} of 100, by area and boldness
       </Typography>
       <School />
+      <Left />
     </Box>
   );
 }
@@ -83,6 +88,42 @@ const Head = ({ children }: { children: React.ReactNode }) => (
     {children}
   </Typography>
 );
+
+/** What the eye minds, and what stays on the sheets, piece by piece with the reason. */
+function Left() {
+  const { view } = useReview();
+  const minded = useMemo(() => sayEye(sightOf(view.context, view.placements)), [view]);
+  const reasons = useMemo(() => (view.placements.length ? byReason(leftOnSheets(view)) : []), [view]);
+  return (
+    <>
+      {view.placements.length > 0 && (
+        <Typography variant="caption" component="p" color="text.secondary" data-testid="eye">
+          {minded.length ? `What the eye still minds: ${minded.join('; ')}.` : 'The eye minds nothing here.'}
+        </Typography>
+      )}
+      {reasons.length > 0 && (
+        <Box component="section" aria-label="Left on the sheets" data-testid="left-on-sheets">
+          <Head>Left on the sheets</Head>
+          {reasons.map(({ why, says, left }) => (
+            <Box key={why} component="details" sx={{ '& summary': { cursor: 'pointer' } }}>
+              <Typography variant="caption" component="summary">
+                {says}
+              </Typography>
+              <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: 12, color: 'text.secondary' }}>
+                {left.map(({ piece, copies }) => (
+                  <li key={pieceKey(piece)} title={piece.code}>
+                    {looksName(piece)}
+                    {copies > 1 ? `, ${copies} of them` : ''}
+                  </li>
+                ))}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      )}
+    </>
+  );
+}
 
 /** Which of its habits the school gave up this week, and why. */
 function School() {
