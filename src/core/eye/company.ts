@@ -4,8 +4,9 @@ import type { Mark } from './sight';
 
 /** Pieces this near keep each other company, mm. From memory. */
 const NEAR = 1.3;
-/** A picture this wide, as a share of its column, may stand alone. From memory. */
+/** A picture this wide, as a share of its column, and this high, mm, may stand alone. From memory. */
 const LARGE = 0.7;
+const HIGH = 18;
 
 /** What a picture stands with: upon something, beside something, or nothing. */
 export function companyOf(p: Mark, marks: readonly Mark[]): 'upon' | 'beside' | null {
@@ -15,7 +16,7 @@ export function companyOf(p: Mark, marks: readonly Mark[]): 'upon' | 'beside' | 
 }
 
 /** True for a picture that needs no company. */
-export const isLarge = (p: Mark, column: Rect): boolean => p.w >= column.w * LARGE;
+export const isLarge = (p: Mark, column: Rect): boolean => p.w >= column.w * LARGE && p.h >= HIGH;
 
 /** True for a small picture by itself in the middle of bare paper: it fills nothing there. */
 export const floats = (p: Mark, marks: readonly Mark[], column: Rect): boolean =>

@@ -67,6 +67,8 @@ describe('what the eye minds', () => {
     expect(cost('company', lay('D', 140, { x: column.x + (column.w - 15) / 2 }))).toBeCloseTo(18);
     expect(cost('company', lay('L', 127, { text: 'vet' }), lay('D', 140))).toBeCloseTo(7);
     expect(cost('company', lay('L', 125, { text: 'vet' }), lay('D', 140))).toBeCloseTo(14);
+    const wide = (h: number) => cost('company', lay('D', 140, { w: column.w * 0.8, h }));
+    expect([wide(17), wide(19)]).toEqual([expect.closeTo(14), 0]);
     expect(cost('company', box, lay('D', 120, { layer: 1 }))).toBe(0);
     expect(cost('company', lay('D', 140), lay('E', 150, { x: right - 25, layer: 1 }))).toBe(0);
   });
