@@ -8,7 +8,7 @@ import { bestForWeek, weighedFor } from './weighed';
 const ROUNDS = 4;
 export const LEAST = 0.3;
 /** Groups that are gone through in all, at most: a week is laid out while its owner waits. From memory. */
-const MOST_TRIED = 36;
+const MOST_TRIED = 20;
 const DAYS = [0, 1, 2, 3, 4, 5, 6];
 
 /**
@@ -37,7 +37,9 @@ export function exchanged(ground: Ground, laid: Filled): Filled {
   return now;
 }
 
-const isNearOne = (day: number, days: ReadonlySet<number>): boolean => [day - 1, day, day + 1].some((d) => days.has(d));
+/** True for a day that is one of some, or beside one. */
+export const isNearOne = (day: number, days: ReadonlySet<number>): boolean =>
+  [day - 1, day, day + 1].some((d) => days.has(d));
 
 /** The best for a day that lost a piece, and for the others with its sticker that is free again. */
 function bestInstead(

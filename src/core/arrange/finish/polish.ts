@@ -3,14 +3,16 @@ import type { Piece } from '../../kit/kit';
 import { TOLERANCE } from '../../measure/length';
 import { bottom } from '../../measure/rect';
 import { alignX } from '../../spread/align';
-import { LEAST } from './exchange';
+import { costOfDay, costOfDesigns } from '../../eye/registry';
+import { LEAST, isNearOne } from './exchange';
 import type { Filled, Ground } from './filled';
 import { allBut } from './filled';
 import type { Fill, Filler, OpenDay } from './fillers/filler';
 import { boxesToWriteOn } from './fillers/boxes-to-write-on';
 import { picturesFor, standsIn } from './fillers/filler';
 import { placesFor } from './fillers/pictures';
-import { bestForWeek, weighedFor } from './weighed';
+import type { Weighed } from './weighed';
+import { OF_WEEK, bestForWeek, weighedFor } from './weighed';
 
 /** Pictures that are added in the end at most, and designs that are tried for them. From memory. */
 const MORE = 6;
@@ -24,34 +26,44 @@ const DAYS = [0, 1, 2, 3, 4, 5, 6];
  * usual ones too, or taken off; and one more is laid where there is still something to gain.
  */
 export function polished(ground: Ground, laid: Filled): Filled {
-  const added = withMore(ground, looked(ground, laid));
-  return swapped(ground, added === laid ? laid : looked(ground, added));
+  const added = withMore(ground, looked(ground, laid, new Set(DAYS)));
+  return swapped(ground, looked(ground, added, daysChanged(laid, added)));
 }
 
-/** Each piece where it stands best, or gone. */
-const looked = (ground: Ground, laid: Filled): Filled =>
+/** Days on which something lies now that did not, or does not any more. */
+const daysChanged = (before: Filled, after: Filled): ReadonlySet<number> =>
+  new Set(
+    [...before.list.filter((w) => !after.list.includes(w)), ...after.list.filter((w) => !before.list.includes(w))].map(
+      (w) => w.day,
+    ),
+  );
+
+/** Each piece on some days and beside them where it stands best, or gone. */
+const looked = (ground: Ground, laid: Filled, days: ReadonlySet<number>): Filled =>
   laid.list.reduce((now, one) => {
     const [filler] = one.group;
-    if (!filler || !now.list.includes(one)) return now;
+    if (!filler || !isNearOne(one.day, days) || !now.list.includes(one)) return now;
     const isPicture = filler.piece.kind === 'deco';
     const fill = isPicture ? placing(() => [filler.piece]) : nudging(one.day, filler);
     // what lay upon it goes as well, or stays where it is
     const alone = now.list.filter((w) => w !== one);
-    const rests = [allBut(now.list, one), ...(isPicture ? [alone] : [])].filter((l, i, all) => !i || l.length !== all[0]?.length); // prettier-ignore
-    const next = rests
+    const without = allBut(now.list, one);
+    const next = (isPicture && alone.length > without.length ? [without, alone] : [without])
       .map((rest) => ground.with(rest))
-      .flatMap((without) => [without, withBest(ground, without, [fill])])
+      .flatMap((rest) => [rest, withBest(ground, rest, [fill], rest.cost - now.cost)])
       .reduce((a, b) => (b.cost < a.cost ? b : a));
     return next.cost < now.cost - LEAST ? next : now;
   }, laid);
 
-/** Two pictures of one size each in the place of the other, where that is better. */
+/** Two pictures of one size each in the place of the other, where the one or the other is too near to its like. */
 function swapped(ground: Ground, laid: Filled): Filled {
   let now = laid;
+  const isMinded = ({ day }: Weighed): boolean => costOfDesigns(laid.sight, day) > 0;
   for (let i = 0; i < laid.list.length; i++)
     for (let j = i + 1; j < laid.list.length; j++) {
-      const [a, b] = [now.list[i]?.group[0], now.list[j]?.group[0]];
-      if (!a || !b || !areLikeInSize(a, b)) continue;
+      const [one, other] = [now.list[i] as Weighed, now.list[j] as Weighed];
+      const [a, b] = [one.group[0], other.group[0]];
+      if (!a || !b || !areLikeInSize(a, b) || !(isMinded(one) || isMinded(other))) continue;
       const pieceAt = new Map([[i, b.piece], [j, a.piece]]); // prettier-ignore
       const next = ground.with(
         now.list.map((w, n) => {
@@ -74,7 +86,7 @@ const areLikeInSize = (a: Filler, b: Filler): boolean =>
 function withMore(ground: Ground, laid: Filled): Filled {
   let now = laid;
   for (let n = 0; n < MORE; n++) {
-    const next = withBest(ground, now, MORE_OF);
+    const next = withBest(ground, now, MORE_OF, LEAST);
     if (next.cost > now.cost - LEAST) break;
     now = next;
   }
@@ -107,11 +119,15 @@ const MORE_OF: readonly Fill[] = [
   boxesToWriteOn,
 ];
 
-/** With what gains most of a way to fill, if anything does. */
-function withBest(ground: Ground, filled: Filled, fills: readonly Fill[]): Filled {
+/**
+ * With what gains most of a way to fill, if anything does.
+ * @param least what it must gain to be of use, in the eye's points: a day that costs less cannot give it
+ */
+function withBest(ground: Ground, filled: Filled, fills: readonly Fill[], least: number): Filled {
   const { context, places } = ground;
   const { sight, draft, list } = filled;
-  const all = DAYS.flatMap((day) => weighedFor(draft(), context, { sight, places, day }, fills));
+  const days = DAYS.filter((day) => costOfDay(sight, day) + OF_WEEK >= least);
+  const all = days.flatMap((day) => weighedFor(draft(), context, { sight, places, day }, fills));
   const best = bestForWeek(sight, all);
   return best ? ground.with([...list, best]) : filled;
 }

@@ -102,7 +102,7 @@ export const gainOfWeek = (sight: Sight, { group, day }: Pick<Weighed, 'group' |
   costOfWeek(sight) - costOfWeek(withGroup(sight, day, group));
 
 /** The week as a whole gains no more by one group, in the eye's points. */
-const OF_WEEK = 6;
+export const OF_WEEK = 6;
 
 /** The one of some groups by which days and week gain most, null where none gains. */
 export function bestForWeek(sight: Sight, weighed: readonly Weighed[]): Weighed | null {

@@ -63,8 +63,9 @@ export const placesFor = (open: OpenDay, piece: Piece): Filler[] => {
   if (piece.width > column.w + TOLERANCE) return [];
   const alone = free.flatMap((s) => {
     const { from, to } = endsOf(open, s);
-    const steps = Math.max(0, Math.floor((to - piece.height - from) / STEP));
-    const ys = to - piece.height < from ? [] : [to - piece.height, ...Array.from({ length: steps + 1 }, (_, i) => from + i * STEP)]; // prettier-ignore
+    const last = to - piece.height;
+    const between = Array.from({ length: Math.max(0, Math.ceil((last - from) / STEP)) }, (_, i) => from + i * STEP);
+    const ys = last < from ? [] : [last, ...between];
     return sidesOf(piece, column).flatMap((x) => ys.map((y) => at(open, piece, x, y)));
   });
   return [...alone, ...atCorners(open, piece, lyingOn(open), OVERS)];
