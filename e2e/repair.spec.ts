@@ -129,6 +129,9 @@ test('a color of the week is changed, places are kept for what is written in lat
   await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Rockpool' });
   await arrangeWeek(page);
   await page.getByRole('button', { name: /^Finish/ }).click();
+  const left = page.getByTestId('left-on-sheets');
+  await left.getByText(/^\d+ stickers?: no bare place takes/).click();
+  await expect(left.getByRole('listitem').first()).toBeVisible();
   await page.getByTestId('week-colors').getByRole('button').first().click();
   await page
     .getByRole('menuitem', { name: /of \d+ pieces/ })

@@ -103,6 +103,15 @@ describe('an edit', () => {
     expect((await spreadNow(id)).history.undo).toMatchObject({ do: 'take off' });
   });
 
+  it('knows how high the boxes of the weeks before stand, the newest first (E4)', async () => {
+    const first = await layWeek(db);
+    const later = await beginWeek('2027-W07');
+    const heights = (await spreadNow(later)).context.boxesBefore;
+    expect(heights).toHaveLength(1);
+    expect(heights?.[0]?.filter((h) => h !== null).length).toBeGreaterThan(3);
+    expect((await spreadNow(first)).context.boxesBefore).toEqual([]);
+  });
+
   it('teaches a taste, and its undo unlearns it', async () => {
     const id = await layWeek(db);
     const swap = swapPiece(context, placements, box.id, swapsFor(context, placements, box.id)[0]!.piece)!;
