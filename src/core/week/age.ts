@@ -1,7 +1,10 @@
 import type { Rule } from './recur/rule';
 import type { Wall } from './recur/wall';
 
-const COUNTED = /(?<!\p{L})(birthday|b-?day|anniversary)(?!\p{L})/iu;
+/** Cards, cakes and parties for one come once. */
+const THINGS =
+  'cards?|cakes?|presents?|gifts?|part(?:y|ies)|dinner|lunch|candles?|wrapping|balloons?|list|invit\\p{L}*';
+const COUNTED = new RegExp(`(?<!\\p{L})(birthday|b-?day|anniversary)(?!\\p{L})(?!s?\\s+(?:${THINGS})(?!\\p{L}))`, 'iu');
 const MOST = 150;
 
 /** Birthdays and anniversaries reach a number each year. */

@@ -18,11 +18,14 @@ import { Hint } from '../Hint';
 import { CameBack } from './CameBack';
 import { useTypedLines } from './use-typed-lines';
 
-const DOUBTS: Readonly<Record<Doubt['is'], string>> = {
+const DOUBTS: Readonly<Record<Exclude<Doubt['is'], 'no day' | 'in the title'>, string>> = {
   'before noon': 'Before noon instead',
   'after noon': 'After noon instead',
   'every week': 'Every week instead',
 };
+
+const sayDoubt = (d: Exclude<Doubt, { is: 'in the title' }>): string =>
+  d.is === 'no day' ? `“${d.word}” is no day` : DOUBTS[d.is];
 
 const USES: Readonly<Record<Use, string>> = {
   day: 'the day',
@@ -103,16 +106,22 @@ export function TypedLine({
         {read ? (
           <>
             {read.entry ? spokenEntry(read.entry) : 'That has a time but no words yet.'}
-            {read.doubts.map((d) => (
-              <Button
-                key={d.is}
-                size="small"
-                onClick={() => add(d.instead)}
-                sx={{ py: 0, ml: 1, textDecoration: 'underline' }}
-              >
-                {DOUBTS[d.is]}
-              </Button>
-            ))}
+            {read.doubts.map((d) =>
+              d.is === 'in the title' ? (
+                <Box key={d.is} component="span" sx={{ ml: 1, color: GLASS.cranberry }}>
+                  “{d.word}” stays in the title. Did you mean it so?
+                </Box>
+              ) : (
+                <Button
+                  key={d.is}
+                  size="small"
+                  onClick={() => add(d.instead)}
+                  sx={{ py: 0, ml: 1, textDecoration: 'underline' }}
+                >
+                  {sayDoubt(d)}
+                </Button>
+              ),
+            )}
           </>
         ) : added ? (
           <span data-testid="added">

@@ -20,7 +20,7 @@ export const MONTHS = [
 
 /** A day's name, whole or shortened; one group. */
 export const DAY =
-  '(monday|tuesday|wednesday|thursday|friday|saturday|sunday|mon|tues|tue|weds|wed|thurs|thur|thu|fri|sat|sun)';
+  '(monday|tuesday|wednesday|thursday|friday|saturday|sunday|mon|tues|tue|weds|wed|thurs|thur|thu|fri|sat|sun(?!\\s+(?:cream|screen|hat|block|lotion|glasses|bed|room|lounger|rise|set)))';
 /** A month's name, whole or shortened; one group. */
 export const MONTH = `(${MONTHS.map((m) => `${m}|${m === 'september' ? 'sept|sep' : m.slice(0, 3)}`).join('|')})\\.?`;
 

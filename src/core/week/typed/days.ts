@@ -29,9 +29,14 @@ export interface Found {
 const WHEN = '(?:(?:on|from|starting|since)\\s+)?(?:the\\s+)?';
 const TO = '\\s*(?:-|–|to|until|till)\\s*';
 const TH = '(?:st|nd|rd|th)?';
+const TOMORROW = '(?:tomorrow|tmrw|tmr|tmw|2morrow)';
+const ORDER = '(last|first|1st|second|2nd|third|3rd|fourth|4th)';
+const COUNT = '(a|an|one|two|three|four|\\d{1,2})';
+/** A date that is surely one. */
+const DATE = `(?:the\\s+)?(?:\\d{1,2}${TH}(?:\\s+of)?\\s+${MONTH}|${MONTH}\\s+\\d{1,2}|\\d{1,2}(?:st|nd|rd|th)|\\d{1,2}/\\d{1,2}|\\d{1,2}\\.\\d{1,2}\\.)(?![\\p{L}\\p{N}:])`;
 
 /** `fri-sun`, `3-9 aug`, `aug 3 to 9`, `28 jul - 3 aug`. */
-export function readRange(line: Line, from: IsoDay): Found | null {
+export function readRange(line: Line, from: IsoDay, habits: TypingHabits): Found | null {
   const names = line.take(anywhere(`${WHEN}(next\\s+)?${DAY}${TO}${DAY}`), 'day');
   if (names) {
     const first = dayIndex(names[2] as string);
@@ -40,10 +45,20 @@ export function readRange(line: Line, from: IsoDay): Found | null {
   }
   const within =
     line.take(anywhere(`${WHEN}(\\d{1,2})${TH}${TO}(\\d{1,2})${TH}(?:\\s+of)?\\s+${MONTH}`), 'day') ??
-    swapped(line.take(anywhere(`${WHEN}${MONTH}\\s+(\\d{1,2})${TH}${TO}(\\d{1,2})${TH}`), 'day'));
+    swapped(line.take(anywhere(`${WHEN}(?<!\\d\\s)${MONTH}\\s+(\\d{1,2})${TH}${TO}(\\d{1,2})${TH}`), 'day'));
   if (within) return spanOf(from, Number(within[1]), within[3] as string, Number(within[2]), within[3] as string);
   const over = line.take(anywhere(`${WHEN}(\\d{1,2})${TH}\\s+${MONTH}${TO}(\\d{1,2})${TH}\\s+${MONTH}`), 'day');
   if (over) return spanOf(from, Number(over[1]), over[2] as string, Number(over[3]), over[4] as string);
+  const slashed =
+    line.take(anywhere(`${WHEN}(\\d{1,2})/(\\d{1,2})${TO}(\\d{1,2})/(\\d{1,2})`), 'day') ??
+    line.take(anywhere(`${WHEN}(\\d{1,2})\\.(\\d{1,2})\\.${TO}(\\d{1,2})\\.(\\d{1,2})\\.`), 'day');
+  if (slashed) {
+    const [a, b, c, d] = slashed.slice(1, 5).map(Number) as [number, number, number, number];
+    const dayFirst = (habits.dateOrder === 'day first' && b <= 12 && d <= 12) || a > 12 || c > 12;
+    const day = dayFirst ? nextDate(from, b, a) : nextDate(from, a, b);
+    const end = day && (dayFirst ? nextDate(day, d, c) : nextDate(day, c, d));
+    return day && end ? { day, days: daysFrom(day, end) + 1 } : null;
+  }
   const turned = line.take(anywhere(`${WHEN}${MONTH}\\s+(\\d{1,2})${TH}${TO}${MONTH}\\s+(\\d{1,2})${TH}`), 'day');
   if (turned) return spanOf(from, Number(turned[2]), turned[1] as string, Number(turned[4]), turned[3] as string);
   return null;
@@ -64,27 +79,58 @@ export function readDay(line: Line, from: IsoDay, habits: TypingHabits): Found |
     day ? { day, days: 1, ...(year ? { year } : {}) } : null;
   const iso = line.take(anywhere(`${WHEN}(\\d{4}-\\d{2}-\\d{2})`), 'day')?.[1];
   if (iso && DateTime.fromISO(iso).isValid) return one(iso);
-  const near = line.take(anywhere('(?:the )?day after tomorrow|today|tomorrow'), 'day')?.[0].trim().toLowerCase();
-  if (near) return one(plus(from, near === 'today' ? 0 : near === 'tomorrow' ? 1 : 2));
+  const on = fromNow(line, from);
+  if (on) return one(on);
+  const near = line
+    .take(anywhere(`(?:the )?day after tomorrow|today|${TOMORROW}`), 'day')?.[0]
+    .trim()
+    .toLowerCase();
+  if (near) return one(plus(from, near === 'today' ? 0 : near.includes('after') ? 2 : 1));
+  const ofMonth = nthOfMonth(line, from);
+  if (ofMonth) return one(ofMonth);
+  // `fri 12 feb`: the name of a day beside its date says nothing more
+  line.take(anywhere(`(?:on\\s+)?${DAY},?(?=\\s+${DATE})`), 'day');
   const named =
     line.take(anywhere(`${WHEN}(\\d{1,2})${TH}(?:\\s+of)?\\s+${MONTH}(?:,?\\s+(\\d{4}))?(?!\\s*:)`), 'day') ??
     fromMonth(line.take(anywhere(`${WHEN}${MONTH}\\s+(\\d{1,2})${TH}(?:,?\\s+(\\d{4}))?(?![:.]\\d)`), 'day'));
   if (named) return dated(from, Number(named[1]), monthNumber(named[2] as string), named[3]);
   const slashed = slashedDate(line, from, habits);
   if (slashed) return slashed;
-  const nth = line.take(
-    anywhere(`${WHEN}(last|first|1st|second|2nd|third|3rd|fourth|4th)\\s+(?:(work(?:ing)?\\s?day)|${DAY})`),
-    'day',
-  );
+  const nth = line.take(anywhere(`${WHEN}${ORDER}\\s+(?:(work(?:ing)?\\s?day)|${DAY})`), 'day');
   if (nth) return one(nthOf(from, nthNamed(nth[1] as string), nth[2] ? null : dayIndex(nth[3] as string)));
-  const ofMonth = line.take(anywhere(`${WHEN}(\\d{1,2})(?:st|nd|rd|th)`), 'day');
-  if (ofMonth) return one(nextMonthDay(from, Number(ofMonth[1])));
+  const numbered = line.take(anywhere(`${WHEN}(\\d{1,2})(?:st|nd|rd|th)`), 'day');
+  if (numbered) return one(nextMonthDay(from, Number(numbered[1])));
   const weekday = line.take(anywhere(`${WHEN}(?:(next|this|coming)\\s+)?${DAY}`), 'day');
   if (weekday) {
     const index = dayIndex(weekday[2] as string);
     return one(weekday[1]?.toLowerCase() === 'next' ? ofNextWeek(from, index) : next(from, index));
   }
   return one(otherWords(line, from));
+}
+
+/** `2nd sunday of may`: the next one that comes. */
+function nthOfMonth(line: Line, from: IsoDay): IsoDay | null {
+  const said = line.take(anywhere(`${WHEN}${ORDER}\\s+${DAY}\\s+(?:of|in)\\s+${MONTH}`), 'day');
+  if (!said) return null;
+  const [order, weekday] = [nthNamed(said[1] as string), dayIndex(said[2] as string)];
+  const year = Number(from.slice(0, 4));
+  const days = [year, year + 1].map((y) => nthOf(dateOf(y, monthNumber(said[3] as string), 1) ?? from, order, weekday));
+  return days.find((d) => d !== null && d >= from) ?? null;
+}
+
+/** `3 weeks from today`, `in a fortnight`. */
+function fromNow(line: Line, from: IsoDay): IsoDay | null {
+  const said =
+    line.take(anywhere(`${COUNT}\\s+(day|week|fortnight)s?\\s+from\\s+(today|now|${TOMORROW})`), 'day') ??
+    line.take(anywhere(`in\\s+${COUNT}\\s+(fortnight)s?`), 'day');
+  if (!said) {
+    // `a week on thursday`, `thursday week`: the one after the next
+    const week = line.take(anywhere(`a\\s+week\\s+on\\s+${DAY}|(?:on\\s+)?${DAY}\\s+week(?!\\s?end)`), 'day');
+    return week && plus(next(from, dayIndex((week[1] ?? week[2]) as string)), 7);
+  }
+  const days = { day: 1, week: 7, fortnight: 14 }[(said[2] as string).toLowerCase()] ?? 0;
+  const later = said[3] !== undefined && !/today|now/i.test(said[3]) ? 1 : 0;
+  return plus(from, countNamed(said[1] as string) * days + later);
 }
 
 /** `11/02`, `11/2/27`, `11.2.`, by its owner's order. */
@@ -115,11 +161,17 @@ function dated(from: IsoDay, day: number, month: number, year: string | undefine
 export const nthNamed = (word: string): number =>
   ({ last: -1, first: 1, second: 2, third: 3, fourth: 4 })[word.toLowerCase()] ?? Number(word[0]);
 
+const countNamed = (word: string): number =>
+  ({ a: 1, an: 1, one: 1, two: 2, three: 3, four: 4 })[word.toLowerCase()] ?? Number(word);
+
 /** A date that is said in other words (`in two weeks`), where it names a day for certain: by chrono-node. */
 function otherWords(line: Line, from: IsoDay): IsoDay | null {
   const instant = { instant: new Date(`${from}T12:00:00Z`), timezone: 0 };
   const found = parseDates(line.rest, instant, { forwardDate: true })[0];
-  const relative = found && /\b(?:day|week|fortnight|month|year)s?\b/i.test(found.text);
+  const relative =
+    found &&
+    /\b(?:day|week|fortnight|month|year)s?\b/i.test(found.text) &&
+    !/^(?:a|an|one)\s+\w+$/i.test(found.text.trim());
   if (!found || !relative) return null;
   // what it took for an hour is left to those who read hours
   const hour = found.start.isCertain('hour')

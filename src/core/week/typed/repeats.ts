@@ -15,8 +15,11 @@ export interface Repeat {
 
 const EACH = '(?:every|each)';
 const AND = '(?:\\s*,\\s*(?:and\\s+)?|\\s+and\\s+|\\s*&\\s*|\\s*\\+\\s*|\\s*/\\s*)';
-/** Two days or more. */
-const LIST = `${DAY}s?(?:${AND}${DAY}s?)+`;
+/** Two days or more, with a blank between them at the least. */
+const LIST = `${DAY}s?(?:(?:${AND}|\\s+)${DAY}s?)+`;
+/** `m/w/f`, `tu/th`: letters that are days only beside each other. */
+const SHORT = '(?:mo|m|tu|t|we|w|th|fr|f|sa|su)';
+const SHORT_DAYS = ['m', 't', 'w', 'th', 'f', 'sa', 'su'];
 const UNITS = { day: 'DAILY', week: 'WEEKLY', month: 'MONTHLY', year: 'YEARLY' } as const;
 const ORDER = '(last|first|1st|second|2nd|third|3rd|fourth|4th)';
 const WORKDAYS = [0, 1, 2, 3, 4];
@@ -24,7 +27,7 @@ const WORKDAYS = [0, 1, 2, 3, 4];
 /** Every way in which a line says that something comes again; null where it does not. */
 export function readRepeat(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null {
   return (
-    ofEachMonth(line, from) ??
+    ofEachMonth(line, from, habits) ??
     byUnits(line, from, habits) ??
     onDays(line, from) ??
     byAdverb(line, from, habits) ??
@@ -33,8 +36,8 @@ export function readRepeat(line: Line, from: IsoDay, habits: TypingHabits): Repe
 }
 
 /** `the 3rd of each month`, `first monday of every month`, `every last working day`. */
-function ofEachMonth(line: Line, from: IsoDay): Repeat | null {
-  const end = `\\s+of\\s+(?:the|${EACH})\\s+month`;
+function ofEachMonth(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null {
+  const end = `\\s+(?:of\\s+(?:the|${EACH})|${EACH})\\s+month`;
   const numbered = line.take(
     anywhere(`(?:on\\s+)?(?:the\\s+)?(?:(\\d{1,2})(?:st|nd|rd|th)?|(last)\\s+day)${end}`),
     'repeat',
@@ -49,6 +52,9 @@ function ofEachMonth(line: Line, from: IsoDay): Repeat | null {
   const [order, working, name] = nth[1] ? nth.slice(1, 4) : nth.slice(4, 7);
   const n = nthNamed(order as string);
   const weekday = working ? null : dayIndex(name as string);
+  // `every second tuesday` is every other one; the second of a month is said with its month
+  if (!nth[1] && n === 2 && weekday !== null)
+    return ruled('WEEKLY', 2, startOf(line, from, habits, weekday), [weekday]);
   const day = nthOf(from, n, weekday);
   if (!day) return null;
   return {
@@ -58,6 +64,12 @@ function ofEachMonth(line: Line, from: IsoDay): Repeat | null {
         ? `FREQ=MONTHLY;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=${n}`
         : `FREQ=MONTHLY;BYDAY=${n}${CODES[weekday] as string}`,
   };
+}
+
+/** The first such weekday from the day on that a line says it starts, `from 9 feb`. */
+function startOf(line: Line, from: IsoDay, habits: TypingHabits, weekday: number): IsoDay {
+  const says = anywhere('from|starting|since').test(line.rest);
+  return next((says ? readDay(line, from, habits)?.day : null) ?? from, weekday);
 }
 
 const monthly = (from: IsoDay, n: number): Repeat => ({
@@ -102,7 +114,7 @@ function onDays(line: Line, from: IsoDay): Repeat | null {
     // a plural says every week; `tues` and `thurs` are none
     line.take(
       anywhere(
-        `(?:on\\s+)?((?:${DAY}s?${AND})*(?:mondays|tuesdays|wednesdays|thursdays|fridays|saturdays|sundays|mons|weds|fris|sats|suns)(?:${AND}${DAY}s?)*)`,
+        `(?:on\\s+)?((?:${DAY}s?${AND})*(?:mondays|tuesdays|wednesdays|thursdays|fridays|saturdays|sundays|mons|fris|sats|suns)(?:${AND}${DAY}s?)*)`,
       ),
       'repeat',
     );
@@ -125,9 +137,11 @@ function byAdverb(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null
 
 /** `mon, wed and fri`, `tue & thu`: those days, once each, unless it is said that they come again. */
 function severalDays(line: Line, from: IsoDay): Repeat | null {
-  const match = line.take(anywhere(`(?:on\\s+)?${LIST}`), 'day');
+  const match =
+    line.take(anywhere(`(?:on\\s+)?${LIST}`), 'day') ?? line.take(anywhere(`(?:on\\s+)?${SHORT}(?:/${SHORT})+`), 'day');
   if (!match) return null;
-  const named = namesIn(match[0]);
+  const long = namesIn(match[0]);
+  const named = long.length ? long : shortIn(match[0]);
   const { rule, day } = ruled('WEEKLY', 1, firstOf(from, named), named);
   return { rule: `${rule};COUNT=${new Set(named).size}`, day, once: true };
 }
@@ -152,6 +166,11 @@ function ruled(
 
 const namesIn = (words: string | undefined): number[] =>
   [...(words ?? '').matchAll(anywhereAll(`${DAY}s?`))].map((m) => dayIndex(m[1] as string));
+const shortIn = (words: string): number[] =>
+  words
+    .replace(/^\s*on\s+/i, '')
+    .split('/')
+    .map((w) => SHORT_DAYS.findLastIndex((d) => w.trim().toLowerCase().startsWith(d)));
 const firstOf = (from: IsoDay, named: readonly number[]): IsoDay => named.map((d) => next(from, d)).sort()[0] ?? from;
 const countOf = (word: string | undefined): number =>
   word === undefined
