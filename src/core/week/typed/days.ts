@@ -27,7 +27,7 @@ export interface Found {
 }
 
 const WHEN = '(?:(?:on|from|starting|since)\\s+)?(?:the\\s+)?';
-const TO = '\\s*(?:-|–|to|until|till)\\s*';
+const TO = '\\s*(?:-|–|to|until|till|thru|through)\\s*';
 const TH = '(?:st|nd|rd|th)?';
 const TOMORROW = '(?:tomorrow|tmrw|tmr|tmw|2morrow)';
 const ORDER = '(last|first|1st|second|2nd|third|3rd|fourth|4th)';
@@ -37,6 +37,8 @@ const DATE = `(?:the\\s+)?(?:\\d{1,2}${TH}(?:\\s+of)?\\s+${MONTH}|${MONTH}\\s+\\
 
 /** `fri-sun`, `3-9 aug`, `aug 3 to 9`, `28 jul - 3 aug`. */
 export function readRange(line: Line, from: IsoDay, habits: TypingHabits): Found | null {
+  const weekend = line.take(anywhere('(?:(?:on|at)\\s+)?(?:the\\s+)?(this|next|coming)\\s+weekend'), 'day');
+  if (weekend) return { day: /next/i.test(weekend[1] as string) ? ofNextWeek(from, 5) : next(from, 5), days: 2 };
   const names = line.take(anywhere(`${WHEN}(next\\s+)?${DAY}${TO}${DAY}`), 'day');
   if (names) {
     const first = dayIndex(names[2] as string);
@@ -88,6 +90,16 @@ export function readDay(line: Line, from: IsoDay, habits: TypingHabits): Found |
   if (near) return one(plus(from, near === 'today' ? 0 : near.includes('after') ? 2 : 1));
   const ofMonth = nthOfMonth(line, from);
   if (ofMonth) return one(ofMonth);
+  // `sun 14`: the Sunday that is a 14th
+  const numbered = anywhere(
+    `${WHEN}${DAY}\\s+(1[3-9]|2\\d|3[01])(?![:./–-]|\\s?(?:h|[ap]\\.?m)|\\s+(?:of\\s+)?${MONTH})`,
+  ).exec(line.rest);
+  const sundays = numbered ? [0, 7, 14, 21, 28].map((n) => plus(next(from, dayIndex(numbered[1] as string)), n)) : [];
+  const sunday = sundays.find((d) => Number(d.slice(8)) === Number(numbered?.[2]));
+  if (numbered && sunday) {
+    line.use(numbered.index, numbered[0], 'day');
+    return one(sunday);
+  }
   // `fri 12 feb`: the name of a day beside its date says nothing more
   line.take(anywhere(`(?:on\\s+)?${DAY},?(?=\\s+${DATE})`), 'day');
   const named =
@@ -98,8 +110,8 @@ export function readDay(line: Line, from: IsoDay, habits: TypingHabits): Found |
   if (slashed) return slashed;
   const nth = line.take(anywhere(`${WHEN}${ORDER}\\s+(?:(work(?:ing)?\\s?day)|${DAY})`), 'day');
   if (nth) return one(nthOf(from, nthNamed(nth[1] as string), nth[2] ? null : dayIndex(nth[3] as string)));
-  const numbered = line.take(anywhere(`${WHEN}(\\d{1,2})(?:st|nd|rd|th)`), 'day');
-  if (numbered) return one(nextMonthDay(from, Number(numbered[1])));
+  const th = line.take(anywhere(`${WHEN}(\\d{1,2})(?:st|nd|rd|th)`), 'day');
+  if (th) return one(nextMonthDay(from, Number(th[1])));
   const weekday = line.take(anywhere(`${WHEN}(?:(next|this|coming)\\s+)?${DAY}`), 'day');
   if (weekday) {
     const index = dayIndex(weekday[2] as string);

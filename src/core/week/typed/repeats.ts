@@ -84,7 +84,7 @@ const nthOfMonth = (from: IsoDay): IsoDay | null =>
 function byUnits(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null {
   const match = line.take(
     anywhere(
-      `${EACH}\\s+(?:(other|second|\\d{1,2}|two|three|four|six)\\s+)?(day|week|month|year)s?(?:\\s+on\\s+(${DAY}s?(?:${AND}${DAY}s?)*))?`,
+      `${EACH}\\s+(?:(other|second|2nd|3rd|\\d{1,2}|two|three|four|six)\\s+)?(day|week|month|year)s?(?:\\s+on\\s+(${DAY}s?(?:${AND}${DAY}s?)*))?`,
     ),
     'repeat',
   );
@@ -109,6 +109,8 @@ function onDays(line: Line, from: IsoDay): Repeat | null {
     'repeat',
   );
   if (every) return weekly(from, every[2] as string, countOf(every[1]));
+  const alternate = line.take(anywhere(`alternate\\s+(${DAY}s?)`), 'repeat');
+  if (alternate) return weekly(from, alternate[1] as string, 2);
   const habit =
     line.take(anywhere('(?:on\\s+)?(week\\s?days|work(?:ing)?\\s?days|weekends)'), 'repeat') ??
     // a plural says every week; `tues` and `thurs` are none
@@ -175,4 +177,5 @@ const firstOf = (from: IsoDay, named: readonly number[]): IsoDay => named.map((d
 const countOf = (word: string | undefined): number =>
   word === undefined
     ? 1
-    : ({ other: 2, second: 2, two: 2, three: 3, four: 4, six: 6 }[word.toLowerCase()] ?? Number(word));
+    : ({ other: 2, second: 2, '2nd': 2, '3rd': 3, two: 2, three: 3, four: 4, six: 6 }[word.toLowerCase()] ??
+      Number(word));

@@ -69,6 +69,7 @@ function readTime(line: Line, habits: TypingHabits, part: Part | null): When | n
     exec(line, anywhere(`${AT}?(\\d{1,2})()()${ISH}\\s?${HALF}`)) ??
     exec(line, anywhere('(\\d{1,2})()()()ish')) ??
     exec(line, anywhere(`${AT}(\\d{1,2})()()()${ISH}`)) ??
+    exec(line, /(?<=\s)(?:around|about)\s+(\d{1,2})()()()(?=\s*$|\s{2,})/iu) ??
     bareAfterDay(line);
   if (!match) return null;
   const time = partsOf(match, 1);

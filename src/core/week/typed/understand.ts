@@ -130,6 +130,7 @@ function titled(rest: string, turns: readonly string[] | null): string {
   const words = rest
     .replace(/\s+(?:on|at|the|by|from|of|and|in|until)\s*(?=[,\s]*$)/iu, ' ')
     .replace(/\s*,\s*(?=,|$)/g, ' ')
+    .replace(/\(\s*\)/g, ' ')
     .replace(/\s+/g, ' ')
     .replace(/^[\s,;:–-]+|[\s,;:–-]+$/g, '');
   return turns ? turns.map((t) => `${t} ${words}`.trim()).join(' / ') : words;
