@@ -72,7 +72,6 @@ const listed = with_({
     demand({ uid: 'b', key: 'b', list: 'to do', kind: 'to-do', title: 'dig' }),
   ),
 });
-const HIGH_LOW = ['high', 'low', 'high', 'low', 'high', 'low', 'high'] as const;
 const header = (over: Partial<Placement> = {}) => placement({ code: 'H', h: 6.4, role: 'base', ...over });
 const demo = demoSpread();
 const strip = threeBox.regions.filter((r) => r.kind === 'bottom-strip');
@@ -478,14 +477,6 @@ export const CASES: Readonly<Record<string, RuleCase>> = {
       [0, 1, 2, 3, 4, 5, 6, 7, 8, 9].map((i) => label({ id: `l${i}`, copy: i + 1, y: 40 + i * 13, code: 'TAN' })),
     ],
     about: { is: 'heavier', side: 'left', share: 1 },
-  },
-  E4: {
-    good: [
-      { ...plain, boxesBefore: [['high', 'high', 'low', 'low', null, null, null], HIGH_LOW] },
-      [box(0), box(1, { y: 150 }), box(2), box(3, { y: 150, x: 13.4 })],
-    ],
-    bad: [{ ...plain, boxesBefore: [HIGH_LOW] }, [box(0), box(1, { y: 150 }), box(2), box(3, { y: 150, x: 13.4 })]],
-    about: { is: 'as last week', rhythm: 'down and up' },
   },
   W4: {
     good: [plain, [box(0), box(1, { y: 150 }), box(2), box(3, { y: 150, x: 13.4 })]],

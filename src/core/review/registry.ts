@@ -46,7 +46,6 @@ import { r3Peeled } from './r3-peeled';
 import { w1WhiteSpace } from './w1-white-space';
 import { w2HeavyBlock } from './w2-heavy-block';
 import { w3PageWeight } from './w3-page-weight';
-import { e4NoTwoAlike } from './e4-no-two-alike';
 import { w4Rhythm } from './w4-rhythm';
 
 /** The rules of the handbook that the review knows. One line a rule. */
@@ -86,7 +85,6 @@ export const RULES: readonly Rule[] = [
   w2HeavyBlock,
   w3PageWeight,
   w4Rhythm,
-  e4NoTwoAlike,
   p1PenForFinish,
   p2InkShows,
   p3NearTheBinding,

@@ -44,6 +44,8 @@ it('knows its rules, each by its code and once, in the files named by them', () 
     ]),
   );
   expect(RULES.every((r) => r.title.length > 8)).toBe(true);
+  // a finding of another code could not be written into a file (docs/formats)
+  expect(RULES.filter((r) => !/^[BFLDCWPRK]\d{1,2}$/.test(r.code))).toEqual([]);
 });
 
 it('finds the same whatever the order of the placements, what stops the week first', () => {

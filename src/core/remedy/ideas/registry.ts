@@ -58,7 +58,6 @@ export const IDEAS: Readonly<Record<string, readonly Idea[]>> = {
   W2: [evenOut, swapOne, otherSetting],
   W3: [tipTheScales, otherSetting],
   W4: [takeOff, otherSetting],
-  E4: [takeOff, otherSetting],
   P1: [otherPen, otherSetting],
   P2: [otherPen, swapOne, otherSetting],
   P3: [otherSetting],
