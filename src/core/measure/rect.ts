@@ -23,6 +23,12 @@ export function intersect(a: Rect, b: Rect): Rect | null {
   return w > TOLERANCE && h > TOLERANCE ? { x, y, w, h } : null;
 }
 
+/** True where one that lies over another hides more than a share of it. */
+export function hidesMoreThan(share: number, over: Rect, under: Rect): boolean {
+  const shared = intersect(over, under);
+  return shared !== null && area(shared) > share * area(under);
+}
+
 /** True when `inner` lies in `outer`, a hair's breadth forgiven. */
 export const contains = (outer: Rect, inner: Rect): boolean =>
   inner.x >= outer.x - TOLERANCE &&

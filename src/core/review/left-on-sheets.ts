@@ -9,9 +9,9 @@ import { keptFree, lengthOf } from '../spread/free-room';
 import type { View } from './finding';
 
 /**
- * Why copies of a design lie on their sheet when the week is full: no item means what it shows; those
- * that do have theirs, or no room on their base; the days have as many
- * as they take; no bare place has the room; or it would go in, and nothing wants it.
+ * Why copies of a design lie on their sheet when the week is full: no item means what it shows; those that do
+ * have theirs, or no room on their base; the days have as many as they take; no bare place has the room; or it would go
+ * in, and nothing wants it.
  */
 export type WhyLeft = 'nothing means it' | 'no base for it' | 'one a day' | 'no room' | 'not wanted';
 

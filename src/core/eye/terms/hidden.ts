@@ -1,4 +1,4 @@
-import { area, intersect } from '../../measure/rect';
+import { hidesMoreThan } from '../../measure/rect';
 import type { Mark } from '../sight';
 import type { Term } from '../term';
 
@@ -13,8 +13,5 @@ export const hidden: Term = {
   ofDay: ({ byDay }, day) => (byDay[day] ?? []).filter((m, _, all) => all.some((o) => hides(o, m))).length * LOST,
 };
 
-function hides(over: Mark, under: Mark): boolean {
-  if (over.layer <= under.layer || !over.isFinish || under.written) return false;
-  const shared = intersect(over, under);
-  return shared !== null && area(shared) > SHARE * area(under);
-}
+const hides = (over: Mark, under: Mark): boolean =>
+  over.layer > under.layer && over.isFinish && !under.written && hidesMoreThan(SHARE, over, under);

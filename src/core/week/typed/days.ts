@@ -30,7 +30,8 @@ const WHEN = '(?:(?:on|from|starting|since)\\s+)?(?:the\\s+)?';
 const TO = '\\s*(?:-|–|to|until|till|thru|through)\\s*';
 const TH = '(?:st|nd|rd|th)?';
 const TOMORROW = '(?:tomorrow|tmrw|tmr|tmw|2morrow)';
-const ORDER = '(last|first|1st|second|2nd|third|3rd|fourth|4th)';
+/** Which of several; one group. */
+export const ORDER = '(last|first|1st|second|2nd|third|3rd|fourth|4th)';
 const COUNT = '(a|an|one|two|three|four|\\d{1,2})';
 /** A date that is surely one. */
 const DATE = `(?:the\\s+)?(?:\\d{1,2}${TH}(?:\\s+of)?\\s+${MONTH}|${MONTH}\\s+\\d{1,2}|\\d{1,2}(?:st|nd|rd|th)|\\d{1,2}/\\d{1,2}|\\d{1,2}\\.\\d{1,2}\\.)(?![\\p{L}\\p{N}:])`;
@@ -173,7 +174,7 @@ function dated(from: IsoDay, day: number, month: number, year: string | undefine
 export const nthNamed = (word: string): number =>
   ({ last: -1, first: 1, second: 2, third: 3, fourth: 4 })[word.toLowerCase()] ?? Number(word[0]);
 
-const countNamed = (word: string): number =>
+export const countNamed = (word: string): number =>
   ({ a: 1, an: 1, one: 1, two: 2, three: 3, four: 4 })[word.toLowerCase()] ?? Number(word);
 
 /** A date that is said in other words (`in two weeks`), where it names a day for certain: by chrono-node. */

@@ -1,6 +1,6 @@
 import type { IsoDay } from '../week';
 import { CODES, DAY, dayIndex, next, nextMonthDay, nthOf, weekdayOf } from './calendar-days';
-import { nthNamed, readDay } from './days';
+import { ORDER, nthNamed, readDay } from './days';
 import type { TypingHabits } from './habits';
 import type { Line } from './line';
 import { anywhere, anywhereAll } from './line';
@@ -21,7 +21,6 @@ const LIST = `${DAY}s?(?:(?:${AND}|\\s+)${DAY}s?)+`;
 const SHORT = '(?:mo|m|tu|t|we|w|th|fr|f|sa|su)';
 const SHORT_DAYS = ['m', 't', 'w', 'th', 'f', 'sa', 'su'];
 const UNITS = { day: 'DAILY', week: 'WEEKLY', month: 'MONTHLY', year: 'YEARLY' } as const;
-const ORDER = '(last|first|1st|second|2nd|third|3rd|fourth|4th)';
 const WORKDAYS = [0, 1, 2, 3, 4];
 
 /** Every way in which a line says that something comes again; null where it does not. */

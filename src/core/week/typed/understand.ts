@@ -4,7 +4,7 @@ import { isCounted } from '../age';
 import type { Part } from '../demand';
 import type { IsoDay } from '../week';
 import { CODES, DAY, MONTH, weekdayOf } from './calendar-days';
-import { readDay, readRange } from './days';
+import { countNamed, readDay, readRange } from './days';
 import type { TypingHabits } from './habits';
 import { USUAL_HABITS } from './habits';
 import type { Span } from './line';
@@ -152,7 +152,7 @@ function readLead(line: Line): number {
     line.take(/,?\s*(\d{1,2}|a|one|two|three)\s+(day|week)s?\s+(?:before|ahead)/iu, 'before') ??
     line.take(/,\s*(?:the\s+)?()(day|week)\s+before/iu, 'before');
   if (!match) return 0;
-  const count = { '': 1, a: 1, one: 1, two: 2, three: 3 }[(match[1] as string).toLowerCase()] ?? Number(match[1]);
+  const count = match[1] ? countNamed(match[1]) : 1;
   return count * (match[2]?.toLowerCase() === 'week' ? 7 : 1);
 }
 
@@ -193,7 +193,7 @@ const NAMED = '(?!\\s+(?:class(?:es)?|course|dress|meal|gown))';
 function readWeekOff(title: string): number {
   const match = anywhere('(a|one|two|three|\\d{1,2})\\s+(day|week)s?\\s+(?:off|away|leave)').exec(title);
   if (!match) return 1;
-  const count = { a: 1, one: 1, two: 2, three: 3 }[(match[1] as string).toLowerCase()] ?? Number(match[1]);
+  const count = countNamed(match[1] as string);
   return Math.max(1, count * (match[2]?.toLowerCase() === 'week' ? 7 : 1));
 }
 

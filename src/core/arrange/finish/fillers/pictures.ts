@@ -1,7 +1,7 @@
 import type { Piece } from '../../../kit/kit';
 import { TOLERANCE } from '../../../measure/length';
 import type { Rect } from '../../../measure/rect';
-import { area, bottom, intersect, right } from '../../../measure/rect';
+import { area, bottom, hidesMoreThan, intersect, right } from '../../../measure/rect';
 import { tasteCost } from '../../../spread/choose';
 import type { Stretch } from '../../../spread/free-room';
 import { lengthOf } from '../../../spread/free-room';
@@ -116,12 +116,6 @@ function mayBeLainUpon({ draft }: OpenDay, p: Placement): boolean {
   return isOpen && p.turn === 0 && p.text === null && p.items.length === 0;
 }
 
-/** True for what would lie on too much of something. */
-function hides(over: Rect, under: Rect): boolean {
-  const shared = intersect(over, under);
-  return shared !== null && area(shared) > UPON * area(under);
-}
-
 /** What lies on a day's column, and whether a picture may lie upon it. mm */
 interface Lying {
   readonly rect: Rect;
@@ -157,7 +151,7 @@ function atCorners(open: OpenDay, piece: Piece, there: readonly Lying[], overs: 
       return xs.flatMap((x): Filler[] => {
         const rect = { x, y, w: piece.width, h: piece.height };
         const touched = there.filter((q) => intersect(q.rect, rect));
-        if (!intersect(rect, h) || touched.some((q) => !q.isHost || hides(rect, q.rect))) return [];
+        if (!intersect(rect, h) || touched.some((q) => !q.isHost || hidesMoreThan(UPON, rect, q.rect))) return [];
         return [at(open, piece, x, y, 1 + Math.max(...touched.map((q) => q.layer)))];
       });
     });
