@@ -3,6 +3,7 @@ import type { Marks } from './marks';
 import { leastUnlike } from './marks';
 import type { Part } from './parts';
 import { partsOf } from './parts';
+import { textLines } from './text-lines';
 
 /** What lies on the backing: 1 where a sticker is; stickers that touch are one part. */
 export interface Blobs {
@@ -14,6 +15,8 @@ export interface Blobs {
 
 /** Gaps in a cut line up to twice this are closed, mm. */
 const CLOSED = 0.2;
+/** And between two prints, mm: they end at the knife's line, or a little beyond it, and that is whole. */
+const BETWEEN = 0.1;
 /** What is thinner is a line on the backing, not a sticker, mm. */
 const THIN = 0.7;
 /** A tip is given back so far, mm. */
@@ -44,8 +47,10 @@ export function blobsOf({ width, height, unlike, line }: Marks, grain: number, s
   const rim = Math.round(0.7 * scale);
   clearRim(wall, width, height, rim);
   clearSpecks(wall, width, height, SPECK * scale);
-  const outside = reached(wall, width, height, CLOSED * scale);
+  const ink = wall.map((on, i) => (on && (unlike[i] as number) > differs ? 1 : 0));
+  const outside = reached(wall, ink, width, height, scale);
   const inside = without(outside);
+  clearText(inside, width, height, scale);
   const solid = opened(inside, width, height, (THIN * scale) / 2);
   const { labels, parts: cores } = partsOf(solid, width, height);
   // into what looks different only: a narrow gap that was closed is no tip
@@ -99,6 +104,13 @@ function clearRim(set: Uint8Array, width: number, height: number, rim: number): 
       if (x < rim || y < rim || x >= width - rim || y >= height - rim) set[y * width + x] = 0;
 }
 
+/** Letters on the paper are no stickers. */
+function clearText(inside: Uint8Array, width: number, height: number, scale: number): void {
+  const { labels, parts } = partsOf(inside, width, height);
+  const text = textLines(parts, { labels, width }, scale);
+  if (text.size) for (let i = 0; i < inside.length; i++) if (text.has(labels[i] as number)) inside[i] = 0;
+}
+
 /** Dust bars no way. */
 function clearSpecks(set: Uint8Array, width: number, height: number, size: number): void {
   const { labels, parts } = partsOf(set, width, height);
@@ -107,9 +119,16 @@ function clearSpecks(set: Uint8Array, width: number, height: number, size: numbe
   for (let i = 0; i < set.length; i++) if (specks[labels[i] as number]) set[i] = 0;
 }
 
-/** What is reached from the rim by a disc of the given radius (px) that touches no wall. */
-function reached(wall: Uint8Array, width: number, height: number, radius: number): Uint8Array {
-  const { labels } = partsOf(without(dilated(wall, width, height, radius)), width, height);
+/**
+ * What is reached from the rim by a disc that touches no wall: a small one between prints, which may lie near one
+ * another, a larger one past the knife's line, which is broken here and there.
+ */
+function reached(wall: Uint8Array, ink: Uint8Array, width: number, height: number, scale: number): Uint8Array {
+  const radius = CLOSED * scale;
+  const barred = dilated(ink, width, height, BETWEEN * scale);
+  const lines = dilated(wall.map((on, i) => (on && !ink[i] ? 1 : 0)), width, height, radius); // prettier-ignore
+  for (let i = 0; i < barred.length; i++) if (lines[i]) barred[i] = 1;
+  const { labels } = partsOf(without(barred), width, height);
   // the outermost pixels are open all round, so that all that is reached from them is one part
   const core = new Uint8Array(wall.length);
   for (let i = 0; i < core.length; i++) core[i] = labels[i] === labels[0] ? 1 : 0;

@@ -7,6 +7,8 @@ const SLIVER = 4;
 const RAGGED = 12;
 /** What hangs together by less was joined by a speck, mm. */
 const NECK = 2;
+/** And by so much of what is on both sides of it. */
+const VALLEY = 0.5;
 /** A corner that is empty over more is a bend, mm; its sides are seen so far inward, px. */
 const BEND = 2;
 const INWARD = 10;
@@ -88,14 +90,20 @@ export function neckOf(
   { x0, y0, x1, y1 }: Share,
   narrow: number,
 ): { upright: boolean; at: number } | null {
-  let thinnest = { upright: true, at: -1, count: NECK * block.scale };
-  for (let x = Math.ceil(x0 + narrow); x <= x1 - narrow; x++) {
-    const count = countIn(block, x, y0, x, y1);
-    if (count < thinnest.count) thinnest = { upright: true, at: x, count };
-  }
-  for (let y = Math.ceil(y0 + narrow); y <= y1 - narrow; y++) {
-    const count = countIn(block, x0, y, x1, y);
-    if (count < thinnest.count) thinnest = { upright: false, at: y, count };
+  let thinnest = { upright: true, at: -1, depth: 1 };
+  for (const upright of [true, false]) {
+    const [from, to] = upright ? [x0, x1] : [y0, y1];
+    const counts = Array.from({ length: to - from + 1 }, (_, k) =>
+      upright ? countIn(block, from + k, y0, from + k, y1) : countIn(block, x0, from + k, x1, from + k),
+    );
+    const reach = Math.ceil(narrow);
+    for (let k = reach; k < counts.length - reach; k++) {
+      const count = counts[k] as number;
+      // a valley between two broader parts, as where round ones touch
+      const beside = Math.min(Math.max(...counts.slice(k - reach, k)), Math.max(...counts.slice(k + 1, k + 1 + reach)));
+      const depth = count / Math.max(NECK * block.scale, VALLEY * beside);
+      if (depth < thinnest.depth) thinnest = { upright, at: from + k, depth };
+    }
   }
   return thinnest.at < 0 ? null : thinnest;
 }

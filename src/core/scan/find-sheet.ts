@@ -2,6 +2,7 @@ import { alongEdges } from './along-edges';
 import { cardAmong } from './bank-card';
 import { areaOf, fourCorners, inOrder } from './four-corners';
 import type { Point, Quad } from './homography';
+import { isSheet, sheetByEdges } from './sheet-by-edges';
 import { hullOf } from './hull';
 import type { LabPlanes } from './lab-planes';
 import { labPlanes } from './lab-planes';
@@ -28,6 +29,8 @@ const MOST = 0.985;
 /** What lies beside it and is smaller is dust, a pencil's end, a crumb. */
 const LEAST_BESIDE = 0.02;
 const MOST_LAID = 6;
+/** Two findings are one where the smaller is so much of the larger. */
+const NEARLY = 0.94;
 
 interface Laid {
   readonly count: number;
@@ -54,21 +57,40 @@ export function findSheet(picture: Raster): FoundSheet {
   };
   const all = small.width * small.height;
   const [sheet, ...others] = laid(notBehind(small), small.width, small.height);
-  if (!sheet || sheet.count < LEAST * all || sheet.count > MOST * all) return whole;
+  const back = (corners: readonly Point[]): Quad => inOrder(corners.map(({ x, y }) => ({ x: (x + 0.5) * by, y: (y + 0.5) * by })) as unknown as Quad); // prettier-ignore
   const fine = (thing: Laid): Quad | null => {
     const rough = fourCorners(hullOf(thing.rim));
     if (!rough || areaOf(rough) < thing.count * 0.85 || areaOf(rough) > thing.count * 1.25) return null;
-    const corners = inOrder(rough.map(({ x, y }) => ({ x: (x + 0.5) * by, y: (y + 0.5) * by })) as unknown as Quad);
-    return alongEdges(picture, corners, by * 3);
+    return alongEdges(picture, back(rough), by * 3);
   };
-  const corners = fine(sheet);
+  const edges = sheetByEdges(small);
+  const byEdges = edges && { at: closer(picture, back(edges.corners), by), area: areaOf(edges.corners) * by * by };
+  const apart = sheet && sheet.count > LEAST * all && sheet.count < MOST * all ? fine(sheet) : null;
+  const looked = apart && (apart.map(({ x, y }) => ({ x: x / by - 0.5, y: y / by - 0.5 })) as unknown as Quad);
+  const isApart = looked && isSheet(small, looked);
+  const isSame = apart && byEdges && areaOf(apart) > NEARLY * byEdges.area && areaOf(apart) * NEARLY < byEdges.area;
+  // what is dark or colored all round is no sheet's margin, whatever lies on it
+  const corners = byEdges && (!isApart || !isSame) ? byEdges.at : apart && (isApart || isDark(small)) ? apart : null;
   if (!corners) return whole;
   const beside = others
     .filter((o) => o.count > LEAST_BESIDE * all)
     .map(fine)
     .filter((quad) => quad !== null);
-  return { corners, sure: true, card: cardAmong(beside, corners) };
+  return { corners, sure: byEdges !== null || isApart === true, card: cardAmong(beside, corners) };
 }
+
+/** Paper is lighter, and paler, CIELAB. */
+const DARK = 78;
+const COLORED = 18;
+
+function isDark(small: LabPlanes): boolean {
+  const { ml, ma, mb } = rimOf(small);
+  return ml < DARK || Math.hypot(ma, mb) > COLORED;
+}
+
+/** Sides that were told roughly, laid anew twice. */
+const closer = (picture: Raster, rough: Quad, by: number): Quad =>
+  alongEdges(picture, alongEdges(picture, rough, by * 5), by * 3);
 
 /** The rim's color, and how far it strays from that. */
 function rimOf({ width, height, l, a, b }: LabPlanes) {

@@ -3,6 +3,7 @@ import type { Backing } from './backing';
 import { backingOf } from './backing';
 import type { Blobs } from './blobs';
 import { blobsOf } from './blobs';
+import { bleedOf } from './bleed';
 import { colorsOf } from './colors-of';
 import type { Die } from './dies';
 import { dieOf, diesOf } from './dies';
@@ -54,7 +55,12 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
   const shares = splitAll(blobs, planes, scale);
   onStep('measuring');
   const seen: Seen = { planes, backing, marks, blobs, dies: diesOf(shares, scale), scale };
-  const measured = inReadingOrder(shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) })));
+  const measured = inReadingOrder(
+    withoutBleed(
+      shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) })),
+      seen,
+    ),
+  );
   const designs = designsOf(measured.map((m) => lookOf(m.share, m.edges, seen)));
   const [l, a, b] = backing.best;
   return {
@@ -68,6 +74,43 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
 }
 
 type Measured = { readonly share: Share; readonly edges: Edges };
+
+/** The edges where the knife went, if the print reaches beyond it. */
+function withoutBleed(all: readonly Measured[], seen: Seen): readonly Measured[] {
+  const printed = all.filter(({ share, edges }) => isPrinted(share, edges, seen));
+  const bleed = bleedOf(printed.map(({ edges }) => edges), seen.planes, seen.scale); // prettier-ignore
+  if (!bleed) return all;
+  return all.map((m) => {
+    if (!printed.includes(m)) return m;
+    const { left, top, right, bottom } = m.edges;
+    const edges = { left: left + bleed.left, top: top + bleed.top, right: right - bleed.right, bottom: bottom - bleed.bottom }; // prettier-ignore
+    return edges.right - edges.left > seen.scale && edges.bottom - edges.top > seen.scale ? { ...m, edges } : m;
+  });
+}
+
+/** Print is what begins at its edges; else the knife's line alone is seen there. */
+function isPrinted({ label }: Share, { left, top, right, bottom }: Edges, { blobs, marks, backing }: Seen): boolean {
+  const { labels, width } = blobs;
+  const differs = leastUnlike(backing.grain);
+  const middle = [Math.round((left + right) / 2), Math.round((top + bottom) / 2)] as const;
+  const depth = 5;
+  let [printed, count] = [0, 0];
+  const at = (x: number, y: number): void => {
+    const i = y * width + x;
+    if (labels[i] !== label) return;
+    count++;
+    if ((marks.unlike[i] as number) > differs) printed++;
+  };
+  for (let x = Math.round(left) + depth; x < right - depth; x += 3) {
+    at(x, Math.round(top) + depth);
+    at(x, Math.round(bottom) - depth);
+  }
+  for (let y = Math.round(top) + depth; y < bottom - depth; y += 3) {
+    at(Math.round(left) + depth, y);
+    at(Math.round(right) - depth, y);
+  }
+  return count > 0 ? printed > count * 0.6 : labels[middle[1] * width + middle[0]] === label;
+}
 
 /** Rows from the top, within a row from the left; a row ends where the next piece lies wholly below it. */
 function inReadingOrder(all: readonly Measured[]): Measured[] {
@@ -156,11 +199,15 @@ function outlineOf({ label, x0, x1 }: Share, edges: Edges, { labels, width }: Bl
   return { width: w / scale, height: h / scale, rows, filled: Math.min(1, filled / (w * h)) };
 }
 
-/** As much lighter as the backing is in the best light: what a shadow took is given back. */
+/** As it would be in the best light on the sheet: what a shadow took is given back, and what tinges it taken off. */
 function relit({ planes: { l, a, b, width }, backing }: Seen, x: number, y: number): readonly [number, number, number] {
-  const gain = (backing.best[0] + 16) / (backing.at(x, y)[0] + 16);
+  const [bl, ba, bb] = backing.at(x, y);
+  const [light, reds, yellows] = backing.best;
+  const gain = (light + 16) / (bl + 16);
   const i = y * width + x;
-  return [((l[i] as number) + 16) * gain - 16, (a[i] as number) * gain, (b[i] as number) * gain];
+  const own = ((l[i] as number) + 16) * gain;
+  const tinge = own / (light + 16);
+  return [own - 16, (a[i] as number) * gain - tinge * (ba * gain - reds), (b[i] as number) * gain - tinge * (bb * gain - yellows)];
 }
 
 const MOST_SAMPLES = 6000;
