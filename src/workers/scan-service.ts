@@ -9,6 +9,7 @@ import type { ScanStep } from '../core/scan/read-sheet';
 import { readSheet } from '../core/scan/read-sheet';
 import type { FlatSheet } from '../core/scan/straighten';
 import { straightened } from '../core/scan/straighten';
+import { whitened } from '../core/scan/white-balance';
 import type { Rect } from '../core/measure/rect';
 import type { Shape } from '../core/kit/kinds';
 
@@ -62,11 +63,14 @@ export interface ScanService {
 
 export function scanService({ decode, encode }: Codec): ScanService {
   let picture: Raster | null = null;
+  /** a scanner tells its resolution, and has white light */
+  let isPhoto = false;
   const sheets = new Map<number, { readonly flat: Promise<FlatSheet>; readonly backing: Hex }>();
   return {
     open: async (file, name) => {
       const { dpi } = pictureFile(new Uint8Array(await file.arrayBuffer()), name);
       picture = await decode(file);
+      isPhoto = dpi === null;
       const laid = findSheet(picture);
       return { width: picture.width, height: picture.height, dpi, ...laid };
     },
@@ -74,10 +78,11 @@ export function scanService({ decode, encode }: Codec): ScanService {
       if (!picture) throw new Error('no picture is open');
       const taken = picture;
       const span = Math.hypot(corners[1].x - corners[0].x, corners[1].y - corners[0].y) / width;
-      const seen = straightened(taken, corners, width, height, SCALE);
+      const lit = isPhoto ? whitened : (flat: FlatSheet) => flat;
+      const seen = lit(straightened(taken, corners, width, height, SCALE));
       const sheet = readSheet(seen, onStep);
       const shown = await encode(seen, false);
-      const finer = (): FlatSheet => straightened(taken, corners, width, height, KEPT_SCALE);
+      const finer = (): FlatSheet => lit(straightened(taken, corners, width, height, KEPT_SCALE));
       sheets.set(id, { flat: span > KEPT_SCALE ? soon(finer) : Promise.resolve(seen), backing: sheet.backing });
       return { sheet, picture: shown };
     },

@@ -53,10 +53,12 @@ function noiseOf(seed: number): (x: number, y: number) => number {
   };
 }
 
-const lid = (color: Rgb) => (seed: number): Table => {
-  const cloud = noiseOf(seed);
-  return (x, y) => color.map((c) => c + 3 * (cloud(x / 40, y / 40) - 0.5)) as unknown as Rgb;
-}; // prettier-ignore
+const lid =
+  (color: Rgb) =>
+  (seed: number): Table => {
+    const cloud = noiseOf(seed);
+    return (x, y) => color.map((c) => c + 3 * (cloud(x / 40, y / 40) - 0.5)) as unknown as Rgb;
+  };
 const wood = (seed: number): Table => {
   const [grain, fine, wave] = [noiseOf(seed), noiseOf(seed + 1), noiseOf(seed + 2)];
   return (x, y) => {
@@ -81,11 +83,39 @@ const mat = (): Table => (x, y) => {
 };
 
 const bed: Way = {
-  dpi: 300, table: lid([52, 53, 55]), around: 9, askew: 1.2, slope: 0, light: [1, 1, 1], fall: 0.02, rim: 0, bow: 0, noise: 1.6, jpeg: 90, soft: 0.05, shadow: 0.5, quarterTurns: 0, hairs: 1,
-}; // prettier-ignore
+  dpi: 300,
+  table: lid([52, 53, 55]),
+  around: 9,
+  askew: 1.2,
+  slope: 0,
+  light: [1, 1, 1],
+  fall: 0.02,
+  rim: 0,
+  bow: 0,
+  noise: 1.6,
+  jpeg: 90,
+  soft: 0.05,
+  shadow: 0.5,
+  quarterTurns: 0,
+  hairs: 1,
+};
 const phone: Way = {
-  ...bed, dpi: 260, table: wood, around: 22, askew: 4, slope: 0.08, light: [1.04, 0.97, 0.84], fall: 0.2, rim: 0.14, bow: 0.012, noise: 3.4, jpeg: 85, soft: 0.09, shadow: 1.6, hairs: 0,
-}; // prettier-ignore
+  ...bed,
+  dpi: 260,
+  table: wood,
+  around: 22,
+  askew: 4,
+  slope: 0.08,
+  light: [1.04, 0.97, 0.84],
+  fall: 0.2,
+  rim: 0.14,
+  bow: 0.012,
+  noise: 3.4,
+  jpeg: 85,
+  soft: 0.09,
+  shadow: 1.6,
+  hairs: 0,
+};
 
 export const DEVICES: Readonly<Record<string, Way>> = {
   'flatbed, dark lid': bed,
@@ -133,10 +163,17 @@ export async function taken(sheet: DeskSheet, device: string): Promise<DeskShot>
   const r = randomFrom(hashOf(`${sheet.name} ${device}`));
   const paper = await printed(sheet, 400);
   const perMm = way.dpi / MM;
-  const [width, height] = [sheet.width + 2 * way.around, sheet.height + 2 * way.around].map((mm) => Math.round(mm * perMm)) as [number, number]; // prettier-ignore
+  const [width, height] = [sheet.width + 2 * way.around, sheet.height + 2 * way.around].map((mm) =>
+    Math.round(mm * perMm),
+  ) as [number, number];
   const corners = cornersOf(sheet, way, width, height, r);
   const { width: w, height: h } = sheet;
-  const flat: Quad = [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w, y: h }, { x: 0, y: h }]; // prettier-ignore
+  const flat: Quad = [
+    { x: 0, y: 0 },
+    { x: w, y: 0 },
+    { x: w, y: h },
+    { x: 0, y: h },
+  ];
   const out = exposed(sheet, paper, way, homography(corners, flat), width, height, r);
   const straight = sharp(out, { raw: { width, height, channels: 3 } }).blur(Math.max(0.3, way.soft * perMm));
   const lined = await straight.raw().toBuffer();
@@ -157,7 +194,6 @@ function cornersOf(
   height: number,
   r: () => number,
 ): Quad {
-  // prettier-ignore
   const turn = ((2 * r() - 1) * askew * Math.PI) / 180;
   const [sx, sy] = [(2 * r() - 1) * slope, (2 * r() - 1) * slope];
   const k = (dpi / MM) * (around ? 0.985 - 0.3 * slope : 1);

@@ -4,6 +4,7 @@ import { findSheet } from '../../src/core/scan/find-sheet';
 import type { Quad } from '../../src/core/scan/homography';
 import { readSheet } from '../../src/core/scan/read-sheet';
 import { straightened } from '../../src/core/scan/straighten';
+import { whitened } from '../../src/core/scan/white-balance';
 import type { DeskShot } from './device';
 import { asRaster, printed } from './device';
 import type { DeskSheet } from './sheets';
@@ -39,7 +40,8 @@ export async function deskResult(sheet: DeskSheet, shot: DeskShot): Promise<Desk
   const readWith = (corners: Quad): Tally => {
     const tally = empty();
     const start = performance.now();
-    const read = readSheet(straightened(picture, corners, sheet.width, sheet.height, SCALE));
+    const flat = straightened(picture, corners, sheet.width, sheet.height, SCALE);
+    const read = readSheet(shot.isPhone ? whitened(flat) : flat);
     count(sheet, read, clean, { slack, ms: performance.now() - start }, tally);
     return tally;
   };

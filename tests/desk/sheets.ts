@@ -12,7 +12,10 @@ type Random = () => number;
 const between = (r: Random, low: number, high: number): number => low + r() * (high - low);
 const pick = <T>(r: Random, from: readonly T[]): T => from[Math.floor(r() * from.length)] as T;
 const shuffled = <T>(r: Random, from: readonly T[]): T[] =>
-  from.map((value) => ({ value, at: r() })).sort((p, q) => p.at - q.at).map(({ value }) => value); // prettier-ignore
+  from
+    .map((value) => ({ value, at: r() }))
+    .sort((p, q) => p.at - q.at)
+    .map(({ value }) => value);
 
 /** How a maker's sheet is made. */
 export interface DeskSheet extends PrintedSheet {
@@ -71,8 +74,10 @@ function sprigs(r: Random, theme: Theme, w: number, h: number): string {
 
 const check = (theme: Theme, w: number, h: number, step: number): string => {
   let out = over(w, h, '#ffffff');
-  for (let x = -BLEED; x < w + BLEED; x += 2 * step) out += `<rect x="${x}" y="${-BLEED}" width="${Math.min(step, w + BLEED - x)}" height="${h + 2 * BLEED}" fill="${theme[1]}" fill-opacity=".55"/>`; // prettier-ignore
-  for (let y = -BLEED; y < h + BLEED; y += 2 * step) out += `<rect x="${-BLEED}" y="${y}" width="${w + 2 * BLEED}" height="${Math.min(step, h + BLEED - y)}" fill="${theme[1]}" fill-opacity=".55"/>`; // prettier-ignore
+  for (let x = -BLEED; x < w + BLEED; x += 2 * step)
+    out += `<rect x="${x}" y="${-BLEED}" width="${Math.min(step, w + BLEED - x)}" height="${h + 2 * BLEED}" fill="${theme[1]}" fill-opacity=".55"/>`;
+  for (let y = -BLEED; y < h + BLEED; y += 2 * step)
+    out += `<rect x="${-BLEED}" y="${y}" width="${w + 2 * BLEED}" height="${Math.min(step, h + BLEED - y)}" fill="${theme[1]}" fill-opacity=".55"/>`;
   return out;
 };
 
@@ -146,7 +151,20 @@ function wandered(r: Random, points: readonly [number, number][], most: number):
 type Maker = (r: Random, theme: Theme) => Design[];
 const straight = { shape: 'rect', rows: 0 } as const;
 const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-const WORDS = ['trash', 'bills', 'laundry', 'choir', 'allotment', 'vet', 'ferry', 'day off', 'groceries', 'nap', 'walk the dogs', 'late shift']; // prettier-ignore
+const WORDS = [
+  'trash',
+  'bills',
+  'laundry',
+  'choir',
+  'allotment',
+  'vet',
+  'ferry',
+  'day off',
+  'groceries',
+  'nap',
+  'walk the dogs',
+  'late shift',
+];
 
 /** A list as makers draw it: a band with a word, a margin, rows with something to tick, a foot. */
 function list(r: Random, theme: Theme, i: number): Design {
@@ -162,12 +180,16 @@ function list(r: Random, theme: Theme, i: number): Design {
     const y = head + top + (k + 0.5) * pitch;
     const m = Math.min(2.8, pitch * 0.55);
     const tick =
-      mark === 0 ? `<rect x="2" y="${y - m / 2}" width="${m}" height="${m}" fill="none" stroke="${theme[4]}" stroke-width=".3"/>`
-      : mark === 1 ? `<circle cx="${2 + m / 2}" cy="${y}" r="${m / 2}" fill="${theme[1]}"/>`
-      : mark === 2 ? `<path transform="translate(2 ${y - m / 2}) scale(${m / 10})" d="M5 9C-4 2 3 -2 5 2C7 -2 14 2 5 9" fill="${theme[0]}"/>`
-      : `<circle cx="${2 + m / 2}" cy="${y}" r="${m / 2}" fill="none" stroke="${theme[3]}" stroke-width=".35"/>`; // prettier-ignore
+      mark === 0
+        ? `<rect x="2" y="${y - m / 2}" width="${m}" height="${m}" fill="none" stroke="${theme[4]}" stroke-width=".3"/>`
+        : mark === 1
+          ? `<circle cx="${2 + m / 2}" cy="${y}" r="${m / 2}" fill="${theme[1]}"/>`
+          : mark === 2
+            ? `<path transform="translate(2 ${y - m / 2}) scale(${m / 10})" d="M5 9C-4 2 3 -2 5 2C7 -2 14 2 5 9" fill="${theme[0]}"/>`
+            : `<circle cx="${2 + m / 2}" cy="${y}" r="${m / 2}" fill="none" stroke="${theme[3]}" stroke-width=".35"/>`;
     print += tick;
-    if (mark % 2 === 0) print += `<path d="M6 ${y + pitch * 0.36}H${w - 2.5}" stroke="${theme[4]}" stroke-opacity=".5" stroke-width=".18"/>`; // prettier-ignore
+    if (mark % 2 === 0)
+      print += `<path d="M6 ${y + pitch * 0.36}H${w - 2.5}" stroke="${theme[4]}" stroke-opacity=".5" stroke-width=".18"/>`;
   }
   return { design: `list ${i}`, kind: 'checklist', shape: 'rect', rows, w, h, copies: 1 + Math.floor(r() * 2), print };
 }
@@ -175,45 +197,153 @@ function list(r: Random, theme: Theme, i: number): Design {
 /** What lies on a sort of sheet. */
 const MAKERS: Readonly<Record<string, Maker>> = {
   scenes: (r, theme) =>
-    Array.from({ length: 6 }, (_, i) => ({ ...straight, design: `scene ${i}`, kind: 'full-box', w: 38, h: 48, copies: 1, print: i % 3 === 2 ? sprigs(r, theme, 38, 48) : scene(r, theme, 38, 48) })), // prettier-ignore
+    Array.from({ length: 6 }, (_, i) => ({
+      ...straight,
+      design: `scene ${i}`,
+      kind: 'full-box',
+      w: 38,
+      h: 48,
+      copies: 1,
+      print: i % 3 === 2 ? sprigs(r, theme, 38, 48) : scene(r, theme, 38, 48),
+    })),
   covers: (r, theme) => {
     const [w, h] = [38, between(r, 10.5, 12.5)];
     const ground = pick(r, theme);
-    const cover = (text: string): Design => ({ ...straight, design: text, kind: 'date-cover', w, h, copies: 1, print: over(w, h, ground) + wordIn(text, w, h, '#ffffff', 'bold') }); // prettier-ignore
-    const header = (text: string): Design => ({ ...straight, design: `h ${text}`, kind: 'header', w, h: 6.4, copies: 2, print: over(w, 6.4, theme[2]) + wordIn(text, w, 6.4, theme[4], 'script') }); // prettier-ignore
+    const cover = (text: string): Design => ({
+      ...straight,
+      design: text,
+      kind: 'date-cover',
+      w,
+      h,
+      copies: 1,
+      print: over(w, h, ground) + wordIn(text, w, h, '#ffffff', 'bold'),
+    });
+    const header = (text: string): Design => ({
+      ...straight,
+      design: `h ${text}`,
+      kind: 'header',
+      w,
+      h: 6.4,
+      copies: 2,
+      print: over(w, 6.4, theme[2]) + wordIn(text, w, 6.4, theme[4], 'script'),
+    });
     return [...DAYS.map(cover), ...['today', 'to do', 'evening'].map(header)];
   },
   dots: (r, theme) =>
-    Array.from({ length: 31 }, (_, i) => ({ design: `dot ${i + 1}`, kind: 'date-dot' as const, shape: 'circle' as const, rows: 0, w: 8.5, h: 8.5, copies: 1, print: over(8.5, 8.5, theme[i % 2 ? 1 : 3]) + wordIn(`${i + 1}`, 8.5, 8.5, '#2b2b2b', 'plain') })), // prettier-ignore
+    Array.from({ length: 31 }, (_, i) => ({
+      design: `dot ${i + 1}`,
+      kind: 'date-dot' as const,
+      shape: 'circle' as const,
+      rows: 0,
+      w: 8.5,
+      h: 8.5,
+      copies: 1,
+      print: over(8.5, 8.5, theme[i % 2 ? 1 : 3]) + wordIn(`${i + 1}`, 8.5, 8.5, '#2b2b2b', 'plain'),
+    })),
   'framed halves': (r, theme) =>
-    theme.slice(0, 4).map((color, i) => ({ ...straight, design: `half ${i}`, kind: 'half-box' as const, w: 38, h: 24, copies: 2 + Math.floor(r() * 2), print: over(38, 24, color) + rect(1.2, 1.2, 35.6, 21.6, '#ffffff') })), // prettier-ignore
+    theme.slice(0, 4).map((color, i) => ({
+      ...straight,
+      design: `half ${i}`,
+      kind: 'half-box' as const,
+      w: 38,
+      h: 24,
+      copies: 2 + Math.floor(r() * 2),
+      print: over(38, 24, color) + rect(1.2, 1.2, 35.6, 21.6, '#ffffff'),
+    })),
   lists: (r, theme) => Array.from({ length: 4 }, (_, i) => list(r, theme, i)),
-  washi: (r, theme) =>
+  washi: (r) =>
     Array.from({ length: 7 }, (_, i) => {
       const h = pick(r, [5, 8, 10, 15]);
       return { ...straight, design: `strip ${i}`, kind: 'washi' as const, w: -1, h, copies: 1, print: `strip ${i}` };
     }),
   labels: (r, theme) =>
-    shuffled(r, WORDS).slice(0, 8).map((text, i) => ({ design: text, kind: 'label' as const, shape: 'rounded' as const, rows: 0, w: 38, h: 11.5, copies: 1 + (i % 3), print: over(38, 11.5, pick(r, [theme[2], '#ffffff', theme[1]])) + wordIn(text, 38, 11.5, theme[4]) })), // prettier-ignore
+    shuffled(r, WORDS)
+      .slice(0, 8)
+      .map((text, i) => ({
+        design: text,
+        kind: 'label' as const,
+        shape: 'rounded' as const,
+        rows: 0,
+        w: 38,
+        h: 11.5,
+        copies: 1 + (i % 3),
+        print: over(38, 11.5, pick(r, [theme[2], '#ffffff', theme[1]])) + wordIn(text, 38, 11.5, theme[4]),
+      })),
   flags: (r, theme) =>
     Array.from({ length: 6 }, (_, i) => {
       const shape = i % 2 ? ('notched' as const) : ('pointed' as const);
-      return { design: `flag ${i}`, kind: 'flag' as const, shape, rows: 0, w: 38, h: 9.6, copies: 3, print: patterned(r, theme, 38, 9.6) }; // prettier-ignore
+      return {
+        design: `flag ${i}`,
+        kind: 'flag' as const,
+        shape,
+        rows: 0,
+        w: 38,
+        h: 9.6,
+        copies: 3,
+        print: patterned(r, theme, 38, 9.6),
+      };
     }),
   icons: (r, theme) =>
     Array.from({ length: 12 }, (_, i) => {
       const [w, h] = [between(r, 8.5, 16), between(r, 8, 15)].map((n) => Math.round(n * 10) / 10) as [number, number];
       const print = `${over(w, h, '#ffffff')}<ellipse cx="${w / 2}" cy="${h / 2}" rx="${w * 0.34}" ry="${h * 0.32}" fill="${pick(r, theme)}"/><circle cx="${w * 0.4}" cy="${h * 0.42}" r="${h * 0.09}" fill="#333"/><path d="M${w * 0.35} ${h * 0.6}q${w * 0.15} ${h * 0.1} ${w * 0.3} 0" fill="none" stroke="#333" stroke-width=".4"/>`;
-      return { design: `icon ${i}`, kind: 'icon' as const, shape: 'free' as const, rows: 0, w, h, copies: 1 + Math.floor(r() * 2), print }; // prettier-ignore
+      return {
+        design: `icon ${i}`,
+        kind: 'icon' as const,
+        shape: 'free' as const,
+        rows: 0,
+        w,
+        h,
+        copies: 1 + Math.floor(r() * 2),
+        print,
+      };
     }),
   scripts: (r, theme) =>
-    shuffled(r, WORDS).slice(0, 9).map((text) => ({ design: text, kind: 'script' as const, shape: 'rounded' as const, rows: 0, w: 17 + text.length, h: 8, copies: 1, print: over(17 + text.length, 8, '#ffffff') + wordIn(text, 17 + text.length, 8, pick(r, ['#222', theme[4], theme[0]]), 'script') })), // prettier-ignore
+    shuffled(r, WORDS)
+      .slice(0, 9)
+      .map((text) => ({
+        design: text,
+        kind: 'script' as const,
+        shape: 'rounded' as const,
+        rows: 0,
+        w: 17 + text.length,
+        h: 8,
+        copies: 1,
+        print:
+          over(17 + text.length, 8, '#ffffff') +
+          wordIn(text, 17 + text.length, 8, pick(r, ['#222', theme[4], theme[0]]), 'script'),
+      })),
   quarters: (r, theme) =>
-    Array.from({ length: 6 }, (_, i) => ({ ...straight, design: `quarter ${i}`, kind: 'quarter-box' as const, w: 38, h: 12, copies: 2, print: patterned(r, theme, 38, 12) })), // prettier-ignore
+    Array.from({ length: 6 }, (_, i) => ({
+      ...straight,
+      design: `quarter ${i}`,
+      kind: 'quarter-box' as const,
+      w: 38,
+      h: 12,
+      copies: 2,
+      print: patterned(r, theme, 38, 12),
+    })),
   hearts: (r, theme) =>
-    Array.from({ length: 5 }, (_, i) => ({ design: `heart ${i}`, kind: 'deco' as const, shape: 'heart' as const, rows: 0, w: 13 + i, h: 12 + i, copies: 2, print: patterned(r, theme, 13 + i, 12 + i) })), // prettier-ignore
+    Array.from({ length: 5 }, (_, i) => ({
+      design: `heart ${i}`,
+      kind: 'deco' as const,
+      shape: 'heart' as const,
+      rows: 0,
+      w: 13 + i,
+      h: 12 + i,
+      copies: 2,
+      print: patterned(r, theme, 13 + i, 12 + i),
+    })),
   squares: (r, theme) =>
-    Array.from({ length: 10 }, (_, i) => ({ ...straight, design: `square ${i}`, kind: 'square' as const, w: 18, h: 18, copies: 2, print: patterned(r, theme, 18, 18) })), // prettier-ignore
+    Array.from({ length: 10 }, (_, i) => ({
+      ...straight,
+      design: `square ${i}`,
+      kind: 'square' as const,
+      w: 18,
+      h: 18,
+      copies: 2,
+      print: patterned(r, theme, 18, 18),
+    })),
 };
 
 /** A sort of sheet: what is on it, its paper, and what its maker and its owner did; `gap` is between the prints, mm. */
@@ -247,7 +377,13 @@ export const DESK_SORTS: Readonly<Record<string, Sort>> = {
   mixed: { ...usual, of: ['scenes', 'covers', 'hearts', 'quarters', 'lists'] },
 };
 
-const SIZES = [[100, 150], [105, 148], [120, 180], [127, 178], [140, 210]] as const; // prettier-ignore
+const SIZES = [
+  [100, 150],
+  [105, 148],
+  [120, 180],
+  [127, 178],
+  [140, 210],
+] as const;
 
 /** Fits designs row by row; those of a kind stay together. What does not fit is not printed. */
 function laidOut(
@@ -258,7 +394,6 @@ function laidOut(
   sort: Sort,
   gap: number,
 ): { d: Design; x: number; y: number }[] {
-  // prettier-ignore
   const margin = between(r, 4, 8);
   const top = margin + (sort.title ? 9 : 0);
   const floor = height - margin - (sort.title ? 5 : 0);
@@ -316,12 +451,25 @@ export function deskSheet(sortName: string, seed: number): DeskSheet {
     const clip = `<clipPath id="c${i}"><path d="${path}"/></clipPath>`;
     if (sort.isWhole) prints.push(`<g transform="${at}">${bled}<g clip-path="url(#b${i})">${shown}</g></g>`);
     else if (!isUsed)
-      prints.push(`<g transform="${at}">${clip}<path d="${path}" fill="${sort.paper}"/><path d="${path}" transform="translate(.12 .14)" fill="none" stroke="#000" stroke-opacity=".2" stroke-width=".2"/><g clip-path="url(#c${i})"><path d="${path}" fill="${sort.paper}"/>${shown}</g></g>`); // prettier-ignore
+      prints.push(
+        `<g transform="${at}">${clip}<path d="${path}" fill="${sort.paper}"/><path d="${path}" transform="translate(.12 .14)" fill="none" stroke="#000" stroke-opacity=".2" stroke-width=".2"/><g clip-path="url(#c${i})"><path d="${path}" fill="${sort.paper}"/>${shown}</g></g>`,
+      );
     if (isUsed && sort.isWhole) prints.push(`<path transform="${at}" d="${path}" fill="${sort.liner}"/>`);
     cuts.push(`<g transform="${at}" ${isUsed && !sort.isWhole ? 'opacity=".35"' : ''}>${cutLine(r, path)}</g>`);
     if (isUsed) return;
     const face = `${clip}<g clip-path="url(#c${i})"><path d="${path}" fill="${sort.paper}"/>${shown}</g>`;
-    stickers.push({ design: d.design, kind: d.kind, shape: d.shape, rows: d.rows, x: px, y: py, w: d.w, h: d.h, face, outline: path }); // prettier-ignore
+    stickers.push({
+      design: d.design,
+      kind: d.kind,
+      shape: d.shape,
+      rows: d.rows,
+      x: px,
+      y: py,
+      w: d.w,
+      h: d.h,
+      face,
+      outline: path,
+    });
   });
   const ink = pick(r, [theme[4], '#555555', theme[0]]);
   const title = sort.title
@@ -329,7 +477,17 @@ export function deskSheet(sortName: string, seed: number): DeskSheet {
       word('made by hand in a harbor town - for your own use', 6, height - 3.5, 2.2, ink)
     : '';
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}"><rect width="${width}" height="${height}" fill="${paper}"/>${title}${prints.join('')}${cuts.join('')}</svg>`;
-  return { name: `${sortName} ${seed}`, sort: sortName, width, height, backing: paper as `#${string}`, kissCut: { color: '#6f6a60', opacity: 0.3, width: 0.12 }, stickers, isWhole: sort.isWhole, svg }; // prettier-ignore
+  return {
+    name: `${sortName} ${seed}`,
+    sort: sortName,
+    width,
+    height,
+    backing: paper,
+    kissCut: { color: '#6f6a60', opacity: 0.3, width: 0.12 },
+    stickers,
+    isWhole: sort.isWhole,
+    svg,
+  };
 }
 
 /** A strip as long as the sheet is wide, but for its margins. */

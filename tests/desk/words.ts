@@ -18,7 +18,7 @@ export type Hand = keyof typeof FILES;
 
 const opened = new Map<Hand, Font>();
 const fontOf = (hand: Hand): Font => {
-  const font = opened.get(hand) ?? (fontkit.create(readFileSync(`node_modules/@fontsource/${FILES[hand]}`)) as Font);
+  const font = opened.get(hand) ?? fontkit.create(readFileSync(`node_modules/@fontsource/${FILES[hand]}`));
   opened.set(hand, font);
   return font;
 };

@@ -53,9 +53,11 @@ export function bleedOf(printed: readonly Edges[], planes: LabPlanes, scale: num
   const { places } = best;
   const often = sides.map(({ all }, i) => {
     const at = places[i] as number;
-    return all.filter((z) => z.slice(Math.max(0, at - STRAY), at + STRAY + 1).some((n) => n > STANDS_OUT)).length / all.length; // prettier-ignore
+    return (
+      all.filter((z) => z.slice(Math.max(0, at - STRAY), at + STRAY + 1).some((n) => n > STANDS_OUT)).length /
+      all.length
+    );
   });
-  if (process.env.BL) console.log('bleed', printed.length, places, often.map((n) => n.toFixed(2)).join(' '));
   const mean = often.reduce((n, o) => n + o, 0) / SIDES.length;
   if (mean < OFTEN || often.some((o) => o < OFTEN / 2)) return null;
   const [l, t, r, b] = places as [number, number, number, number];
@@ -72,8 +74,12 @@ const sumOf = (all: readonly (readonly number[])[], reach: number): number[] =>
   Array.from({ length: reach + 1 }, (_, d) => all.reduce((n, z) => n + Math.min(2, z[d] as number), 0));
 
 /** For each sum of two distances, on opposite sides, the first of them for which most speaks. */
-function bestPairs(one: readonly number[], other: readonly number[], most: number): ({ first: number; sum: number } | undefined)[] {
-  const best: ({ first: number; sum: number } | undefined)[] = new Array(most + 1).fill(undefined);
+function bestPairs(
+  one: readonly number[],
+  other: readonly number[],
+  most: number,
+): ({ first: number; sum: number } | undefined)[] {
+  const best: ({ first: number; sum: number } | undefined)[] = Array.from({ length: most + 1 });
   one.forEach((p, first) =>
     other.forEach((q, second) => {
       const known = best[first + second];

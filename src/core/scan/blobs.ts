@@ -26,6 +26,15 @@ const SPECK = 1.4;
 /** What is smaller is the punched hole of a sheet, mm of its longer and its shorter side. */
 const SMALLEST = [3.5, 2.5] as const;
 
+/** Such a pocket is so large, mm², fills no more of its rectangle, and is not alone. */
+const POCKET = [1, 60] as const;
+const HOLLOW = 0.55;
+const POCKETS = 3;
+/** So much of its rim may look like a knife's line. */
+const LINED = 0.3;
+/** Print lies so near to it, mm. */
+const AROUND = 0.2;
+
 /** @param scale pixels a millimeter */
 export function isLargeEnough({ x0, y0, x1, y1 }: Omit<Part, 'label' | 'count'>, scale: number): boolean {
   const [w, h] = [(x1 - x0 + 1) / scale, (y1 - y0 + 1) / scale];
@@ -51,6 +60,7 @@ export function blobsOf({ width, height, unlike, line }: Marks, grain: number, s
   const outside = reached(wall, ink, width, height, scale);
   const inside = without(outside);
   clearText(inside, width, height, scale);
+  clearPockets(inside, wall, ink, width, height, scale);
   const solid = opened(inside, width, height, (THIN * scale) / 2);
   const { labels, parts: cores } = partsOf(solid, width, height);
   // into what looks different only: a narrow gap that was closed is no tip
@@ -102,6 +112,38 @@ function clearRim(set: Uint8Array, width: number, height: number, rim: number): 
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++)
       if (x < rim || y < rim || x >= width - rim || y >= height - rim) set[y * width + x] = 0;
+}
+
+/** Paper between round stickers whose prints touch is closed in by them: its sides are hollow. It is no part of them. */
+function clearPockets(
+  inside: Uint8Array,
+  wall: Uint8Array,
+  ink: Uint8Array,
+  width: number,
+  height: number,
+  scale: number,
+): void {
+  const bare = inside.map((on, i) => (on && !wall[i] ? 1 : 0));
+  const { labels, parts } = partsOf(bare, width, height);
+  const pockets = parts.filter(({ count, x0, y0, x1, y1 }) => {
+    const area = count / scale ** 2;
+    return area > POCKET[0] && area < POCKET[1] && count < HOLLOW * (x1 - x0 + 1) * (y1 - y0 + 1);
+  });
+  if (pockets.length < POCKETS) return;
+  // what the knife's line closes in is white paper of a sticker: a line is thin
+  const thick = dilated(opened(ink, width, height, (THIN * scale) / 2), width, height, AROUND * scale);
+  const [rims, lined] = [new Map<number, number>(), new Map<number, number>()];
+  for (let i = width; i < inside.length - width; i++)
+    for (const j of wall[i] ? [i - 1, i + 1, i - width, i + width] : []) {
+      const label = labels[j] as number;
+      if (!label) continue;
+      rims.set(label, (rims.get(label) ?? 0) + 1);
+      if (!thick[i]) lined.set(label, (lined.get(label) ?? 0) + 1);
+    }
+  const isLined = ({ label }: Part): boolean => (lined.get(label) ?? 0) > LINED * (rims.get(label) ?? 0);
+  const are = new Set(pockets.filter((p) => !isLined(p)).map((p) => p.label));
+  if (are.size < POCKETS) return;
+  for (let i = 0; i < inside.length; i++) if (are.has(labels[i] as number)) inside[i] = 0;
 }
 
 /** Letters on the paper are no stickers. */

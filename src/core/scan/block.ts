@@ -8,7 +8,8 @@ const RAGGED = 12;
 /** What hangs together by less was joined by a speck, mm. */
 const NECK = 2;
 /** And by so much of what is on both sides of it. */
-const VALLEY = 0.5;
+const VALLEY = 0.38;
+const FULL = 0.98;
 /** A corner that is empty over more is a bend, mm; its sides are seen so far inward, px. */
 const BEND = 2;
 const INWARD = 10;
@@ -91,6 +92,8 @@ export function neckOf(
   narrow: number,
 ): { upright: boolean; at: number } | null {
   let thinnest = { upright: true, at: -1, depth: 1 };
+  // what fills its rectangle has none
+  if (countIn(block, x0, y0, x1, y1) > FULL * (x1 - x0 + 1) * (y1 - y0 + 1)) return null;
   for (const upright of [true, false]) {
     const [from, to] = upright ? [x0, x1] : [y0, y1];
     const counts = Array.from({ length: to - from + 1 }, (_, k) =>

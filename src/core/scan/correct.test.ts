@@ -5,14 +5,17 @@ import {
   confirm,
   eachItsOwn,
   grid,
+  inLine,
   inLineWith,
   join,
   nudge,
   remove,
   reshape,
+  resize,
   sameAs,
   stickerOf,
   tell,
+  usedUp,
 } from './correct';
 import { kitOfScan } from './kit-of-scan';
 import { readKit, writeKit } from '../format/kit-csv';
@@ -92,3 +95,29 @@ it('a sticker is moved by keys, or its right and its lower edge are; it never ge
   expect(now(-500, -500, true).slice(2)).toEqual([2, 2]);
   expect(nudge(all, 999, 1, 1, false)).toEqual([...all]);
 });
+
+it('a width that is typed is that of all copies, each about its own middle', () => {
+  const typed = resize(all, [1], { w: 24 });
+  expect(typed.map(({ x, y, w, h }) => [x, y, w, h])).toEqual([
+    [3, 5, 24, 10],
+    [28, 5, 24, 10],
+    [5, 30, 40, 20],
+  ]);
+  expect(typed.map((s) => s.doubts.length)).toEqual([0, 0, 1]);
+  expect(resize(all, [3], { h: 0.5 })[2]).toMatchObject({ y: 39, h: 2 });
+});
+
+it('what becomes one design has one size', () => {
+  const same = sameAs(all, [1, 3]);
+  expect(same[2]).toMatchObject({ x: 15, y: 35, w: 20, h: 10, design: 0 });
+  expect(same[1]).toEqual(all[1]);
+});
+
+it('an edge is drawn to that of a neighbor within half a millimeter', () => {
+  expect([25.4, 25.6, 29.5, 29.4].map((x) => inLine(x, 'across', all))).toEqual([25, 25.6, 30, 29.4]);
+  expect(inLine(15.3, 'down', all)).toBe(15);
+  expect(inLine(15.3, 'down', [])).toBe(15.3);
+});
+
+it('places that look used up are asked about together', () =>
+  expect(usedUp([...all, stickerOf(piece({ doubts: ['used', 'kind'] }), 4)])).toEqual([4]));

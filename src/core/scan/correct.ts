@@ -49,12 +49,12 @@ export const confirm = (all: readonly Sticker[], ids: readonly number[]): Sticke
 export const remove = (all: readonly Sticker[], ids: readonly number[]): Sticker[] =>
   all.filter((s) => !ids.includes(s.id));
 
+/** Least width and height of a sticker, mm. */
+const LEAST = 2;
+
 /** Moves a sticker's edges. @param rect mm */
 export const reshape = (all: readonly Sticker[], id: number, rect: Rect): Sticker[] =>
   all.map((s) => (s.id === id ? { ...s, ...rect, doubts: [] } : s));
-
-/** Least width and height of a sticker, mm. */
-const LEAST = 2;
 
 /** Moves a sticker, or with `edges` its right and its lower edge. @param dx,dy mm */
 export const nudge = (all: readonly Sticker[], id: number, dx: number, dy: number, edges: boolean): Sticker[] => {
@@ -66,16 +66,53 @@ export const nudge = (all: readonly Sticker[], id: number, dx: number, dy: numbe
   return reshape(all, id, rect);
 };
 
-/** Makes copies of one design of all that are chosen; they are told what the first one is. */
+/** Makes copies of one design of all that are chosen; they are told what the first one is, and are as large. */
 export function sameAs(all: readonly Sticker[], ids: readonly number[]): Sticker[] {
   const first = all.find((s) => s.id === ids[0]);
   if (!first) return [...all];
-  const { design, kind, shape, words, icon, writable, rows, color, accent, foil } = first;
+  const { design, kind, shape, words, icon, writable, rows, color, accent, foil, w, h } = first;
   return all.map((s) =>
     ids.includes(s.id)
-      ? { ...s, design, kind, shape, words, icon, writable, rows, color, accent, foil, doubts: [] }
+      ? { ...sizedAs(s, w, h), design, kind, shape, words, icon, writable, rows, color, accent, foil, doubts: [] }
       : s,
   );
+}
+
+/** A sticker of another size about its own middle, mm. */
+const sizedAs = (s: Sticker, w: number, h: number): Sticker => ({
+  ...s,
+  x: s.x + (s.w - w) / 2,
+  y: s.y + (s.h - h) / 2,
+  w,
+  h,
+});
+
+/** Gives stickers, and all copies of them, a width or a height, each about its own middle, mm. */
+export function resize(
+  all: readonly Sticker[],
+  ids: readonly number[],
+  size: Partial<Pick<Rect, 'w' | 'h'>>,
+): Sticker[] {
+  const designs = designsOf(all, ids);
+  return all.map((s) => {
+    if (!designs.has(s.design)) return s;
+    const [w, h] = [Math.max(LEAST, size.w ?? s.w), Math.max(LEAST, size.h ?? s.h)];
+    return { ...sizedAs(s, w, h), doubts: [] };
+  });
+}
+
+/** Places that may have been used up: they are asked about all at once. */
+export const usedUp = (all: readonly Sticker[]): number[] =>
+  all.filter((s) => s.doubts.includes('used')).map((s) => s.id);
+
+/** An edge so near to another sticker's is meant to be in line with it, mm. */
+const IN_LINE = 0.5;
+
+/** A place across the sheet, or down it, drawn to the nearest edge of another sticker, mm. */
+export function inLine(place: number, way: 'across' | 'down', others: readonly Rect[]): number {
+  const edges = others.flatMap((o) => (way === 'across' ? [o.x, o.x + o.w] : [o.y, o.y + o.h]));
+  const near = edges.reduce((best, e) => (Math.abs(e - place) < Math.abs(best - place) ? e : best), Infinity);
+  return Math.abs(near - place) <= IN_LINE ? near : place;
 }
 
 /** Makes a design of its own of each that is chosen. */

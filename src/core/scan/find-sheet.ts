@@ -57,7 +57,8 @@ export function findSheet(picture: Raster): FoundSheet {
   };
   const all = small.width * small.height;
   const [sheet, ...others] = laid(notBehind(small), small.width, small.height);
-  const back = (corners: readonly Point[]): Quad => inOrder(corners.map(({ x, y }) => ({ x: (x + 0.5) * by, y: (y + 0.5) * by })) as unknown as Quad); // prettier-ignore
+  const back = (corners: readonly Point[]): Quad =>
+    inOrder(corners.map(({ x, y }) => ({ x: (x + 0.5) * by, y: (y + 0.5) * by })) as unknown as Quad);
   const fine = (thing: Laid): Quad | null => {
     const rough = fourCorners(hullOf(thing.rim));
     if (!rough || areaOf(rough) < thing.count * 0.85 || areaOf(rough) > thing.count * 1.25) return null;

@@ -4,9 +4,10 @@ import type { Rect } from '../measure/rect';
 
 /**
  * Why a piece should be looked at first: its outline hardly shows, a spot of light lies on it, it was cut from its
- * neighbors with a size that nothing else has, its kind is a guess.
+ * neighbors with a size that nothing else has, its kind is a guess, or it may be
+ * a place whose sticker was used.
  */
-export type Doubt = 'faint' | 'glare' | 'parting' | 'kind';
+export type Doubt = 'faint' | 'glare' | 'parting' | 'kind' | 'used';
 
 /** A sticker found on a sheet, in mm from the sheet's top left corner. */
 export interface FoundPiece extends Rect {

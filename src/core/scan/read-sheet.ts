@@ -23,6 +23,7 @@ import { shapeOf } from './shape-of';
 import type { Share } from './share';
 import { isCut } from './share';
 import { splitAll } from './split';
+import { usedPlaces } from './used-places';
 import type { FlatSheet } from './straighten';
 
 export const SCAN_STEPS = ['light', 'lines', 'outlines', 'parting', 'measuring'] as const;
@@ -56,34 +57,64 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
   onStep('measuring');
   const seen: Seen = { planes, backing, marks, blobs, dies: diesOf(shares, scale), scale };
   const measured = inReadingOrder(
-    withoutBleed(
-      shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) })),
-      seen,
-    ),
+    withoutBleed(outermost(shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) }))), seen),
   );
-  const designs = designsOf(measured.map((m) => lookOf(m.share, m.edges, seen)));
+  const looks = measured.map((m) => lookOf(m.share, m.edges, seen));
+  const designs = designsOf(looks);
+  const places = usedPlaces(looks);
   const [l, a, b] = backing.best;
   return {
     width: flat.width / scale,
     height: flat.height / scale,
     backing: hexOfLab({ l, a, b }),
     pieces: alikeWithinDesigns(
-      measured.map(({ share, edges }, i) => pieceOf(share, edges, designs[i] as number, seen)),
+      measured.map(({ share, edges }, i) => {
+        const piece = pieceOf(share, edges, designs[i] as number, seen);
+        return places.has(i) ? { ...piece, doubts: [...piece.doubts, 'used' as const] } : piece;
+      }),
     ),
   };
 }
 
 type Measured = { readonly share: Share; readonly edges: Edges };
 
+/** A part of one sticker, so much of it, lies within that one's edges: a shine on foil, a hole in a pattern. */
+const WITHIN = 0.85;
+
+/** Those that lie within no larger one: stickers lie beside one another. */
+const outermost = (all: readonly Measured[]): readonly Measured[] =>
+  all.filter(
+    ({ edges: own }) =>
+      !all.some(({ edges: e }) => {
+        const [w, h] = [
+          Math.min(own.right, e.right) - Math.max(own.left, e.left),
+          Math.min(own.bottom, e.bottom) - Math.max(own.top, e.top),
+        ];
+        const area = areaOf(own);
+        return areaOf(e) > area && w > 0 && h > 0 && w * h >= WITHIN * area;
+      }),
+  );
+
+const areaOf = ({ left, top, right, bottom }: Edges): number => (right - left) * (bottom - top);
+
 /** The edges where the knife went, if the print reaches beyond it. */
 function withoutBleed(all: readonly Measured[], seen: Seen): readonly Measured[] {
   const printed = all.filter(({ share, edges }) => isPrinted(share, edges, seen));
-  const bleed = bleedOf(printed.map(({ edges }) => edges), seen.planes, seen.scale); // prettier-ignore
+  const bleed = bleedOf(
+    printed.map(({ edges }) => edges),
+    seen.planes,
+    seen.scale,
+  );
   if (!bleed) return all;
   return all.map((m) => {
     if (!printed.includes(m)) return m;
     const { left, top, right, bottom } = m.edges;
-    const edges = { left: left + bleed.left, top: top + bleed.top, right: right - bleed.right, bottom: bottom - bleed.bottom }; // prettier-ignore
+    const edges = {
+      left: left + bleed.left,
+      top: top + bleed.top,
+      right: right - bleed.right,
+      bottom: bottom - bleed.bottom,
+    };
     return edges.right - edges.left > seen.scale && edges.bottom - edges.top > seen.scale ? { ...m, edges } : m;
   });
 }
@@ -207,7 +238,11 @@ function relit({ planes: { l, a, b, width }, backing }: Seen, x: number, y: numb
   const i = y * width + x;
   const own = ((l[i] as number) + 16) * gain;
   const tinge = own / (light + 16);
-  return [own - 16, (a[i] as number) * gain - tinge * (ba * gain - reds), (b[i] as number) * gain - tinge * (bb * gain - yellows)];
+  return [
+    own - 16,
+    (a[i] as number) * gain - tinge * (ba * gain - reds),
+    (b[i] as number) * gain - tinge * (bb * gain - yellows),
+  ];
 }
 
 const MOST_SAMPLES = 6000;

@@ -7,6 +7,8 @@ const LIKE = 0.6;
 const CAPPED = 4;
 /** Rows take so much of a list's height; below a header and above a foot there are none. */
 const TAKES = 0.45;
+/** And hold so much of all that changes: what grain repeats is nothing. */
+const HOLDS = 0.5;
 const FEWEST = 3;
 const MOST = 24;
 /** A row may lack so much of its height, at the first and at the last one. */
@@ -34,6 +36,8 @@ function longestRun(signal: Float32Array, scale: number): Run | null {
   const even = centered(signal);
   if (!even) return null;
   const n = even.length;
+  const power = new Float64Array(n + 1);
+  even.forEach((v, i) => (power[i + 1] = (power[i] as number) + v * v));
   let best: Run | null = null;
   for (let pitch = Math.round(LOWEST * scale); pitch <= Math.min(HIGHEST * scale, n / 2.2); pitch++) {
     const like = likenesses(even, pitch);
@@ -49,7 +53,13 @@ function longestRun(signal: Float32Array, scale: number): Run | null {
         const rows = Math.floor((i - 1 - start) / pitch + 2 + SLACK);
         // of a pitch and its multiples the least
         const score = sum + pitch;
-        if (rows >= FEWEST - 1 && rows * pitch >= TAKES * n && (!best || score > best.score * 1.02)) best = { rows, score };
+        const holds = (power[Math.min(n, i - 1 + 2 * pitch)] as number) - (power[start] as number);
+        if (holds < HOLDS * (power[n] as number)) {
+          start = -1;
+          continue;
+        }
+        if (rows >= FEWEST - 1 && rows * pitch >= TAKES * n && (!best || score > best.score * 1.02))
+          best = { rows, score };
       }
       start = -1;
     }

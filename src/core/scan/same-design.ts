@@ -1,3 +1,5 @@
+import { partsOf } from './parts';
+
 /** What two stickers are compared by. */
 export interface Look {
   /** mm */
@@ -30,6 +32,11 @@ const STEEP = 0.2;
 const DUST = 7;
 const SMALL = 600;
 const DIFFER = 0.02;
+/** Cells that are clearly strange and hang together are a letter or a leaf where they are more. */
+const CLEARLY = 9;
+const SPECK = 14;
+/** So many of a design's last copies are asked. */
+const HELD_AGAINST = 3;
 /** Color counts less than light: it smears in photographs. */
 const COLOR = 0.5;
 /** How far one may lie aside, cells; and the rim that is not compared. */
@@ -38,22 +45,25 @@ const RIM = 4;
 
 /**
  * Gathers equal designs: for each look the number of its design, in the order in which they first come. A sticker is of
- * a design when it is like one of its copies: two in different light may both be like a third.
+ * a design when it is like half of those of its copies that it is held against, or more: of a chain of neighbors the ends may be
+ * two designs. Parting copies costs a key, joining designs loses one's picture.
  */
 export function designsOf(looks: readonly Look[]): number[] {
   const means = looks.map(meanOf);
-  const first = looks.map((_, i) => i); // of each look the first one of its design
+  const designs: number[][] = [];
   looks.forEach((look, i) => {
-    for (let k = 0; k < i; k++) {
-      const [own, other] = [first[i] as number, first[k] as number];
-      if (own === other || !mayBeSame(looks[k] as Look, look, means[k] as Lab, means[i] as Lab)) continue;
-      if (!isSame(looks[k] as Look, look)) continue;
-      const [kept, gone] = own < other ? [own, other] : [other, own];
-      for (let n = 0; n <= i; n++) if (first[n] === gone) first[n] = kept;
-    }
+    const isLike = (k: number): boolean =>
+      mayBeSame(looks[k] as Look, look, means[k] as Lab, means[i] as Lab) && isSame(looks[k] as Look, look);
+    const own = designs.find((copies) => {
+      const some = copies.slice(-HELD_AGAINST);
+      return some.filter(isLike).length * 2 >= some.length;
+    });
+    if (own) own.push(i);
+    else designs.push([i]);
   });
-  const numbers = [...new Set(first)];
-  return first.map((f) => numbers.indexOf(f));
+  const numbers = new Array<number>(looks.length).fill(0);
+  designs.forEach((copies, n) => copies.forEach((i) => (numbers[i] = n)));
+  return numbers;
 }
 
 type Lab = readonly [number, number, number];
@@ -95,6 +105,7 @@ function bestShift(one: Look, other: Look): { dx: number; dy: number } {
  */
 function hasNoStrangers(one: Look, other: Look, dx: number, dy: number): boolean {
   let [count, strange] = [0, 0];
+  const marked = new Uint8Array(one.columns * one.rows);
   for (let y = RIM; y < one.rows - RIM; y++)
     for (let x = RIM; x < one.columns - RIM; x++) {
       if (!has(other, x + dx, y + dy)) continue;
@@ -104,9 +115,12 @@ function hasNoStrangers(one: Look, other: Look, dx: number, dy: number): boolean
         const value = one.cells[3 * (y * one.columns + x) + c] as number;
         apart += (c ? COLOR : 1) * outside(value, other, x + dx, y + dy, c) ** 2;
       }
-      if (apart > STRANGE ** 2) strange++;
+      if (apart <= STRANGE ** 2) continue;
+      strange++;
+      if (apart > CLEARLY ** 2) marked[y * one.columns + x] = 1;
     }
-  return strange <= DUST + DIFFER * Math.max(0, count - SMALL);
+  if (strange > DUST + DIFFER * Math.max(0, count - SMALL)) return false;
+  return partsOf(marked, one.columns, one.rows).parts.every((part) => part.count <= SPECK);
 }
 
 /** How far a value lies outside of what the cells around a place have. */

@@ -3,7 +3,7 @@ import type { Part } from './parts';
 /** Letters on the sheet's paper are no higher, nor lower, mm; words of stickers are cut out with a rim around them. */
 const HIGHEST = 7;
 const LOWEST = 0.7;
-/** Letters of a line are so near to one another, of their height and mm; and they overlap by so much of their height. */
+/** Letters of a line are so near to one another, of their height and mm, and overlap by so much of their height. */
 const NEAR = 1.1;
 const NEAR_MM = 2;
 const OVERLAP = 0.4;
@@ -28,7 +28,9 @@ export function textLines(
   scale: number,
 ): Set<number> {
   const high = (p: Part): number => p.y1 - p.y0 + 1;
-  const letters = parts.filter((p) => high(p) <= HIGHEST * scale && (high(p) >= LOWEST * scale || p.x1 - p.x0 >= LOWEST * scale)); // prettier-ignore
+  const letters = parts.filter(
+    (p) => high(p) <= HIGHEST * scale && (high(p) >= LOWEST * scale || p.x1 - p.x0 >= LOWEST * scale),
+  );
   const text = new Set<number>();
   for (const line of inLines(letters, scale)) {
     const wide = line.map((p) => p.x1 - p.x0 + 1);
@@ -36,7 +38,8 @@ export function textLines(
     if (long < SHORTEST) continue;
     const mean = wide.reduce((n, w) => n + w, 0) / wide.length;
     const stray = Math.sqrt(wide.reduce((n, w) => n + (w - mean) ** 2, 0) / wide.length) / mean;
-    const leaps = line.reduce((n, p) => n + leapsOf(p, labels, width, scale), 0) / (wide.reduce((n, w) => n + w, 0) / scale); // prettier-ignore
+    const leaps =
+      line.reduce((n, p) => n + leapsOf(p, labels, width, scale), 0) / (wide.reduce((n, w) => n + w, 0) / scale);
     if (leaps > LEAPS && (line.length < FEWEST || stray > UNEVEN)) for (const p of line) text.add(p.label);
   }
   return text;
@@ -64,7 +67,9 @@ function isBeside(one: Part, other: Part, scale: number): boolean {
   const [h, g] = [one.y1 - one.y0 + 1, other.y1 - other.y0 + 1];
   const overlap = Math.min(one.y1, other.y1) - Math.max(one.y0, other.y0) + 1;
   const gap = Math.max(one.x0, other.x0) - Math.min(one.x1, other.x1);
-  return overlap >= OVERLAP * Math.min(h, g) && gap <= Math.min(NEAR * Math.max(h, g), NEAR_MM * scale + Math.max(h, g) / 3);
+  return (
+    overlap >= OVERLAP * Math.min(h, g) && gap <= Math.min(NEAR * Math.max(h, g), NEAR_MM * scale + Math.max(h, g) / 3)
+  );
 }
 
 /** How often the upper and the lower edge of a part leap within a few columns of pixels. */

@@ -13,6 +13,9 @@ import type { Sight } from './sight';
 const ODD_SIZE = 6;
 const BENT = 10;
 const SCRAP = 12;
+/** So many rectangles are looked at with all their cuts; after that so many cuts of each. */
+const MANY_WAYS = 400;
+const CLEAREST = 3;
 /** A scrap that is narrower is what a cut left of the neighbor, px. */
 const RIM = 6;
 
@@ -67,7 +70,10 @@ function tilingOf(tight: Share, looking: Looking): Tiling {
   const neck = isLargeEnough(tight, looking.scale) ? neckOf(looking.block, tight, NARROWEST * looking.scale) : null;
   if (neck) return parted(tight, neck, 0, looking);
   let best: Tiling = { score: asOne(tight, looking), shares: [tight] };
-  for (const cut of cutsThrough(tight, looking)) {
+  const cuts = cutsThrough(tight, looking);
+  // a block with a pattern all over has more ways than there is time for: its clearest cuts are tried
+  const tried = looking.done.size > MANY_WAYS ? [...cuts].sort((p, q) => q.sum - p.sum).slice(0, CLEAREST) : cuts;
+  for (const cut of tried) {
     const tiling = parted(tight, cut, cut.sum - CUT, looking);
     if (tiling.score > best.score) best = tiling;
   }

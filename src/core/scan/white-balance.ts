@@ -26,7 +26,9 @@ export function whitened(flat: FlatSheet): FlatSheet {
   const white = lightest(shrunk(flat, CELL));
   if (!white || Math.max(...white) > COLORED * Math.min(...white) || Math.max(...white) < DIM) return flat;
   const tables = white.map((w) =>
-    Uint8ClampedArray.from({ length: 256 }, (_, v) => Math.round(255 * coded(Math.min(1, (linear(v / 255) * PAPER) / w)))),
+    Uint8ClampedArray.from({ length: 256 }, (_, v) =>
+      Math.round(255 * coded(Math.min(1, (linear(v / 255) * PAPER) / w))),
+    ),
   ) as [Uint8ClampedArray, Uint8ClampedArray, Uint8ClampedArray];
   const data = new Uint8ClampedArray(flat.data);
   for (let i = 0; i < data.length; i += 4)
@@ -42,5 +44,9 @@ function lightest({ data }: Raster): [number, number, number] | null {
   }).sort((p, q) => q.light - p.light);
   const some = places.slice(Math.floor(GLARE * places.length), Math.max(1, Math.floor(LIGHTEST * places.length)));
   if (!some.length) return null;
-  return [0, 1, 2].map((c) => some.reduce((sum, { rgb }) => sum + (rgb[c] as number), 0) / some.length) as [number, number, number]; // prettier-ignore
+  return [0, 1, 2].map((c) => some.reduce((sum, { rgb }) => sum + (rgb[c] as number), 0) / some.length) as [
+    number,
+    number,
+    number,
+  ];
 }

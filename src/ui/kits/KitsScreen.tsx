@@ -53,7 +53,9 @@ export function KitsScreen({ page }: { page: KitsPage }) {
   const toOrder = page.orders.filter((o) => o.state === 'to order').length;
   const words = search.trim();
   const none = (
-    <Typography color="text.secondary">No kit yet. Add one from a file, or from a usual list of contents.</Typography>
+    <Typography color="text.secondary">
+      No kit yet. Scan its sheets, or add one from a file or a usual list of contents.
+    </Typography>
   );
   return (
     <Screen

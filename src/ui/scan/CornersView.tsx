@@ -2,7 +2,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { useStore } from 'zustand';
+import { counted } from '../../core/spread/voice';
 import type { Point, Quad } from '../../core/scan/homography';
 import type { KnownLength } from '../../core/scan/known-length';
 import type { Handle } from '../PointsOn';
@@ -13,6 +15,9 @@ import { SizeBy } from './SizeBy';
 import type { ScanSheet, Told } from './store';
 
 const NAMES = ['top left', 'top right', 'bottom right', 'bottom left'];
+
+/** The same corners, of which the next one is the sheet's top left. */
+const turned = ([a, b, c, d]: Quad): Quad => [b, c, d, a];
 
 type Change = (told: Partial<Told>) => void;
 
@@ -34,7 +39,7 @@ const endsOf = (rulers: readonly KnownLength[], tell: Change): Handle[] =>
 
 /** A photo with the four corners of its sheet, to be dragged or moved by arrows, and what tells the sheet's size. */
 export function CornersView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
-  const { setSheet, read } = useStore(scan);
+  const { setSheet, backToStickers, read } = useStore(scan);
   const [url, setUrl] = useState('');
   useEffect(() => {
     const made = URL.createObjectURL(sheet.file);
@@ -42,6 +47,8 @@ export function CornersView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
     return () => URL.revokeObjectURL(made);
   }, [sheet.file]);
   const { opened, corners, sizeBy, card, rulers } = sheet;
+  const back = () => backToStickers(sheet.id);
+  useHotkeys('escape', () => sheet.picture && back());
   if (!opened || !corners) return null;
   const { width, height } = opened;
   const byCard = sizeBy === 'card' && card;
@@ -52,6 +59,7 @@ export function CornersView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
     ...(sizeBy === 'ruler' ? endsOf(rulers, tell) : []),
   ];
   const big = Math.max(width, height);
+  const corrections = sheet.past.back.length;
   const fits = [sheet.width, sheet.height].every((mm) => mm >= 20 && mm <= 1000);
   return (
     <Box sx={{ display: 'flex', gap: 2, minHeight: 0, minWidth: 0, flex: 1, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
@@ -89,9 +97,21 @@ export function CornersView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
       <Box sx={{ width: 250, flexShrink: 0, display: 'flex', flexDirection: 'column', gap: 2 }}>
         <Typography variant="h3">How large is the sheet?</Typography>
         <SizeBy sheet={sheet} tell={tell} />
-        <Button variant="contained" color="secondary" disabled={!fits} onClick={() => read(sheet.id)}>
-          Read this sheet
+        {opened.sure ? null : (
+          <Typography color="error">
+            Hobnail cannot tell the sheet from what is behind it. Drag the four corners to its own.
+          </Typography>
+        )}
+        <Button
+          onClick={() => tell({ corners: turned(corners), width: sheet.height, height: sheet.width })}
+          sx={{ alignSelf: 'flex-start' }}
+        >
+          Turn it by 90°
         </Button>
+        <Button variant="contained" color="secondary" disabled={!fits} onClick={() => read(sheet.id)}>
+          {corrections ? `Read again, without ${counted(corrections, 'correction')}` : 'Read this sheet'}
+        </Button>
+        {sheet.picture && <Button onClick={back}>Back to the stickers</Button>}
         <Typography variant="caption" color="text.secondary">
           A size that is a little off can be put right afterwards by one sticker that you measure.
         </Typography>

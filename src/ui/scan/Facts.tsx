@@ -5,7 +5,18 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import type { Facts as Said } from '../../core/scan/correct';
-import { confirm, eachItsOwn, grid, inLineWith, join, remove, sameAs, tell } from '../../core/scan/correct';
+import {
+  confirm,
+  eachItsOwn,
+  grid,
+  inLineWith,
+  join,
+  remove,
+  resize,
+  sameAs,
+  tell,
+  usedUp,
+} from '../../core/scan/correct';
 import { KIND_NAMES, SHAPES, WRITABLE, traits } from '../../core/kit/kinds';
 import { counted } from '../../core/spread/voice';
 import { GLASS } from '../theme';
@@ -33,6 +44,7 @@ export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
             ? `${doubtful} of them in doubt: look at those first.`
             : 'Choose one, in the picture or below, to say what it is.'}
         </Typography>
+        <UsedUp ids={usedUp(sheet.stickers)} onRemove={(ids) => correct((all) => remove(all, ids))} onShow={select} />
       </Box>
     );
   const say = (facts: Said) => correct((all) => tell(all, selected, facts));
@@ -90,6 +102,16 @@ export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
           onChange={(e) => say({ rows: Math.max(0, Math.min(60, Math.floor(Number(e.target.value)))) })}
           sx={{ width: 80 }}
         />
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        {(['w', 'h'] as const).map((side) => (
+          <Millimeters
+            key={`${key} ${side} ${first[side]}`}
+            label={side === 'w' ? 'Width, mm' : 'Height, mm'}
+            value={chosen.every((s) => s[side].toFixed(1) === first[side].toFixed(1)) ? first[side] : null}
+            onSay={(mm) => correct((all) => resize(all, selected, { [side]: mm }))}
+          />
+        ))}
       </Box>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Told
@@ -154,6 +176,55 @@ function Told({ label, value, onSay }: { label: string; value: string; onSay: (t
       slotProps={{ htmlInput: { maxLength: 100 } }}
       sx={{ flex: 1 }}
     />
+  );
+}
+
+/** A length that is said when its field is left, or Enter is pressed; null: the chosen ones differ. */
+function Millimeters({ label, value, onSay }: { label: string; value: number | null; onSay: (mm: number) => void }) {
+  const shown = value === null ? '' : value.toFixed(1);
+  const [text, setText] = useState(shown);
+  const mm = Number(text.replace(',', '.'));
+  const isLength = mm >= 2 && mm <= 400;
+  const say = () => text !== shown && isLength && onSay(mm);
+  return (
+    <TextField
+      size="small"
+      label={label}
+      value={text}
+      error={text !== '' && !isLength}
+      placeholder={value === null ? 'mixed' : undefined}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={say}
+      onKeyDown={(e) => e.key === 'Enter' && say()}
+      slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 6 } }}
+      sx={{ flex: 1 }}
+    />
+  );
+}
+
+/** Places without print, as large as printed stickers: one press takes all of them off. */
+function UsedUp({
+  ids,
+  onRemove,
+  onShow,
+}: {
+  ids: readonly number[];
+  onRemove: (ids: readonly number[]) => void;
+  onShow: (ids: readonly number[]) => void;
+}) {
+  if (!ids.length) return null;
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', mt: 0.5 }}>
+      <Typography variant="body2">
+        {ids.length === 1 ? 'One place looks used up.' : `${ids.length} places look used up.`}
+      </Typography>
+      <Button size="small" onClick={() => onShow(ids)}>
+        Show
+      </Button>
+      <Button size="small" onClick={() => onRemove(ids)}>
+        {ids.length === 1 ? 'Remove it' : 'Remove them'}
+      </Button>
+    </Box>
   );
 }
 

@@ -3,27 +3,42 @@ import Button from '@mui/material/Button';
 import type { PointerEvent } from 'react';
 import { useState } from 'react';
 import { useStore } from 'zustand';
-import { add, reshape } from '../../core/scan/correct';
+import { add, inLine, reshape } from '../../core/scan/correct';
 import type { Rect } from '../../core/measure/rect';
+import { intersect } from '../../core/measure/rect';
 import { traits } from '../../core/kit/kinds';
 import type { Grip } from '../drag/use-grip';
+import { pointIn } from '../drag/point-in';
 import { drawnBy, useGrip } from '../drag/use-grip';
 import { GLASS } from '../theme';
 import type { Scan } from './SheetList';
 import type { ScanSheet } from './store';
+import { useZoom } from './use-zoom';
 
 type Edge = 'left' | 'right' | 'top' | 'bottom';
-/** An edge of a sticker; null: one that is drawn anew. */
-type Held = { readonly id: number; readonly edge: Edge; readonly rect: Rect } | null;
+/** An edge of a sticker, one that is drawn anew, or what is drawn round several to choose them. */
+type Held =
+  | { readonly what: 'edge'; readonly id: number; readonly edge: Edge; readonly rect: Rect }
+  | { readonly what: 'new' }
+  | { readonly what: 'round'; readonly more: boolean };
 
 const SMALLEST = 2;
 
-/** The sheet from above with the outlines that were found: to choose, to move an edge, to draw one that is missing. */
+/**
+ * The sheet from above with the outlines that were found: to choose, one or all that a frame is drawn round, to move an
+ * edge, to draw one that is missing.
+ */
 export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
   const { selected, select, correct, setSheet } = useStore(scan);
   const [drawing, setDrawing] = useState(false);
   const { width, height, stickers } = sheet;
-  const shaped = (g: Grip<Held>): Rect => (g.what ? withEdge(g.what.rect, g.what.edge, g.at) : drawnBy(g));
+  const shaped = (g: Grip<Held>): Rect => {
+    const { what } = g;
+    if (what.what !== 'edge') return drawnBy(g);
+    const others = stickers.filter((s) => s.id !== what.id);
+    const at = { x: inLine(g.at.x, 'across', others), y: inLine(g.at.y, 'down', others) };
+    return withEdge(what.rect, what.edge, at);
+  };
   const {
     grip,
     hold,
@@ -31,14 +46,24 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
   } = useGrip<Held>({
     onDrop: (g) => {
       const rect = shaped(g);
-      if (rect.w <= SMALLEST || rect.h <= SMALLEST) return;
       const { what } = g;
-      if (what) return correct((all) => reshape(all, what.id, rect));
+      if (what.what === 'round') {
+        const round = stickers.filter((s) => intersect(s, rect)).map((s) => s.id);
+        return select(what.more ? [...new Set([...selected, ...round])] : round);
+      }
+      if (rect.w <= SMALLEST || rect.h <= SMALLEST) return;
+      if (what.what === 'edge') return correct((all) => reshape(all, what.id, rect));
       correct((all) => add(all, rect));
       select([Math.max(0, ...stickers.map((s) => s.id)) + 1]);
       setDrawing(false);
     },
   });
+  const zoom = useZoom(pen.ref, width, height);
+  // the chosen ones lie on top, with their handles
+  const ordered = [
+    ...stickers.filter((s) => !selected.includes(s.id)),
+    ...stickers.filter((s) => selected.includes(s.id)),
+  ];
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, flex: 1, minWidth: 0, minHeight: 0 }}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
@@ -56,20 +81,41 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
         <Button size="small" onClick={() => setSheet(sheet.id, { state: 'asking' })}>
           Corners and size
         </Button>
+        <Box sx={{ ml: 'auto', display: 'flex' }} role="group" aria-label="Zoom">
+          <Button size="small" onClick={zoom.closer} aria-label="Closer" sx={{ minWidth: 32 }}>
+            +
+          </Button>
+          <Button
+            size="small"
+            onClick={zoom.farther}
+            aria-label="Farther"
+            disabled={zoom.times <= 1}
+            sx={{ minWidth: 32 }}
+          >
+            −
+          </Button>
+          <Button size="small" onClick={zoom.whole} disabled={zoom.times <= 1}>
+            Whole sheet
+          </Button>
+        </Box>
       </Box>
       <svg
         {...pen}
-        viewBox={`0 0 ${width} ${height}`}
+        viewBox={zoom.viewBox}
+        onWheel={(e) => zoom.onWheel(e, pointIn(pen.ref.current, e))}
         style={{ flex: 1, minHeight: 0, minWidth: 0, cursor: drawing ? 'crosshair' : 'default', touchAction: 'none' }}
         role="group"
         aria-label="The sheet with its stickers"
         data-testid="overlay"
-        onPointerDown={(e) => drawing && hold(e, null)}
+        onPointerDown={(e) => {
+          const more = e.shiftKey || e.ctrlKey || e.metaKey;
+          hold(e, drawing ? { what: 'new' } : { what: 'round', more });
+        }}
       >
         {sheet.picture && <image href={sheet.picture} width={width} height={height} preserveAspectRatio="none" />}
-        {stickers.map((s) => {
+        {ordered.map((s) => {
           const chosen = selected.includes(s.id);
-          const rect = grip?.what?.id === s.id ? shaped(grip) : s;
+          const rect = grip?.what.what === 'edge' && grip.what.id === s.id ? shaped(grip) : s;
           const doubtful = s.doubts.length > 0;
           return (
             <g
@@ -77,6 +123,7 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
               data-testid="outline"
               onPointerDown={(e) => {
                 if (drawing) return;
+                e.stopPropagation();
                 const more = e.shiftKey || e.ctrlKey || e.metaKey;
                 select(more ? (chosen ? selected.filter((id) => id !== s.id) : [...selected, s.id]) : [s.id]);
               }}
@@ -91,16 +138,20 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
                 fill={chosen ? GLASS.amber : 'transparent'}
                 fillOpacity=".16"
                 stroke={chosen ? GLASS.amber : doubtful ? GLASS.cranberry : GLASS.bottle}
-                strokeWidth={chosen ? 0.9 : 0.6}
+                strokeWidth={(chosen ? 0.9 : 0.6) / Math.sqrt(zoom.times)}
                 strokeDasharray={doubtful && !chosen ? '1.6 1' : undefined}
               />
               {chosen && selected.length === 1 && (
-                <Handles rect={rect} onHold={(e, edge) => hold(e, { id: s.id, edge, rect: s })} />
+                <Handles
+                  rect={rect}
+                  size={1 / zoom.times}
+                  onHold={(e, edge) => hold(e, { what: 'edge', id: s.id, edge, rect: s })}
+                />
               )}
             </g>
           );
         })}
-        {grip?.what === null && (
+        {grip && grip.what.what !== 'edge' && (
           <rect {...svgRect(shaped(grip))} fill={GLASS.amber} fillOpacity=".2" stroke={GLASS.amber} strokeWidth=".6" />
         )}
       </svg>
@@ -124,7 +175,15 @@ function withEdge({ x, y, w, h }: Rect, edge: Edge, p: { x: number; y: number })
   }
 }
 
-function Handles({ rect: { x, y, w, h }, onHold }: { rect: Rect; onHold: (e: PointerEvent, edge: Edge) => void }) {
+function Handles({
+  rect: { x, y, w, h },
+  size,
+  onHold,
+}: {
+  rect: Rect;
+  size: number;
+  onHold: (e: PointerEvent, edge: Edge) => void;
+}) {
   const places: readonly (readonly [Edge, number, number])[] = [
     ['left', x, y + h / 2],
     ['right', x + w, y + h / 2],
@@ -136,10 +195,10 @@ function Handles({ rect: { x, y, w, h }, onHold }: { rect: Rect; onHold: (e: Poi
       key={edge}
       cx={cx}
       cy={cy}
-      r="1.5"
+      r={1.5 * size}
       fill={GLASS.paper}
       stroke={GLASS.amber}
-      strokeWidth=".5"
+      strokeWidth={0.5 * size}
       style={{ cursor: edge === 'left' || edge === 'right' ? 'ew-resize' : 'ns-resize' }}
       onPointerDown={(e) => {
         e.stopPropagation();

@@ -15,14 +15,22 @@ const DOUBT: Readonly<Record<Doubt, string>> = {
   glare: 'light shines on it',
   parting: 'is it one sticker?',
   kind: 'what is it?',
+  used: 'used up already?',
 };
 
-/** The designs of a sheet, those that are doubtful first; a click chooses all copies. */
+/** The designs of a sheet, those that are doubtful first; a click chooses all copies, with Shift or Ctrl beside
+ * what is chosen already. */
 export function StickerList({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
   const { selected, select } = useStore(scan);
   const designs = [...new Set(sheet.stickers.map((s) => s.design))].map((design) =>
     sheet.stickers.filter((s) => s.design === design),
   );
+  const choose = (copies: readonly Sticker[], more: boolean) => {
+    const ids = copies.map((c) => c.id);
+    if (!more) return select(ids);
+    const others = selected.filter((id) => !ids.includes(id));
+    select(ids.every((id) => selected.includes(id)) ? others : [...others, ...ids]);
+  };
   const doubtful = (copies: readonly Sticker[]) => copies.some((s) => s.doubts.length);
   const ordered = [...designs.filter(doubtful), ...designs.filter((d) => !doubtful(d))];
   return (
@@ -39,7 +47,7 @@ export function StickerList({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
           <li key={s.design}>
             <ButtonBase
               data-testid="design"
-              onClick={() => select(copies.map((c) => c.id))}
+              onClick={(e) => choose(copies, e.shiftKey || e.ctrlKey || e.metaKey)}
               aria-pressed={chosen}
               sx={{
                 width: '100%',

@@ -83,6 +83,34 @@ it('asks how large a sheet is whose picture does not tell, and reads it then', a
   expect(scan.getState().sheets[0]?.state).toBe('read');
 });
 
+it('asks for the corners where no sheet was told from what is behind it, but on a picture that is cut to the sheet', async () => {
+  const wide = { width: 2550, height: 3300 };
+  const answers = new Map([
+    ['glass.jpg', opened({ sure: false, ...wide })],
+    ['cropped.jpg', opened({ sure: false })],
+  ]);
+  const { scan } = played({ open: async (f) => answers.get(f.name) ?? opened() });
+  scan.getState().add([file('glass.jpg'), file('cropped.jpg')]);
+  await settled();
+  expect(scan.getState().sheets.map((s) => s.state)).toEqual(['asking', 'read']);
+});
+
+it('corners that are moved keep the picture’s scale, and what was read comes back as it was', async () => {
+  const { scan } = played();
+  scan.getState().add([file('one.jpg')]);
+  await settled();
+  scan.getState().correct((all) => tell(all, [1], { words: 'tide' }));
+  const read = scan.getState().sheets[0];
+  scan.getState().setSheet(1, { state: 'asking' });
+  const [a, b, c, d] = corners;
+  scan.getState().setSheet(1, { corners: [a, { ...b, x: 1210 }, { ...c, x: 1210 }, d] });
+  expect(scan.getState().sheets[0]).toMatchObject({ state: 'asking', width: 101.6, height: 177.8 });
+  scan.getState().setSheet(1, { width: 90 });
+  expect(scan.getState().sheets[0]).toMatchObject({ width: 90, height: 177.8 });
+  scan.getState().backToStickers(1);
+  expect(scan.getState().sheets[0]).toEqual(read);
+});
+
 it('says of each picture by itself what is wrong with it', async () => {
   const { scan } = played({
     open: async (f) => {

@@ -2,7 +2,7 @@ import { createStore } from 'zustand/vanilla';
 import type { Sticker } from '../../core/scan/correct';
 import { stickerOf } from '../../core/scan/correct';
 import { cardLengths } from '../../core/scan/bank-card';
-import type { Quad } from '../../core/scan/homography';
+import type { Point, Quad } from '../../core/scan/homography';
 import type { KnownLength } from '../../core/scan/known-length';
 import { sizeByLengths } from '../../core/scan/known-length';
 import type { ScanStep } from '../../core/scan/read-sheet';
@@ -30,6 +30,8 @@ export interface ScanSheet {
   readonly picture: string | null;
   readonly stickers: readonly Sticker[];
   readonly past: Past<readonly Sticker[]>;
+  /** as it was before its corners were looked at again */
+  readonly before: ScanSheet | null;
 }
 
 /** What its owner tells of a sheet before it is read. */
@@ -43,6 +45,8 @@ export interface ScanState {
   readonly show: (id: number) => void;
   readonly select: (ids: readonly number[]) => void;
   readonly setSheet: (id: number, change: Partial<Told>) => void;
+  /** from its corners back to what was read, as it was */
+  readonly backToStickers: (id: number) => void;
   /** reads the sheet, with its corners and size as they are now */
   readonly read: (id: number) => void;
   /** one correction, which can be undone */
@@ -59,6 +63,18 @@ const MM_PER_INCH = 25.4;
 /** A sheet whose size nobody knows yet, mm: the usual one. From memory. */
 const USUAL = [127, 178] as const;
 
+/** A glass is wider, mm; a picture that shows less of it was cut to the sheet. From memory. */
+const GLASS_WIDTH = 200;
+const isCropped = ({ width, height, dpi }: Opened): boolean =>
+  dpi !== null && (Math.min(width, height) / dpi) * MM_PER_INCH < GLASS_WIDTH;
+
+/** How large a sheet is in a picture of a known resolution, mm, to a tenth. */
+function sizeByDpi([a, b, c, d]: Quad, dpi: number): { width: number; height: number } {
+  const long = (p: Point, q: Point): number => Math.hypot(q.x - p.x, q.y - p.y);
+  const mm = (px: number): number => Math.round((px / dpi) * MM_PER_INCH * 10) / 10;
+  return { width: mm((long(a, b) + long(d, c)) / 2), height: mm((long(a, d) + long(b, c)) / 2) };
+}
+
 /** The sheet with the size that a card or a ruler beside it tells, to a tenth of a millimeter. */
 function sized(sheet: ScanSheet): ScanSheet {
   const { sizeBy, card, rulers, corners } = sheet;
@@ -66,6 +82,14 @@ function sized(sheet: ScanSheet): ScanSheet {
   const size = corners && lengths.length ? sizeByLengths(corners, lengths) : null;
   const tenth = (mm: number): number => Math.round(mm * 10) / 10;
   return size ? { ...sheet, width: tenth(size.width), height: tenth(size.height) } : sheet;
+}
+
+/** Corners that are moved over a picture of a known resolution make the sheet larger or smaller: its scale stays. */
+function told(sheet: ScanSheet, change: Partial<Told>): ScanSheet {
+  const next = { ...sheet, ...change };
+  const dpi = sheet.opened?.dpi ?? null;
+  const isMoved = change.corners && dpi !== null && next.sizeBy === 'typed' && change.width === undefined;
+  return sized(isMoved && next.corners ? { ...next, ...sizeByDpi(next.corners, dpi) } : next);
 }
 
 const words = (error: unknown): string =>
@@ -82,7 +106,7 @@ export const createScan = (start: () => Scanner) =>
     const put = (id: number, change: Partial<ScanSheet>): void =>
       set({ sheets: get().sheets.map((s) => (s.id === id ? { ...s, ...change } : s)) });
     const tell = (id: number, change: Partial<Told>): void =>
-      set({ sheets: get().sheets.map((s) => (s.id === id ? sized({ ...s, ...change }) : s)) });
+      set({ sheets: get().sheets.map((s) => (s.id === id ? told(s, change) : s)) });
     const sheetOf = (id: number | null): ScanSheet | undefined => get().sheets.find((s) => s.id === id);
     const inTurn = (id: number, work: (goesOn: () => boolean) => Promise<void>): void => {
       const mine = round;
@@ -100,15 +124,16 @@ export const createScan = (start: () => Scanner) =>
       put(id, { state: 'opening', said: '' });
       const opened = await worker().open(sheet.file);
       if (!goesOn()) return;
-      const [a, b, c, d] = opened.corners;
-      const across = (Math.hypot(b.x - a.x, b.y - a.y) + Math.hypot(c.x - d.x, c.y - d.y)) / 2;
-      const down = (Math.hypot(d.x - a.x, d.y - a.y) + Math.hypot(c.x - b.x, c.y - b.y)) / 2;
-      const mm = (px: number): number => Math.round((px / (opened.dpi as number)) * MM_PER_INCH * 10) / 10;
-      const known = opened.dpi !== null;
-      const [width, height] = known ? [mm(across), mm(down)] : across > down ? [USUAL[1], USUAL[0]] : USUAL;
-      put(id, { opened, corners: opened.corners, width, height, state: known ? 'waiting' : 'asking' });
-      if (!known && opened.card) tell(id, { sizeBy: 'card', card: opened.card });
-      if (known) await read(id, goesOn);
+      const { dpi, corners } = opened;
+      const [a, b, , d] = corners;
+      const isWide = Math.hypot(b.x - a.x, b.y - a.y) > Math.hypot(d.x - a.x, d.y - a.y);
+      const usual = { width: isWide ? USUAL[1] : USUAL[0], height: isWide ? USUAL[0] : USUAL[1] };
+      const { width, height } = dpi === null ? usual : sizeByDpi(corners, dpi);
+      // where no sheet was told from what is behind it, its owner is asked before it is read
+      const isClear = dpi !== null && (opened.sure || isCropped(opened));
+      put(id, { opened, corners: opened.corners, width, height, state: isClear ? 'waiting' : 'asking' });
+      if (dpi === null && opened.card) tell(id, { sizeBy: 'card', card: opened.card });
+      if (isClear) await read(id, goesOn);
     };
     const read = async (id: number, goesOn: () => boolean): Promise<void> => {
       const sheet = sheetOf(id);
@@ -127,6 +152,7 @@ export const createScan = (start: () => Scanner) =>
         picture: URL.createObjectURL(picture),
         stickers: found.pieces.map((p, i) => stickerOf(p, i + 1)),
         past: NO_PAST,
+        before: null,
       });
       if (get().current === null) set({ current: id, selected: [] });
     };
@@ -151,13 +177,23 @@ export const createScan = (start: () => Scanner) =>
           picture: null,
           stickers: [],
           past: NO_PAST,
+          before: null,
         }));
         set({ sheets: [...get().sheets, ...added], current: get().current ?? added[0]?.id ?? null });
         for (const { id } of added) inTurn(id, (goesOn) => open(id, goesOn));
       },
       show: (id) => set({ current: id, selected: [] }),
       select: (selected) => set({ selected }),
-      setSheet: tell,
+      setSheet: (id, change) => {
+        // what was read keeps its corners till it is read again
+        const sheet = sheetOf(id);
+        if (change.state === 'asking' && sheet?.state === 'read') put(id, { before: sheet });
+        tell(id, change);
+      },
+      backToStickers: (id) => {
+        const before = sheetOf(id)?.before;
+        if (before) put(id, { ...before, before: null });
+      },
       read: (id) =>
         inTurn(id, async (goesOn) => {
           const sheet = sheetOf(id);

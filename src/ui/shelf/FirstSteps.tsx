@@ -36,16 +36,20 @@ export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport
         </Step>
         <Step n={2} name="Your kit" done={has.kit}>
           <Typography variant="body2">
-            Begin with what such a kit usually has, and correct it later; or import its list.
+            A scan or a photo of its sheets brings every sticker with its size and picture. Or begin with what such a
+            kit usually has, and correct it later.
           </Typography>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
             <Button
+              component={Link}
+              href="/scan"
               size="small"
               variant={has.kit ? 'outlined' : 'contained'}
               color={has.kit ? 'primary' : 'secondary'}
-              disabled={busy}
-              onClick={() => add('my full kit', 'full')}
             >
+              Scan a kit
+            </Button>
+            <Button size="small" variant="outlined" disabled={busy} onClick={() => add('my full kit', 'full')}>
               A full kit
             </Button>
             <Button size="small" variant="outlined" disabled={busy} onClick={() => add('my mini kit', 'mini')}>
@@ -59,7 +63,7 @@ export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport
         <Step n={3} name="The week’s items" done={has.items}>
           <Typography variant="body2">
             {has.items
-              ? `${next?.items} ${next?.items === 1 ? 'item waits' : 'items wait'} in next week so far.`
+              ? `${next?.items} ${next?.items === 1 ? 'item' : 'items'} to place next week.`
               : 'Type them, a line each: “vet thu 16:30”, “laundry every mon”. A calendar can be followed, too.'}
           </Typography>
           <Button
