@@ -1,6 +1,8 @@
 import { FLATBED, PHONE, scanned } from '../demo/scanner-service/device';
 import { madeUpSheet } from '../demo/scanner-service/made-up-sheets';
 import { expect } from '@playwright/test';
+import { taken } from '../tests/desk/device';
+import { deskSheet } from '../tests/desk/sheets';
 import { chooseFiles, test } from './hobnail';
 
 const sheet = madeUpSheet('boxes', 3);
@@ -92,5 +94,47 @@ test('a bank card beside the sheet tells its size; a corner is moved by keys', a
   await page.getByRole('radio', { name: 'By a bank card in the picture' }).check();
   await page.getByRole('button', { name: 'Read this sheet' }).click();
   await expect(page.getByTestId('outline')).toHaveCount(sheet.stickers.length, { timeout: 60_000 });
+  expect(complaints).toEqual([]);
+});
+
+test('used-up places go in one press, a size is typed, several are chosen by a frame', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  await page.goto(`${hobnail.url}/scan`);
+  const { bytes } = await taken(deskSheet('used up, weeded', 2), 'flatbed, white lid');
+  await chooseFiles(page, 'sheet-files', { name: 'desk.jpg', mimeType: 'image/jpeg', buffer: bytes });
+  const outlines = page.getByTestId('outline');
+  await expect(outlines.first()).toBeVisible({ timeout: 60_000 });
+  const found = await outlines.count();
+  const asked = page.getByText(/places look used up/);
+  const used = Number((await asked.textContent())?.match(/^\d+/)?.[0]);
+  await page.getByRole('button', { name: 'Remove them' }).click();
+  await expect(outlines).toHaveCount(found - used);
+  await expect(asked).toHaveCount(0);
+
+  await page.getByTestId('design').first().click();
+  await page.getByLabel('Width, mm').fill('36.5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Width, mm')).toHaveValue('36.5');
+  await page.keyboard.press('Escape');
+
+  const sheet = (await page.getByTestId('overlay').boundingBox())!;
+  await page.mouse.move(sheet.x + sheet.width / 2, sheet.y + sheet.height - 4);
+  await page.mouse.wheel(0, -300);
+  await expect(page.getByRole('button', { name: 'Whole sheet' })).toBeEnabled();
+  await page.getByRole('button', { name: 'Whole sheet' }).click();
+  await page.mouse.move(sheet.x + 3, sheet.y + sheet.height - 3);
+  await page.mouse.down();
+  await page.mouse.move(sheet.x + sheet.width - 3, sheet.y + 3, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('heading', { name: `${found - used} stickers` })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Corners and size' }).click();
+  await expect(page.getByRole('button', { name: 'Read again, without 2 corrections' })).toBeVisible();
+  await page.getByRole('button', { name: 'Turn it by 90°' }).click();
+  await page.keyboard.press('Escape');
+  await expect(outlines).toHaveCount(found - used);
   expect(complaints).toEqual([]);
 });

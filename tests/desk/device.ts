@@ -189,14 +189,14 @@ export async function taken(sheet: DeskSheet, device: string): Promise<DeskShot>
 /** Where the corners would be without the lens's bow, px. */
 function cornersOf(
   { width: w, height: h }: DeskSheet,
-  { dpi, around, askew, slope }: Way,
+  { dpi, askew, slope }: Way,
   width: number,
   height: number,
   r: () => number,
 ): Quad {
   const turn = ((2 * r() - 1) * askew * Math.PI) / 180;
   const [sx, sy] = [(2 * r() - 1) * slope, (2 * r() - 1) * slope];
-  const k = (dpi / MM) * (around ? 0.985 - 0.3 * slope : 1);
+  const k = (dpi / MM) * (1 - 0.3 * slope);
   return (
     [
       [-1, -1],

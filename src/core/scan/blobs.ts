@@ -114,7 +114,7 @@ function clearRim(set: Uint8Array, width: number, height: number, rim: number): 
       if (x < rim || y < rim || x >= width - rim || y >= height - rim) set[y * width + x] = 0;
 }
 
-/** Paper between round stickers whose prints touch is closed in by them: its sides are hollow. It is no part of them. */
+/** Paper between round stickers whose prints touch is closed in by them; it has hollow sides, and is none of theirs. */
 function clearPockets(
   inside: Uint8Array,
   wall: Uint8Array,

@@ -29,8 +29,6 @@ const MOST = 0.985;
 /** What lies beside it and is smaller is dust, a pencil's end, a crumb. */
 const LEAST_BESIDE = 0.02;
 const MOST_LAID = 6;
-/** Two findings are one where the smaller is so much of the larger. */
-const NEARLY = 0.94;
 
 interface Laid {
   readonly count: number;
@@ -64,20 +62,19 @@ export function findSheet(picture: Raster): FoundSheet {
     if (!rough || areaOf(rough) < thing.count * 0.85 || areaOf(rough) > thing.count * 1.25) return null;
     return alongEdges(picture, back(rough), by * 3);
   };
-  const edges = sheetByEdges(small);
-  const byEdges = edges && { at: closer(picture, back(edges.corners), by), area: areaOf(edges.corners) * by * by };
   const apart = sheet && sheet.count > LEAST * all && sheet.count < MOST * all ? fine(sheet) : null;
   const looked = apart && (apart.map(({ x, y }) => ({ x: x / by - 0.5, y: y / by - 0.5 })) as unknown as Quad);
-  const isApart = looked && isSheet(small, looked);
-  const isSame = apart && byEdges && areaOf(apart) > NEARLY * byEdges.area && areaOf(apart) * NEARLY < byEdges.area;
+  const isApart = looked !== null && isSheet(small, looked);
+  // edges are looked for where what is behind the sheet does not part from it: that takes longer
+  const edges = isApart ? null : sheetByEdges(small);
   // what is dark or colored all round is no sheet's margin, whatever lies on it
-  const corners = byEdges && (!isApart || !isSame) ? byEdges.at : apart && (isApart || isDark(small)) ? apart : null;
+  const corners = edges ? closer(picture, back(edges.corners), by) : isApart || isDark(small) ? apart : null;
   if (!corners) return whole;
   const beside = others
     .filter((o) => o.count > LEAST_BESIDE * all)
     .map(fine)
     .filter((quad) => quad !== null);
-  return { corners, sure: byEdges !== null || isApart === true, card: cardAmong(beside, corners) };
+  return { corners, sure: edges !== null || isApart, card: cardAmong(beside, corners) };
 }
 
 /** Paper is lighter, and paler, CIELAB. */

@@ -24,7 +24,7 @@ const MOVES = [
   [0, 0.006],
   [0, -0.006],
 ] as const;
-const ROUNDS = 10;
+const ROUNDS = 6;
 const STRONG = 30;
 /** The colors on both sides of an edge differ by so much; a shadow in a crack is so much darker, CIELAB. */
 const DIFFERS = 1.1;

@@ -23,7 +23,7 @@ import { shapeOf } from './shape-of';
 import type { Share } from './share';
 import { isCut } from './share';
 import { splitAll } from './split';
-import { usedPlaces } from './used-places';
+import { isBare, usedPlaces } from './used-places';
 import type { FlatSheet } from './straighten';
 
 export const SCAN_STEPS = ['light', 'lines', 'outlines', 'parting', 'measuring'] as const;
@@ -78,6 +78,8 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
 
 type Measured = { readonly share: Share; readonly edges: Edges };
 
+/** Cells at a piece's rim that its own edge smears over. */
+const AT_THE_RIM = 2;
 /** A part of one sticker, so much of it, lies within that one's edges: a shine on foil, a hole in a pattern. */
 const WITHIN = 0.85;
 
@@ -99,7 +101,10 @@ const areaOf = ({ left, top, right, bottom }: Edges): number => (right - left) *
 
 /** The edges where the knife went, if the print reaches beyond it. */
 function withoutBleed(all: readonly Measured[], seen: Seen): readonly Measured[] {
-  const printed = all.filter(({ share, edges }) => isPrinted(share, edges, seen));
+  // a bare place is as large as the knife made it: what lies round it is not of it
+  const printed = all.filter(
+    ({ share, edges }) => isPrinted(share, edges, seen) && !isBare(lookOf(share, edges, seen), AT_THE_RIM),
+  );
   const bleed = bleedOf(
     printed.map(({ edges }) => edges),
     seen.planes,

@@ -45,8 +45,8 @@ const RIM = 4;
 
 /**
  * Gathers equal designs: for each look the number of its design, in the order in which they first come. A sticker is of
- * a design when it is like half of those of its copies that it is held against, or more: of a chain of neighbors the ends may be
- * two designs. Parting copies costs a key, joining designs loses one's picture.
+ * a design when it is like half of those of its copies that it is held against, or more: of a chain of neighbors the
+ * ends may be two designs. Parting copies costs a key, joining designs loses one's picture.
  */
 export function designsOf(looks: readonly Look[]): number[] {
   const means = looks.map(meanOf);

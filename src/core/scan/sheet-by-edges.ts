@@ -10,6 +10,8 @@ import { straightLines } from './straight-lines';
 /** So many lines of each way are looked at, and so many of those that part colors best are tried as sides. */
 const LINES = 90;
 const SIDES = 20;
+/** On a busy table fewer, each of them settled. */
+const BUSY_SIDES = 12;
 /** Of lines that lie so near to one another, px, no more than so many. */
 const CLOSE = 6;
 const ALIKE = 2;
@@ -73,7 +75,7 @@ const sidesOf = (planes: LabPlanes, upright: boolean, { isEven }: Beside): Probe
     .map((p) => ({ p, much: worth(p) }))
     .sort((p, q) => q.much - p.much)
     .filter(({ p }, i, all) => all.slice(0, i).filter((o) => Math.abs(o.p.line.at - p.line.at) < CLOSE).length < ALIKE)
-    .slice(0, SIDES)
+    .slice(0, isEven ? SIDES : BUSY_SIDES)
     .flatMap(({ p }) => (isEven ? [p] : [p, settled(planes, p)]))
     .sort((p, q) => p.line.at - q.line.at);
 

@@ -6,8 +6,8 @@ const PLAIN = 1.6;
 const LIGHT = 78;
 const COLORED = 26;
 /** Stickers of one size differ by less, mm. */
-const SAME = 0.9;
-/** Cells at the rim that are not looked at. */
+const SAME = 1.2;
+/** Cells at the rim that are not looked at: print that was left beside a place may show there. */
 const RIM = 4;
 
 /**
@@ -16,7 +16,7 @@ const RIM = 4;
  * @returns numbers of those looks
  */
 export function usedPlaces(looks: readonly Look[]): Set<number> {
-  const bare = looks.map(isBare);
+  const bare = looks.map((look) => isBare(look, RIM));
   const used = looks.flatMap((look, i) =>
     bare[i] && looks.some((o, k) => !bare[k] && Math.abs(o.w - look.w) < SAME && Math.abs(o.h - look.h) < SAME)
       ? [i]
@@ -25,12 +25,13 @@ export function usedPlaces(looks: readonly Look[]): Set<number> {
   return new Set(used);
 }
 
-function isBare({ columns, rows, cells }: Look): boolean {
+/** Whether nothing is printed on it. @param rim cells at its rim that are not looked at */
+export function isBare({ columns, rows, cells }: Look, rim: number): boolean {
   const sums = [0, 0, 0];
   const squares = [0, 0, 0];
   let n = 0;
-  for (let y = RIM; y < rows - RIM; y++)
-    for (let x = RIM; x < columns - RIM; x++) {
+  for (let y = rim; y < rows - rim; y++)
+    for (let x = rim; x < columns - rim; x++) {
       n++;
       for (let c = 0; c < 3; c++) {
         const value = cells[3 * (y * columns + x) + c] as number;

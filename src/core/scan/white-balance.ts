@@ -8,7 +8,7 @@ const CELL = 8;
 const LIGHTEST = 0.02;
 const GLARE = 0.002;
 /** Light is no more colored than this, largest channel over least; what is more so is a colored paper without white. */
-const COLORED = 1.75;
+const COLORED = 2.2;
 /** Paper is no darker in a picture that can be read, linear light. */
 const DIM = 0.18;
 /** What white paper sends back, linear light. From memory. */
