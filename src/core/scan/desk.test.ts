@@ -51,7 +51,7 @@ const readOf = async (sheet: keyof typeof sheets, device: string) => {
 };
 
 it('print beyond the knife’s line is no part of a sticker', async () => {
-  const { pieces } = await readOf('covers', 'flatbed, white lid');
+  const { pieces } = await readOf('covers', 'flatbed, dark lid');
   expect(pieces).toHaveLength(sheets.covers.stickers.length);
   for (const s of sheets.covers.stickers) {
     const own = pieces.find((p) => Math.hypot(p.x + p.w / 2 - s.x - s.w / 2, p.y + p.h / 2 - s.y - s.h / 2) < 1);
@@ -61,7 +61,7 @@ it('print beyond the knife’s line is no part of a sticker', async () => {
 });
 
 it('seven covers with a word each are seven designs', async () => {
-  const { pieces } = await readOf('covers', 'flatbed, white lid');
+  const { pieces } = await readOf('covers', 'flatbed, dark lid');
   const covers = pieces.filter((p) => p.h > 9);
   expect(new Set(covers.map((p) => p.design)).size).toBe(
     new Set(sheets.covers.stickers.filter((s) => s.h > 9).map((s) => s.design)).size,
