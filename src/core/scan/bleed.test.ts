@@ -5,14 +5,28 @@ import { labPlanes } from './lab-planes';
 
 const SCALE = 10;
 /** Four prints of 300 × 120 px, each with a thin line so far within its sides. */
-const PRINTS: readonly Edges[] = [0, 1, 2, 3].map((i) => ({ left: 40, right: 340, top: 40 + 160 * i, bottom: 160 + 160 * i })); // prettier-ignore
+const PRINTS: readonly Edges[] = [0, 1, 2, 3].map((i) => ({
+  left: 40,
+  right: 340,
+  top: 40 + 160 * i,
+  bottom: 160 + 160 * i,
+}));
 function sheet(lined: readonly (readonly [left: number, top: number, right: number, bottom: number] | null)[]) {
   const picture = blankPicture(380, 700, '#fdfdfb');
   PRINTS.forEach(({ left, top, right, bottom }, i) => {
     paint(picture, { x: left, y: top, w: right - left, h: bottom - top }, '#6fa0a0');
     const line = lined[i];
     if (line)
-      frame(picture, { x: left + line[0], y: top + line[1], w: right - left - line[0] - line[2], h: bottom - top - line[1] - line[3] }, '#4f7878'); // prettier-ignore
+      frame(
+        picture,
+        {
+          x: left + line[0],
+          y: top + line[1],
+          w: right - left - line[0] - line[2],
+          h: bottom - top - line[1] - line[3],
+        },
+        '#4f7878',
+      );
   });
   return labPlanes(picture);
 }

@@ -2,8 +2,8 @@ import { blankPicture, paint } from '../../../tests/pictures';
 import { whitened } from './white-balance';
 
 const sheet = (paper: string, sticker: string) => {
-  const picture = blankPicture(400, 400, paper as `#${string}`);
-  paint(picture, { x: 100, y: 100, w: 150, h: 150 }, sticker as `#${string}`);
+  const picture = blankPicture(400, 400, paper);
+  paint(picture, { x: 100, y: 100, w: 150, h: 150 }, sticker);
   return { ...picture, scale: 10 };
 };
 const at = ({ data, width }: ReturnType<typeof whitened>, x: number, y: number): number[] => [
