@@ -38,7 +38,8 @@ interface Laid {
 /**
  * Finds the corners of a sheet that lies on a table or on a scanner's glass: what is like the picture's rim, and hangs
  * together with it, is behind the sheet; the rest is brought down to the four corners of its hull, and each side is
- * laid anew through the steps of light that are found along it.
+ * laid anew through the steps of light that are found along it. Where that is no sheet, as on a lid as white as it is,
+ * its edges are looked for.
  */
 export function findSheet(picture: Raster): FoundSheet {
   const by = Math.max(1, Math.ceil(Math.max(picture.width, picture.height) / LOOKED_AT));

@@ -1,42 +1,32 @@
 import { hexOfLab } from '../color/color';
-import type { Backing } from './backing';
 import { backingOf } from './backing';
 import type { Blobs } from './blobs';
 import { blobsOf } from './blobs';
-import { bleedOf } from './bleed';
 import { colorsOf } from './colors-of';
-import type { Die } from './dies';
 import { dieOf, diesOf } from './dies';
 import type { Edges } from './edges';
 import { edgesOf } from './edges';
 import { foilOf } from './foil-of';
 import type { Doubt, FoundPiece, ReadSheet } from './found';
 import { kindOf } from './kind-of';
-import type { LabPlanes } from './lab-planes';
 import { labPlanes } from './lab-planes';
-import type { Marks } from './marks';
+import { lookOf } from './look-of';
 import { leastUnlike, marksOf } from './marks';
 import { rowsOf } from './rows-of';
-import type { Look } from './same-design';
-import { CELLS, designsOf } from './same-design';
+import { designsOf } from './same-design';
+import type { Seen } from './seen';
+import { relit } from './seen';
 import { shapeOf } from './shape-of';
 import type { Share } from './share';
 import { isCut } from './share';
 import { splitAll } from './split';
-import { isBare, usedPlaces } from './used-places';
 import type { FlatSheet } from './straighten';
+import type { Measured } from './true-edges';
+import { trueEdges } from './true-edges';
+import { usedPlaces } from './used-places';
 
 export const SCAN_STEPS = ['light', 'lines', 'outlines', 'parting', 'measuring'] as const;
 export type ScanStep = (typeof SCAN_STEPS)[number];
-
-interface Seen {
-  readonly planes: LabPlanes;
-  readonly backing: Backing;
-  readonly marks: Marks;
-  readonly blobs: Blobs;
-  readonly dies: readonly Die[];
-  readonly scale: number;
-}
 
 /**
  * Reads all stickers from a sheet seen straight from above: where each is, how large, its outline, colors, rows, and
@@ -56,9 +46,8 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
   const shares = splitAll(blobs, planes, scale);
   onStep('measuring');
   const seen: Seen = { planes, backing, marks, blobs, dies: diesOf(shares, scale), scale };
-  const measured = inReadingOrder(
-    withoutBleed(outermost(shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) }))), seen),
-  );
+  const found = shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) }));
+  const measured = inReadingOrder(trueEdges(found, seen));
   const looks = measured.map((m) => lookOf(m.share, m.edges, seen));
   const designs = designsOf(looks);
   const places = usedPlaces(looks);
@@ -74,78 +63,6 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
       }),
     ),
   };
-}
-
-type Measured = { readonly share: Share; readonly edges: Edges };
-
-/** Cells at a piece's rim that its own edge smears over. */
-const AT_THE_RIM = 2;
-/** A part of one sticker, so much of it, lies within that one's edges: a shine on foil, a hole in a pattern. */
-const WITHIN = 0.85;
-
-/** Those that lie within no larger one: stickers lie beside one another. */
-const outermost = (all: readonly Measured[]): readonly Measured[] =>
-  all.filter(
-    ({ edges: own }) =>
-      !all.some(({ edges: e }) => {
-        const [w, h] = [
-          Math.min(own.right, e.right) - Math.max(own.left, e.left),
-          Math.min(own.bottom, e.bottom) - Math.max(own.top, e.top),
-        ];
-        const area = areaOf(own);
-        return areaOf(e) > area && w > 0 && h > 0 && w * h >= WITHIN * area;
-      }),
-  );
-
-const areaOf = ({ left, top, right, bottom }: Edges): number => (right - left) * (bottom - top);
-
-/** The edges where the knife went, if the print reaches beyond it. */
-function withoutBleed(all: readonly Measured[], seen: Seen): readonly Measured[] {
-  // a bare place is as large as the knife made it: what lies round it is not of it
-  const printed = all.filter(
-    ({ share, edges }) => isPrinted(share, edges, seen) && !isBare(lookOf(share, edges, seen), AT_THE_RIM),
-  );
-  const bleed = bleedOf(
-    printed.map(({ edges }) => edges),
-    seen.planes,
-    seen.scale,
-  );
-  if (!bleed) return all;
-  return all.map((m) => {
-    if (!printed.includes(m)) return m;
-    const { left, top, right, bottom } = m.edges;
-    const edges = {
-      left: left + bleed.left,
-      top: top + bleed.top,
-      right: right - bleed.right,
-      bottom: bottom - bleed.bottom,
-    };
-    return edges.right - edges.left > seen.scale && edges.bottom - edges.top > seen.scale ? { ...m, edges } : m;
-  });
-}
-
-/** Print is what begins at its edges; else the knife's line alone is seen there. */
-function isPrinted({ label }: Share, { left, top, right, bottom }: Edges, { blobs, marks, backing }: Seen): boolean {
-  const { labels, width } = blobs;
-  const differs = leastUnlike(backing.grain);
-  const middle = [Math.round((left + right) / 2), Math.round((top + bottom) / 2)] as const;
-  const depth = 5;
-  let [printed, count] = [0, 0];
-  const at = (x: number, y: number): void => {
-    const i = y * width + x;
-    if (labels[i] !== label) return;
-    count++;
-    if ((marks.unlike[i] as number) > differs) printed++;
-  };
-  for (let x = Math.round(left) + depth; x < right - depth; x += 3) {
-    at(x, Math.round(top) + depth);
-    at(x, Math.round(bottom) - depth);
-  }
-  for (let y = Math.round(top) + depth; y < bottom - depth; y += 3) {
-    at(Math.round(left) + depth, y);
-    at(Math.round(right) - depth, y);
-  }
-  return count > 0 ? printed > count * 0.6 : labels[middle[1] * width + middle[0]] === label;
 }
 
 /** Rows from the top, within a row from the left; a row ends where the next piece lies wholly below it. */
@@ -235,21 +152,6 @@ function outlineOf({ label, x0, x1 }: Share, edges: Edges, { labels, width }: Bl
   return { width: w / scale, height: h / scale, rows, filled: Math.min(1, filled / (w * h)) };
 }
 
-/** As it would be in the best light on the sheet: what a shadow took is given back, and what tinges it taken off. */
-function relit({ planes: { l, a, b, width }, backing }: Seen, x: number, y: number): readonly [number, number, number] {
-  const [bl, ba, bb] = backing.at(x, y);
-  const [light, reds, yellows] = backing.best;
-  const gain = (light + 16) / (bl + 16);
-  const i = y * width + x;
-  const own = ((l[i] as number) + 16) * gain;
-  const tinge = own / (light + 16);
-  return [
-    own - 16,
-    (a[i] as number) * gain - tinge * (ba * gain - reds),
-    (b[i] as number) * gain - tinge * (bb * gain - yellows),
-  ];
-}
-
 const MOST_SAMPLES = 6000;
 
 function samplesOf({ label }: Share, edges: Edges, seen: Seen): Float32Array {
@@ -266,43 +168,6 @@ function samplesOf({ label }: Share, edges: Edges, seen: Seen): Float32Array {
     }
   return Float32Array.from(out);
 }
-
-/** The sticker in cells: each the mean of a window twice as wide, so that it does not matter where they begin. */
-function lookOf(share: Share, edges: Edges, seen: Seen): Look {
-  const { scale } = seen;
-  const [w, h] = [edges.right - edges.left, edges.bottom - edges.top];
-  const [columns, rows] = [w, h].map((px) => Math.max(1, Math.round((px / scale) * CELLS))) as [number, number];
-  const sums = new Float32Array((columns + 1) * (rows + 1) * 3);
-  const counts = new Float32Array((columns + 1) * (rows + 1));
-  const left = Math.ceil(edges.left);
-  const columnOf = Uint16Array.from({ length: Math.max(0, Math.ceil(edges.right) - left) }, (_, i) =>
-    Math.min(columns - 1, Math.floor(((left + i - edges.left) / w) * columns)),
-  );
-  for (let y = Math.ceil(edges.top); y < edges.bottom; y++) {
-    const v = Math.min(rows - 1, Math.floor(((y - edges.top) / h) * rows));
-    for (let i = 0; i < columnOf.length; i++) {
-      const k = v * (columns + 1) + (columnOf[i] as number);
-      const [l, a, b] = relit(seen, left + i, y);
-      counts[k] = (counts[k] as number) + 1;
-      sums[3 * k] = (sums[3 * k] as number) + l;
-      sums[3 * k + 1] = (sums[3 * k + 1] as number) + a;
-      sums[3 * k + 2] = (sums[3 * k + 2] as number) + b;
-    }
-  }
-  const cells = new Float32Array(columns * rows * 3);
-  for (let v = 0; v < rows; v++)
-    for (let u = 0; u < columns; u++) {
-      const k = v * (columns + 1) + u;
-      const n = fourOf(counts, k, columns + 1, 1);
-      for (let c = 0; c < 3; c++)
-        cells[3 * (v * columns + u) + c] = fourOf(sums, 3 * k + c, 3 * (columns + 1), 3) / Math.max(1, n);
-    }
-  return { w: w / scale, h: h / scale, cut: isCut(share), columns, rows, cells };
-}
-
-/** A value and those to its right, below it and between these. */
-const fourOf = (of: Float32Array, i: number, row: number, column: number): number =>
-  (of[i] as number) + (of[i + column] as number) + (of[i + row] as number) + (of[i + row + column] as number);
 
 function rowsOfPiece(edges: Edges, { planes: { l, width }, scale }: Seen): number {
   const [x0, x1, y0, y1] = [edges.left, edges.right, edges.top, edges.bottom].map(Math.round) as [
