@@ -1,5 +1,6 @@
 import { alongEdges } from './along-edges';
 import { cardAmong } from './bank-card';
+import { besideOf } from './beside-sheet';
 import { areaOf, fourCorners, inOrder } from './four-corners';
 import type { Point, Quad } from './homography';
 import { isSheet, sheetByEdges } from './sheet-by-edges';
@@ -65,17 +66,18 @@ export function findSheet(picture: Raster): FoundSheet {
   };
   const apart = sheet && sheet.count > LEAST * all && sheet.count < MOST * all ? fine(sheet) : null;
   const looked = apart && (apart.map(({ x, y }) => ({ x: x / by - 0.5, y: y / by - 0.5 })) as unknown as Quad);
-  const isApart = looked !== null && isSheet(small, looked);
+  const beside = besideOf(small);
+  const isApart = looked !== null && isSheet(small, looked, beside);
   // edges are looked for where what is behind the sheet does not part from it: that takes longer
-  const edges = isApart ? null : sheetByEdges(small);
+  const edges = isApart ? null : sheetByEdges(small, beside);
   // what is dark or colored all round is no sheet's margin, whatever lies on it
   const corners = edges ? closer(picture, back(edges.corners), by) : isApart || isDark(small) ? apart : null;
   if (!corners) return whole;
-  const beside = others
+  const things = others
     .filter((o) => o.count > LEAST_BESIDE * all)
     .map(fine)
     .filter((quad) => quad !== null);
-  return { corners, sure: true, card: cardAmong(beside, corners) };
+  return { corners, sure: true, card: cardAmong(things, corners) };
 }
 
 /** Paper is lighter, and paler, CIELAB. */

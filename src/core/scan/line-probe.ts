@@ -16,7 +16,7 @@ export type Strip = readonly [l: number, a: number, b: number, stray: number];
 const PROBE = 4;
 /** The strips beside a line that are held against each other, px from it. */
 const NEAREST = 3;
-export const FARTHEST = 7;
+const FARTHEST = 7;
 /** How a line is moved and turned, px and px a px, so often; a stronger step counts no more, CIELAB. */
 const MOVES = [
   [1, 0],
@@ -106,7 +106,7 @@ export function settled(planes: LabPlanes, first: Probed): Probed {
   return best;
 }
 
-export const between = (p: Lab | Strip, q: Lab | Strip): number => Math.hypot(q[0] - p[0], q[1] - p[1], q[2] - p[2]);
+const between = (p: Lab | Strip, q: Lab | Strip): number => Math.hypot(q[0] - p[0], q[1] - p[1], q[2] - p[2]);
 
 /** What one side of a figure looks like: how much of it parts two colors or is a shadow. */
 export interface SideLook {

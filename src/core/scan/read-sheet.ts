@@ -10,7 +10,6 @@ import { foilOf } from './foil-of';
 import type { Doubt, FoundPiece, ReadSheet } from './found';
 import { kindOf } from './kind-of';
 import { labPlanes } from './lab-planes';
-import { lookOf } from './look-of';
 import { leastUnlike, marksOf } from './marks';
 import { rowsOf } from './rows-of';
 import { designsOf } from './same-design';
@@ -48,7 +47,7 @@ export function readSheet(flat: FlatSheet, onStep: (step: ScanStep) => void = ()
   const seen: Seen = { planes, backing, marks, blobs, dies: diesOf(shares, scale), scale };
   const found = shares.map((share) => ({ share, edges: edgesOf(share, blobs, planes, backing) }));
   const measured = inReadingOrder(trueEdges(found, seen));
-  const looks = measured.map((m) => lookOf(m.share, m.edges, seen));
+  const looks = measured.map((m) => m.look);
   const designs = designsOf(looks);
   const places = usedPlaces(looks);
   const [l, a, b] = backing.best;

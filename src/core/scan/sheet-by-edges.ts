@@ -1,5 +1,4 @@
 import type { Beside } from './beside-sheet';
-import { besideOf } from './beside-sheet';
 import type { Point, Quad } from './homography';
 import type { LabPlanes } from './lab-planes';
 import type { Probed, SideLook } from './line-probe';
@@ -38,8 +37,7 @@ export interface ByEdges {
  * it, within which the same paper is seen along all four sides. Where what is behind is as light as the sheet only the
  * shadow tells.
  */
-export function sheetByEdges(planes: LabPlanes): ByEdges | null {
-  const beside = besideOf(planes);
+export function sheetByEdges(planes: LabPlanes, beside: Beside): ByEdges | null {
   const [upright, level] = [true, false].map((way) =>
     pairsOf(sidesOf(planes, way, beside), way ? planes.width : planes.height),
   ) as [Pair[], Pair[]];
@@ -108,8 +106,7 @@ function seenOf(looks: readonly SideLook[]): number | null {
 }
 
 /** Whether a figure that was found otherwise has a sheet's sides: paper within them, nothing beside it. */
-export function isSheet(planes: LabPlanes, quad: Quad): boolean {
-  const beside = besideOf(planes);
+export function isSheet(planes: LabPlanes, quad: Quad, beside: Beside): boolean {
   if (beside.isEven && beside.beyond(quad)) return false;
   const looks = quad.map((p, i) => {
     const q = quad[(i + 1) % 4] as Point;

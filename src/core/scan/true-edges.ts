@@ -2,6 +2,7 @@ import { bleedOf } from './bleed';
 import type { Edges } from './edges';
 import { lookOf } from './look-of';
 import { leastUnlike } from './marks';
+import type { Look } from './same-design';
 import type { Seen } from './seen';
 import type { Share } from './share';
 import { isBare } from './used-places';
@@ -10,15 +11,22 @@ import { isBare } from './used-places';
 export interface Measured {
   readonly share: Share;
   readonly edges: Edges;
+  readonly look: Look;
 }
 
 /** Cells at a piece's rim that its own edge smears over. */
 const AT_THE_RIM = 2;
+const measured = (share: Share, edges: Edges, seen: Seen): Measured => ({
+  share,
+  edges,
+  look: lookOf(share, edges, seen),
+});
+
 /** A part of one sticker, so much of it, lies within that one's edges: a shine on foil, a hole in a pattern. */
 const WITHIN = 0.85;
 
 /** Those that lie within no larger one: stickers lie beside one another. */
-const outermost = (all: readonly Measured[]): readonly Measured[] =>
+const outermost = <T extends { readonly edges: Edges }>(all: readonly T[]): readonly T[] =>
   all.filter(
     ({ edges: own }) =>
       !all.some(({ edges: e }) => {
@@ -36,9 +44,7 @@ const areaOf = ({ left, top, right, bottom }: Edges): number => (right - left) *
 /** The edges where the knife went, if the print reaches beyond it. */
 function withoutBleed(all: readonly Measured[], seen: Seen): readonly Measured[] {
   // a bare place is as large as the knife made it: what lies round it is not of it
-  const printed = all.filter(
-    ({ share, edges }) => isPrinted(share, edges, seen) && !isBare(lookOf(share, edges, seen), AT_THE_RIM),
-  );
+  const printed = all.filter(({ share, edges, look }) => isPrinted(share, edges, seen) && !isBare(look, AT_THE_RIM));
   const bleed = bleedOf(
     printed.map(({ edges }) => edges),
     seen.planes,
@@ -54,7 +60,9 @@ function withoutBleed(all: readonly Measured[], seen: Seen): readonly Measured[]
       right: right - bleed.right,
       bottom: bottom - bleed.bottom,
     };
-    return edges.right - edges.left > seen.scale && edges.bottom - edges.top > seen.scale ? { ...m, edges } : m;
+    return edges.right - edges.left > seen.scale && edges.bottom - edges.top > seen.scale
+      ? measured(m.share, edges, seen)
+      : m;
   });
 }
 
@@ -83,5 +91,8 @@ function isPrinted({ label }: Share, { left, top, right, bottom }: Edges, { blob
 }
 
 /** The true edges of stickers: none within another, and each where the knife went. */
-export const trueEdges = (all: readonly Measured[], seen: Seen): readonly Measured[] =>
-  withoutBleed(outermost(all), seen);
+export const trueEdges = (all: readonly Omit<Measured, 'look'>[], seen: Seen): readonly Measured[] =>
+  withoutBleed(
+    outermost(all).map(({ share, edges }) => measured(share, edges, seen)),
+    seen,
+  );
