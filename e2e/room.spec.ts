@@ -193,7 +193,9 @@ const press = async (page: Page, name: RegExp): Promise<void> => {
 test('the main job from an empty shelf to the last step, by keyboard alone', async ({ page, hobnail, complaints }) => {
   await hobnail.emptied();
   await page.goto(hobnail.url);
+  await press(page, /^From a list$/);
   await press(page, /^A full kit$/);
+  await press(page, /^Add this kit$/);
   await expect(page.getByRole('img', { name: 'done' })).toHaveCount(2);
   await press(page, /^To the agenda$/);
   await page.waitForURL(/agenda/);
@@ -272,7 +274,9 @@ test.describe('by touch alone', () => {
   test('the main job from an empty shelf to the last step', async ({ page, hobnail, complaints }) => {
     await hobnail.emptied();
     await page.goto(hobnail.url);
+    await page.getByRole('button', { name: 'From a list' }).tap();
     await page.getByRole('button', { name: 'A mini kit' }).tap();
+    await page.getByRole('button', { name: 'Add this kit' }).tap();
     await expect(page.getByRole('img', { name: 'done' })).toHaveCount(2);
     await page.getByRole('link', { name: 'To the agenda' }).tap();
     await page.getByLabel('New item').fill('vet tue 16:30');

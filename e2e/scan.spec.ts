@@ -138,3 +138,69 @@ test('used-up places go in one press, a size is typed, several are chosen by a f
   await expect(outlines).toHaveCount(found - used);
   expect(complaints).toEqual([]);
 });
+
+test('a sheet is looked at closely, its sizes are met with what known kits have, and words go one to each', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  await page.goto(`${hobnail.url}/scan`);
+  await chooseFiles(page, 'sheet-files', await file('sheet.jpg'));
+  const outlines = page.getByTestId('outline');
+  await expect(outlines).toHaveCount(sheet.stickers.length, { timeout: 60_000 });
+  const overlay = page.getByTestId('overlay');
+  const seen = async () => (await overlay.getAttribute('viewBox'))!.split(' ').map(Number) as [number, number, number];
+  const box = (await overlay.boundingBox())!;
+  const [midX, midY] = [box.x + box.width / 2, box.y + box.height / 2];
+
+  await page.mouse.move(midX, midY);
+  await page.mouse.wheel(0, -300);
+  const [left, , width] = await seen();
+  expect(width).toBeLessThan(sheet.width);
+  await page.getByRole('button', { name: 'Move', exact: true }).click();
+  await page.mouse.move(midX, midY);
+  await page.mouse.down();
+  await page.mouse.move(midX + 40, midY, { steps: 4 });
+  await page.mouse.up();
+  expect((await seen())[0]).toBeLessThan(left);
+  await expect(page.getByRole('heading', { name: `${sheet.stickers.length} stickers` })).toBeVisible();
+  await page.getByRole('button', { name: 'Whole sheet' }).click();
+
+  // two fingers, going apart
+  const fingers = async (type: 'touchStart' | 'touchMove' | 'touchEnd', apart: number) =>
+    cdp.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: type === 'touchEnd' ? [] : [-1, 1].map((side, id) => ({ id, x: midX + side * apart, y: midY })),
+    });
+  const cdp = await page.context().newCDPSession(page);
+  await fingers('touchStart', 30);
+  for (const apart of [40, 50, 60]) await fingers('touchMove', apart);
+  await fingers('touchEnd', 0);
+  await expect.poll(async () => sheet.width / (await seen())[2]).toBeGreaterThan(1.8);
+  await page.getByRole('button', { name: 'Whole sheet' }).click();
+  await page.keyboard.press('Escape');
+
+  await page.getByTestId('design').first().click();
+  await page.getByLabel('Width, mm').fill('38.1');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Height, mm').fill('12.7');
+  await page.keyboard.press('Enter');
+  await page.getByRole('heading', { level: 2 }).first().click();
+  const offer = page.getByTestId('offer').first();
+  const kind = /^(\D+?)(?: “.*”)? \(q\)$/.exec((await offer.textContent())!)![1]!;
+  await page.keyboard.press('q');
+  await expect(page.getByTestId('design').filter({ hasText: kind }).first()).toBeVisible();
+
+  await page.getByRole('button', { name: 'All of this size' }).click();
+  const chosen = Number(/^\d+/.exec((await page.getByRole('heading', { name: /^\d+ stickers$/ }).textContent())!)![0]);
+  const words = Array.from({ length: chosen }, (_, i) => `tide ${i + 1}`);
+  await page.getByLabel('Words on it').fill(words.join(', '));
+  await page.keyboard.press('Enter');
+  for (const word of words) await expect(page.getByTestId('design').filter({ hasText: `“${word}”` })).toHaveCount(1);
+
+  const icon = page.getByRole('combobox', { name: 'Icon' });
+  await icon.fill('towels');
+  await page.getByRole('option', { name: 'laundry' }).click();
+  await expect(icon).toHaveValue('laundry');
+  expect(complaints).toEqual([]);
+});

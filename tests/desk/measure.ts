@@ -5,6 +5,7 @@ import type { Quad } from '../../src/core/scan/homography';
 import { readSheet } from '../../src/core/scan/read-sheet';
 import { straightened } from '../../src/core/scan/straighten';
 import { whitened } from '../../src/core/scan/white-balance';
+import { actsToRight } from './acts';
 import type { DeskShot } from './device';
 import { asRaster, printed } from './device';
 import type { DeskSheet } from './sheets';
@@ -17,6 +18,8 @@ export interface DeskResult {
   /** with the corners that were found, and with the true ones */
   readonly alone: Tally;
   readonly set: Tally;
+  /** to put right what was read with the true corners */
+  readonly acts: number;
   /** how far off the worst corner is, mm; whether the finder said it was sure */
   readonly off: number;
   readonly isFound: boolean;
@@ -37,17 +40,17 @@ export async function deskResult(sheet: DeskSheet, shot: DeskShot): Promise<Desk
   const { corners: c } = shot;
   const perMm = Math.hypot(c[1].x - c[0].x, c[1].y - c[0].y) / sheet.width;
   const slack = shot.isPhone ? 0.8 : 0.4;
-  const readWith = (corners: Quad): Tally => {
+  const readWith = (corners: Quad): { tally: Tally; acts: number } => {
     const tally = empty();
     const start = performance.now();
     const flat = straightened(picture, corners, sheet.width, sheet.height, SCALE);
     const read = readSheet(shot.isPhone ? whitened(flat) : flat);
     count(sheet, read, clean, { slack, ms: performance.now() - start }, tally);
-    return tally;
+    return { tally, acts: actsToRight(sheet, read, slack) };
   };
   const { corners, sure } = findSheet(picture);
   const { off, turned } = offBy(corners, c);
   const set = readWith(c);
   const alone = off / perMm < 0.5 ? set : readWith(turned);
-  return { alone, set, off: off / perMm, isFound: off / perMm <= FOUND, sure };
+  return { alone: alone.tally, set: set.tally, acts: set.acts, off: off / perMm, isFound: off / perMm <= FOUND, sure };
 }

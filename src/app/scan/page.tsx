@@ -1,8 +1,12 @@
-import { ScanScreen } from '../../ui/scan/ScanScreen';
+import { knownDesigns } from '../../core/scan/offers';
+import { allKits } from '../../db/kits';
 import { scannerAddress } from '../../server/scanner';
+import { store } from '../../server/store';
+import { ScanScreen } from '../../ui/scan/ScanScreen';
 
 export const dynamic = 'force-dynamic';
 
-export default function ScanPage() {
-  return <ScanScreen scanner={scannerAddress() !== null} />;
+export default async function ScanPage() {
+  const kits = await allKits(await store());
+  return <ScanScreen scanner={scannerAddress() !== null} known={knownDesigns(kits)} />;
 }

@@ -70,7 +70,9 @@ function told(row: Row, { column, cell, usual }: Field, of: Pick<Piece, 'kind' |
   if (usual && !row.has(column)) return meant;
   switch (cell.is) {
     case 'text':
-      return cell.lower ? row.text(column).toLowerCase() : usual ? row.text(column) : row.needed(column);
+      return usual ? row.text(column) : row.needed(column);
+    case 'icon':
+      return row.text(column).toLowerCase();
     case 'whole':
       return row.whole(column, cell.least, cell.most);
     case 'length':

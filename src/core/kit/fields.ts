@@ -8,7 +8,9 @@ export const PLAIN: { readonly color: Hex; readonly accent: Hex } = { color: '#d
 
 /** What a field of a sticker can say, and what is taken for a slip. Lengths in mm. */
 export type Cell =
-  | { readonly is: 'text'; readonly lower?: true }
+  | { readonly is: 'text' }
+  /** the name of an icon, or another word for what it means; in small letters */
+  | { readonly is: 'icon' }
   | { readonly is: 'whole'; readonly least: number; readonly most: number }
   | { readonly is: 'length'; readonly most: (kind: Kind) => number }
   | { readonly is: 'share' }
@@ -83,7 +85,7 @@ export const FIELDS: readonly Field[] = [
     column: 'shape',
     cell: { is: 'choice', of: SHAPES },
     usual: ({ kind }) => traits(kind).shape,
-    shown: { title: 'Outline', width: 100, place: 7 },
+    shown: { title: 'Shape', width: 100, place: 7 },
   },
   {
     name: 'color',
@@ -111,14 +113,14 @@ export const FIELDS: readonly Field[] = [
     column: 'words',
     cell: { is: 'text' },
     usual: () => '',
-    shown: { title: 'Says', width: 110, place: 10 },
+    shown: { title: 'Words', width: 110, place: 10 },
   },
   {
     name: 'icon',
     column: 'icon',
-    cell: { is: 'text', lower: true },
+    cell: { is: 'icon' },
     usual: () => '',
-    shown: { title: 'Means', width: 90, place: 11 },
+    shown: { title: 'Icon', width: 110, place: 11 },
   },
   {
     name: 'writable',

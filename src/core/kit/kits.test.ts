@@ -5,6 +5,8 @@ import { difference } from '../color/color';
 import { readOrders, writeOrders } from '../format/orders-csv';
 import { readKit, writeKit } from '../format/kit-csv';
 import { orderBy } from './order';
+import { KIND_NAMES } from './kinds';
+import type { Piece } from './kit';
 import { palette } from './kit';
 import { searchOf } from './search';
 import type { StockEvent, Use } from './stock';
@@ -240,4 +242,32 @@ it.each(['mini', 'full'] as const)('a usual %s kit is one that can be read, with
   const typical = typicalKit('mine', size);
   expect(readKit(writeKit(typical), 'mine.kit.csv', 'mine')).toEqual(typical);
   expect(typical.pieces.filter((p) => p.kind === 'full-box').reduce((n, p) => n + p.count, 0)).toBe(8);
+});
+
+describe('a usual kit in its five colors', () => {
+  const five = ['#2f6f73', '#e8a87c', '#f4e3c1', '#c38d9e', '#41506b'];
+  const kit = typicalKit('mine', 'full', five);
+  const copies = (of: { pieces: readonly Piece[] }, kind: string) =>
+    of.pieces.filter((p) => p.kind === kind).reduce((n, p) => n + p.count, 0);
+  it('has as many stickers of each kind as a plain one', () => {
+    const plain = typicalKit('mine', 'full');
+    for (const kind of KIND_NAMES) expect([kind, copies(kit, kind)]).toEqual([kind, copies(plain, kind)]);
+    expect(new Set(kit.pieces.map((p) => p.code)).size).toBe(kit.pieces.length);
+  });
+  it('has boxes and headers in each color, as evenly as they go', () => {
+    for (const kind of ['full-box', 'quarter-box', 'label']) {
+      const of = kit.pieces.filter((p) => p.kind === kind);
+      expect(new Set(of.map((p) => p.color))).toEqual(new Set(five));
+      expect(Math.max(...of.map((p) => p.count)) - Math.min(...of.map((p) => p.count))).toBeLessThanOrEqual(1);
+    }
+    // one sheet of covers is one design
+    expect(kit.pieces.filter((p) => p.kind === 'date-cover')).toHaveLength(1);
+  });
+  it('is never gray, and no sticker has one color twice', () => {
+    for (const p of kit.pieces) {
+      expect(five).toContain(p.color);
+      expect(five).toContain(p.accent);
+      expect(p.accent).not.toBe(p.color);
+    }
+  });
 });

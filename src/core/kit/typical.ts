@@ -1,3 +1,4 @@
+import type { Hex } from '../color/color';
 import { blankPiece } from './blank-piece';
 import type { Kind } from './kinds';
 import { shortOf } from './kinds';
@@ -44,27 +45,62 @@ const FULL: readonly Line[] = [
 
 export const TYPICAL = { mini: MINI, full: FULL } as const;
 
-/** A kit of usual contents under a name: to be corrected to what is really on the sheets. */
-export function typicalKit(name: string, size: keyof typeof TYPICAL): Kit {
-  const seen = new Map<string, number>();
+/** Kinds that a kit prints in each of its colors, and not in one. Common practice. */
+const IN_EACH_COLOR: ReadonlySet<Kind> = new Set([
+  'full-box',
+  'half-box',
+  'third-box',
+  'quarter-box',
+  'header',
+  'label',
+  'flag',
+  'check-flag',
+  'circle',
+  'teardrop',
+  'washi',
+  'checklist',
+]);
+
+/** A second color stands this many further on, so that it is no neighbor of the first. */
+const FURTHER = 2;
+
+/** As many copies for each color as come out even, the first colors taking what is over. */
+const dealt = (count: number, colors: number): number[] =>
+  Array.from({ length: Math.min(count, colors) }, (_, i) => Math.floor((count - 1 - i) / colors) + 1);
+
+const NUMBERED: Kind = 'date-dot';
+
+/**
+ * A kit of usual contents under a name, in its colors: to be corrected to what is really on the sheets. Without
+ * colors each line is one plain design.
+ */
+export function typicalKit(name: string, size: keyof typeof TYPICAL, colors: readonly Hex[] = []): Kit {
+  const made = new Map<string, number>();
+  let turn = 0;
+  const design = (kind: Kind, count: number, sheet: number, words: string): Piece => {
+    const short = shortOf(kind);
+    const nth = (made.get(short) ?? 0) + 1;
+    made.set(short, nth);
+    const color = colors[turn % colors.length];
+    const accent = colors[(turn + FURTHER) % colors.length];
+    turn += 1;
+    return blankPiece(kind, {
+      kit: name,
+      code: `${short}-${nth}`,
+      count,
+      sheet,
+      words,
+      rows: kind === 'checklist' ? 6 : 0,
+      ...(color && accent ? { color, accent } : {}),
+    });
+  };
   return {
     name,
     pieces: TYPICAL[size].flatMap(([kind, count, sheet, words = '']) => {
       // each number of the month is a design of its own
-      const numbers = kind === 'date-dot' ? Array.from({ length: count }, (_, i) => String(i + 1)) : [words];
-      return numbers.map((text): Piece => {
-        const short = shortOf(kind);
-        const nth = (seen.get(short) ?? 0) + 1;
-        seen.set(short, nth);
-        return blankPiece(kind, {
-          kit: name,
-          code: `${short}-${nth}`,
-          count: kind === 'date-dot' ? 1 : count,
-          sheet,
-          words: text,
-          rows: kind === 'checklist' ? 6 : 0,
-        });
-      });
+      if (kind === NUMBERED) return Array.from({ length: count }, (_, i) => design(kind, 1, sheet, String(i + 1)));
+      const copies = IN_EACH_COLOR.has(kind) ? dealt(count, Math.max(1, colors.length)) : [count];
+      return copies.map((n) => design(kind, n, sheet, words));
     }),
   };
 }

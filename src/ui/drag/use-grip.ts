@@ -23,6 +23,8 @@ export function useGrip<T>({ onMove, onDrop }: { onMove?: (grip: Grip<T>) => voi
       svg.current?.setPointerCapture(e.pointerId);
       setGrip({ what, from: at, at });
     },
+    /** nothing is held any more, and nothing is dropped */
+    letGo: () => setGrip(null),
     /** for the drawing itself */
     drawing: {
       ref: svg,

@@ -41,7 +41,9 @@ const BOOKS: readonly Key[] = [
 
 const SCAN: readonly Key[] = [
   ['1 to 9', 'full box, half box, quarter box, header, checklist, label, flag, icon, deco'],
+  ['Q, W, E', 'it is what is offered: the first, the second, the third'],
   ['N, P', 'choose the next sticker, the one before'],
+  ['M', 'choose all of its size'],
   ['Shift click', 'choose one more'],
   ['Arrows', 'move the chosen one by 0.2 mm; with Shift its right and its lower edge'],
   ['A', 'add one that is missing, in the middle of the sheet'],

@@ -15,6 +15,7 @@ import type { Piece } from '../../core/kit/kit';
 import type { Past } from '../past';
 import { NO_PAST, stepped, withStep } from '../past';
 import { GLASS } from '../theme';
+import { IconField, MeantIcon } from '../fields/IconField';
 import { Messages } from '../screen/Messages';
 
 type Row = Piece & { readonly id: number };
@@ -37,6 +38,15 @@ const dot = (color: string) => (
 /** How a field is shown and changed, by what it can say. */
 const AS: Readonly<Record<Cell['is'], (cell: Cell) => Partial<GridColDef<Row>>>> = {
   text: () => ({}),
+  icon: () => ({
+    renderCell: ({ value }: GridRenderCellParams<Row, string>) => (
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75, height: '100%' }}>
+        <MeantIcon meaning={value ?? ''} size={18} />
+        {value}
+      </Box>
+    ),
+    renderEditCell: (params) => <IconCell {...params} />,
+  }),
   whole: () => ({ type: 'number' }),
   length: () => ({ type: 'number' }),
   share: () => ({ type: 'number' }),
@@ -216,6 +226,19 @@ export default function LineTable({
         />
       </Box>
     </Box>
+  );
+}
+
+/** An icon by its picture, or another word. */
+function IconCell({ id, field, value }: GridRenderEditCellParams<Row, string>) {
+  const api = useGridApiContext();
+  return (
+    <IconField
+      quiet
+      value={value ?? ''}
+      onSay={(icon) => void api.current.setEditCellValue({ id, field, value: icon })}
+      sx={{ width: '100%', px: 0.5 }}
+    />
   );
 }
 

@@ -8,15 +8,19 @@ import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import { Children, useMemo, useState } from 'react';
 import { counted } from '../../core/spread/voice';
 import { decodeText } from '../../core/format/decode';
 import { readKit, writeKit } from '../../core/format/kit-csv';
 import type { Kit } from '../../core/kit/kit';
+import { COLOR_THEMES } from '../../core/kit/color-themes';
 import { typicalKit } from '../../core/kit/typical';
 import { addCheckedKit } from '../../server/kit-actions';
 import { Waiting } from '../Waiting';
 import { faultsOf } from './faults-of';
+import { FiveColors } from './FiveColors';
 import { FormDialog } from '../screen/FormDialog';
 
 const LineTable = dynamic(() => import('./LineTable'), { loading: () => <Waiting /> });
@@ -41,6 +45,7 @@ export function TakeKitDialog({
   const [kit, setKit] = useState(given);
   const [busy, setBusy] = useState(false);
   const [role, setRole] = useState('kit');
+  const [colors, setColors] = useState(COLOR_THEMES[0]?.colors ?? []);
   const [faults, setFaults] = useState<readonly string[]>([]);
   const stickers = kit?.pieces.reduce((n, p) => n + (Number(p.count) || 0), 0) ?? 0;
   const csv = useMemo(() => (kit ? writeKit(kit) : ''), [kit]);
@@ -77,7 +82,7 @@ export function TakeKitDialog({
               setFaults([]);
             }}
           >
-            Begin again
+            Start over
           </Button>
         )
       }
@@ -105,13 +110,16 @@ export function TakeKitDialog({
           <LineTable kit={kit.name} pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
         </>
       ) : (
-        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 3 }}>
-          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
-            <Typography variant="h3">From a file</Typography>
-            <Typography color="text.secondary">
-              A list as a spreadsheet saves it (.csv): a line for each design, with code, kind, count, width_mm and
-              height_mm.
-            </Typography>
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr 1.4fr' }, gap: 4 }}>
+          <Way name="From a scan">
+            A scan or a photo of each sheet brings every sticker with its size and picture.
+            <Button component={Link} href="/scan" variant="contained" color="secondary">
+              Scan a kit
+            </Button>
+          </Way>
+          <Way name="From a file">
+            A list as a spreadsheet saves it (.csv): a line for each design, with code, kind, count, width_mm and
+            height_mm.
             <Button component="label" variant="outlined">
               Choose a file
               <input
@@ -122,23 +130,33 @@ export function TakeKitDialog({
                 onChange={(e) => void open(e.target.files?.[0])}
               />
             </Button>
-          </Box>
-          <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'flex-start' }}>
-            <Typography variant="h3">From a usual list</Typography>
-            <Typography color="text.secondary">
-              What such a kit usually has. Correct the numbers to what lies before you.
-            </Typography>
+          </Way>
+          <Way name="From a usual list">
+            What such a kit usually has, in its colors. Correct the numbers to what lies before you.
+            <FiveColors colors={colors} onChange={setColors} />
             <Box sx={{ display: 'flex', gap: 1 }}>
-              <Button variant="outlined" onClick={() => setKit(typicalKit('my mini kit', 'mini'))}>
+              <Button variant="outlined" onClick={() => setKit(typicalKit('my mini kit', 'mini', colors))}>
                 A mini kit
               </Button>
-              <Button variant="outlined" onClick={() => setKit(typicalKit('my full kit', 'full'))}>
+              <Button variant="outlined" onClick={() => setKit(typicalKit('my full kit', 'full', colors))}>
                 A full kit
               </Button>
             </Box>
-          </Box>
+          </Way>
         </Box>
       )}
     </FormDialog>
+  );
+}
+
+/** One way in which a kit comes in. */
+function Way({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <Box component="section" sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, alignItems: 'flex-start' }}>
+      <Typography variant="h3">{name}</Typography>
+      {Children.map(children, (child) =>
+        typeof child === 'string' ? <Typography color="text.secondary">{child}</Typography> : child,
+      )}
+    </Box>
   );
 }

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
@@ -17,6 +18,9 @@ import {
   tell,
   usedUp,
 } from '../../core/scan/correct';
+import { wordsInOrder, wordsOf } from '../../core/scan/in-order';
+import type { KnownDesign, Offer } from '../../core/scan/offers';
+import { ofSizeOf, offersFor } from '../../core/scan/offers';
 import { KIND_NAMES, SHAPES, WRITABLE, traits } from '../../core/kit/kinds';
 import { counted } from '../../core/spread/voice';
 import { GLASS } from '../theme';
@@ -24,9 +28,14 @@ import type { Scan } from './SheetList';
 import type { ScanSheet } from './store';
 import { USUAL_KINDS } from './usual-kinds';
 import { Choice } from '../fields/Choice';
+import { IconField, MeantIcon } from '../fields/IconField';
+import { OFFER_KEYS } from './use-scan-keys';
+
+/** Letters that can be typed: 31 words of a month, or one. */
+const MOST_TYPED = 200;
 
 /** What is said of the chosen stickers, and what can be done with them. */
-export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
+export function Facts({ scan, sheet, known }: { scan: Scan; sheet: ScanSheet; known: readonly KnownDesign[] }) {
   const { selected, select, correct, rescale } = useStore(scan);
   const [columns, setColumns] = useState(2);
   const [rows, setRows] = useState(1);
@@ -87,12 +96,13 @@ export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
       <Typography variant="h3" component="h2">
         {chosen.length === 1 ? `${first.w.toFixed(1)} × ${first.h.toFixed(1)} mm` : counted(chosen.length, 'sticker')}
       </Typography>
+      <Offers offers={offersFor(first, sheet.stickers, known)} onTake={say} />
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {choice('Kind', 'kind', KIND_NAMES, (n) => {
           const at = USUAL_KINDS.findIndex((k) => k === n);
           return `${traits(n as (typeof KIND_NAMES)[number]).label}${at < 0 ? '' : ` (${at + 1})`}`;
         })}
-        {choice('Outline', 'shape', SHAPES)}
+        {choice('Shape', 'shape', SHAPES)}
         {choice('Write on it', 'writable', WRITABLE)}
         <TextField
           size="small"
@@ -118,13 +128,19 @@ export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
           key={`${key} words`}
           label="Words on it"
           value={String(common('words'))}
-          onSay={(words) => say({ words })}
+          onSay={(typed) => {
+            const words = wordsOf(typed);
+            if (words.length > 1 && words.length === chosen.length)
+              correct((all) => wordsInOrder(all, selected, words));
+            else say({ words: typed });
+          }}
+          hint={chosen.length > 1 ? `${chosen.length} words with commas: one each, in order` : undefined}
         />
-        <Told
+        <IconField
           key={`${key} icon`}
-          label="Means"
           value={String(common('icon'))}
-          onSay={(icon) => say({ icon: icon.toLowerCase() })}
+          onSay={(icon) => say({ icon })}
+          sx={{ flex: 1, minWidth: 120 }}
         />
       </Box>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
@@ -145,6 +161,7 @@ export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
         {act('All of one design', () => correct((all) => sameAs(all, selected)), chosen.length < 2)}
         {act('Each its own', () => correct((all) => eachItsOwn(all, selected)))}
         {act('Join', () => correct((all) => join(all, selected)), chosen.length < 2)}
+        {act('All of this size', () => select(ofSizeOf(sheet.stickers, first.id)))}
         {act('Whole row', () => line('row'))}
         {act('Whole column', () => line('column'))}
         {act('Remove', () => correct((all) => remove(all, selected)))}
@@ -162,7 +179,17 @@ export function Facts({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
 }
 
 /** A text that is said when its field is left, or Enter is pressed: not at every letter. */
-function Told({ label, value, onSay }: { label: string; value: string; onSay: (text: string) => void }) {
+function Told({
+  label,
+  value,
+  onSay,
+  hint,
+}: {
+  label: string;
+  value: string;
+  onSay: (text: string) => void;
+  hint?: string;
+}) {
   const [text, setText] = useState(value);
   const say = () => text !== value && onSay(text.trim());
   return (
@@ -173,9 +200,31 @@ function Told({ label, value, onSay }: { label: string; value: string; onSay: (t
       onChange={(e) => setText(e.target.value)}
       onBlur={say}
       onKeyDown={(e) => e.key === 'Enter' && say()}
-      slotProps={{ htmlInput: { maxLength: 100 } }}
+      helperText={hint}
+      slotProps={{ htmlInput: { maxLength: MOST_TYPED } }}
       sx={{ flex: 1 }}
     />
+  );
+}
+
+/** What it may be by its size, each one press: a neighbor's kind, or a known kit's sticker. */
+function Offers({ offers, onTake }: { offers: readonly Offer[]; onTake: (facts: Said) => void }) {
+  if (!offers.length) return null;
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'center' }} aria-label="What it may be">
+      {offers.map(({ facts, of }, i) => (
+        <Chip
+          key={`${facts.kind} ${facts.words} ${facts.icon} ${facts.rows}`}
+          size="small"
+          variant="outlined"
+          data-testid="offer"
+          icon={facts.icon ? <MeantIcon meaning={facts.icon} size={16} /> : undefined}
+          label={`${traits(facts.kind).label}${facts.words ? ` “${facts.words}”` : ''} (${OFFER_KEYS[i]})`}
+          title={of === null ? 'Another one of this size is' : `${of} has one of this size`}
+          onClick={() => onTake(facts)}
+        />
+      ))}
+    </Box>
   );
 }
 

@@ -8,7 +8,6 @@ import type { Rect } from '../../core/measure/rect';
 import { intersect } from '../../core/measure/rect';
 import { traits } from '../../core/kit/kinds';
 import type { Grip } from '../drag/use-grip';
-import { pointIn } from '../drag/point-in';
 import { drawnBy, useGrip } from '../drag/use-grip';
 import { GLASS } from '../theme';
 import type { Scan } from './SheetList';
@@ -42,6 +41,7 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
   const {
     grip,
     hold,
+    letGo,
     drawing: pen,
   } = useGrip<Held>({
     onDrop: (g) => {
@@ -58,7 +58,7 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
       setDrawing(false);
     },
   });
-  const zoom = useZoom(pen.ref, width, height);
+  const zoom = useZoom(pen.ref, sheet, letGo);
   // the chosen ones lie on top, with their handles
   const ordered = [
     ...stickers.filter((s) => !selected.includes(s.id)),
@@ -94,6 +94,16 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
           >
             −
           </Button>
+          <Button
+            size="small"
+            variant={zoom.moving ? 'contained' : 'text'}
+            aria-pressed={zoom.moving}
+            onClick={() => zoom.setMoving(!zoom.moving)}
+            disabled={zoom.times <= 1}
+            title="Drag the sheet. Two fingers or the middle button do it at any time."
+          >
+            Move
+          </Button>
           <Button size="small" onClick={zoom.whole} disabled={zoom.times <= 1}>
             Whole sheet
           </Button>
@@ -102,8 +112,14 @@ export function OverlayView({ scan, sheet }: { scan: Scan; sheet: ScanSheet }) {
       <svg
         {...pen}
         viewBox={zoom.viewBox}
-        onWheel={(e) => zoom.onWheel(e, pointIn(pen.ref.current, e))}
-        style={{ flex: 1, minHeight: 0, minWidth: 0, cursor: drawing ? 'crosshair' : 'default', touchAction: 'none' }}
+        {...zoom.hand}
+        style={{
+          flex: 1,
+          minHeight: 0,
+          minWidth: 0,
+          cursor: zoom.moving ? 'grab' : drawing ? 'crosshair' : 'default',
+          touchAction: 'none',
+        }}
         role="group"
         aria-label="The sheet with its stickers"
         data-testid="overlay"

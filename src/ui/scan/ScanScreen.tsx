@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useStore } from 'zustand';
+import type { KnownDesign } from '../../core/scan/offers';
 import { Messages } from '../screen/Messages';
 import { Screen } from '../screen/Screen';
 import { Side, Split } from '../screen/Split';
@@ -22,12 +23,12 @@ import { createScan } from './store';
 import { useScanKeys } from './use-scan-keys';
 
 /** A kit's sheets from pictures: read, looked over beside their outlines, and stored with their own pictures. */
-export function ScanScreen({ scanner }: { scanner: boolean }) {
+export function ScanScreen({ scanner, known }: { scanner: boolean; known: readonly KnownDesign[] }) {
   const [scan] = useState(() => createScan(startScanner));
   const [naming, setNaming] = useState(false);
   const [said, setSaid] = useState('');
   const { sheets, current, add, step, cancel } = useStore(scan);
-  useScanKeys(scan);
+  useScanKeys(scan, known);
   const sheet = sheets.find((s) => s.id === current) ?? null;
   const busy = sheets.some((s) => s.state === 'opening' || s.state === 'reading' || s.state === 'waiting');
   const ready = sheets.some((s) => s.state === 'read' && s.stickers.length > 0);
@@ -140,7 +141,7 @@ export function ScanScreen({ scanner }: { scanner: boolean }) {
                   borderLeft: `1px solid ${GLASS.edge}`,
                 }}
               >
-                <Facts scan={scan} sheet={sheet} />
+                <Facts scan={scan} sheet={sheet} known={known} />
                 <StickerList scan={scan} sheet={sheet} />
               </Box>
             )}

@@ -1,4 +1,6 @@
 import { useHotkeys } from 'react-hotkeys-hook';
+import type { KnownDesign } from '../../core/scan/offers';
+import { ofSizeOf, offersFor } from '../../core/scan/offers';
 import { add, confirm, join, nudge, remove, sameAs, tell } from '../../core/scan/correct';
 import type { Kind } from '../../core/kit/kinds';
 import type { Scan } from './SheetList';
@@ -16,8 +18,11 @@ const WAYS = new Map<string, readonly [number, number]>([
   ['ArrowDown', [0, 1]],
 ]);
 
+/** The keys that take the first, the second and the third guess. */
+export const OFFER_KEYS = ['q', 'w', 'e'] as const;
+
 /** What the keyboard does while stickers are looked over (`ui/keys` tells of it). */
-export function useScanKeys(scan: Scan): void {
+export function useScanKeys(scan: Scan, known: readonly KnownDesign[]): void {
   const { getState } = scan;
   const chosen = () => getState().selected;
   const { correct, select } = getState();
@@ -25,6 +30,18 @@ export function useScanKeys(scan: Scan): void {
   useHotkeys('1,2,3,4,5,6,7,8,9', (e) => {
     const kind = USUAL_KINDS[Number(e.key) - 1] as Kind;
     if (chosen().length) correct((all) => tell(all, chosen(), { kind }));
+  });
+  useHotkeys(OFFER_KEYS.join(','), (e) => {
+    const { sheets, current, selected } = getState();
+    const here = sheets.find((s) => s.id === current)?.stickers ?? [];
+    const first = here.find((s) => selected.includes(s.id));
+    const offer = first && offersFor(first, here, known)[OFFER_KEYS.findIndex((key) => key === e.key)];
+    if (offer) correct((all) => tell(all, selected, offer.facts));
+  });
+  useHotkeys('m', () => {
+    const { sheets, current, selected } = getState();
+    const [id] = selected;
+    if (id !== undefined) select(ofSizeOf(sheets.find((s) => s.id === current)?.stickers ?? [], id));
   });
   useHotkeys('s', () => chosen().length > 1 && correct((all) => sameAs(all, chosen())));
   useHotkeys('j', () => chosen().length > 1 && correct((all) => join(all, chosen())));

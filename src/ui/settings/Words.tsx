@@ -1,5 +1,4 @@
 import Alert from '@mui/material/Alert';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
@@ -9,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { TaughtWord } from '../../core/week/taught';
 import { forgetWord, teachWord } from '../../server/settings-actions';
+import { IconField } from '../fields/IconField';
 import type { Run } from '../use-run';
 
 /** Words of the owner's own and the icons they mean: “Juniper” is a dog. */
@@ -24,7 +24,7 @@ export function Words({
   busy: boolean;
 }) {
   const [word, setWord] = useState('');
-  const [means, setMeans] = useState<string | null>(null);
+  const [means, setMeans] = useState('');
   const add = async () => {
     if (!word.trim() || !means) return;
     if (await run(() => teachWord({ word: word.trim(), means }))) setWord('');
@@ -52,13 +52,13 @@ export function Words({
           onChange={(e) => setWord(e.target.value)}
           slotProps={{ htmlInput: { maxLength: 40 } }}
         />
-        <Autocomplete
-          size="small"
-          options={[...meanings]}
+        <IconField
+          label="it gets the icon"
+          names={meanings}
+          free={false}
           value={means}
-          onChange={(_, m) => setMeans(m)}
+          onSay={setMeans}
           sx={{ width: 220 }}
-          renderInput={(params) => <TextField {...params} label="it gets the icon" />}
         />
         <Button type="submit" variant="outlined" disabled={busy || !word.trim() || !means}>
           Teach it

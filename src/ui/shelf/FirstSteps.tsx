@@ -5,25 +5,23 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { IconCircleCheckFilled } from '../icons';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { writeKit } from '../../core/format/kit-csv';
-import { typicalKit } from '../../core/kit/typical';
-import { addCheckedKit } from '../../server/kit-actions';
+import { useState } from 'react';
 import type { Shelf } from '../../server/shelf';
 import { GLASS } from '../theme';
-import { useRun } from '../use-run';
-import { Messages } from '../screen/Messages';
+import { later } from '../later';
+
+const TakeKitDialog = later(() => import('../kits/TakeKitDialog').then((m) => m.TakeKitDialog));
 
 /** From an empty house to a week that can be planned: a book, a kit, the week's items. None needs a file. */
 export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport: () => void; onPlan: () => void }) {
-  const { run, busy, messages, clear } = useRun();
+  const router = useRouter();
+  const [adding, setAdding] = useState(false);
   const next = shelf.weeks.find((w) => w.away === 1);
   const has = { kit: shelf.kits.length > 0, items: (next?.items ?? 0) > 0 };
-  const add = (name: string, size: 'mini' | 'full') =>
-    void run(() => addCheckedKit({ name, role: 'kit', csv: writeKit(typicalKit(name, size)) }));
   return (
     <Box component="section" aria-label="First steps" sx={{ mb: 3 }} data-testid="first-steps">
-      <Messages of={messages} onClose={clear} />
       <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fit, minmax(260px, 1fr))' }}>
         <Step n={1} name="Your book" done>
           <Typography variant="body2">
@@ -37,7 +35,7 @@ export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport
         <Step n={2} name="Your kit" done={has.kit}>
           <Typography variant="body2">
             A scan or a photo of its sheets brings every sticker with its size and picture. Or begin with what such a
-            kit usually has, and correct it later.
+            kit usually has, in its colors, and correct it.
           </Typography>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
             <Button
@@ -49,11 +47,8 @@ export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport
             >
               Scan a kit
             </Button>
-            <Button size="small" variant="outlined" disabled={busy} onClick={() => add('my full kit', 'full')}>
-              A full kit
-            </Button>
-            <Button size="small" variant="outlined" disabled={busy} onClick={() => add('my mini kit', 'mini')}>
-              A mini kit
+            <Button size="small" variant="outlined" onClick={() => setAdding(true)}>
+              From a list
             </Button>
             <Button size="small" onClick={onImport}>
               Import a file
@@ -81,6 +76,15 @@ export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport
         <Button variant="contained" color="secondary" sx={{ mt: 2 }} onClick={onPlan}>
           Plan next week
         </Button>
+      )}
+      {adding && (
+        <TakeKitDialog
+          onClose={() => setAdding(false)}
+          onStored={() => {
+            setAdding(false);
+            router.refresh();
+          }}
+        />
       )}
     </Box>
   );

@@ -1,0 +1,30 @@
+import { test, chooseFiles } from './hobnail';
+import { taken } from '../tests/desk/device';
+import { deskSheet } from '../tests/desk/sheets';
+test('shots', async ({ page, hobnail }) => {
+  await hobnail.emptied();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(hobnail.url);
+  await page.getByRole('button', { name: 'From a list' }).click();
+  await page.getByRole('button', { name: 'A full kit' }).waitFor();
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: '/tmp/shots/take-kit.png' });
+  await page.getByRole('button', { name: 'A full kit' }).click();
+  const cell = page.getByRole('row', { name: /IC-1/ }).getByRole('gridcell').nth(11);
+  await cell.scrollIntoViewIfNeeded().catch(() => null);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: '/tmp/shots/kit-table.png' });
+});
+test('scan', async ({ page, hobnail }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${hobnail.url}/scan`);
+  const { bytes } = await taken(deskSheet('labels', 2), 'flatbed, white lid');
+  await chooseFiles(page, 'sheet-files', { name: 'desk.jpg', mimeType: 'image/jpeg', buffer: bytes });
+  await page.getByTestId('outline').first().waitFor({ timeout: 60_000 });
+  await page.getByTestId('design').nth(1).click();
+  await page.waitForTimeout(400);
+  await page.getByRole('combobox', { name: 'Icon' }).click();
+  await page.getByRole('combobox', { name: 'Icon' }).fill('to');
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: '/tmp/shots/scan-facts.png' });
+});
