@@ -10,8 +10,8 @@ import type { FoundPiece } from '../../src/core/scan/found';
 import { straightened } from '../../src/core/scan/straighten';
 import { matched, percent, row, sumOf, table } from './scan-tally';
 
-/** Never looked at while the reader was made: that was made on 1, and looked at 2 and 3. */
-const SEED = 4;
+/** Never looked at while the reader was made: that was made on 1, and looked at 2, 3 and 4. */
+const SEED = 5;
 const SCALE = 10;
 /** What is smaller is no sticker, mm. */
 const LEAST = 3;
@@ -98,7 +98,7 @@ async function main(): Promise<void> {
     'docs/scan-desk.md',
     `# Scanning on a desk, measured
 
-Written by \`npm run bench:desk\`. ${results.length} pictures by a second generator (tests/desk) that shares nothing with the first (demo/scanner-service, [scan.md](scan.md)): print that runs over the knife's line and misses it, a knife that wanders, titles and maker's lines, places whose sticker was used up; white and gray lids, 150 and 200 dpi, pictures cut to the sheet; wood, marble, a cutting mat, a white table, warm light, a bent lens. Seed ${SEED}, not looked at before this was written; the reader was made on seed 1 and looked at on seeds 2 and 3. Its own maker made it, who knows the reader; no photo of a real sheet was to be had. Columns as in scan.md; bits are parts of one sticker. Sizes within 0.4 mm of a scan, 0.8 mm of a photo. Milliseconds of Node on the machine it ran on.
+Written by \`npm run bench:desk\`. ${results.length} pictures by a second generator (tests/desk) that shares nothing with the first (demo/scanner-service, [scan.md](scan.md)): print that runs over the knife's line and misses it, a knife that wanders, titles and maker's lines, places whose sticker was used up; white and gray lids, 150 and 200 dpi, pictures cut to the sheet; wood, marble, a cutting mat, a white table, warm light, a bent lens. Seed ${SEED}, not looked at before this was written; the reader was made on seed 1 and looked at on seeds 2 to 4. Its own maker made it, who knows the reader; no photo of a real sheet was to be had. Columns as in scan.md; bits are parts of one sticker. Sizes within 0.4 mm of a scan, 0.8 mm of a photo. Milliseconds of Node on the machine it ran on.
 
 ## Where the sheet is
 

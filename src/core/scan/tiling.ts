@@ -6,6 +6,7 @@ import { CUT, NARROWEST, cutAt, cutsThrough, isKnown, placesFor } from './cuts';
 import type { Die } from './dies';
 import { dieOf } from './dies';
 import { evidenceFor } from './evidence';
+import { lobesOf } from './lobes';
 import type { Share } from './share';
 import type { Sight } from './sight';
 
@@ -44,6 +45,8 @@ export function tilerOf(share: Share, sight: Sight, isOneOfMany: boolean): Tiler
   const tight = tightened(block, share);
   const isTooSmall = Math.max(share.x1 - share.x0, share.y1 - share.y0) < 2 * NARROWEST * scale;
   if (isTooSmall || !tight) return () => (tight ? [tight] : []);
+  const lobes = lobesOf(block, tight, NARROWEST * scale);
+  if (lobes) return () => lobes;
   const [upright, level] = [evidenceFor(share, sight, true), evidenceFor(share, sight, false)];
   // what once was worth a try stays so: a size that was laid is not lost in the next round
   const [across, down] = [new Set(upright.worth), new Set(level.worth)];
