@@ -16,8 +16,8 @@ import type { LookAlike } from '../core/week/twice';
 import { lookAlikes, pairKey } from '../core/week/twice';
 import type { Mark } from '../core/week/undone';
 import { markKey, undone } from '../core/week/undone';
-import type { IsoDay } from '../core/week/week';
-import { daysOfWeek, isWeekName, weekAfter, weekHolding, weekOf } from '../core/week/week';
+import type { IsoDay, WeekStart } from '../core/week/week';
+import { daysOfWeek, isWeekName, weekAfter, weekHolding } from '../core/week/week';
 import type { AgendaHistory } from '../db/agenda-edits';
 import { agendaHistory } from '../db/agenda-edits';
 import { findBook, usualBook } from '../db/books';
@@ -134,7 +134,7 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
     relief: week.days.map((_, day) => (context ? reliefOf(context, day, fills) : [])),
     twice: lookAlikes(week.demands).filter(({ one, other }) => !week.bothMeant?.includes(pairKey(one.uid, other.uid))),
     done: [...dayMarks].filter(([, mark]) => mark === 'done').map(([key]) => key),
-    month: await monthOf(name),
+    month: await monthOf(name, weekStart),
     ...entriesOf(calendars, uids),
     calendars: calendars.map(lineOf),
     rounds: calendars.filter((c) => !c.address).flatMap(roundsIn),
@@ -154,11 +154,11 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
 }
 
 /** Six weeks around the month that most of the week is in. */
-async function monthOf(week: string): Promise<MonthDay[]> {
+async function monthOf(week: string, weekStart: WeekStart): Promise<MonthDay[]> {
   const db = await store();
-  const first = weekOf(`${(daysOfWeek(week)[3] as IsoDay).slice(0, 7)}-01`);
+  const first = weekHolding(`${(daysOfWeek(week, weekStart)[3] as IsoDay).slice(0, 7)}-01`, weekStart);
   const weeks = await Promise.all(
-    Array.from({ length: WEEKS_SHOWN }, (_, i) => weekDemands(db, weekAfter(first, i), 'monday')),
+    Array.from({ length: WEEKS_SHOWN }, (_, i) => weekDemands(db, weekAfter(first, i), weekStart)),
   );
   return weeks.flatMap((w) =>
     w.days.map((day, d): MonthDay => ({

@@ -37,6 +37,9 @@ describe('the day that weeks begin on', () => {
     expect((await loadSettings()).weekStart).toBe('sunday');
     expect(await titles()).toContain('Feb 7 – 13');
     expect((await loadAgenda('2027-W06')).week.days[0]).toBe('2027-02-07');
+    const { month, week } = await loadAgenda('2027-W06');
+    expect([month[0]?.day, month[41]?.day]).toEqual(['2027-01-31', '2027-03-13']);
+    expect(month.filter((m) => m.week === week.week).map((m) => m.day)).toEqual(week.days);
     expect((await loadThisWeek(undefined)).week.days).toContain(TODAY);
     // on Sunday itself the week that begins with it is this one
     process.env.HOBNAIL_TODAY = '2027-02-07';

@@ -84,3 +84,6 @@ export const theme = createTheme({
     },
   },
 });
+
+/** A window so narrow that what stands side by side elsewhere is one page. */
+export const PHONE = '@media (max-width: 599px)';

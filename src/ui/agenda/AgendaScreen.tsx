@@ -11,7 +11,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { IconSearch } from '../icons';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { AgendaEntry } from '../../core/week/agenda-entry';
 import type { Demand } from '../../core/week/demand';
 import { imageOf } from '../../core/format/image-of';
@@ -43,6 +43,15 @@ import { occurrenceOf } from './occurrence-of';
 import { useFeeds } from './use-feeds';
 import { WeekList } from './WeekList';
 import { Choice } from '../fields/Choice';
+
+const BESIDE = {
+  width: 340,
+  flexShrink: 0,
+  borderRight: `1px solid ${GLASS.edge}`,
+  background: GLASS.paper,
+  flexDirection: 'column',
+  minHeight: 0,
+} as const;
 
 /** The month beside the week: what the week must hold, added by one typed line or by form. */
 export function AgendaScreen({ agenda }: { agenda: Agenda }) {
@@ -82,6 +91,11 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
   const words = search.trim();
   const shows = (d: Demand): boolean => (FILTERS[filter] as (typeof FILTERS)[number]).shows(d) && hasWords(d, words);
   const asked = agenda.undone.length + agenda.twice.length;
+  const beside = useRef<HTMLDivElement>(null);
+  const showAsked = () => {
+    setTab(0);
+    beside.current?.scrollIntoView({ behavior: 'smooth' });
+  };
   const trouble = agenda.calendars.some((c) => c.trouble);
   return (
     <Screen
@@ -115,43 +129,47 @@ export function AgendaScreen({ agenda }: { agenda: Agenda }) {
         onDragCancel={() => setDragged(null)}
       >
         <Split>
-          <Box
-            sx={{
-              width: { xs: '100%', md: 340 },
-              flexShrink: 0,
-              borderRight: `1px solid ${GLASS.edge}`,
-              background: GLASS.paper,
-              display: 'flex',
-              flexDirection: 'column',
-              minHeight: 0,
-            }}
-          >
-            <MonthGrid agenda={agenda} />
-            <Tabs
-              value={tab}
-              onChange={(_, t: number) => setTab(t)}
-              variant="fullWidth"
-              aria-label="Beside the month"
+          {/* on a narrow window the month comes first, then the week, then what lies beside it */}
+          <Box sx={{ ...BESIDE, display: { xs: 'contents', md: 'flex' } }}>
+            <MonthGrid agenda={agenda} asked={asked} onAsked={showAsked} />
+            <Box
+              ref={beside}
               sx={{
-                borderTop: `1px solid ${GLASS.edge}`,
-                borderBottom: `1px solid ${GLASS.edge}`,
-                minHeight: 38,
-                '& .MuiTab-root': { minHeight: 38, textTransform: 'none', px: 0.5, minWidth: 0 },
+                width: '100%',
+                order: { xs: 1, md: 0 },
+                background: GLASS.paper,
+                flex: { md: 1 },
+                minHeight: 0,
+                display: 'flex',
+                flexDirection: 'column',
               }}
             >
-              <Tab label={asked ? `To settle, ${asked}` : 'To settle'} />
-              <Tab label="Rounds" />
-              <Tab label={trouble ? 'Calendars !' : 'Calendars'} />
-            </Tabs>
-            <Box
-              role="tabpanel"
-              aria-label={['To settle', 'Rounds', 'Calendars'][tab]}
-              tabIndex={0}
-              sx={{ flex: 1, minHeight: 0, overflowY: 'auto', p: 2, pt: 1.5 }}
-            >
-              {tab === 0 && <Settle agenda={agenda} run={run} busy={busy} />}
-              {tab === 1 && <Rounds rounds={agenda.rounds} first={from} run={run} busy={busy} />}
-              {tab === 2 && <Calendars calendars={agenda.calendars} zone={agenda.zone} run={run} busy={busy} />}
+              <Tabs
+                value={tab}
+                onChange={(_, t: number) => setTab(t)}
+                variant="fullWidth"
+                aria-label="Beside the month"
+                sx={{
+                  borderTop: `1px solid ${GLASS.edge}`,
+                  borderBottom: `1px solid ${GLASS.edge}`,
+                  minHeight: 38,
+                  '& .MuiTab-root': { minHeight: 38, textTransform: 'none', px: 0.5, minWidth: 0 },
+                }}
+              >
+                <Tab label={asked ? `To settle, ${asked}` : 'To settle'} />
+                <Tab label="Rounds" />
+                <Tab label={trouble ? 'Calendars !' : 'Calendars'} />
+              </Tabs>
+              <Box
+                role="tabpanel"
+                aria-label={['To settle', 'Rounds', 'Calendars'][tab]}
+                tabIndex={0}
+                sx={{ flex: 1, minHeight: 0, overflowY: 'auto', p: 2, pt: 1.5 }}
+              >
+                {tab === 0 && <Settle agenda={agenda} run={run} busy={busy} />}
+                {tab === 1 && <Rounds rounds={agenda.rounds} first={from} run={run} busy={busy} />}
+                {tab === 2 && <Calendars calendars={agenda.calendars} zone={agenda.zone} run={run} busy={busy} />}
+              </Box>
             </Box>
           </Box>
           <Box

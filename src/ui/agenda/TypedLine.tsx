@@ -75,9 +75,9 @@ export function TypedLine({
         e.preventDefault();
         add(read?.entry);
       }}
-      sx={{ flex: 1, minWidth: 0 }}
+      sx={{ flex: { xs: '1 1 100%', md: 1 }, minWidth: 0 }}
     >
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: { xs: 'wrap', sm: 'nowrap' } }}>
         <TextField
           fullWidth
           size="small"
@@ -141,7 +141,7 @@ export function TypedLine({
             </Button>
           </span>
         ) : (
-          'bins every mon evening · rent due 1st, 2 days before · camp fri-sun · soap list to buy'
+          'trash every mon evening · rent due 1st, 2 days before · camp fri-sun · soap list to buy'
         )}
       </Typography>
     </Box>

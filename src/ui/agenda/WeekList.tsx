@@ -25,7 +25,7 @@ export function WeekList({
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: 'repeat(auto-fill, minmax(250px, 1fr))',
+        gridTemplateColumns: 'repeat(auto-fill, minmax(208px, 1fr))',
         gap: 1.5,
         alignContent: 'start',
         pb: 2,

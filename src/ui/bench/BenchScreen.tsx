@@ -21,7 +21,7 @@ import type { SpreadData } from '../../server/spread-data';
 import { Dots } from '../Dots';
 import { hasItsOwnKey, isCovered } from '../keys/free';
 import { later } from '../later';
-import { GLASS } from '../theme';
+import { GLASS, PHONE } from '../theme';
 import { SAID } from '../patient-queue';
 import { Messages } from '../screen/Messages';
 import { SavedNote, Screen } from '../screen/Screen';
@@ -79,7 +79,12 @@ export function BenchScreen({ spread, ticked, pace, tape, next, today, typing, l
             sx={(theme) => ({
               opacity: 0.85,
               // where there is no room for it the dots say it
-              [theme.breakpoints.down('lg')]: { position: 'absolute', width: 1, height: 1, clipPath: 'inset(50%)' },
+              [theme.breakpoints.down('lg')]: {
+                position: 'absolute',
+                width: '1px',
+                height: '1px',
+                clipPath: 'inset(50%)',
+              },
             })}
           >
             {count} of {bench.steps.length} steps done
@@ -164,6 +169,8 @@ export function BenchScreen({ spread, ticked, pace, tape, next, today, typing, l
             display: 'flex',
             flexDirection: { xs: 'column-reverse', md: 'row' },
             '@media (orientation: portrait)': { flexDirection: 'column-reverse' },
+            // on a phone they are one page: the step, then the list of all
+            [PHONE]: { flexDirection: 'column', overflowY: 'auto' },
           }}
         >
           <RunList at={at} />
@@ -178,6 +185,7 @@ export function BenchScreen({ spread, ticked, pace, tape, next, today, typing, l
               gap: 1.5,
               minHeight: 0,
               overflow: 'auto',
+              [PHONE]: { flex: '0 0 auto', overflow: 'visible' },
             }}
           >
             {at.step ? <AtHand at={at} count={count} /> : <EndCard at={at} spread={spread} next={next} />}
@@ -202,7 +210,7 @@ function AtHand({ at, count }: { at: AtBench; count: number }) {
   return (
     <>
       <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start', flexWrap: { xs: 'wrap', sm: 'nowrap' } }}>
-        <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Box sx={{ flex: { xs: '1 1 100%', sm: 1 }, minWidth: 0 }}>
           <Dots
             raised={Math.floor((count / bench.steps.length) * TENTHS)}
             hollow={TENTHS - Math.floor((count / bench.steps.length) * TENTHS)}
@@ -223,7 +231,16 @@ function AtHand({ at, count }: { at: AtBench; count: number }) {
             {whole ? sayGroup(voice, run.group) : sayAlike(together, voice, measuresOf(voice.context, bench))}
           </Typography>
         </Box>
-        <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1, alignItems: 'stretch', flexShrink: 0 }}>
+        <Box
+          sx={{
+            display: 'flex',
+            flexDirection: 'column',
+            gap: 1,
+            alignItems: 'stretch',
+            flexShrink: 0,
+            width: { xs: '100%', sm: 'auto' },
+          }}
+        >
           <Button
             variant="contained"
             color="secondary"

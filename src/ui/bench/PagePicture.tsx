@@ -12,7 +12,7 @@ import { bounds, centerX, centerY, right } from '../../core/measure/rect';
 import type { Context, Placement } from '../../core/spread/placement';
 import { footprint, pieceIndex } from '../../core/spread/placement';
 import { LaidFaces } from '../sticker/Face';
-import { GLASS } from '../theme';
+import { GLASS, PHONE } from '../theme';
 
 interface PageProps {
   readonly context: Context;
@@ -47,6 +47,7 @@ export function PagePicture(props: PageProps) {
         flexShrink: 1,
         minWidth: 0,
         '@media (orientation: portrait)': { maxHeight: '46vh' },
+        [PHONE]: { width: '100%', height: 'auto', maxHeight: 'none' },
       }}
     >
       <svg

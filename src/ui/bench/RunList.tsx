@@ -18,7 +18,7 @@ import type { Step } from '../../core/bench/step';
 import { sentence } from '../../core/spread/voice';
 import { InHand } from '../drag/InHand';
 import { useDragSensors } from '../drag/sensors';
-import { GLASS } from '../theme';
+import { GLASS, PHONE } from '../theme';
 import type { AtBench } from './use-bench';
 import { Choice } from '../fields/Choice';
 
@@ -78,6 +78,7 @@ export function RunList({ at: atBench }: { at: AtBench }) {
           borderRight: 0,
           borderTop: `1px solid ${GLASS.edge}`,
         },
+        [PHONE]: { order: 1, flex: '0 0 auto' },
       }}
     >
       <Box sx={{ px: 2, pt: 0.75, pb: 1 }}>

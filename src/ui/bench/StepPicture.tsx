@@ -9,6 +9,7 @@ import { whiteOutPlaces } from '../../core/bench/white-out-places';
 import { ruled } from '../../core/measure/fraction';
 import type { Context } from '../../core/spread/placement';
 import { CutPicture } from './CutPicture';
+import { PHONE } from '../theme';
 import { OnSheet } from './OnSheet';
 import { PagePicture } from './PagePicture';
 
@@ -38,6 +39,7 @@ export function StepPicture({ context, bench, step }: { context: Context; bench:
         flex: 1,
         minHeight: 300,
         minWidth: 0,
+        [PHONE]: { flexWrap: 'wrap' },
       }}
     >
       <PagePicture

@@ -86,7 +86,16 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
   return (
     <Box sx={{ display: 'flex', flex: 1, minHeight: 0, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
       {asked && <Conflict {...asked} />}
-      <Box sx={{ flex: 1, minWidth: 0, background: '#EFEBE1', display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+      <Box
+        sx={{
+          flex: 1,
+          minWidth: { xs: '100%', md: 0 },
+          background: '#EFEBE1',
+          display: 'flex',
+          flexDirection: 'column',
+          minHeight: 0,
+        }}
+      >
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 2, flexWrap: 'wrap' }}>
           <Tabs
             value={page}

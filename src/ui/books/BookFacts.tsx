@@ -3,18 +3,20 @@ import Typography from '@mui/material/Typography';
 import type { Book } from '../../core/book/book';
 import type { Part } from '../../core/book/change-book';
 import { placeOf } from '../../core/book/change-book';
+import { regionName } from '../../core/spread/region-name';
 import { ruled } from '../../core/measure/fraction';
 import { KIND_COLORS } from './PageCanvas';
 
 /** A shipped book in numbers. */
 export function BookFacts({ book, page, part }: { book: Book; page: number; part: Part | null }) {
   const rect = part && placeOf(book, part);
+  const region = part?.of === 'region' ? book.regions.find((r) => r.id === part.id) : undefined;
   const kinds = [...new Set(book.regions.map((r) => r.kind))];
   const at = book.pages[page];
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1 }}>
       <Typography variant="h3" component="h2" sx={{ fontSize: 16 }}>
-        {rect && part?.of === 'region' ? part.id : book.name}
+        {region ? regionName(book, region) : book.name}
       </Typography>
       {rect ? (
         <Typography variant="body2">

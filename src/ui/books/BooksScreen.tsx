@@ -62,7 +62,7 @@ export function BooksScreen({ page }: { page: BooksPage }) {
     >
       <Messages across of={messages} onClose={clear} />
       <Split>
-        <Side component="nav" label="Books" width={232} gap={0.5}>
+        <Side component="nav" label="Books" width={232} gap={0.5} strip>
           {page.books.map((b) => (
             <ButtonBase
               key={b.id}
@@ -90,7 +90,14 @@ export function BooksScreen({ page }: { page: BooksPage }) {
           ))}
           {chosen && (
             <Box
-              sx={{ mt: 'auto', pt: 2, display: 'flex', flexDirection: 'column', gap: 0.5, alignItems: 'flex-start' }}
+              sx={{
+                mt: { md: 'auto' },
+                pt: { md: 2 },
+                display: 'flex',
+                flexDirection: { xs: 'row', md: 'column' },
+                gap: 0.5,
+                alignItems: { xs: 'center', md: 'flex-start' },
+              }}
             >
               <Button
                 size="small"

@@ -6,6 +6,7 @@ import { PAPER_COLOR, marksSvg } from '../../core/format/spread-svg';
 import type { Rect } from '../../core/measure/rect';
 import type { Grip } from '../drag/use-grip';
 import { drawnBy, useGrip } from '../drag/use-grip';
+import { regionName } from '../../core/spread/region-name';
 import { GLASS } from '../theme';
 
 /** One quiet color a kind of place, told apart by its name as well. */
@@ -153,7 +154,7 @@ export function PageCanvas({
                 fill={KIND_COLORS[r.kind]}
                 style={{ userSelect: 'none' }}
               >
-                {r.id}
+                {regionName(book, r)}
               </text>
             </g>
           );

@@ -136,13 +136,17 @@ export function KitsScreen({ page }: { page: KitsPage }) {
           ) : (
             <>
               {chosen && tab < 3 && <PieceDefs pieces={chosen.kit.pieces} />}
-              <Box sx={{ display: 'flex', alignItems: 'center' }}>
+              <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
                 <Tabs
                   value={tab}
                   onChange={(_, t: number) => setTab(t)}
                   variant="scrollable"
                   aria-label="Kits"
-                  sx={{ flex: 1, minHeight: 40, '& .MuiTab-root': { minHeight: 40, textTransform: 'none' } }}
+                  sx={{
+                    flex: { xs: '1 1 100%', md: 1 },
+                    minHeight: 40,
+                    '& .MuiTab-root': { minHeight: 40, textTransform: 'none' },
+                  }}
                 >
                   {TABS.map((t, i) => (
                     <Tab

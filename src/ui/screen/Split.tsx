@@ -12,6 +12,9 @@ export function Split({ children }: { children: ReactNode }) {
         display: 'flex',
         flexWrap: { xs: 'wrap', md: 'nowrap' },
         overflowY: { xs: 'auto', md: 'visible' },
+        alignContent: 'flex-start',
+        // one over the other each has the whole width, whatever it asks for beside another
+        '&& > *': { minWidth: { xs: '100%', md: 0 } },
       }}
     >
       {children}
@@ -26,11 +29,13 @@ interface SideProps {
   readonly label?: string;
   /** between its parts, in the theme's steps */
   readonly gap?: number;
+  /** on a narrow window it is one line that is pushed aside, not a page of its own */
+  readonly strip?: boolean;
   readonly children: ReactNode;
 }
 
 /** The list at the left of a `Split`. */
-export function Side({ width, component = 'div', label, gap = 0, children }: SideProps) {
+export function Side({ width, component = 'div', label, gap = 0, strip = false, children }: SideProps) {
   return (
     <Box
       component={component}
@@ -40,9 +45,10 @@ export function Side({ width, component = 'div', label, gap = 0, children }: Sid
         flexShrink: 0,
         p: 1.5,
         display: 'flex',
-        flexDirection: 'column',
+        flexDirection: strip ? { xs: 'row', md: 'column' } : 'column',
         gap,
         overflowY: { md: 'auto' },
+        ...(strip ? { overflowX: { xs: 'auto', md: 'visible' }, '& > *': { flexShrink: 0 } } : {}),
         borderRight: `1px solid ${GLASS.edge}`,
         background: GLASS.paper,
       }}
