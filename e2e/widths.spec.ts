@@ -68,7 +68,7 @@ test('every screen has each act in reach at three widths', async ({ page, hobnai
   await expect(line).toBeInViewport({ ratio: 1 });
   expect((await line.boundingBox())!.width).toBeGreaterThan(300);
   await page.getByRole('button', { name: 'The whole month' }).click();
-  await expect(page.getByRole('navigation', { name: 'Month' }).getByRole('link', { name: /^14,/ })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Month' }).getByRole('link', { name: /^Feb 14,/ })).toBeVisible();
   await page.getByRole('button', { name: 'This week alone' }).click();
   await page.getByRole('button', { name: /to settle$/ }).click();
   await expect(page.getByRole('tabpanel', { name: 'To settle' })).toBeInViewport();

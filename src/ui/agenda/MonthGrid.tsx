@@ -8,7 +8,8 @@ import Typography from '@mui/material/Typography';
 import { IconChevronDown } from '../icons';
 import Link from 'next/link';
 import { useState } from 'react';
-import { longDay } from '../../core/week/day-names';
+import { counted } from '../../core/spread/voice';
+import { longDate, longDay } from '../../core/week/day-names';
 import { weekAfter } from '../../core/week/week';
 import type { Agenda, MonthDay } from '../../server/agenda';
 import { Dots } from '../Dots';
@@ -112,7 +113,7 @@ function MonthCell({
       ref={setNodeRef}
       component={Link}
       href={`/agenda?week=${week}`}
-      aria-label={`${Number(day.slice(8))}, ${items} ${items === 1 ? 'item' : 'items'} on ${day}`}
+      aria-label={`${longDate(day)}, ${counted(items, 'item')}`}
       aria-current={day === today ? 'date' : undefined}
       sx={{
         display: { xs: closed ? 'none' : 'block', md: 'block' },

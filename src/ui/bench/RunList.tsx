@@ -197,7 +197,8 @@ function StepRow({ steps, atBench }: { steps: readonly Step[]; atBench: AtBench 
   const isDone = ticked === keys.length;
   const isNew = steps.some((s) => fresh.has(s.key) && !done.has(s.key));
   useEffect(() => {
-    if (isHere) here.current?.scrollIntoView({ block: 'nearest' });
+    // on a phone the list scrolls with the step at hand, which stays in sight
+    if (isHere && !matchMedia(PHONE.replace('@media ', '')).matches) here.current?.scrollIntoView({ block: 'nearest' });
   }, [isHere]);
   const i = bench.steps.indexOf(step);
   const said = sayAlike(steps, voice, measuresOf(voice.context, bench));
