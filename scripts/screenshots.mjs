@@ -28,6 +28,7 @@ const browser = await chromium.launch({
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shoot = async (name) => {
   await page.evaluate(() => document.fonts.ready);
+  await page.waitForFunction(() => [...document.images].every((i) => i.complete));
   await page.waitForTimeout(900);
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });
 };

@@ -134,7 +134,7 @@ export function Facts({ scan, sheet, known }: { scan: Scan; sheet: ScanSheet; kn
               correct((all) => wordsInOrder(all, selected, words));
             else say({ words: typed });
           }}
-          hint={chosen.length > 1 ? `${chosen.length} words with commas: one each, in order` : undefined}
+          hint={chosen.length > 1 ? 'One each: a, b, c' : undefined}
         />
         <IconField
           key={`${key} icon`}
