@@ -22,7 +22,7 @@ test('everything is backed up, looked over, and put back', async ({ page, hobnai
 
   // the week is given up, then everything is put back
   await openWeek(page, hobnail, /^Next week/);
-  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Start over' }).click();
   await page.getByRole('button', { name: 'Delete this spread' }).click();
   await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
   await page.goto(`${hobnail.url}/settings`);

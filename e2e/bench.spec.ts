@@ -160,7 +160,7 @@ test('the end: a photo, what was loved, what is left; a week given up is asked a
   // given up: what is stuck stays used, and the shelf takes it up again
   await page.goto(spread);
   await page.getByTestId('piece').nth(20).waitFor();
-  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Start over' }).click();
   await page.getByRole('button', { name: 'Delete this spread' }).click();
   const asked = page.getByRole('dialog', { name: 'What of it is really stuck?' });
   await expect(asked.getByRole('checkbox', { name: /^All \d+$/ })).toBeChecked();

@@ -98,7 +98,7 @@ export async function chooseFiles(page: Page, field: string, files: Parameters<L
 
 /** Leaves the week as it was before it was begun, for the tests that follow. */
 export async function giveUp(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Start over' }).click();
   await page.getByRole('button', { name: 'Delete this spread' }).click();
   await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
 }

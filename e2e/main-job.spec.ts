@@ -105,7 +105,7 @@ test('by hand: drag, swap, write, take off, place from the sheet, lock', async (
     .first()
     .click();
   await expect(page.locator('[data-testid="board"] animate')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Arrange the rest' }).click();
+  await page.getByRole('button', { name: 'Place what’s left' }).click();
   await expect(page.getByTestId('findings').getByRole('button', { name: /would not work/ })).toHaveCount(0);
 
   await page.getByRole('tab', { name: 'Sheets' }).click();

@@ -88,7 +88,7 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
 
 test('a week can be given up; one that is not there says so', async ({ page, hobnail }) => {
   await openWeek(page, hobnail, /^In 4 weeks/, { kit: 'Rockpool' });
-  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await page.getByRole('button', { name: 'Start over' }).click();
   await page.getByRole('button', { name: 'Delete this spread' }).click();
   await expect(
     page.getByRole('region', { name: /^In 4 weeks/ }).getByRole('button', { name: 'Plan this week' }),

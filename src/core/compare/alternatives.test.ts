@@ -16,7 +16,7 @@ it('are three that really differ, each with its score by rule and a sentence', (
   for (const a of three) for (const b of three) if (a !== b) expect(apart(a, b)).toBeGreaterThan(0.4);
   expect(new Set(three.map((a) => a.says)).size).toBe(3);
   for (const a of three) {
-    expect(a.says).toMatch(/^[A-Z][a-z]+ full box.*; \d+ of 100 stay white, most on [A-Z][a-z]+day; .* lead\.$/);
+    expect(a.says).toMatch(/^[A-Z][a-z]+ full box.*; \d+ % stays white, most on [A-Z][a-z]+day; .* lead\.$/);
     expect(a.score.total).toBeGreaterThan(80);
     expect(a.unplaced).toBe(0);
     const own = { ...c, options: { ...c.options, ...a.options } };

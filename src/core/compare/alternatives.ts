@@ -168,7 +168,7 @@ function character(view: View): string {
         .map((c) => colorName(c.color)),
     ),
   ].slice(0, 2);
-  return `${count(boxes.length)}${rhythm ? `, ${rhythm}` : ''}; ${mean} of 100 stay white, most on ${longDay(view.context.week.days[airiest] as string)}; ${colors.join(' and ')} lead.`;
+  return `${count(boxes.length)}${rhythm ? `, ${rhythm}` : ''}; ${mean} % stays white, most on ${longDay(view.context.week.days[airiest] as string)}; ${colors.join(' and ')} lead.`;
 }
 
 const NUMBERS = [

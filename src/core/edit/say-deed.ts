@@ -27,7 +27,7 @@ const ONE: Readonly<Record<OneThing, (thing: string) => string>> = {
 
 const ARRANGED = {
   week: 'Arrange the week',
-  rest: 'Arrange the rest',
+  rest: 'Place what’s left',
   anew: 'Arrange the week anew',
   open: 'Arrange what is open',
   'open without it': 'Take it off and arrange what is open',

@@ -66,7 +66,7 @@ export function tablesOfColors(weeks: readonly LaidWeek[]): LogTable[] {
     },
     {
       name: 'white-space',
-      title: 'White space, of 100',
+      title: 'White space, %',
       columns: ['week', ...DAYS.map((d) => d.slice(0, 3)), 'all days'],
       rows: weeks.map((w) => {
         const days = DAYS.map((_, day) => whiteOf(w, w.book.weekStart === 'monday' ? day : (day + 1) % 7));

@@ -24,7 +24,7 @@ export function tablesOfHabits(records: readonly DayRecord[], today: string, wee
     {
       name: 'streaks',
       title: 'Streaks',
-      columns: ['habit', 'days in a row now', 'longest', 'days kept', 'of 100 days'],
+      columns: ['habit', 'days in a row now', 'longest', 'days kept', '% of days'],
       rows: names.map((name) => {
         const days = daysOf(name);
         const { now, longest, kept } = streaksOf(days, today);

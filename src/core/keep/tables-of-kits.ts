@@ -79,7 +79,7 @@ export function tablesOfKits(
     {
       name: 'kits',
       title: 'Kits',
-      columns: ['kit', 'price', 'weeks', 'stickers', 'used', 'left', 'used of 100', 'cost a week'],
+      columns: ['kit', 'price', 'weeks', 'stickers', 'used', 'left', 'used, %', 'cost a week'],
       rows: [...total]
         .filter(([kit]) => used.has(kit) || !known.get(kit)?.stash)
         .map(([kit, { count, used: gone }]) => {
@@ -101,7 +101,7 @@ export function tablesOfKits(
     {
       name: 'kinds',
       title: 'Kinds, the most used first',
-      columns: ['kind', 'used', 'bought', 'used of 100'],
+      columns: ['kind', 'used', 'bought', 'used, %'],
       rows: [...kinds]
         .map(([kind, { count, used: gone }]) => [kind, gone, count, share(gone, count)] as const)
         .sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)),

@@ -45,7 +45,7 @@ interface Case extends About {
 
 function say({ about }: Found, voice: Voice): Said {
   return {
-    message: `A month flag is half covered: ${Math.round(about.share * 100)} of 100 of its ${mm(voice, about.wide)} × ${mm(voice, about.tall)}.`,
+    message: `A month flag is half covered: ${Math.round(about.share * 100)} % of its ${mm(voice, about.wide)} × ${mm(voice, about.tall)}.`,
     remedy: 'Move what lies over it, or set the spread to cover month flags.',
   };
 }

@@ -106,7 +106,7 @@ function say({ about }: Found, voice: Voice): Said {
     };
   return about.is === 'owned'
     ? {
-        message: `${dayName(voice, about.days[0])} is owned by ${colorName(about.color)}: ${Math.round(about.share * 100)} of 100 of what is covered, on ${counted(about.count, 'piece')}.`,
+        message: `${dayName(voice, about.days[0])} is mostly ${colorName(about.color)}: ${Math.round(about.share * 100)} % of what is covered, on ${counted(about.count, 'piece')}.`,
         remedy: 'Swap one or two of these pieces for another color.',
       }
     : {

@@ -64,7 +64,7 @@ describe('C2', () => {
   it('is silent on a day of several colors', () => expect(found('C2', c, day('Q0', 'Q1', 'Q2', 'Q0'))).toEqual([]));
   it('speaks of a day owned by one', () =>
     expect(found('C2', c, day('Q3', 'Q3', 'Q3', 'Q1'))[0]?.message).toBe(
-      'Monday is owned by coral: 75 of 100 of what is covered, on 3 pieces.',
+      'Monday is mostly coral: 75 % of what is covered, on 3 pieces.',
     ));
   it('speaks of a color on one page only', () => {
     const boxes = [box(0, 'B3'), box(2, 'B3', 120)].map((p, i) => ({ ...p, copy: i + 1 }));
@@ -124,7 +124,7 @@ it('C7 speaks of a scene that looks out, and of two prints turned the same way',
 
 it('W3 speaks of a page that weighs more', () => {
   const left = Array.from({ length: 10 }, (_, i) => on(i % 3, 'Q2', { id: `l${i}`, copy: i + 1, y: 40 + i * 14 }));
-  expect(found('W3', c, left)[0]?.message).toContain('The left page is the heavier one by 100 of 100');
+  expect(found('W3', c, left)[0]?.message).toContain('The left page is the heavier one by 100 %');
   expect(
     found('W3', c, [...left, ...left.map((p, i) => ({ ...p, id: `r${i}`, copy: 11 + i, page: 1, x: 13.4, day: 3 }))]),
   ).toEqual([]);

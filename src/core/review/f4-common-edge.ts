@@ -138,7 +138,7 @@ const demandsOn = (view: View, p: View['placements'][number]): string[] =>
 function say({ about, placements: [id] }: Found, voice: Voice): Said {
   if (about.is === 'aside') {
     return {
-      message: `${sentence(pieceName(voice, id))} stands ${mm(voice, about.mm)} aside of where all others are ${voice.context.ways.align}.`,
+      message: `${sentence(pieceName(voice, id))} is ${mm(voice, about.mm)} off: all others are ${voice.context.ways.align}.`,
       remedy: `Move it ${mm(voice, about.mm)}.`,
     };
   }

@@ -47,7 +47,7 @@ describe('B6', () => {
     expect(found('B6', context({ book: openB6, kit }), [placement({ x: flag.x - 2, y: 4 })])).toEqual([]);
   });
   it('speaks of one half covered', () =>
-    expect(found('B6', b6, [placement({ x: flag.x - 2, y: 4 })])[0]?.message).toContain('56 of 100'));
+    expect(found('B6', b6, [placement({ x: flag.x - 2, y: 4 })])[0]?.message).toContain('56 %'));
 });
 
 describe('F1', () => {
@@ -121,7 +121,7 @@ describe('F4', () => {
   it('speaks of a label aside, and of uneven gaps', () => {
     expect(
       found('F4', c, [{ ...down(60)[0]!, w: 30, x: 46.1, cut: { x: 0, y: 0, w: 30, h: 12 } }])[0]?.message,
-    ).toContain('3/16 in aside of where all others are centered');
+    ).toContain('is 3/16 in off: all others are centered');
     expect(found('F4', c, down(60, 74, 91))).toMatchObject([
       {
         placements: ['p1'],

@@ -92,7 +92,7 @@ it('W1 speaks of a day fuller than wanted', () => {
       half,
       [0, 1, 2].map((i) => placement({ id: `b${i}`, code: 'B', copy: i + 1, y: 31 + i * 50, h: 48.3, role: 'box' })),
     )[0]?.message,
-  ).toBe('Monday is fuller than wanted: 15 of 100 are white, 60 are wanted.');
+  ).toBe('Monday is fuller than wanted: 15 % is white, 60 % is wanted.');
   expect(found('W1', half, [label(0, 60)])).toEqual([]);
 });
 

@@ -93,7 +93,7 @@ function say({ about }: Found, voice: Voice): Said {
       remedy: 'Place what is left, or spread the day’s items over its height.',
     };
   return {
-    message: `${days} is fuller than wanted: ${Math.round(about.share * 100)} of 100 are white, ${Math.round(about.wanted * 100)} are wanted.`,
+    message: `${days} is fuller than wanted: ${Math.round(about.share * 100)} % is white, ${Math.round(about.wanted * 100)} % is wanted.`,
     remedy: 'Take a picture off, use lower bases, or move something to a neighbor day.',
   };
 }

@@ -40,7 +40,7 @@ interface Case extends About {
 
 function say({ about: { side, share } }: Found): Said {
   return {
-    message: `The ${side} page is the heavier one by ${Math.round(share * 100)} of 100, by covered area and boldness.`,
+    message: `The ${side} page is the heavier one by ${Math.round(share * 100)} %, by covered area and boldness.`,
     remedy: `Swap a bold box to the ${side === 'left' ? 'right' : 'left'} page.`,
   };
 }

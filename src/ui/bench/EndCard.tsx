@@ -104,7 +104,7 @@ export function EndCard({
           <Rating spread={spread} />
           <KeepNote spread={spread} />
         </Part>
-        <Part name="What did you love, what jarred?">
+        <Part name="What did you love, what bothered you?">
           <Taste spread={spread} context={at.context} placements={bench.placements} />
           <Box sx={{ mt: 2 }}>
             <LayoutTaste spread={spread} />
@@ -150,7 +150,7 @@ function Photo({ spread }: { spread: SpreadData }) {
     ).json()) as Outcome<unknown>;
   };
   return (
-    <Part name={photo ? 'As it became' : 'As it was planned'}>
+    <Part name={photo ? 'How it turned out' : 'As it was planned'}>
       <img
         src={photo ? `/pictures/${photo}` : `/spreads/${spread.id}/picture?v=${spread.history.revision}`}
         alt={photo ? 'A photo of the finished spread' : 'The spread as it was planned'}

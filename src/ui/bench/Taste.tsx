@@ -29,7 +29,7 @@ export function Taste({
   return (
     <>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-        Tap once what you loved, twice what jarred. Other weeks heed it.
+        Tap once what you loved, twice what bothered you. It is used for later weeks.
       </Typography>
       {said && (
         <Typography role="alert" sx={{ color: GLASS.cranberry }}>

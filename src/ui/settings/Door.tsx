@@ -75,7 +75,7 @@ export function Door({ door, run, busy }: { door: DoorState; run: Run; busy: boo
       </Box>
       <Typography variant="body2" color="text.secondary">
         What goes through the door is not encrypted: open it only in a network you trust. Closing it, or another
-        passphrase, sends out everybody who came in.
+        passphrase, signs everyone out.
       </Typography>
     </Paper>
   );

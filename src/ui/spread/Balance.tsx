@@ -30,7 +30,7 @@ export function Balance() {
   const whiteChart = useMemo<ApexOptions>(
     () => ({
       chart: { type: 'bar', height: 110 },
-      series: [{ name: 'white, of 100', data: white }],
+      series: [{ name: 'white, %', data: white }],
       colors: [GLASS.bottle],
       plotOptions: { bar: { columnWidth: '64%', borderRadius: 2 } },
       xaxis: { categories: days, labels: { style: { fontSize: '11px' } }, axisTicks: { show: false } },
@@ -53,7 +53,7 @@ export function Balance() {
   );
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1 }} data-testid="balance">
-      <Head>White space by day, of 100</Head>
+      <Head>White space by day, %</Head>
       <Chart options={whiteChart} label={week.days.map((d, i) => `${longDay(d)} ${white[i]}`).join(', ')} />
       <Head>Colors by day</Head>
       <Chart
@@ -68,14 +68,14 @@ export function Balance() {
         viewBox="0 0 100 22"
         preserveAspectRatio="none"
         role="img"
-        aria-label={`Left ${share} of 100, right ${100 - share}`}
+        aria-label={`Left ${share} %, right ${100 - share} %`}
       >
         <rect y={4} width={Math.max(0, share - 0.5)} height={14} fill={GLASS.bottle} />
         <rect x={share + 0.5} y={4} width={Math.max(0, 99.5 - share)} height={14} fill={GLASS.cobalt} />
         <rect x={49.8} y={0} width={0.4} height={22} fill={GLASS.ink} />
       </svg>
       <Typography variant="caption" color="text.secondary">
-        left {share}, right {100 - share} of 100, by area and boldness
+        left {share} %, right {100 - share} %, by area and boldness
       </Typography>
       <School />
       <Left />

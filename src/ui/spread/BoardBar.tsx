@@ -90,7 +90,7 @@ export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
         {adapted ? ', adapted' : ''}
       </Button>
       <Button size="small" onClick={() => setOpen('anew')} disabled={!!busy}>
-        Begin anew
+        Start over
       </Button>
       <ToggleButtonGroup
         size="small"

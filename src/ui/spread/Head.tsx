@@ -54,7 +54,7 @@ export function HeadActs() {
         onClick={() => arrange('rest')}
         disabled={!!busy}
       >
-        {any ? 'Arrange the rest' : 'Arrange the week'}
+        {any ? 'Place what’s left' : 'Arrange the week'}
       </Button>
       {any && (
         <Button component={Link} href={`/spreads/${id}/bench`} variant="contained" color="secondary">

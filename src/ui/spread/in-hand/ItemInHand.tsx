@@ -30,7 +30,7 @@ export function ItemInHand({ demand }: { demand: Demand }) {
       </Typography>
       <Typography variant="caption" color="text.secondary" component="p" sx={{ mb: 0.75 }}>
         {longDay(days[demand.day] as string)}
-        {demand.kind === 'band' ? '; a band is laid by “Arrange the rest”' : ''}
+        {demand.kind === 'band' ? '; a band is laid by “Place what’s left”' : ''}
       </Typography>
       {demand.kind !== 'band' && offers === null && (
         <Typography variant="caption" color="text.secondary" sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>

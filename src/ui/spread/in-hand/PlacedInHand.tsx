@@ -178,7 +178,7 @@ function Room({ placement: p }: { placement: Placement }) {
       )}
       {close && (
         <Button size="small" {...looks(close.change)} sx={{ alignSelf: 'flex-start' }}>
-          Close the day up in order of time
+          Close gaps, keep time order
         </Button>
       )}
       {copies.some(Boolean) && (

@@ -29,7 +29,7 @@ export function Swaps({ placement: p, sticker }: { placement: Placement; sticker
       ? sticker
         ? 'Swap it for'
         : 'Put it on a sticker instead'
-      : 'Nothing else fits in its stead';
+      : 'No other sticker left that fits';
   return (
     <Box>
       <Typography variant="caption" color="text.secondary">
