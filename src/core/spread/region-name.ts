@@ -8,7 +8,7 @@ const SOME_WEEK = '2027-W06';
 /** A place of a book as one would say it: “Monday's header”, “Monday”, “sidebar”. */
 export function regionName({ weekStart }: Pick<Book, 'weekStart'>, { id, kind, day }: Region): string {
   const iso = day === undefined ? undefined : daysOfWeek(SOME_WEEK, weekStart)[day];
-  const name = iso && longDay(iso).split(' ')[0];
+  const name = iso && longDay(iso);
   switch (kind) {
     case 'day':
       return name ?? id;
