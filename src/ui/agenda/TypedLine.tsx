@@ -10,7 +10,7 @@ import { blankEntry } from '../../core/week/agenda-entry';
 import { spokenEntry } from '../../core/week/typed-line';
 import type { TypingHabits } from '../../core/week/typed/habits';
 import type { Span, Use } from '../../core/week/typed/line';
-import type { Doubt } from '../../core/week/typed/understand';
+import type { Doubt } from '../../core/week/typed/doubts';
 import { understand } from '../../core/week/typed/understand';
 import { startOfDays, weekHolding } from '../../core/week/week';
 import { GLASS } from '../theme';
@@ -18,20 +18,31 @@ import { Hint } from '../Hint';
 import { CameBack } from './CameBack';
 import { useTypedLines } from './use-typed-lines';
 
-const DOUBTS: Readonly<Record<Exclude<Doubt['is'], 'no day' | 'in the title'>, string>> = {
+const DOUBTS: Readonly<Record<Exclude<Doubt['is'], 'no day' | 'no hour' | 'no rule' | 'in the title'>, string>> = {
   'before noon': 'Before noon instead',
   'after noon': 'After noon instead',
   'every week': 'Every week instead',
+  'one long': 'One long item instead',
+  'until then': 'All the days till then instead',
+  'of each month': 'Once a month instead',
+  'by weeks': 'By weeks instead',
 };
 
 const sayDoubt = (d: Exclude<Doubt, { is: 'in the title' }>): string =>
-  d.is === 'no day' ? `“${d.word}” is no day` : DOUBTS[d.is];
+  d.is === 'no day'
+    ? `“${d.word}” isn’t a day`
+    : d.is === 'no hour'
+      ? `“${d.word}” isn’t a time`
+      : d.is === 'no rule'
+        ? 'Only once instead'
+        : DOUBTS[d.is];
 
 const USES: Readonly<Record<Use, string>> = {
   day: 'the day',
   time: 'the hour',
   length: 'how long',
   repeat: 'how it comes again',
+  until: 'how it comes again',
   part: 'when in the day',
   list: 'its list',
   before: 'planned before',

@@ -18,13 +18,17 @@ export const MONTHS = [
   'december',
 ] as const;
 
+/** `Easter Monday` is what the day is called. Common practice. */
+const FEAST =
+  '(?<!(?:easter|good|shrove|pancake|ash|palm|whit|mothering|maundy|holy|black|cyber|super|advent|fat|bright)\\s+)';
+/** As many write them. From memory. */
+const MISSPELT = 'wednsday|wednesdy|wendesday|wensday|thurday|thusday|satuday|saterday|sundy|tuseday|tusday';
 /** A day's name, whole or shortened; one group. */
-export const DAY =
-  '(monday|tuesday|wednesday|thursday|friday|saturday|sunday|mon|tues|tue|weds|wed|thurs|thur|thu|fri|sat|sun(?!\\s+(?:cream|screen|hat|block|lotion|glasses|bed|room|lounger|rise|set)))';
+export const DAY = `${FEAST}(monday|tuesday|wednesday|thursday|friday|saturday|sunday|${MISSPELT}|mon|tues|tue|weds|wed|thurs|thur|thu|fri|sat|sun(?!\\s+(?:cream|screen|hat|block|lotion|glasses|bed|room|lounger|rise|set)))`;
 /** A month's name, whole or shortened; one group. */
-export const MONTH = `(${MONTHS.map((m) => `${m}|${m === 'september' ? 'sept|sep' : m.slice(0, 3)}`).join('|')})\\.?`;
+export const MONTH = `(${MONTHS.map((m) => `${m}|${m === 'september' ? 'sept|sep' : m === 'february' ? 'febuary|feburary|feb' : m.slice(0, 3)}`).join('|')})\\.?`;
 
-export const dayIndex = (name: string): number => DAYS.findIndex((d) => d.startsWith(name.toLowerCase().slice(0, 3)));
+export const dayIndex = (name: string): number => DAYS.findIndex((d) => d.startsWith(name.toLowerCase().slice(0, 2)));
 export const monthNumber = (name: string): number =>
   MONTHS.findIndex((m) => m.startsWith(name.toLowerCase().slice(0, 3))) + 1;
 
@@ -53,6 +57,13 @@ export function nextMonthDay(from: IsoDay, dayOfMonth: number): IsoDay {
     if (iso && day.month === month.month && iso >= from) return iso;
   }
   return from;
+}
+
+/** The last day of a month, of this year's or the next one's. */
+export function endOfMonth(from: IsoDay, month: number): IsoDay {
+  const end = (year: number) => DateTime.utc(year, month).endOf('month').toISODate() as string;
+  const year = Number(from.slice(0, 4));
+  return end(year) < from ? end(year + 1) : end(year);
 }
 
 /** The next such day of a year. */

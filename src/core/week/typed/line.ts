@@ -4,6 +4,7 @@ export type Use =
   | 'time'
   | 'length'
   | 'repeat'
+  | 'until'
   | 'part'
   | 'list'
   | 'before'
@@ -26,10 +27,10 @@ export interface Span {
  * leaves blanks, so that every word keeps its place.
  */
 export class Line {
-  readonly spans: Span[] = [];
+  spans: readonly Span[] = [];
   rest: string;
 
-  constructor(text: string) {
+  constructor(private readonly text: string) {
     this.rest = ` ${text} `;
   }
 
@@ -45,18 +46,33 @@ export class Line {
     const lead = found.length - found.trimStart().length;
     const words = found.trim();
     this.rest = this.rest.slice(0, at) + ' '.repeat(found.length) + this.rest.slice(at + found.length);
-    if (words) this.spans.push({ from: at + lead - 1, to: at + lead - 1 + words.length, as });
+    if (words) this.spans = [...this.spans, { from: at + lead - 1, to: at + lead - 1 + words.length, as }];
   }
 
-  /** True where nothing but blanks, or what was taken, stands between two places, or up to the end. */
+  /** Puts back what was taken for something that in the end says nothing here. */
+  giveBack(as: Use): void {
+    for (const s of this.spans.filter((span) => span.as === as))
+      this.rest = this.rest.slice(0, s.from + 1) + this.text.slice(s.from, s.to) + this.rest.slice(s.to + 1);
+    this.spans = this.spans.filter((s) => s.as !== as);
+  }
+
+  /** True where something was taken out of the midst of what matched. */
+  hasTaken({ index, 0: found }: RegExpExecArray): boolean {
+    return this.spans.some((s) => s.from + 1 > index && s.to + 1 < index + found.length);
+  }
+
+  /** True where nothing but blanks, marks, or what was taken, stands between two places, or up to the end. */
   isBlank(from: number, to: number = this.rest.length): boolean {
-    return this.rest.slice(from, to).trim() === '';
+    return /^[\s,–-]*$/.test(this.rest.slice(from, to));
   }
 }
 
 /** Words that stand by themselves, in any case. */
 export const anywhere = (words: string): RegExp =>
   new RegExp(`(?<![\\p{L}\\p{N}])(?:${words})(?![\\p{L}\\p{N}])`, 'iu');
+
+/** The same words without a group of their own, to stand within others. */
+export const ungrouped = (words: string): string => words.replace(/(?<!\\)\((?!\?)/g, '(?:');
 
 /** The same, to be looked for more than once. */
 export const anywhereAll = (words: string): RegExp => new RegExp(anywhere(words).source, 'giu');

@@ -63,7 +63,7 @@ const HOURS: readonly Line[] = [
 const SINGLE: readonly Line[] = [
   ['vet thu', 'vet', { day: '2027-02-04' }],
   ['vet on thursday', 'vet', { day: '2027-02-04' }],
-  ['Vet Thurs.', 'Vet', { day: '2027-02-04', title: 'Vet .' }],
+  ['Vet Thurs.', 'Vet', { day: '2027-02-04', title: 'Vet' }],
   ['vet today', 'vet', { day: FROM }],
   ['vet wed', 'vet', { day: FROM }],
   ['vet tomorrow', 'vet', { day: '2027-02-04' }],

@@ -103,7 +103,7 @@ const LINES: readonly (readonly [line: string, title: string, means: Partial<Age
   ['lunch 1', 'lunch 1', { start: null }],
   ['jab 2 fri 10.20', 'jab 2', { day: '2027-02-05', start: 620 }],
   ['pick up Wren 15:45 mon-thu', 'pick up Wren', { start: 945 }],
-  ['start diet monday!', 'start diet !', { day: '2027-02-08' }],
+  ['start diet monday!', 'start diet!', { day: '2027-02-08' }],
   ['19 feb - 22 feb hounds to kennels', 'hounds to kennels', { day: '2027-02-19', days: 4 }],
   ['q: ask Odile re van, fri', 'q: ask Odile re van', { day: '2027-02-05' }],
   ['renew pass (by 28/2)', 'renew pass', { day: '2027-02-28', kind: 'deadline' }],

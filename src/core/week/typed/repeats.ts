@@ -1,9 +1,22 @@
 import type { IsoDay } from '../week';
-import { CODES, DAY, dayIndex, next, nextMonthDay, nthOf, weekdayOf } from './calendar-days';
-import { ORDER, nthNamed, readDay } from './days';
+import {
+  CODES,
+  DAY,
+  MONTH,
+  dayIndex,
+  endOfMonth,
+  monthNumber,
+  next,
+  nextDate,
+  nextMonthDay,
+  nthOf,
+  plus,
+  weekdayOf,
+} from './calendar-days';
+import { DATE, ONE_DAY, ORDER, nthNamed } from './day-words';
+import { readDay } from './days';
 import type { TypingHabits } from './habits';
-import type { Line } from './line';
-import { anywhere, anywhereAll } from './line';
+import { Line, anywhere, anywhereAll } from './line';
 
 /** How something comes again (RFC 5545, RRULE), and on which day it comes first. */
 export interface Repeat {
@@ -11,6 +24,8 @@ export interface Repeat {
   readonly day: IsoDay;
   /** the days that are named come once each; it may be meant for every week */
   readonly once?: true;
+  /** what else it may mean: `every second friday` */
+  readonly or?: { readonly is: 'of each month' | 'by weeks'; readonly rule: string; readonly day: IsoDay };
 }
 
 const EACH = '(?:every|each)';
@@ -19,31 +34,51 @@ const AND = '(?:\\s*,\\s*(?:and\\s+)?|\\s+and\\s+|\\s*&\\s*|\\s*\\+\\s*|\\s*/\\s
 const LIST = `${DAY}s?(?:(?:${AND}|\\s+)${DAY}s?)+`;
 /** `m/w/f`, `tu/th`: letters that are days only beside each other. */
 const SHORT = '(?:mo|m|tu|t|we|w|th|fr|f|sa|su)';
+/** `mwf`, `tuth`: run together; the usual ones alone, others are words. From memory. */
+const TOGETHER = '(mtwthf|mtwtf|mtwth|mwf|mw|wf|tuth|tth|mth|tf)';
+const PAIR = '(?:mo|tu|we|th|fr|sa|su)';
 const SHORT_DAYS = ['m', 't', 'w', 'th', 'f', 'sa', 'su'];
-const UNITS = { day: 'DAILY', week: 'WEEKLY', month: 'MONTHLY', year: 'YEARLY' } as const;
+const UNITS = { day: 'DAILY', week: 'WEEKLY', wk: 'WEEKLY', month: 'MONTHLY', year: 'YEARLY' } as const;
 const WORKDAYS = [0, 1, 2, 3, 4];
 
 /** Every way in which a line says that something comes again; null where it does not. */
 export function readRepeat(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null {
-  return (
+  const until = readUntil(line, from, habits);
+  const repeat =
     ofEachMonth(line, from, habits) ??
     byUnits(line, from, habits) ??
-    onDays(line, from) ??
+    onDays(line, from, habits) ??
     byAdverb(line, from, habits) ??
-    severalDays(line, from)
-  );
+    severalDays(line, from);
+  // without a series it is no end of one: `form to office until friday`
+  if (!repeat) line.giveBack('until');
+  if (!repeat || !until) return repeat;
+  return { day: repeat.day, rule: `${repeat.rule.replace(/;COUNT=\d+/, '')};UNTIL=${until.replaceAll('-', '')}` };
+}
+
+/** `until 25 march`, `till june`: the last day of a series; of a month alone the last before it begins. */
+function readUntil(line: Line, from: IsoDay, habits: TypingHabits): IsoDay | null {
+  const word = '(?:until|till|til|thru|through|ending)\\s+(?:the\\s+)?(?:end\\s+of\\s+)?';
+  const month = line.take(anywhere(`${word}${MONTH}(?!\\s*\\d)`), 'until');
+  if (month) {
+    const number = monthNumber(month[1] as string);
+    const first = nextDate(from, number, 1);
+    return /end\s+of/i.test(month[0]) ? endOfMonth(from, number) : first && plus(first, -1);
+  }
+  const date = line.take(anywhere(`${word}(${DATE})`), 'until')?.[1];
+  return date ? (readDay(new Line(date), from, habits)?.day ?? null) : null;
 }
 
 /** `the 3rd of each month`, `first monday of every month`, `every last working day`. */
 function ofEachMonth(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null {
-  const end = `\\s+(?:of\\s+(?:the|${EACH})|${EACH})\\s+month`;
+  const end = `\\s+(?:(?:(?:of|in)\\s+(?:the|${EACH})|of|in|${EACH})\\s+month|monthly)`;
   const numbered = line.take(
-    anywhere(`(?:on\\s+)?(?:the\\s+)?(?:(\\d{1,2})(?:st|nd|rd|th)?|(last)\\s+day)${end}`),
+    anywhere(`(?:on\\s+)?(?:the\\s+)?(?:(\\d{1,2})(?:st|nd|rd|th)?|(?:(last)|(first))(?:\\s+day)?)${end}`),
     'repeat',
   );
-  if (numbered) return monthly(from, numbered[2] ? -1 : Number(numbered[1]));
+  if (numbered) return monthly(from, numbered[2] ? -1 : numbered[3] ? 1 : Number(numbered[1]));
   const which = `${ORDER}\\s+(?:(work(?:ing)?\\s?day|weekday)|${DAY})`;
-  const nth = line.take(anywhere(`(?:on\\s+)?(?:the\\s+)?${which}${end}|${EACH}\\s+${which}`), 'repeat');
+  const nth = line.take(anywhere(`(?:on\\s+)?(?:the\\s+)?${which}${end}|${EACH}\\s+${which}(${end})?`), 'repeat');
   if (!nth) {
     const day = line.take(anywhere(`${EACH}\\s+month\\s+on\\s+the\\s+(\\d{1,2})(?:st|nd|rd|th)?`), 'repeat');
     return day ? monthly(from, Number(day[1])) : null;
@@ -52,23 +87,27 @@ function ofEachMonth(line: Line, from: IsoDay, habits: TypingHabits): Repeat | n
   const n = nthNamed(order as string);
   const weekday = working ? null : dayIndex(name as string);
   // `every second tuesday` is every other one; the second of a month is said with its month
-  if (!nth[1] && n === 2 && weekday !== null)
-    return ruled('WEEKLY', 2, startOf(line, from, habits, weekday), [weekday]);
+  const isOpen = !nth[1] && !nth[7] && n > 1 && weekday !== null;
+  const byWeeks = isOpen ? ruled('WEEKLY', n, next(startsOn(line, from, habits), weekday), [weekday]) : null;
   const day = nthOf(from, n, weekday);
   if (!day) return null;
-  return {
+  const ofMonth = {
     day,
     rule:
       weekday === null
         ? `FREQ=MONTHLY;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=${n}`
         : `FREQ=MONTHLY;BYDAY=${n}${CODES[weekday] as string}`,
   };
+  if (!byWeeks) return ofMonth;
+  return n === 2
+    ? { ...byWeeks, or: { is: 'of each month', ...ofMonth } }
+    : { ...ofMonth, or: { is: 'by weeks', ...byWeeks } };
 }
 
-/** The first such weekday from the day on that a line says it starts, `from 9 feb`. */
-function startOf(line: Line, from: IsoDay, habits: TypingHabits, weekday: number): IsoDay {
-  const says = anywhere('from|starting|since').test(line.rest);
-  return next((says ? readDay(line, from, habits)?.day : null) ?? from, weekday);
+/** The day on which a line says that it starts, `from 9 feb`. */
+function startsOn(line: Line, from: IsoDay, habits: TypingHabits): IsoDay {
+  const says = anywhere(`(?:from|starting|since)(?=\\s+(?:on\\s+)?${ONE_DAY})`).test(line.rest);
+  return (says ? readDay(line, from, habits)?.day : null) ?? from;
 }
 
 const monthly = (from: IsoDay, n: number): Repeat => ({
@@ -83,7 +122,7 @@ const nthOfMonth = (from: IsoDay): IsoDay | null =>
 function byUnits(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null {
   const match = line.take(
     anywhere(
-      `${EACH}\\s+(?:(other|second|2nd|3rd|\\d{1,2}|two|three|four|six)\\s+)?(day|week|month|year)s?(?:\\s+on\\s+(${DAY}s?(?:${AND}${DAY}s?)*))?`,
+      `${EACH}\\s+(?:(other|second|2nd|3rd|\\d{1,2}|two|three|four|six)\\s+)?(day|week|wk|month|year)s?(?:\\s+on\\s+(${DAY}s?(?:${AND}${DAY}s?)*))?`,
     ),
     'repeat',
   );
@@ -100,16 +139,16 @@ function byUnits(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null 
 }
 
 /** `every mon, wed and fri`, `every other sat`, `weekdays`, `wednesdays`. */
-function onDays(line: Line, from: IsoDay): Repeat | null {
+function onDays(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null {
   const every = line.take(
     anywhere(
-      `${EACH}\\s+(?:(other|second|\\d)\\s+)?((?:${DAY})s?(?:${AND}(?:${DAY})s?)*|week\\s?days?|work(?:ing)?\\s?days?|weekends?)`,
+      `${EACH}\\s+(?:(other|second|\\d)\\s+)?((?:${DAY})s?(?:(?:${AND}|\\s+)(?:${DAY})s?)*|week\\s?days?|work(?:ing)?\\s?days?|weekends?)`,
     ),
     'repeat',
   );
-  if (every) return weekly(from, every[2] as string, countOf(every[1]));
+  if (every) return weekly(startsOn(line, from, habits), every[2] as string, countOf(every[1]));
   const alternate = line.take(anywhere(`alternate\\s+(${DAY}s?)`), 'repeat');
-  if (alternate) return weekly(from, alternate[1] as string, 2);
+  if (alternate) return weekly(startsOn(line, from, habits), alternate[1] as string, 2);
   const habit =
     line.take(anywhere('(?:on\\s+)?(week\\s?days|work(?:ing)?\\s?days|weekends)'), 'repeat') ??
     // a plural says every week; `tues` and `thurs` are none
@@ -119,19 +158,21 @@ function onDays(line: Line, from: IsoDay): Repeat | null {
       ),
       'repeat',
     );
-  return habit ? weekly(from, habit[1] as string, 1) : null;
+  return habit ? weekly(startsOn(line, from, habits), habit[1] as string, 1) : null;
 }
 
 /** `daily`, `weekly on fri`, `fortnightly`, and `every` before a morning that was read already. */
 function byAdverb(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null {
   const word = line.take(
-    anywhere('daily|weekly|bi-?weekly|fortnightly|monthly|yearly|annually|everyday|(?:every|each)(?=\\s{2,}|\\s*$)'),
+    anywhere(
+      'daily|nightly|weekly|bi-?weekly|fortnightly|monthly|yearly|annually|everyday|(?:every|each)(?=\\s{2,}|\\s*$)',
+    ),
     'repeat',
   );
   if (!word) return null;
   const said = word[0].trim().toLowerCase();
   const first = readDay(line, from, habits)?.day ?? from;
-  if (/^(daily|every|each)/.test(said)) return ruled('DAILY', 1, first, []);
+  if (/^(daily|nightly|every|each)/.test(said)) return ruled('DAILY', 1, first, []);
   if (/^(bi|fort)/.test(said)) return ruled('WEEKLY', 2, first, []);
   return ruled(said === 'weekly' ? 'WEEKLY' : said === 'monthly' ? 'MONTHLY' : 'YEARLY', 1, first, []);
 }
@@ -139,7 +180,9 @@ function byAdverb(line: Line, from: IsoDay, habits: TypingHabits): Repeat | null
 /** `mon, wed and fri`, `tue & thu`: those days, once each, unless it is said that they come again. */
 function severalDays(line: Line, from: IsoDay): Repeat | null {
   const match =
-    line.take(anywhere(`(?:on\\s+)?${LIST}`), 'day') ?? line.take(anywhere(`(?:on\\s+)?${SHORT}(?:/${SHORT})+`), 'day');
+    line.take(anywhere(`(?:on\\s+)?${LIST}`), 'day') ??
+    line.take(anywhere(`(?:on\\s+)?${SHORT}(?:/${SHORT})+`), 'day') ??
+    line.take(anywhere(`(?:on\\s+)?(?:${TOGETHER}|${PAIR}(?:\\s+${PAIR})+)`), 'day');
   if (!match) return null;
   const long = namesIn(match[0]);
   const named = long.length ? long : shortIn(match[0]);
@@ -170,7 +213,9 @@ const namesIn = (words: string | undefined): number[] =>
 const shortIn = (words: string): number[] =>
   words
     .replace(/^\s*on\s+/i, '')
-    .split('/')
+    .split(/[/\s]+/)
+    .flatMap((w) => (anywhere(TOGETHER).test(w) ? (w.match(/th|tu|[mtwf]/giu) ?? []) : [w]))
+    .filter(Boolean)
     .map((w) => SHORT_DAYS.findLastIndex((d) => w.trim().toLowerCase().startsWith(d)));
 const firstOf = (from: IsoDay, named: readonly number[]): IsoDay => named.map((d) => next(from, d)).sort()[0] ?? from;
 const countOf = (word: string | undefined): number =>

@@ -1,6 +1,7 @@
 import type { Part } from '../demand';
 import type { TypingHabits } from './habits';
-import type { Line } from './line';
+import { countNamed } from './day-words';
+import type { Line, Use } from './line';
 import { anywhere } from './line';
 
 /** Minutes after midnight, and how long. */
@@ -14,29 +15,40 @@ export interface When {
 const HALF = '(a\\.?m\\.?|p\\.?m\\.?|a|p)';
 /** `16:30`, `4.30pm`, `18h`, `18h30`, `7am`, `7`; four groups: hour, minute, minute after h, half */
 const CLOCK = `(\\d{1,2})(?:[:.](\\d{2})|\\s?h(?:rs?)?(\\d{2})?)?\\s?${HALF}?`;
+/** An hour in figures or words; one group. */
+const HOUR = '(\\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)';
 /** `at 7`, `@ 7` */
 const AT = '(?:at\\s+|@\\s*)';
 const ISH = '(?:ish)?';
 
 /** Things that people do in the evening, so that their bare hour is one of it. From memory. */
 const OF_THE_EVENING = anywhere(
-  'dinner|supper|evening|party|drinks|cinema|movies?|film|theat(?:er|re)|concert|gig|opera|pub|date night|games? night|bedtime',
+  'dinner|supper|evening|party|drinks|cinema|movies?|film|theat(?:er|re)|concert|gig|opera|pub|date night|games? night|bedtime|quiz|choir|rehearsal|nights?(?=\\s*$)',
 );
-const OF_THE_MORNING = anywhere('breakfast|brunch|school run|sunrise');
+const OF_THE_MORNING = anywhere('breakfast|brunch|school run|sunrise|early (?:shift|duty|start|bus|ferry)');
 
 /** `10-11:30`, `from 9am to 5pm`, then one time alone; null where the line has none. */
 export function readWhen(line: Line, habits: TypingHabits, part: Part | null): When | null {
-  return readFourDigits(line) ?? readSpan(line, habits, part) ?? readTime(line, habits, part);
+  return (
+    readFourDigits(line) ??
+    readOpenSpan(line, habits, part) ??
+    readSpan(line, habits, part) ??
+    readTime(line, habits, part)
+  );
 }
 
 function readSpan(line: Line, habits: TypingHabits, part: Part | null): When | null {
   const pattern = anywhere(`(?:from\\s+|between\\s+)?${CLOCK}\\s*(?:-|–|to|until|till|and)\\s*${CLOCK}`);
-  const match = pattern.exec(line.rest);
-  if (!match) return null;
+  // `10-noon`: as long in letters
+  const match = pattern.exec(line.rest.replace(/(?<=\d\s?(?:[ap]m?)?\s?(?:-|–|to|till|until)\s?)noon/giu, '12pm'));
+  if (!match || (/\sand\s/i.test(match[0]) && !/^between/i.test(match[0].trim()))) return null;
   const [first, last] = [partsOf(match, 1), partsOf(match, 5)];
   // two bare numbers are hours only where something says so
   const clear = first.clear || last.clear || first.half !== null || last.half !== null;
-  if (!clear && !/^(?:from|between)/i.test(match[0].trim()) && !isBesideDay(line, match)) return null;
+  if (NUMBERED.test(line.rest.slice(0, match.index)) || line.hasTaken(match)) return null;
+  const isMeeting = /^\s+(?:with|w\/?|at|in)\s/iu.test(line.rest.slice(match.index + match[0].length));
+  const hasDay = isMeeting && line.spans.some((s) => isOfDays(s.as));
+  if (!clear && !/^(?:from|between)/i.test(match[0].trim()) && !isBesideDay(line, match) && !hasDay) return null;
   const end = minutesOf(last, last.half);
   if (end === null) return null;
   const guess = first.half ?? (last.half && first.hour <= last.hour % 12 ? last.half : null);
@@ -45,32 +57,63 @@ function readSpan(line: Line, habits: TypingHabits, part: Part | null): When | n
     guess ?? (last.half || last.hour > 12 ? null : halfOf(first.hour, habits, part, line)),
   );
   if (start === null) return null;
-  // `22:00-6:00` goes on into the next day
-  const over = first.clear && (last.clear || first.hour > 12) && end <= start;
-  const until = over ? end + 24 * 60 : last.half || end > start ? end : end + 12 * 60;
-  if (until <= start || (until > 24 * 60 && !over)) return null;
+  // `5:30 - 6:45` ends in the same half of the day; `22:00-6:00` goes on into the next one
+  const isPlain = last.half === null && last.hour <= 12 && first.hour <= 12 && !/^\D*0/.test(match[0]);
+  const until = [end, ...(isPlain ? [end + HALF_DAY] : []), end + 2 * HALF_DAY].find((e) => e > start) ?? start;
   line.use(match.index, match[0], 'time');
-  return { start, minutes: until - start, bare: false };
+  return { start, minutes: until - start, bare: !clear && hasDay };
+}
+
+const HALF_DAY = 12 * 60;
+/** `ch. 4-6` are no hours. From memory. */
+export const NUMBERED = new RegExp(
+  `(?<!\\p{L})(?:${[
+    'ch|chapters?|pages?|pp?|nos?|units?|lines?|vol|ep|episodes?|grades?|ages?',
+    'sizes?|exercises?|verses?|plots?|rooms?|steps?|days?',
+  ].join('|')})\\.?\\s*$`,
+  'iu',
+);
+
+/** `6pm-late`, `7.30 for 8`: when it begins, or when one is to be there; the end is not said. */
+function readOpenSpan(line: Line, habits: TypingHabits, part: Part | null): When | null {
+  const said = anywhere(`${CLOCK}\\s*(?:(?:-|–|to|till|until)\\s*late|for\\s+${CLOCK})`).exec(line.rest);
+  if (!said) return null;
+  const isEither = said[5] !== undefined;
+  const [first, last] = [partsOf(said, 1), isEither ? partsOf(said, 5) : null];
+  if (isEither && !(first.clear || last?.clear || isBesideDay(line, said))) return null;
+  const half = first.half ?? last?.half ?? (first.hour > 12 ? null : halfOf(first.hour, habits, part, line));
+  const start = minutesOf(first, half);
+  if (start === null) return null;
+  line.use(said.index, said[0], 'time');
+  return { start, minutes: null, bare: first.half === null && first.hour <= 12 };
 }
 
 function readTime(line: Line, habits: TypingHabits, part: Part | null): When | null {
-  const word = line.take(anywhere('(?:at\\s+)?(noon|midday|midnight)'), 'time')?.[1]?.toLowerCase();
+  const word = line.take(anywhere('(?:at\\s+|@\\s*)?(noon|midday|midnight)'), 'time')?.[1]?.toLowerCase();
   if (word) return { start: word === 'midnight' ? 0 : 12 * 60, minutes: null, bare: false };
-  const half = line.take(anywhere(`(?:at\\s+)?(half past|quarter past|quarter to)\\s+(\\d{1,2})\\s?${HALF}?`), 'time');
+  const half = line.take(
+    anywhere(`(?:at\\s+)?(half past|half|quarter past|quarter to)\\s+${HOUR}(?!\\s+(?:an?\\s+)?h)\\s?${HALF}?`),
+    'time',
+  );
   if (half) {
-    const by = { 'half past': 30, 'quarter past': 15, 'quarter to': -15 }[(half[1] as string).toLowerCase()] ?? 0;
-    const hour = Number(half[2]);
+    const by = /^half/i.test(half[1] as string) ? 30 : /past/i.test(half[1] as string) ? 15 : -15;
+    const hour = countNamed(half[2] as string);
     const said = halfNamed(half[3]) ?? halfOf(hour, habits, part, line);
     const start = minutesOf({ hour, minute: 0, half: null, clear: false }, said);
-    return start === null ? null : { start: start + by, minutes: null, bare: false };
+    const isBare = /^half$/i.test(half[1] as string) || (!half[3] && part === null);
+    return start === null ? null : { start: start + by, minutes: null, bare: isBare };
   }
   const match =
+    exec(line, anywhere(`${AT}?(\\d{1,2})()()\\s?o['’]?clock\\s?${HALF}?`)) ??
+    exec(line, anywhere(`${AT}?(\\d{1,2}):(\\d{2})()${ISH}\\s?${HALF}?`)) ??
     exec(line, anywhere(`${AT}?(\\d{1,2})(?:[:.](\\d{2})|\\s?h(?:rs?)?(\\d{2})?)${ISH}\\s?${HALF}?`)) ??
     exec(line, anywhere(`${AT}?(\\d{1,2})()()${ISH}\\s?${HALF}`)) ??
     exec(line, anywhere('(\\d{1,2})()()()ish')) ??
     exec(line, anywhere(`${AT}(\\d{1,2})()()()${ISH}`)) ??
     exec(line, /(?<=\s)(?:around|about)\s+(\d{1,2})()()()(?=\s*$|\s{2,})/iu) ??
-    bareAfterDay(line);
+    exec(line, anywhere(`at\\s+${HOUR}()()()`)) ??
+    bareAfterDay(line) ??
+    (knows(line) ? exec(line, /(?<=\p{L}\s)(\d{1,2})()()()(?=\s*$)/u) : null);
   if (!match) return null;
   const time = partsOf(match, 1);
   // `2:45` is of the day as `2` is, unless it is written as one of 24 hours: `02:45`
@@ -92,20 +135,24 @@ const exec = (line: Line, pattern: RegExp): RegExpExecArray | null => pattern.ex
 
 /** `tomorrow 9`: a number that follows a day, and after which nothing more is said. */
 function bareAfterDay(line: Line): RegExpExecArray | null {
-  const match = /(?<![\p{L}\p{N}.:/-])(\d{1,2})()()()(?=\s*$|\s{2,})/u.exec(line.rest);
-  if (!match) return null;
-  return isAfterDay(line, match) && Number(match[1]) <= 24 ? match : null;
+  const match = /(?<![\p{L}\p{N}.:/-])(\d{1,2})()()()(?=\s*$|\s{2,}|\s*[(),;])/u.exec(line.rest);
+  if (match) return isAfterDay(line, match) && Number(match[1]) <= 24 ? match : null;
+  // `tonight 9 call Sis`
+  const tonight = line.spans.find((s) => s.as === 'part' && s.to - s.from === 'tonight'.length);
+  const behind = tonight && /^\s+(\d{1,2})()()()(?=\s)/u.exec(line.rest.slice(tonight.to + 1));
+  return behind ? Object.assign(behind, { index: behind.index + (tonight?.to ?? 0) + 1 }) : null;
 }
 
 /** True for what stands right behind a day that was read. */
 const isAfterDay = (line: Line, { index }: RegExpExecArray): boolean =>
-  line.spans.some((s) => s.as === 'day' && s.to + 1 <= index && line.isBlank(s.to + 1, index));
+  line.spans.some((s) => isOfDays(s.as) && s.to + 1 <= index && line.isBlank(s.to + 1, index));
+const isOfDays = (as: Use): boolean => as === 'day' || as === 'repeat';
 
 /** The same, or right before one. */
 const isBesideDay = (line: Line, match: RegExpExecArray): boolean => {
   const end = match.index + match[0].length;
   return (
-    isAfterDay(line, match) || line.spans.some((s) => s.as === 'day' && s.from >= end - 1 && line.isBlank(end, s.from))
+    isAfterDay(line, match) || line.spans.some((s) => isOfDays(s.as) && s.from >= end - 1 && line.isBlank(end, s.from))
   );
 };
 
@@ -114,6 +161,8 @@ function readFourDigits(line: Line): When | null {
   const clock = '([01]\\d|2[0-3])([0-5]\\d)';
   const span = exec(line, anywhere(`${clock}\\s*(?:-|–|to|until)\\s*${clock}`));
   const one = span ?? exec(line, anywhere(clock));
+  // `555 0147` is a telephone's
+  if (one && /\d[\s-]$/.test(line.rest.slice(0, one.index))) return null;
   if (!one || (!span && !one[0].startsWith('0') && !isBesideDay(line, one))) return null;
   const [from, to] = [minuteOf(one, 1), span ? minuteOf(one, 3) : null];
   line.use(one.index, one[0], 'time');
@@ -139,10 +188,10 @@ function partsOf(match: RegExpExecArray, at: number): Clock {
   const [hour, minute, afterH, half] = [match[at], match[at + 1], match[at + 2], match[at + 3]];
   const h = /\d\s?h/i.test(match[0]) && afterH !== undefined;
   return {
-    hour: Number(hour),
+    hour: countNamed(hour ?? ''),
     minute: Number(minute || afterH || 0),
     half: halfNamed(half),
-    clear: Boolean(minute) || h || /\d\s?h(?:rs?)?\s*$/i.test(match[0]) || Number(hour) > 12,
+    clear: Boolean(minute) || h || /\d\s?h(?:rs?)?\s*$/i.test(match[0]) || countNamed(hour ?? '') > 12,
   };
 }
 

@@ -3,22 +3,19 @@ import { blankEntry } from '../agenda-entry';
 import { isCounted } from '../age';
 import type { Part } from '../demand';
 import type { IsoDay } from '../week';
-import { CODES, DAY, MONTH, weekdayOf } from './calendar-days';
-import { countNamed, readDay, readRange } from './days';
+import { CODES, DAY, daysFrom, weekdayOf } from './calendar-days';
+import { ONE_DAY, countNamed } from './day-words';
+import { readDay } from './days';
+import type { Doubt } from './doubts';
+import { doubtsOf, leftOf, namesOf } from './doubts';
 import type { TypingHabits } from './habits';
 import { USUAL_HABITS } from './habits';
 import type { Span } from './line';
 import { Line, anywhere } from './line';
+import { readRange } from './ranges';
 import { readRepeat } from './repeats';
 import { readWhen } from './times';
-
-/** Something that the line leaves open, and the entry if it is meant the other way. */
-export type Doubt =
-  | { readonly is: 'before noon' | 'after noon' | 'every week'; readonly instead: AgendaEntry }
-  /** a word that was taken for a day */
-  | { readonly is: 'no day'; readonly word: string; readonly instead: AgendaEntry }
-  /** a word that was not taken: only to be looked at */
-  | { readonly is: 'in the title'; readonly word: string };
+import { titled } from './titled';
 
 /** What one typed line means. */
 export interface Understood {
@@ -43,12 +40,17 @@ export function understand(text: string, from: IsoDay, habits: TypingHabits = US
   const since = line.take(anywhere('(?:since|born)\\s+(\\d{4})'), 'since')?.[1];
   const minutes = readLength(line);
   const part = readPart(line);
+  line.take(anywhere('all[\\s-]day'), 'day');
   const repeat = readRepeat(line, from, habits);
-  const due = readDue(line);
   const range = repeat ? null : readRange(line, from, habits);
+  const due = readDue(line);
   const found = range ?? (repeat ? null : readDay(line, from, habits));
   const day = repeat?.day ?? found?.day ?? from;
+  const stay = found && found.days === 1 ? readStay(line) : null;
   const when = readWhen(line, habits, part);
+  // how long it lasts is kept where it has a time; else the words stay: `stretch 15 mins`
+  const lasts = when ? (minutes ?? readHours(line)) : null;
+  if (!when && stay === null) line.giveBack('length');
   const tentative = line.take(/\?|(?<![\p{L}])(?:maybe|perhaps)(?![\p{L}])/iu, 'not sure') !== null;
   const turns = readTurns(line);
   const list =
@@ -60,19 +62,19 @@ export function understand(text: string, from: IsoDay, habits: TypingHabits = US
   const year = since ? Number(since) : counted && found?.year ? found.year : null;
   const weekly = turns && !repeat ? `FREQ=WEEKLY;BYDAY=${CODES[weekdayOf(day)] as string}` : null;
   // `mon-fri 22:00-6:00`: each of these days, not one long one
-  const turn = range && range.days > 1 && when?.minutes ? range.days : null;
+  const turn = range && range.days > 1 && when && (when.minutes || range.named) ? range.days : null;
   const entry: AgendaEntry = {
     ...blankEntry(day),
     title,
     list,
     leadDays: due === 'before' ? Math.max(1, leadDays) : leadDays,
     start: when?.start ?? null,
-    minutes: when ? (when.minutes ?? minutes) : null,
+    minutes: when?.minutes ?? lasts,
     part: when ? null : part,
     tentative,
     task: due !== null || list !== null,
     kind: due ? 'deadline' : null,
-    days: turn ? 1 : (range?.days ?? readWeekOff(title)),
+    days: turn ? 1 : (range?.days ?? stay ?? readWeekOff(title)),
     onlyWith,
     countdown,
     since: year ?? (counted ? 0 : null),
@@ -84,57 +86,21 @@ export function understand(text: string, from: IsoDay, habits: TypingHabits = US
       (counted && !range ? yearlyRule(day) : null),
   };
   const asked = doubtsOf(entry, when?.bare === true, repeat?.once === true);
-  const doubts = [...asked, ...namesOf(entry, spans, text, from), ...leftOf(title)];
+  const whole: Doubt[] =
+    turn && !when?.minutes ? [{ is: 'one long', instead: { ...entry, repeat: null, days: turn } }] : [];
+  const stays: Doubt[] =
+    due === 'until' && day > from
+      ? [{ is: 'until then', instead: { ...untimed(entry), day: from, days: daysFrom(from, day) + 1 } }]
+      : [];
+  const or: Doubt[] = repeat?.or
+    ? [{ is: repeat.or.is, instead: { ...entry, day: repeat.or.day, repeat: repeat.or.rule } }]
+    : [];
+  const doubts = [...asked, ...whole, ...stays, ...or, ...namesOf(entry, spans, text, from), ...leftOf(title, entry)];
   return { entry, spans, doubts };
 }
 
-function doubtsOf(entry: AgendaEntry, bare: boolean, once: boolean): Doubt[] {
-  const { start, repeat } = entry;
-  const late = start !== null && start >= 12 * 60;
-  const other = start === null ? null : start + (late ? -12 : 12) * 60;
-  return [
-    ...(bare && other !== null
-      ? [{ is: late ? ('before noon' as const) : ('after noon' as const), instead: { ...entry, start: other } }]
-      : []),
-    ...(once && repeat
-      ? [{ is: 'every week' as const, instead: { ...entry, repeat: repeat.replace(/;COUNT=\d+/, '') } }]
-      : []),
-  ];
-}
-
-/** Words that are days and names as well. */
-const BOTH = /^(?:sun|sat|mon)$/i;
-
-/** `sun lunch`: the line begins with a word that was taken for a day and may be one of the title. */
-function namesOf(entry: AgendaEntry, spans: readonly Span[], text: string, from: IsoDay): Doubt[] {
-  const [first] = spans;
-  if (!first || first.as !== 'day' || text.slice(0, first.from).trim() || entry.repeat) return [];
-  const word = text.slice(first.from, first.to);
-  const isFollowed = /^\s+\p{Ll}/u.test(text.slice(first.to)) && spans[1]?.from !== first.to + 1;
-  if (!BOTH.test(word) || !isFollowed) return [];
-  return [{ is: 'no day', word, instead: { ...entry, day: from, title: `${word} ${entry.title}` } }];
-}
-
-/** What is left in a title though it looks like a day, an hour or a rule: `fri`, `8pm`, `every`. */
-const LOOKS_READ = anywhere(
-  `${DAY}|tomorrow|today|tonight|\\d{1,2}[:.]\\d{2}|\\d{1,2}\\s?(?:am|pm)|\\d{1,2}/\\d{1,2}|\\d{1,2}(?:st|nd|rd|th)|every|weekly|daily|monthly|fortnight\\p{L}*`,
-);
-
-const leftOf = (title: string): Doubt[] => {
-  const word = LOOKS_READ.exec(title)?.[0];
-  return word ? [{ is: 'in the title', word }] : [];
-};
-
-/** What is left is the title, without the small words that led to what was taken. */
-function titled(rest: string, turns: readonly string[] | null): string {
-  const words = rest
-    .replace(/\s+(?:on|at|the|by|from|of|and|in|until)\s*(?=[,\s]*$)/iu, ' ')
-    .replace(/\s*,\s*(?=,|$)/g, ' ')
-    .replace(/\(\s*\)/g, ' ')
-    .replace(/\s+/g, ' ')
-    .replace(/^[\s,;:–-]+|[\s,;:–-]+$/g, '');
-  return turns ? turns.map((t) => `${t} ${words}`.trim()).join(' / ') : words;
-}
+/** As something that goes on, not as a thing to be done. */
+const untimed = (e: AgendaEntry): AgendaEntry => ({ ...e, task: false, kind: null, dueShown: false });
 
 /** `alternating recycling/garden`: what the title takes turns with. */
 function readTurns(line: Line): readonly string[] | null {
@@ -149,21 +115,23 @@ const yearlyRule = (day: IsoDay): string =>
 
 function readLead(line: Line): number {
   const match =
-    line.take(/,?\s*(\d{1,2}|a|one|two|three)\s+(day|week)s?\s+(?:before|ahead)/iu, 'before') ??
-    line.take(/,\s*(?:the\s+)?()(day|week)\s+before/iu, 'before');
+    line.take(
+      /,?\s*(?:remind(?:er)?(?:\s+me)?\s+)?(\d{1,2}|a|one|two|three)\s+(day|week)s?\s+(?:before|ahead)/iu,
+      'before',
+    ) ?? line.take(/,\s*(?:the\s+)?()(day|week)\s+before/iu, 'before');
   if (!match) return 0;
   const count = match[1] ? countNamed(match[1]) : 1;
   return count * (match[2]?.toLowerCase() === 'week' ? 7 : 1);
 }
 
 /** `due fri`, `by the 10th`; what is to be done before a day is done the day before. */
-function readDue(line: Line): 'due' | 'before' | null {
-  if (line.take(anywhere('(?:due(?:\\s+back)?(?:\\s+(?:on|by))?|no later than)'), 'due')) return 'due';
-  const number = '\\d{1,2}(?:st|nd|rd|th)';
-  const date = `${MONTH}\\s+\\d|\\d{1,2}\\s+${MONTH}|\\d{1,2}/\\d`;
-  const day = `(?:the\\s+)?(?:${number}|(?:next\\s+)?${DAY}|${date}|tomorrow)`;
-  const word = line.take(anywhere(`(by|before)(?=\\s+${day}(?![\\p{L}]))`), 'due')?.[1]?.toLowerCase();
-  return word === 'by' ? 'due' : word === 'before' ? 'before' : null;
+function readDue(line: Line): 'due' | 'before' | 'until' | null {
+  const surely = 'due(?:\\s+back)?(?:\\s+(?:on|by))?|no later than|(?:at the )?latest(?:\\s+by)?|(?<=^\\s*)deadline:?';
+  if (line.take(anywhere(surely), 'due')) return 'due';
+  const end = line.take(anywhere('(?:by\\s+)?(?:eod|cob|end\\s+of\\s+(?:the\\s+)?day)'), 'due');
+  if (end) return 'due';
+  const word = line.take(anywhere(`(by|before|until|till)(?=\\s+${ONE_DAY})`), 'due')?.[1]?.toLowerCase();
+  return word === 'before' ? 'before' : word === 'by' ? 'due' : word ? 'until' : null;
 }
 
 function readCountdown(line: Line): number[] {
@@ -177,31 +145,48 @@ function readCountdown(line: Line): number[] {
 function readLength(line: Line): number | null {
   const match =
     line.take(/(?<=\s)for\s+(\d+(?:\.\d+)?|an|half an)\s*(min(?:ute)?s?|h(?:ou)?rs?|h)(?!\p{L})/iu, 'length') ??
-    line.take(/(?<=\s)(\d{1,3})(m|\s?mins?)(?!\p{L})/iu, 'length');
+    line.take(/(?<=[\s(])(\d{1,3})(m|['′]|\s?min(?:ute)?s?)(?!\p{L})/iu, 'length') ??
+    line.take(/(?<=[\s(])(\d{1,2}(?:\.\d+)?|an|half an)\s?(hours?|hrs?)(?!\p{L})/iu, 'length');
   if (!match) return null;
   const amount = { an: 1, 'half an': 0.5 }[(match[1] as string).toLowerCase()] ?? Number(match[1]);
   return Math.max(1, Math.round(amount * (/^h/i.test(match[2] as string) ? 60 : 1)));
 }
 
+/** `2h`, `1h30` behind a time of day: an hour's sign that is left says how long. */
+function readHours(line: Line): number | null {
+  const match = line.take(/(?<=[\s(])(\d{1,2}(?:\.\d)?)\s?h(\d{2})?(?![\p{L}\d])/iu, 'length');
+  return match ? Math.round(Number(match[1]) * 60) + Number(match[2] ?? 0) : null;
+}
+
 /** `saturday night` is one; `date night` is a title. */
-const NIGHT = `(?<=(?:${DAY}s?|tomorrow|every|each|this|at|by)\\s+)nights?(?!\\s+(?:shift|duty|bus|school|class|ferry|market))|tonight`;
-const HALF_DAY = `(?<=(?:${DAY}s?|tomorrow)\\s+)(?:am|pm|a\\.m\\.?|p\\.m\\.?)`;
+const NIGHT = `(?<=(?:${DAY}s?|tomorrow|every|each|this|at|by)\\s+)(?:nights?|nites?)(?!\\s+(?:shift|duty|bus|school|class|ferry|market))|tonight`;
+const HALF_DAY = `(?<=(?:${DAY}s?|tomorrow)\\s+)(?:am|pm|a\\.m\\.?|p\\.m\\.?|eve|aft)`;
+/** Evenings that are called so. From memory. */
+const CALLED = "(?<!(?:parents['’]?|open|quiz|games?|school|wine|bridge)\\s+)";
 /** `evening class` is what it is called. */
 const NAMED = '(?!\\s+(?:class(?:es)?|course|dress|meal|gown))';
 
+/** `10 feb for 5 days`. */
+function readStay(line: Line): number | null {
+  const match = line.take(anywhere('for\\s+(an?|one|two|three|four|five|\\d{1,2})\\s+(day|night|week)s?'), 'length');
+  if (!match) return null;
+  const unit = (match[2] as string).toLowerCase();
+  return countNamed(match[1] as string) * (unit === 'week' ? 7 : 1) + (unit === 'night' ? 1 : 0);
+}
+
 /** `a week off`: so many days, and the words stay. */
 function readWeekOff(title: string): number {
-  const match = anywhere('(a|one|two|three|\\d{1,2})\\s+(day|week)s?\\s+(?:off|away|leave)').exec(title);
+  const match = anywhere('(?:(a|one|two|three|\\d{1,2})\\s+)?(day|week)s?\\s+(?:off|away|leave)').exec(title);
   if (!match) return 1;
-  const count = countNamed(match[1] as string);
+  const count = countNamed(match[1] ?? 'a');
   return Math.max(1, count * (match[2]?.toLowerCase() === 'week' ? 7 : 1));
 }
 
 function readPart(line: Line): Part | null {
   const word = line.take(
-    anywhere(`(?:in the\\s+|this\\s+)?(?:mornings?|afternoons?|evenings?)${NAMED}|${NIGHT}|${HALF_DAY}`),
+    anywhere(`(?:in the\\s+|this\\s+)?${CALLED}(?:mornings?|afternoons?|evenings?)${NAMED}|${NIGHT}|${HALF_DAY}`),
     'part',
   )?.[0];
   if (!word) return null;
-  return /morning|a\.?m/i.test(word) ? 'morning' : /afternoon|p\.?m/i.test(word) ? 'day' : 'evening';
+  return /morning|a\.?m/i.test(word) ? 'morning' : /afternoon|p\.?m|aft/i.test(word) ? 'day' : 'evening';
 }
