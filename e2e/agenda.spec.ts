@@ -224,12 +224,13 @@ test('the hand is measured with a sample line, and the weeks are measured with i
   };
   const before = await wanted();
   await page.goto(`${hobnail.url}/settings`);
-  await page.getByLabel('Length of one line, mm').fill('900');
-  await expect(page.getByTestId('hand')).toContainText('no size that anyone writes');
+  await page.getByLabel('Length of one line').fill('900 mm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('hand')).toContainText('Nobody writes in that size');
   const keep = async (length: string, rise: string) => {
     await page.goto(`${hobnail.url}/settings`);
-    await page.getByLabel('Length of one line, mm').fill(length);
-    await page.getByLabel('From the first line to the last, mm').fill(rise);
+    await page.getByLabel('Length of one line').fill(`${length} mm`);
+    await page.getByLabel('From the first line to the last').fill(`${rise} mm`);
     await page.getByRole('button', { name: 'Keep this hand' }).click();
     await expect(page.getByText('Your hand is kept')).toBeVisible();
     await page.goto(`${hobnail.url}/agenda?week=2027-W10`);

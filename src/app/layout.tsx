@@ -13,8 +13,10 @@ import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { kitTitles } from '../server/kit-titles';
+import { waysShown } from '../server/ways-shown';
 import { Keys } from '../ui/keys/Keys';
 import { KitNames } from '../ui/kit-names';
+import { OwnersWays } from '../ui/own-ways';
 import { House } from '../ui/screen/House';
 import { theme } from '../ui/theme';
 
@@ -25,17 +27,19 @@ export const metadata: Metadata = {
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   await connection(); // every page has a nonce of its own for its scripts
-  const titles = await kitTitles();
+  const [titles, ways] = await Promise.all([kitTitles(), waysShown()]);
   return (
     <html lang="en">
       <body>
         <AppRouterCacheProvider>
           <ThemeProvider theme={theme}>
             <CssBaseline />
-            <KitNames titles={titles}>
-              <House>{children}</House>
-            </KitNames>
-            <Keys />
+            <OwnersWays ways={ways}>
+              <KitNames titles={titles}>
+                <House>{children}</House>
+              </KitNames>
+              <Keys />
+            </OwnersWays>
           </ThemeProvider>
         </AppRouterCacheProvider>
       </body>

@@ -7,6 +7,7 @@ import { BadInput, quoted } from '../core/format/fault';
 import type { AgendaEntry } from '../core/week/agenda-entry';
 import { blankEntry } from '../core/week/agenda-entry';
 import { longDate } from '../core/week/day-names';
+import type { HourClock } from '../core/week/demand';
 import { spokenTime } from '../core/week/demand';
 import { spokenRound } from '../core/week/round';
 import type { AgendaDeed } from '../core/week/deed';
@@ -39,6 +40,7 @@ import { mustBeAsSeen } from './conflict';
 import { newUid, ownCalendar, puttingIn, stamp } from './own-calendar';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
+import { ownClock } from './own-ways';
 
 /** Adds an item, or changes the one with its uid. */
 export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>> {
@@ -47,7 +49,7 @@ export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>>
     const name = entry.uid ? await editableCalendarOf(db, entry.uid) : await ownCalendar(db);
     const zone = await ownerZone(db);
     const kept = await calendarsOf(db);
-    if (entry.uid) mustBeAsSeen(seen, findEntry(kept, entry.uid)?.entry ?? null, sayEntry);
+    if (entry.uid) mustBeAsSeen(seen, findEntry(kept, entry.uid)?.entry ?? null, sayEntry(await ownClock(db)));
     const full = { ...entry, uid: entry.uid || newUid() };
     await editAgenda(db, { do: entry.uid ? 'change item' : 'add item', title: entry.title }, async (trx) => {
       return [text(name, putEntry((await calendarText(trx, name)) ?? emptyCalendar(zone), full, zone, stamp()))];
@@ -55,8 +57,10 @@ export async function saveEntry(input: unknown): Promise<Outcome<AgendaHistory>>
   });
 }
 
-const sayEntry = ({ title, day, start }: AgendaEntry): string =>
-  `It is now “${title}”, ${longDate(day)}${start === null ? '' : `, ${spokenTime(start)}`}`;
+const sayEntry =
+  (clock: HourClock) =>
+  ({ title, day, start }: AgendaEntry): string =>
+    `It is now “${title}”, ${longDate(day)}${start === null ? '' : `, ${spokenTime(start, clock)}`}`;
 
 /** Takes an item out: one day of its series, or all of it. */
 export async function dropEntry(input: unknown): Promise<Outcome<AgendaHistory>> {

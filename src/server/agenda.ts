@@ -29,6 +29,7 @@ import type { KeptCalendar } from './calendars';
 import { calendarsOf, countItems, findEntry, roundsIn, ownerZone } from './calendars';
 import { ownerHand, typingHabits } from './settings';
 import { weekDemands } from './spread-data';
+import { ownUnit } from './own-ways';
 import { store } from './store';
 import { today } from './today';
 import { usualSizes } from './usual-sizes';
@@ -148,7 +149,7 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
       .sort()
       .slice(0, MOST_ROUTINES),
     columnWidth: (book && dayColumn(book, 0)?.w) ?? null,
-    unit: book?.unit ?? 'in',
+    unit: await ownUnit(db),
     history: await agendaHistory(db),
   };
 }

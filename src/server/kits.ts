@@ -29,6 +29,7 @@ import { ownerHand } from './settings';
 import { weekDemands } from './spread-data';
 import { stocked, usualStash } from './stash';
 import { asObject } from '../db/json';
+import { ownUnit } from './own-ways';
 import { store } from './store';
 import { today } from './today';
 
@@ -119,7 +120,7 @@ export async function loadKits(name: string | undefined, piece?: string): Promis
     orders: await listOrders(db),
     supplies: await listSupplies(db),
     history: await kitHistory(db),
-    unit: book?.unit ?? 'in',
+    unit: await ownUnit(db),
   };
 }
 

@@ -1,5 +1,6 @@
 import 'server-only';
 import { houseWeekStart } from './week-start';
+import type { OwnWays } from '../core/manner/own-ways';
 import type { WeekStart } from '../core/week/week';
 import type { Hand } from '../core/measure/hand';
 import type { ShortForm } from '../core/manner/options/short-forms';
@@ -13,6 +14,7 @@ import { listLikes } from '../db/likes';
 import { ownerZone } from './calendars';
 import type { DoorState } from './door/keeper';
 import { doorState } from './door/keeper';
+import { ownWays } from './own-ways';
 import { measuredHand, ownerHand, ownShortForms, taughtWords, typingHabits } from './settings';
 import { store } from './store';
 
@@ -21,6 +23,7 @@ export interface Settings {
   /** whether it was measured, or is a usual one */
   readonly measured: boolean;
   readonly weekStart: WeekStart;
+  readonly ways: OwnWays;
   readonly zone: string;
   readonly zones: readonly string[];
   readonly typing: TypingHabits;
@@ -55,6 +58,7 @@ export async function loadSettings(): Promise<Settings> {
     measured: set !== null,
     zone,
     weekStart: await houseWeekStart(db),
+    ways: await ownWays(db),
     typing: await typingHabits(db),
     zones: Intl.supportedValuesOf('timeZone'),
   };

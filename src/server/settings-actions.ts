@@ -10,12 +10,15 @@ import { forgetLikes, switchLike } from '../db/likes';
 import { writeSetting } from '../db/settings';
 import { check } from './dto/check';
 import {
+  ClockDto,
+  CurrencyDto,
   LearnedChoiceDto,
   LikeDto,
   SaveHandDto,
   ShortFormDto,
   TaughtWordDto,
   TypingDto,
+  UnitDto,
   WeekStartDto,
   WordDto,
   ZoneDto,
@@ -24,7 +27,7 @@ import { ownerZone } from './calendars';
 import { mustBeAsSeen } from './conflict';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
-import { ownShortForms, ownerHand, taughtWords, typingHabits } from './settings';
+import { ownShortForms, ownerHand, recordHabits, taughtWords, typingHabits } from './settings';
 
 /** Keeps the owner's hand; every week that has none of its own is planned with it from now on. */
 export async function saveHand(input: unknown): Promise<Outcome<null>> {
@@ -54,6 +57,27 @@ export async function saveWeekStart(input: unknown): Promise<Outcome<null>> {
   return changed(async (trx) => {
     await writeSetting(trx, 'week start', check(WeekStartDto, input, 'settings').start);
     await forgetWeekText(trx);
+  });
+}
+
+/** Keeps whether the owner writes hours by twelve or by 24. */
+export async function saveClock(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => {
+    await writeSetting(trx, 'clock', check(ClockDto, input, 'settings').clock);
+    await forgetWeekText(trx);
+  });
+}
+
+/** Keeps what the owner measures in, whatever the book was measured in. */
+export async function saveUnit(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => writeSetting(trx, 'unit', check(UnitDto, input, 'settings').unit));
+}
+
+/** Keeps what the owner pays in. */
+export async function saveCurrency(input: unknown): Promise<Outcome<null>> {
+  return changed(async (trx) => {
+    const { currency } = check(CurrencyDto, input, 'settings');
+    await writeSetting(trx, 'records', { ...(await recordHabits(trx)), currency: currency.trim() });
   });
 }
 

@@ -10,7 +10,7 @@ import type { ContextData } from '../core/spread/context';
 import type { Placement } from '../core/spread/placement';
 import { demandsOfWeek } from '../core/week/demands';
 import { makeReady } from '../core/week/occurrences';
-import type { WeekDemands } from '../core/week/demand';
+import type { Demand, WeekDemands } from '../core/week/demand';
 import { withTaughtWords } from '../core/week/taught';
 import { findBook } from '../db/books';
 import type { Database } from '../db/database';
@@ -31,6 +31,7 @@ import { workPlanOf } from '../db/work-plans';
 import { calendarsOf, ownerZone } from './calendars';
 import { oneByOne } from './in-steps';
 import { boxesBefore } from './boxes-before';
+import { ownClock, setUnit } from './own-ways';
 import { houseOptions, taughtWords } from './settings';
 import { stocked } from './stash';
 
@@ -62,7 +63,7 @@ export async function spreadOf(db: Database, id: number): Promise<SpreadData | n
   const stock = await stocked(db, id, row.kit_id, stashNames, placements);
   if (!book || !stock) return null;
   const kits = [stock.kit, ...stock.stash].map((k) => k.name);
-  const [history, favorites, likes, ticked, peeled, useBy, week, house, keep, before] = await Promise.all([
+  const [history, favorites, likes, ticked, peeled, useBy, week, house, keep, before, unit] = await Promise.all([
     historyOf(db, id),
     favoritesOf(db, kits),
     likesOf(db, kits),
@@ -73,12 +74,13 @@ export async function spreadOf(db: Database, id: number): Promise<SpreadData | n
     houseOptions(db),
     keepOf(db, id),
     boxesBefore(db, row.week),
+    setUnit(db),
   ]);
   const own = { options: asObject(row.options) as Partial<Options>, ways: asObject(row.ways) as Partial<Ways> };
   return {
     id,
     context: {
-      book,
+      book: unit ? { ...book, unit } : book,
       kit: stock.kit,
       stash: stock.stash,
       week,
@@ -116,9 +118,10 @@ export async function dayBefore(db: Database, week: string, start: WeekStart): P
 
 /** What a week must hold, on its owner's clock. */
 export async function weekDemands(db: Database, week: string, weekStart: WeekStart): Promise<WeekDemands> {
-  const [calendars, zone, marks, between] = await Promise.all([
+  const [calendars, zone, clock, marks, between] = await Promise.all([
     calendarsOf(db),
     ownerZone(db),
+    ownClock(db),
     marksBetween(db, '', ''),
     dayBefore(db, week, weekStart),
   ]);
@@ -130,9 +133,10 @@ export async function weekDemands(db: Database, week: string, weekStart: WeekSta
       ? demandsOfWeek(bundles, weekAfter(week, -1), 'monday', zone).demands.filter((d) => d.on === between.day)
       : [];
   const taught = await taughtWords(db);
+  const written = (d: Demand): Demand => (clock === '12 h' ? d : { ...d, clock });
   return {
     ...found,
-    demands: withTaughtWords([...carriedOver(lost), ...found.demands], taught),
+    demands: withTaughtWords([...carriedOver(lost.map(written)), ...found.demands.map(written)], taught),
     bothMeant: marks.filter((m) => m.mark === 'both meant').map((m) => m.uid),
   };
 }

@@ -41,9 +41,9 @@ describe('a color in words', () => {
     ['#ffffff', 'white'],
     ['#000000', 'black'],
     ['#808080', 'gray'],
-    ['#ff0000', 'coral'],
-    ['#ffff00', 'pale yellow'],
-    ['#00ff00', 'pale green'],
+    ['#ff0000', 'red'],
+    ['#ffff00', 'yellow'],
+    ['#00ff00', 'lime'],
     ['#0000ff', 'blue'],
     ['#1f6f78', 'teal'],
     ['#e8836b', 'coral'],
@@ -123,6 +123,6 @@ it('names no two colors beside each other alike', () => {
   const names = colorNames(colors);
   expect(new Set(names).size).toBe(4);
   expect(names[2]).toBe(colorName('#e8836b'));
-  const [light, deep] = colorNames(['#7fc4ba', '#4f9f97']);
+  const [light, deep] = colorNames(['#5fa59c', '#1f6f78']);
   expect([light, deep]).toEqual(['light teal', 'deep teal']);
 });

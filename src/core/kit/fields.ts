@@ -64,14 +64,14 @@ export const FIELDS: readonly Field[] = [
     column: 'width_mm',
     cell: { is: 'length', most: longest },
     usual: null,
-    shown: { title: 'Width, mm', width: 90, place: 4 },
+    shown: { title: 'Width', width: 90, place: 4 },
   },
   {
     name: 'height',
     column: 'height_mm',
     cell: { is: 'length', most: () => LARGEST },
     usual: null,
-    shown: { title: 'Height, mm', width: 95, place: 5 },
+    shown: { title: 'Height', width: 95, place: 5 },
   },
   {
     name: 'sheet',

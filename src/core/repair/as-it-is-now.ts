@@ -10,7 +10,7 @@ import { shortened } from '../measure/hand';
 import { tidy } from '../measure/length';
 import { bottom } from '../measure/rect';
 import type { Demand } from '../week/demand';
-import { sortMinute, spokenTime, writtenText } from '../week/demand';
+import { sortMinute, writtenText, writtenTime } from '../week/demand';
 import { fewestMoves } from './fewest-moves';
 import type { Repair } from './let-in';
 import { gapUnder, placesByTime } from './let-in';
@@ -79,7 +79,7 @@ function writtenAnew(
     q.id === id
       ? { ...q, text, ink: inkFor(piece) }
       : q === circle
-        ? { ...q, text: timed ? spokenTime(demand.start) : null }
+        ? { ...q, text: timed ? writtenTime(demand) : null }
         : q,
   );
 }

@@ -4,7 +4,7 @@ import type { Voice } from '../spread/voice';
 import { dayName, mm } from '../spread/voice';
 import { at } from './where';
 import type { Demand } from '../week/demand';
-import { spokenTime } from '../week/demand';
+import { HOUR_CLOCKS, spokenTime, writtenTime } from '../week/demand';
 import type { Placement } from '../spread/placement';
 import { footprint } from '../spread/placement';
 import { freeStretches } from '../spread/free-room';
@@ -88,7 +88,7 @@ function offItsHour(view: View, over: readonly Placement[], d: Demand, p: Placem
   if (!hours || d.start === null || d.list || p.day !== d.day) return [];
   const wanted = yOfMinute(hours, d.start);
   const off = p.y - wanted;
-  if (Math.abs(off) <= (saysTime(over, p, spokenTime(d.start)) ? OFF_WRITTEN : OFF)) return [];
+  if (Math.abs(off) <= (saysTime(over, p, d.start) ? OFF_WRITTEN : OFF)) return [];
   const [from, to] = off > 0 ? [wanted - p.h, p.y] : [p.y + p.h, wanted + p.h];
   const free = freeStretches(view.draft, view.context, d.day).some(
     (s) => Math.min(s.to, to) - Math.max(s.from, from) >= p.h - TOLERANCE,
@@ -106,8 +106,11 @@ function offItsHour(view: View, over: readonly Placement[], d: Demand, p: Placem
 }
 
 /** On the piece itself, or in a circle that lies on it. */
-const saysTime = (over: readonly Placement[], p: Placement, time: string): boolean =>
-  p.text?.includes(time) === true || laidOver(over, p).some((q) => q.text === time);
+/** True where the time is written, by either clock: a week may be older than its owner's choice of one. */
+const saysTime = (over: readonly Placement[], p: Placement, start: number): boolean =>
+  timesOf(start).some((time) => p.text?.includes(time) === true || laidOver(over, p).some((q) => q.text === time));
+
+const timesOf = (start: number): readonly string[] => HOUR_CLOCKS.map((clock) => spokenTime(start, clock));
 
 const laidOver = (over: readonly Placement[], p: Placement): Placement[] =>
   over.filter((q) => q.page === p.page && q.layer > p.layer && intersect(footprint(p), footprint(q)) !== null);
@@ -115,7 +118,7 @@ const laidOver = (over: readonly Placement[], p: Placement): Placement[] =>
 /** A time or a title that changed after its sticker was written. */
 function saysOtherwise(view: View, over: readonly Placement[], d: Demand, p: Placement): Found[] {
   if (p.items.length !== 1 || p.day !== d.day || isList(view.pieceOf(p), p)) return [];
-  const time = d.start === null ? '' : spokenTime(d.start);
+  const times = d.start === null ? [] : timesOf(d.start);
   const said = [
     view.pieceOf(p)?.words ?? '',
     p.text ?? '',
@@ -125,7 +128,7 @@ function saysOtherwise(view: View, over: readonly Placement[], d: Demand, p: Pla
     .trim();
   const words = d.title.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
   const where = { ...at(p), placements: [p.id] };
-  if (time && !` ${said} `.includes(` ${time} `)) {
+  if (times.length && !times.some((time) => ` ${said} `.includes(` ${time} `))) {
     return [
       {
         rule: 'D2',
@@ -159,12 +162,12 @@ type Case = { readonly demands: readonly string[]; readonly days: readonly numbe
   | { readonly is: 'says other words'; readonly says: string; readonly words: number }
 );
 
-const whenSaid = ({ start, part }: Demand): string => (start === null ? `in the ${part}` : `at ${spokenTime(start)}`);
+const whenSaid = (d: Demand): string => (d.start === null ? `in the ${d.part}` : `at ${writtenTime(d)}`);
 
 function say({ about }: Found, voice: Voice): Said {
   const items = about.demands.map((key) => voice.context.week.demands.find((d) => d.key === key));
   const [title, other] = items.map((d) => `“${d?.title ?? ''}”`);
-  const [time] = items.map((d) => (d?.start === null || !d ? '' : spokenTime(d.start)));
+  const [time] = items.map((d) => (d ? writtenTime(d) : ''));
   const [first, second] = items.map((d) => (d ? whenSaid(d) : ''));
   const [day, place] = about.days.map((n) => dayName(voice, n));
   switch (about.is) {

@@ -24,6 +24,8 @@ export interface Demand {
   readonly lastDay: number;
   /** minutes after midnight in the owner's zone; null when it has no time */
   readonly start: number | null;
+  /** how its owner writes hours; of twelve where nothing is said */
+  readonly clock?: HourClock;
   readonly end: number | null;
   /** where in the day it belongs when it has no time */
   readonly part: Part;
@@ -63,13 +65,21 @@ export const inTimeOrder = (a: Demand, b: Demand): number =>
 
 const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
-/** A time as it is written on a label: `4:30p`, `9a`. */
-export function spokenTime(minutes: number): string {
+/** The ways in which an hour is written. */
+export const HOUR_CLOCKS = ['12 h', '24 h'] as const;
+export type HourClock = (typeof HOUR_CLOCKS)[number];
+
+/** A time as it is written on a label: `4:30p`, `9a`; by 24 hours `16:30`, `9:00`. */
+export function spokenTime(minutes: number, clock: HourClock = '12 h'): string {
+  if (clock === '24 h') return `${Math.floor(minutes / 60) % 24}:${String(minutes % 60).padStart(2, '0')}`;
   const hour = Math.floor(minutes / 60) % 24;
   const minute = minutes % 60;
   return `${hour % 12 === 0 ? 12 : hour % 12}${minute ? `:${String(minute).padStart(2, '0')}` : ''}${hour < 12 ? 'a' : 'p'}`;
 }
 
+/** A demand's time as its owner writes it; nothing where it has none. */
+export const writtenTime = (d: Pick<Demand, 'start' | 'clock'>): string =>
+  d.start === null ? '' : spokenTime(d.start, d.clock);
+
 /** What is written for a demand: its time, then its words; a question mark while it is not sure. */
-export const writtenText = (d: Demand): string =>
-  `${d.start === null ? '' : `${spokenTime(d.start)} `}${d.title}${d.tentative ? ' ?' : ''}`.trim();
+export const writtenText = (d: Demand): string => `${writtenTime(d)} ${d.title}${d.tentative ? ' ?' : ''}`.trim();

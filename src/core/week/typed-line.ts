@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon';
 import type { AgendaEntry } from './agenda-entry';
+import type { HourClock } from './demand';
 import { spokenTime } from './demand';
 import type { Round } from './round';
 import { spokenRound } from './round';
@@ -31,7 +32,7 @@ export function typedRound(e: AgendaEntry): Round | null {
 }
 
 /** The entry in words, to be shown before it is saved. */
-export function spokenEntry(e: AgendaEntry): string {
+export function spokenEntry(e: AgendaEntry, clock?: HourClock): string {
   const round = typedRound(e);
   if (round)
     return `taking turns, ${spokenRound(round)}, from ${DateTime.fromISO(e.day, { zone: 'utc' }).toFormat('cccc, LLL d', { locale: 'en-US' })}`;
@@ -48,7 +49,7 @@ export function spokenEntry(e: AgendaEntry): string {
       ? e.part
         ? `in the ${e.part === 'day' ? 'middle of the day' : e.part}`
         : ''
-      : `at ${spokenTime(e.start)}${e.minutes ? ` for ${e.minutes} min` : ''}`,
+      : `at ${spokenTime(e.start, clock)}${e.minutes ? ` for ${e.minutes} min` : ''}`,
     e.leadDays ? `planned ${e.leadDays} ${e.leadDays === 1 ? 'day' : 'days'} before` : '',
     e.list ? `on the list “${e.list}”` : '',
     e.onlyWith ? `only in weeks with “${e.onlyWith}”` : '',

@@ -425,7 +425,13 @@ describe('what is asked', () => {
 });
 
 it('speaks times and finds meanings', () => {
-  expect([0, 9 * 60, 12 * 60 + 5, 16 * 60 + 30].map(spokenTime)).toEqual(['12a', '9a', '12:05p', '4:30p']);
+  expect([0, 9 * 60, 12 * 60 + 5, 16 * 60 + 30].map((m) => spokenTime(m))).toEqual(['12a', '9a', '12:05p', '4:30p']);
+  expect([0, 9 * 60, 12 * 60 + 5, 16 * 60 + 30].map((m) => spokenTime(m, '24 h'))).toEqual([
+    '0:00',
+    '9:00',
+    '12:05',
+    '16:30',
+  ]);
   expect(meaningsOf('vet, both hounds')).toContain('vet');
   expect(meaningsOf('time sheet')).toContain('computer');
   expect(meaningsOf('binnacle')).toEqual([]);

@@ -1,3 +1,6 @@
+import type { Unit } from '../../core/measure/fraction';
+import type { HourClock } from '../../core/week/demand';
+import { HOUR_CLOCKS } from '../../core/week/demand';
 import type { WeekStart } from '../../core/week/week';
 import 'reflect-metadata';
 import {
@@ -67,6 +70,18 @@ export class LearnedChoiceDto {
 export class ZoneDto {
   @IsString() @MaxLength(100) zone!: string;
   @IsSeen() seen: string | null = null;
+}
+
+export class ClockDto {
+  @IsIn(HOUR_CLOCKS) clock!: HourClock;
+}
+
+export class UnitDto {
+  @IsIn(['in', 'mm']) unit!: Unit;
+}
+
+export class CurrencyDto {
+  @IsString() @Matches(/\S/) @MaxLength(5) currency!: string;
 }
 
 export class WeekStartDto {

@@ -13,7 +13,7 @@ import { useState } from 'react';
 import type { Relief } from '../../core/arrange/counting/relief';
 import { GATHERED } from '../../core/arrange/counting/relief';
 import type { Demand } from '../../core/week/demand';
-import { spokenTime } from '../../core/week/demand';
+import { writtenTime } from '../../core/week/demand';
 import { isTicked, markKey } from '../../core/week/undone';
 import { longDay } from '../../core/week/day-names';
 import { weekAfter, daysOfWeek } from '../../core/week/week';
@@ -139,7 +139,8 @@ function WaysOut({ agenda, day, run, busy }: Pick<DayCardProps, 'agenda' | 'day'
           onClick={() => take(r)}
           sx={{ justifyContent: 'flex-start', textAlign: 'left', lineHeight: 1.3, py: 0.5, fontSize: 12 }}
         >
-          {say(r)}: {Math.round(r.wanted)} mm{r.holds ? ', it holds' : ', not yet enough'}
+          {say(r)}: {fine(r.wanted, agenda.unit)}
+          {r.holds ? ', it holds' : ', not yet enough'}
         </Button>
       ))}
     </Box>
@@ -189,7 +190,7 @@ const WHEN: Partial<Record<Demand['aspect'], string>> = {
   clock: 'clocks',
 };
 const whenOf = (d: Demand): string =>
-  d.start !== null ? spokenTime(d.start) : (WHEN[d.aspect] ?? (d.kind === 'band' ? 'days' : d.list ? '' : d.part));
+  d.start !== null ? writtenTime(d) : (WHEN[d.aspect] ?? (d.kind === 'band' ? 'days' : d.list ? '' : d.part));
 
 function Item({ demand: d, agenda, run, busy, onOpen }: { demand: Demand } & ItemProps) {
   const movable = canMove(d, agenda.fromFeed);

@@ -23,6 +23,8 @@ import { wholeOf } from './clock';
 import { RepeatFields } from './RepeatFields';
 import { FormDialog } from '../screen/FormDialog';
 import { Choice } from '../fields/Choice';
+import { fine } from '../../core/measure/fraction';
+import { useOwnWays } from '../own-ways';
 
 interface EntryDialogProps {
   readonly entry: AgendaEntry;
@@ -60,7 +62,8 @@ export function EntryDialog({
   const [tab, setTab] = useState(0);
   const [moved, setMoved] = useState(demand?.on ?? '');
   const many = given.uid !== '' && given.repeat !== null;
-  const written = `${entry.start === null ? '' : `${spokenTime(entry.start)} `}${entry.title}`;
+  const { clock, unit } = useOwnWays();
+  const written = `${entry.start === null ? '' : `${spokenTime(entry.start, clock)} `}${entry.title}`;
   const guess = columnWidth ? roomWanted(written, columnWidth, hand) : null;
   const dated = DAY.test(entry.day);
   return (
@@ -164,7 +167,7 @@ export function EntryDialog({
               sx={{ gridColumn: '1 / -1' }}
               helperText={
                 guess
-                  ? `By its text, in your hand: ${guess.lines} ${guess.lines === 1 ? 'line' : 'lines'}, a ${guess.room} of ${guess.mm} mm.`
+                  ? `By its text, in your hand: ${guess.lines} ${guess.lines === 1 ? 'line' : 'lines'}, a ${guess.room} of ${fine(guess.mm, unit)}.`
                   : ' '
               }
             />

@@ -13,6 +13,7 @@ import type { Span, Use } from '../../core/week/typed/line';
 import type { Doubt } from '../../core/week/typed/doubts';
 import { understand } from '../../core/week/typed/understand';
 import { startOfDays, weekHolding } from '../../core/week/week';
+import { useOwnWays } from '../own-ways';
 import { GLASS } from '../theme';
 import { Hint } from '../Hint';
 import { CameBack } from './CameBack';
@@ -76,6 +77,7 @@ export function TypedLine({
   onUndo: () => void;
   onForm: (entry: AgendaEntry) => void;
 }) {
+  const { clock } = useOwnWays();
   const lines = useTypedLines(onSave);
   const { text, setText, add } = lines;
   const read = text.trim() ? understand(text, from, habits) : null;
@@ -95,7 +97,7 @@ export function TypedLine({
           autoFocus
           value={text}
           onChange={(e) => setText(e.target.value)}
-          placeholder="vet thu 16:30 for 45 min"
+          placeholder={`vet thu ${clock === '24 h' ? '16:30' : '4:30p'} for 45 min`}
           slotProps={{ htmlInput: { 'aria-label': 'New item', maxLength: 400 } }}
         />
         <Button type="submit" variant="contained" color="secondary" disabled={!read?.entry}>
@@ -116,7 +118,7 @@ export function TypedLine({
       >
         {read ? (
           <>
-            {read.entry ? spokenEntry(read.entry) : 'That has a time but no words yet.'}
+            {read.entry ? spokenEntry(read.entry, clock) : 'That has a time but no words yet.'}
             {read.doubts.map((d) =>
               d.is === 'in the title' ? (
                 <Box key={d.is} component="span" sx={{ ml: 1, color: GLASS.cranberry }}>
@@ -136,7 +138,7 @@ export function TypedLine({
           </>
         ) : added ? (
           <span data-testid="added">
-            Added {spokenEntry(added)}.
+            Added {spokenEntry(added, clock)}.
             {!days.includes(added.day) && (
               <Button
                 size="small"

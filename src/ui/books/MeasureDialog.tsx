@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { Measures } from '../../core/book/from-measures';
 import { bookFromMeasures, faultsOfMeasures } from '../../core/book/from-measures';
 import { measureBook } from '../../server/book-actions';
-import { LengthField } from './LengthField';
+import { LengthField } from '../fields/LengthField';
 import { PageCanvas } from './PageCanvas';
 import { FormDialog } from '../screen/FormDialog';
 import { Choice } from '../fields/Choice';

@@ -3,7 +3,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Book } from '../../core/book/book';
 import { Choice } from '../fields/Choice';
-import { LengthField } from './LengthField';
+import { LengthField } from '../fields/LengthField';
 
 /** What is the same on all pages of a book: its name, size, binding, and how its weeks run. */
 export function PagesForm({ book, page, change }: { book: Book; page: number; change: (next: Book) => void }) {

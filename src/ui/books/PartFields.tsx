@@ -7,7 +7,7 @@ import type { Book, MarkKind, RegionKind } from '../../core/book/book';
 import type { Part } from '../../core/book/change-book';
 import { hasDay, placeOf, removePart, repeatRight, setMark, setPlace, setRegion } from '../../core/book/change-book';
 import { tidy } from '../../core/measure/length';
-import { LengthField } from './LengthField';
+import { LengthField } from '../fields/LengthField';
 import { Choice } from '../fields/Choice';
 
 export const REGION_KINDS: readonly RegionKind[] = [

@@ -9,7 +9,7 @@ const EVERYWHERE: readonly Key[] = [
 ];
 
 const SPREAD: readonly Key[] = [
-  ['Arrows', 'move the chosen piece by 1 mm, with Shift by 5 mm; walk the places for what is in hand'],
+  ['Arrows', 'move the chosen piece by a little, with Shift by more; walk the places for what is in hand'],
   ['Enter', 'lay what is in hand on the place'],
   [', and .', 'choose the piece before, the piece after'],
   ['Shift click', 'choose one more, to move or take off several in one go'],
@@ -34,7 +34,7 @@ const BENCH: readonly Key[] = [
 ];
 
 const BOOKS: readonly Key[] = [
-  ['Arrows', 'move the chosen part by 1 mm; with Shift by 5 mm'],
+  ['Arrows', 'move the chosen part by a little; with Shift by more'],
   ['Delete', 'remove it'],
   ['Esc', 'let go'],
 ];

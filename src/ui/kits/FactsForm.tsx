@@ -14,9 +14,11 @@ import { SEASONS } from '../../core/kit/suggest';
 import { saveFacts } from '../../server/kit-actions';
 import type { Run } from '../use-run';
 import { Choice } from '../fields/Choice';
+import { useOwnWays } from '../own-ways';
 
 /** What the owner knows of a kit beside its pieces. */
 export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts: KitFacts; run: Run; busy: boolean }) {
+  const { currency } = useOwnWays();
   const { value: facts, set, errors, sound, submit } = useCheckedForm<KitFacts>(FactsDto, given);
   const opened = useRef(given);
   const settled = useRef(false);
@@ -81,7 +83,7 @@ export function FactsForm({ kit, facts: given, run, busy }: { kit: string; facts
         onChange={(e) => set({ keptFor: e.target.value.trim() || null })}
       />
       <TextField
-        label="Price"
+        label={`Price, ${currency}`}
         type="number"
         value={facts.price ?? ''}
         onChange={(e) => set({ price: e.target.value === '' ? null : Math.max(0, Number(e.target.value)) })}

@@ -17,6 +17,9 @@ import { NO_PAST, stepped, withStep } from '../past';
 import { GLASS } from '../theme';
 import { IconField, MeantIcon } from '../fields/IconField';
 import { Messages } from '../screen/Messages';
+import { parseLength } from '../../core/measure/parse-length';
+import { ruled } from '../../core/measure/fraction';
+import { useOwnWays } from '../own-ways';
 
 type Row = Piece & { readonly id: number };
 
@@ -48,7 +51,10 @@ const AS: Readonly<Record<Cell['is'], (cell: Cell) => Partial<GridColDef<Row>>>>
     renderEditCell: (params) => <IconCell {...params} />,
   }),
   whole: () => ({ type: 'number' }),
-  length: () => ({ type: 'number' }),
+  length: () => ({
+    renderCell: ({ value }: GridRenderCellParams<Row, number>) => <Ruled mm={value ?? 0} />,
+    renderEditCell: (params) => <LengthCell {...params} />,
+  }),
   share: () => ({ type: 'number' }),
   choice: (cell) => ({ type: 'singleSelect', valueOptions: cell.is === 'choice' ? [...cell.of] : [] }),
   color: () => ({
@@ -238,6 +244,32 @@ function IconCell({ id, field, value }: GridRenderEditCellParams<Row, string>) {
       value={value ?? ''}
       onSay={(icon) => void api.current.setEditCellValue({ id, field, value: icon })}
       sx={{ width: '100%', px: 0.5 }}
+    />
+  );
+}
+
+/** A length in the owner's unit. */
+function Ruled({ mm }: { mm: number }) {
+  return ruled(mm, useOwnWays().unit);
+}
+
+/** A length as it is read off a ruler. */
+function LengthCell({ id, field, value }: GridRenderEditCellParams<Row, number>) {
+  const api = useGridApiContext();
+  const { unit } = useOwnWays();
+  const [text, setText] = useState(ruled(value ?? 0, unit));
+  return (
+    <input
+      autoFocus
+      aria-label="Length"
+      value={text}
+      onFocus={(e) => e.target.select()}
+      onChange={(e) => {
+        setText(e.target.value);
+        const mm = parseLength(e.target.value, unit);
+        if (mm !== null) void api.current.setEditCellValue({ id, field, value: mm });
+      }}
+      style={{ width: '100%', border: 'none', font: 'inherit', background: 'none', padding: '0 8px' }}
     />
   );
 }

@@ -14,6 +14,8 @@ import type { Piece } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
 import type { CopyState, PieceStock } from '../../core/kit/stock';
 import { isStrip } from '../../core/kit/kinds';
+import { fine, ruled } from '../../core/measure/fraction';
+import { useOwnWays } from '../own-ways';
 
 interface Line extends Record<CopyState, number> {
   readonly id: string;
@@ -57,7 +59,7 @@ const COLUMNS: GridColDef<Line>[] = [
     minWidth: 110,
     valueGetter: (_, l) => [l.piece.words, l.piece.icon, l.piece.motif].filter(Boolean).join(', '),
   },
-  { field: 'area', headerName: 'Size, mm', width: 110, renderCell: ({ row }) => row.size },
+  { field: 'area', headerName: 'Size', width: 150, renderCell: ({ row }) => row.size },
   { field: 'whole', headerName: 'Whole', type: 'number', width: 75, editable: true },
   {
     field: 'planned',
@@ -85,6 +87,7 @@ export default function NumbersGrid({
   run: Run;
   busy: boolean;
 }) {
+  const { unit } = useOwnWays();
   const [told, setTold] = useState<ReadonlyMap<string, number>>(new Map());
   const keep = async () => {
     const lines = [...told].map(([code, whole]) => ({ code, whole }));
@@ -96,7 +99,7 @@ export default function NumbersGrid({
     return {
       id: piece.code,
       kind: traits(piece.kind).label,
-      size: `${piece.width} × ${piece.height}`,
+      size: `${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}`,
       area: piece.width * piece.height,
       piece,
       whole: told.get(piece.code) ?? count('whole') + count('planned'),
@@ -111,8 +114,8 @@ export default function NumbersGrid({
           l.rows
             ? `${l.rows} ${l.rows === 1 ? 'row' : 'rows'}`
             : isStrip(piece.kind)
-              ? `${Math.round(l.w)} mm`
-              : `${Math.round(l.w)}×${Math.round(l.h)}`,
+              ? fine(l.w, unit)
+              : `${fine(l.w, unit)} × ${fine(l.h, unit)}`,
         )
         .join(', '),
     };

@@ -12,13 +12,16 @@ import type { Piece } from '../../core/kit/kit';
 import { isRoll } from '../../core/kit/kit';
 import { isStrip, traits } from '../../core/kit/kinds';
 import type { CopyStock, PieceStock, StockEvent } from '../../core/kit/stock';
-import { ruled } from '../../core/measure/fraction';
+import { fine, reeled, ruled } from '../../core/measure/fraction';
 import { counted } from '../../core/spread/voice';
 import { changeStock, setFavorite } from '../../server/kit-actions';
 import { noteLeftOver, takeUpAgain } from '../../server/kit-corrections';
 import { symbolId } from '../sticker/symbol-id';
 import type { Run } from '../use-run';
 import { CorrectKitDialog } from './CorrectKitDialog';
+import type { Unit } from '../../core/measure/fraction';
+import { parseLength } from '../../core/measure/parse-length';
+import { useOwnWays } from '../own-ways';
 
 const REASONS: Readonly<Record<StockEvent['what'], string>> = {
   spoiled: 'torn while peeling',
@@ -44,7 +47,7 @@ export function PieceCard({
 }: {
   line: PieceStock;
   liked: boolean;
-  unit: 'mm' | 'in';
+  unit: Unit;
   run: Run;
   busy: boolean;
   messages: readonly string[];
@@ -84,7 +87,7 @@ export function PieceCard({
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {isRoll(piece)
-            ? `${piece.height} mm wide, ${Math.round(piece.width / 100) / 10} m on the roll`
+            ? `${ruled(piece.height, unit)} wide, ${reeled(piece.width, unit)} on the roll`
             : `${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}`}
         </Typography>
         {facts.length > 0 && (
@@ -116,7 +119,7 @@ export function PieceCard({
         .map((c) => (
           <Box key={c.copy} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
             <Typography variant="caption" color="text.secondary" sx={{ flex: 1, overflowWrap: 'anywhere' }}>
-              {sayCopy(piece, c)}
+              {sayCopy(piece, c, unit)}
             </Typography>
             {c.state === 'kept' && (
               <Button
@@ -190,13 +193,9 @@ export function PieceCard({
 }
 
 /** `copy 2: cut, 2027-W06; left: 120 mm` */
-function sayCopy({ kind }: Piece, { copy, state, where, left }: CopyStock): string {
+function sayCopy({ kind }: Piece, { copy, state, where, left }: CopyStock, unit: Unit): string {
   const parts = left.map((l) =>
-    l.rows
-      ? counted(l.rows, 'row')
-      : isStrip(kind)
-        ? `${Math.round(l.w)} mm`
-        : `${Math.round(l.w)} × ${Math.round(l.h)} mm`,
+    l.rows ? counted(l.rows, 'row') : isStrip(kind) ? fine(l.w, unit) : `${fine(l.w, unit)} × ${fine(l.h, unit)}`,
   );
   return `copy ${copy}: ${state}${state === 'planned' ? ' for ' : ', '}${where.map(saidWhere).join(', ')}${parts.length ? `; left: ${parts.join(', ')}` : ''}`;
 }
@@ -213,10 +212,11 @@ function LeftOver({
   run: Run;
   busy: boolean;
 }) {
+  const { unit } = useOwnWays();
   const begun = copies.find((c) => c.state === 'cut') ?? copies.find((c) => c.state === 'whole');
   const [left, setLeft] = useState('');
   if (!begun) return null;
-  const mm = Number(left.replace(',', '.'));
+  const mm = parseLength(left, unit) ?? -1;
   const note = async () => {
     if (await run(() => noteLeftOver({ kit: piece.kit, code: piece.code, copy: begun.copy, left: mm }))) setLeft('');
   };
@@ -231,11 +231,11 @@ function LeftOver({
     >
       <TextField
         size="small"
-        label={copies.length > 1 ? `Left of copy ${begun.copy}, mm` : 'Left of it, mm'}
+        label={copies.length > 1 ? `Left of copy ${begun.copy}` : 'Left of it'}
+        placeholder={unit === 'in' ? '7 1/2 in' : '190 mm'}
         value={left}
         onChange={(e) => setLeft(e.target.value)}
         sx={{ width: 130 }}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
       />
       <Button type="submit" size="small" disabled={busy || !left.trim() || !(mm >= 0)}>
         Note it

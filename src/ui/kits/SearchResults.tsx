@@ -12,6 +12,8 @@ import { searchPieces } from '../../server/kit-actions';
 import { useKitName } from '../kit-names';
 import { PieceDefs } from '../sticker/PieceDefs';
 import { symbolId } from '../sticker/symbol-id';
+import { ruled } from '../../core/measure/fraction';
+import { useOwnWays } from '../own-ways';
 
 const PAUSE = 200;
 const WIDEST = 110;
@@ -28,6 +30,7 @@ export function SearchResults({
   onClear: () => void;
 }) {
   const called = useKitName();
+  const { unit } = useOwnWays();
   const [found, setFound] = useState<FoundPieces | null>(null);
   useEffect(() => {
     let current = true;
@@ -92,7 +95,7 @@ export function SearchResults({
               {traits(p.kind).label} {p.code}
             </Typography>
             <Typography variant="caption" color="text.secondary">
-              {called(p.kit)}, {p.count}, {p.width} × {p.height} mm
+              {called(p.kit)}, {p.count}, {ruled(p.width, unit)} × {ruled(p.height, unit)}
               {places.has(p.kit) ? `, ${places.get(p.kit)}` : ''}
             </Typography>
           </Box>

@@ -17,6 +17,8 @@ import { symbolId } from '../sticker/symbol-id';
 import { GLASS } from '../theme';
 import type { Run } from '../use-run';
 import { PieceCard } from './PieceCard';
+import { ruled } from '../../core/measure/fraction';
+import { useOwnWays } from '../own-ways';
 
 /** Pixels to the mm on the table: all sheets at one scale, a little over half their size on paper. */
 const SCALE = 2.2;
@@ -168,6 +170,7 @@ const SheetOnTable = memo(function SheetOnTable({
 });
 
 function RollOnTable({ piece, chosen, onChoose }: { piece: Piece; chosen: boolean; onChoose: (code: string) => void }) {
+  const { unit } = useOwnWays();
   const shown = 127;
   return (
     <Box
@@ -179,7 +182,7 @@ function RollOnTable({ piece, chosen, onChoose }: { piece: Piece; chosen: boolea
       sx={{ cursor: 'pointer', outline: chosen ? `2px solid ${GLASS.amber}` : 'none', borderRadius: 1 }}
     >
       <Typography variant="caption" color="text.secondary">
-        Roll {piece.code}, {piece.height} mm wide
+        Roll {piece.code}, {ruled(piece.height, unit)} wide
       </Typography>
       <svg
         width={shown * SCALE}

@@ -19,6 +19,8 @@ import { GLASS } from '../theme';
 import type { Run } from '../use-run';
 import { useKitName } from '../kit-names';
 import { Choice } from '../fields/Choice';
+import { money } from '../../core/manner/own-ways';
+import { useOwnWays } from '../own-ways';
 
 const USUAL_DAYS = 7;
 
@@ -66,6 +68,7 @@ interface WeekProps {
 function Week({ week: w, kits, unit, run, busy }: WeekProps) {
   const called = useKitName();
   const lacking = w.enough.filter((e) => e.there < e.needed);
+  const { currency } = useOwnWays();
   const [open, setOpen] = useState(false);
   const plan = (kit: string | null) => run(() => choosePlanned({ week: w.week, kit }));
   return (
@@ -100,7 +103,8 @@ function Week({ week: w, kits, unit, run, busy }: WeekProps) {
         ))}
         {w.share > 0 && (
           <Typography variant="body2" color="text.secondary">
-            {Math.round(w.share * 100)} % of the kit used{w.cost === null ? '' : `, ${w.cost.toFixed(2)} of its price`}
+            {Math.round(w.share * 100)} % of the kit used
+            {w.cost === null ? '' : `, ${money(currency, w.cost)} of its price`}
           </Typography>
         )}
         {w.kit && w.share === 0 && (

@@ -10,6 +10,7 @@ import { madeKit } from '../../core/make/made-kit';
 import type { MadeLine } from '../../core/make/makeable';
 import { sentence } from '../../core/spread/voice';
 import { GLASS } from '../theme';
+import { LengthField } from '../fields/LengthField';
 
 const PATTERNS = Object.keys(MOTIFS).filter(isPattern).sort();
 
@@ -35,6 +36,17 @@ export function LineRow({
       error={line[field] < min || line[field] > max}
       slotProps={{ htmlInput: { min, max, step, 'aria-label': `${name}: ${label.toLowerCase()}` } }}
       sx={{ width: 92 }}
+    />
+  );
+  const length = (label: string, field: 'width' | 'height') => (
+    <LengthField
+      label={label}
+      said={`${name}: ${label.toLowerCase()}`}
+      value={line[field]}
+      least={3}
+      most={400}
+      onChange={(mm) => onChange({ [field]: mm })}
+      sx={{ width: 104 }}
     />
   );
   const color = (label: string, field: 'color' | 'accent') => (
@@ -82,8 +94,8 @@ export function LineRow({
         )}
       </Box>
       {number('Copies', 'count', 1, 200)}
-      {number('Wide, mm', 'width', 3, 400, 0.1)}
-      {number('High, mm', 'height', 3, 400, 0.1)}
+      {length('Wide', 'width')}
+      {length('High', 'height')}
       {line.kind === 'checklist' && number('Rows', 'rows', 1, 31)}
       <TextField
         size="small"

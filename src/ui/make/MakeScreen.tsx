@@ -21,6 +21,8 @@ import { Screen } from '../screen/Screen';
 import { LineRow } from './LineRow';
 import { MadeSheetView } from './MadeSheetView';
 import { Choice } from '../fields/Choice';
+import { ruled } from '../../core/measure/fraction';
+import { useOwnWays } from '../own-ways';
 
 interface MakeProps {
   readonly spread: {
@@ -44,6 +46,7 @@ interface Said {
 
 /** What the kit lacks, drawn to fit this very spread: to be printed, cut, and put to the stash. */
 export function MakeScreen({ spread, missing, blanks, cutter }: MakeProps) {
+  const { unit } = useOwnWays();
   const [lines, setLines] = useState<readonly Line[]>(() => missing.map((line, id) => ({ ...line, id })));
   const [size, setSize] = useState<'A4' | 'Letter'>(spread.unit === 'in' ? 'Letter' : 'A4');
   const [busy, setBusy] = useState(false);
@@ -175,7 +178,8 @@ export function MakeScreen({ spread, missing, blanks, cutter }: MakeProps) {
           </Box>
           {tooWide.map((p) => (
             <Typography key={p.code} role="note" sx={{ color: GLASS.cranberry }}>
-              {sentence(traits(p.kind).label)} {p.code} is larger than the paper: {p.width} × {p.height} mm.
+              {sentence(traits(p.kind).label)} {p.code} is larger than the paper: {ruled(p.width, unit)} ×{' '}
+              {ruled(p.height, unit)}.
             </Typography>
           ))}
           {sheets.map((sheet, i) => (

@@ -12,10 +12,11 @@ import { imageOf } from '../../core/format/image-of';
 import type { Hand } from '../../core/measure/hand';
 import { writeLines } from '../../core/measure/hand';
 import { SAMPLE_LINE, SAMPLE_LINES, handFromSample, sampleOf } from '../../core/measure/sample-line';
+import { spokenTime } from '../../core/week/demand';
 import { roomWanted } from '../../core/week/room-wanted';
 import type { Settings } from '../../server/load-settings';
 import { Choice } from '../fields/Choice';
-import { saveHand, saveWeekStart, saveZone } from '../../server/settings-actions';
+import { saveClock, saveCurrency, saveHand, saveUnit, saveWeekStart, saveZone } from '../../server/settings-actions';
 import { useRun } from '../use-run';
 import { useTrueSize } from '../use-true-size';
 import type { BackupFile } from '../../server/backup/backup-files';
@@ -25,11 +26,18 @@ import { Learned } from './Learned';
 import { ShortForms } from './ShortForms';
 import { Typing } from './Typing';
 import { Words } from './Words';
+import { LengthField } from '../fields/LengthField';
+import { fine, ruled } from '../../core/measure/fraction';
+import { MoneySign } from './MoneySign';
 import { Messages } from '../screen/Messages';
 import { Screen, ScreenMain } from '../screen/Screen';
 import { GLASS } from '../theme';
 
-const EXAMPLES = ['swim', '4:30p vet, both hounds', '1:30p allotment open day with the choir'];
+const EXAMPLES = [
+  [null, 'swim'],
+  [16 * 60 + 30, 'vet, both hounds'],
+  [13 * 60 + 30, 'allotment open day with the choir'],
+] as const;
 
 /** The owner's hand and clock. */
 export function SettingsScreen({
@@ -44,11 +52,12 @@ export function SettingsScreen({
   const { run, busy, messages, question } = useRun();
   const [px] = useTrueSize();
   const given = sampleOf(settings.hand);
-  const [length, setLength] = useState(String(given.length));
-  const [rise, setRise] = useState(String(given.rise));
+  const [length, setLength] = useState(given.length);
+  const [rise, setRise] = useState(given.rise);
   const [zone, setZone] = useState(settings.zone);
   const [said, setSaid] = useState('');
-  const hand = handFromSample(Number(length.replace(',', '.')), Number(rise.replace(',', '.')));
+  const hand = handFromSample(length, rise);
+  const { clock, unit, currency } = settings.ways;
   const keepHand = async (mine: Hand) => {
     const kept = await run(
       () => saveHand({ hand: mine, seen: imageOf(settings.hand) }),
@@ -63,6 +72,8 @@ export function SettingsScreen({
     );
     setSaid(kept ? `Your clock is now ${zone}’s.` : '');
   };
+  const keepWay = async (act: () => ReturnType<typeof saveClock>, kept: string) =>
+    setSaid((await run(act)) ? kept : '');
   const keepStart = async (start: 'monday' | 'sunday') => {
     const kept = await run(() => saveWeekStart({ start }));
     setSaid(kept ? `Your week now starts on ${start === 'monday' ? 'Monday' : 'Sunday'}.` : '');
@@ -108,25 +119,25 @@ export function SettingsScreen({
               {SAMPLE_LINE}
             </Typography>
             <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
-              <TextField
-                label="Length of one line, mm"
+              <LengthField
+                label="Length of one line"
                 value={length}
-                onChange={(e) => setLength(e.target.value)}
-                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+                unit={unit}
+                onChange={setLength}
                 helperText="from its first letter to its last"
               />
-              <TextField
-                label="From the first line to the last, mm"
+              <LengthField
+                label="From the first line to the last"
                 value={rise}
-                onChange={(e) => setRise(e.target.value)}
-                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+                unit={unit}
+                onChange={setRise}
                 helperText="from under the letters to under the letters"
               />
             </Box>
             <Typography data-testid="hand" aria-live="polite" sx={{ color: hand ? GLASS.bottle : GLASS.cranberry }}>
               {hand
-                ? `${hand.lettersPerLine} letters to a line of ${hand.lineWidth} mm, ${hand.linePitch} mm from line to line.`
-                : 'That is no size that anyone writes. Please measure again, in millimeters.'}
+                ? `${hand.lettersPerLine} letters to a line of ${ruled(hand.lineWidth, unit)}, ${fine(hand.linePitch, unit)} from line to line.`
+                : 'Nobody writes in that size. Please measure again.'}
             </Typography>
             <Button
               variant="contained"
@@ -139,9 +150,10 @@ export function SettingsScreen({
             </Button>
           </Box>
           <Box>
-            <Typography variant="h3">What it takes on a column of {settings.hand.lineWidth} mm</Typography>
+            <Typography variant="h3">What it takes in a column of {ruled(settings.hand.lineWidth, unit)}</Typography>
             {hand &&
-              EXAMPLES.map((text) => {
+              EXAMPLES.map(([start, title]) => {
+                const text = start === null ? title : `${spokenTime(start, clock)} ${title}`;
                 const { room, lines, mm } = roomWanted(text, hand.lineWidth, hand);
                 return (
                   <Box key={text} sx={{ mt: 2 }}>
@@ -165,7 +177,7 @@ export function SettingsScreen({
                       ))}
                     </Box>
                     <Typography variant="caption" color="text.secondary">
-                      {lines} {lines === 1 ? 'line' : 'lines'}: a {room} of {mm} mm
+                      {lines} {lines === 1 ? 'line' : 'lines'}: a {room} of {fine(mm, unit)}
                     </Typography>
                   </Box>
                 );
@@ -174,13 +186,14 @@ export function SettingsScreen({
         </Paper>
         <Paper
           component="section"
-          aria-label="Your clock"
+          aria-label="Your week and measures"
           sx={{ p: 3, display: 'flex', flexDirection: 'column', gap: 2 }}
         >
           <Box>
-            <Typography variant="h2">Your clock</Typography>
+            <Typography variant="h2">Your week and measures</Typography>
             <Typography color="text.secondary" sx={{ mt: 0.5 }}>
-              Times from other zones are moved to it, and its changes are announced on their day.
+              How days, hours, lengths and money are written, on every screen and on the stickers. Times from other
+              zones are moved to yours.
             </Typography>
           </Box>
           <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
@@ -196,18 +209,48 @@ export function SettingsScreen({
               Keep this zone
             </Button>
           </Box>
-          <Choice
-            label="My week starts on"
-            size="medium"
-            value={settings.weekStart}
-            options={[
-              ['monday', 'Monday'],
-              ['sunday', 'Sunday'],
-            ]}
-            onChange={(start) => void keepStart(start)}
-            helperText="A book may begin otherwise; its own weeks go by its pages."
-            sx={{ width: 320 }}
-          />
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'flex-start' }}>
+            <Choice
+              label="My week starts on"
+              size="medium"
+              value={settings.weekStart}
+              options={[
+                ['monday', 'Monday'],
+                ['sunday', 'Sunday'],
+              ]}
+              onChange={(start) => void keepStart(start)}
+              helperText="A book may begin otherwise; its own weeks go by its pages."
+              sx={{ width: 230 }}
+            />
+            <Choice
+              label="Hours"
+              size="medium"
+              value={clock}
+              options={[
+                ['12 h', '12 hours (4:30p)'],
+                ['24 h', '24 hours (16:30)'],
+              ]}
+              onChange={(to) => void keepWay(() => saveClock({ clock: to }), 'Hours are written so from now on.')}
+              helperText="A week that is laid out keeps what is written on it."
+              sx={{ width: 230 }}
+            />
+            <Choice
+              label="Lengths"
+              size="medium"
+              value={unit}
+              options={[
+                ['in', 'inches (1 1/2 in)'],
+                ['mm', 'millimeters (38.1 mm)'],
+              ]}
+              onChange={(to) => void keepWay(() => saveUnit({ unit: to }), 'Lengths are told so from now on.')}
+              helperText="You can always type either."
+              sx={{ width: 230 }}
+            />
+            <MoneySign
+              currency={currency}
+              onKeep={(to) => void keepWay(() => saveCurrency({ currency: to }), 'Kept.')}
+            />
+          </Box>
         </Paper>
         <Typing typing={settings.typing} run={run} busy={busy} />
         <Words taught={settings.taught} meanings={settings.meanings} run={run} busy={busy} />

@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { adriftOf } from '../../core/spread/adrift';
 import { isPlannedAhead } from '../../core/spread/ahead';
 import type { Demand } from '../../core/week/demand';
-import { spokenTime } from '../../core/week/demand';
+import { writtenTime } from '../../core/week/demand';
 import { longDay } from '../../core/week/day-names';
 import { GLASS } from '../theme';
 import { sayReason } from '../../core/review/say-missing';
@@ -205,7 +205,7 @@ function Line({ d, day }: { d: Demand; day?: string }) {
   return (
     <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'baseline', minWidth: 0, width: '100%' }}>
       <Typography variant="caption" color="text.secondary" sx={{ width: 40, flexShrink: 0 }}>
-        {d.start === null ? (day ?? (d.list ? 'list' : d.kind === 'band' ? 'days' : '·')) : spokenTime(d.start)}
+        {d.start === null ? (day ?? (d.list ? 'list' : d.kind === 'band' ? 'days' : '·')) : writtenTime(d)}
       </Typography>
       <Typography
         variant="body2"

@@ -6,7 +6,7 @@ import { traits } from '../../core/kit/kinds';
 import type { ReadItem, ReadPiece } from '../../core/spread/reading';
 import { readingOf } from '../../core/spread/reading';
 import { longDay } from '../../core/week/day-names';
-import { spokenTime } from '../../core/week/demand';
+import { writtenTime } from '../../core/week/demand';
 import { GLASS } from '../theme';
 import { useSpread } from './store';
 import { FormDialog } from '../screen/FormDialog';
@@ -50,7 +50,7 @@ export function ReadingDialog({ onClose }: { onClose: () => void }) {
                     '&:focus-visible': { outline: `2px solid ${GLASS.cobalt}`, borderRadius: 0.5 },
                   }}
                 >
-                  {item.demand.start === null ? '' : `${spokenTime(item.demand.start)} `}
+                  {`${writtenTime(item.demand)} `.trimStart()}
                   <strong>{item.demand.title}</strong>
                   <Box component="span" sx={{ color: item.carriers.length ? GLASS.quiet : GLASS.cranberry }}>
                     {' '}

@@ -243,7 +243,7 @@ function Roll({
         <use href={`#${symbolId(piece)}`} />
       </svg>
       <Typography variant="caption" color="text.secondary" title={piece.code}>
-        {sentence(looksName(piece))}: {ruled(left, unit)} left, {piece.height} mm wide
+        {sentence(looksName(piece))}: {ruled(left, unit)} left, {ruled(piece.height, unit)} wide
       </Typography>
     </ButtonBase>
   );

@@ -7,6 +7,8 @@ import type { Rect } from '../../core/measure/rect';
 import { GLASS } from '../theme';
 import { symbolId } from './symbol-id';
 import { looksName } from '../../core/spread/looks-name';
+import { ruled } from '../../core/measure/fraction';
+import { useOwnWays } from '../own-ways';
 
 /** What is to be seen of one copy on its sheet. */
 export interface CopyLook {
@@ -85,6 +87,7 @@ interface OnSheetProps {
 }
 
 function OnSheet({ piece, w, h, look, onChoose, acts: more }: OnSheetProps) {
+  const { unit } = useOwnWays();
   const name = looksName(piece);
   const acts = onChoose
     ? {
@@ -104,7 +107,7 @@ function OnSheet({ piece, w, h, look, onChoose, acts: more }: OnSheetProps) {
     : { 'aria-hidden': true };
   return (
     <g data-testid={look.testId} data-state={look.state || undefined} {...acts}>
-      <title>{`${name}, ${piece.code}, ${piece.width} × ${piece.height} mm${look.state ? `, ${look.state}` : ''}${look.note ?? ''}`}</title>
+      <title>{`${name}, ${piece.code}, ${ruled(piece.width, unit)} × ${ruled(piece.height, unit)}${look.state ? `, ${look.state}` : ''}${look.note ?? ''}`}</title>
       {look.free ? (
         <use href={`#${symbolId(piece)}`} />
       ) : (

@@ -15,6 +15,7 @@ import type { FoundPlace } from '../../server/week-actions';
 import { CameBack } from '../agenda/CameBack';
 import { useTypedLines } from '../agenda/use-typed-lines';
 import { GLASS } from '../theme';
+import { useOwnWays } from '../own-ways';
 
 /** An item that came up, and what became of it. */
 export interface CameUpNow {
@@ -32,6 +33,7 @@ export function CameUp({
   typing: TypingHabits;
   onAdd: (entry: AgendaEntry) => Promise<boolean>;
 }) {
+  const { clock } = useOwnWays();
   const lines = useTypedLines(onAdd);
   const { text, setText } = lines;
   const read = text.trim() ? understand(text, from, typing) : null;
@@ -59,7 +61,7 @@ export function CameUp({
       </Box>
       <CameBack lines={lines} />
       <Typography variant="body2" aria-live="polite" sx={{ minHeight: 20, mt: 0.5, color: GLASS.bottle }}>
-        {read && (read.entry ? spokenEntry(read.entry) : 'That has a time but no words yet.')}
+        {read && (read.entry ? spokenEntry(read.entry, clock) : 'That has a time but no words yet.')}
       </Typography>
     </Box>
   );

@@ -9,7 +9,7 @@ import { IconCalendarShare } from '../icons';
 import { useState } from 'react';
 import { longDay } from '../../core/week/day-names';
 import type { Demand } from '../../core/week/demand';
-import { spokenTime } from '../../core/week/demand';
+import { writtenTime } from '../../core/week/demand';
 import { plus } from '../../core/week/typed/calendar-days';
 import { isTicked, markKey } from '../../core/week/undone';
 import { markItem, moveItems } from '../../server/agenda-actions';
@@ -44,8 +44,6 @@ export function DayItems({ data, day, run, onFind, large = false }: DayItemsProp
     </Box>
   );
 }
-
-const whenOf = (d: Demand): string => (d.start !== null ? spokenTime(d.start) : '');
 
 function Item({ demand: d, data, run, onFind, large = false }: Omit<DayItemsProps, 'day'> & { demand: Demand }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -88,9 +86,9 @@ function Item({ demand: d, data, run, onFind, large = false }: Omit<DayItemsProp
           textDecoration: done || gone ? 'line-through' : 'none',
         }}
       >
-        {whenOf(d) && (
+        {writtenTime(d) && (
           <Box component="span" sx={{ color: GLASS.quiet, mr: 1, fontVariantNumeric: 'tabular-nums' }}>
-            {whenOf(d)}
+            {writtenTime(d)}
           </Box>
         )}
         {d.title}

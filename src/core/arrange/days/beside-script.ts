@@ -1,5 +1,5 @@
 import type { Demand } from '../../week/demand';
-import { spokenTime, writtenText } from '../../week/demand';
+import { writtenText, writtenTime } from '../../week/demand';
 
 /**
  * What is still to be written where a script says part of an item: what follows its words in the title, then the time,
@@ -10,7 +10,7 @@ import { spokenTime, writtenText } from '../../week/demand';
 export function besideScript(demand: Demand, script: string): string | null {
   const rest = afterWords(demand.title, script);
   if (rest === null) return writtenText(demand);
-  const time = demand.start === null ? '' : spokenTime(demand.start);
+  const time = writtenTime(demand);
   const said = [rest, time].filter(Boolean).join(', ');
   return `${said}${demand.tentative ? ' ?' : ''}`.trim() || null;
 }

@@ -6,7 +6,7 @@ import { TOLERANCE } from '../../measure/length';
 import type { Rect } from '../../measure/rect';
 import { bottom } from '../../measure/rect';
 import type { Demand } from '../../week/demand';
-import { spokenTime, writtenText } from '../../week/demand';
+import { writtenText, writtenTime } from '../../week/demand';
 import { FOREIGN, byCost, piecesOf, strangeness, tasteCost } from '../../spread/choose';
 import { besideScript } from './beside-script';
 import type { Block } from './day-blocks';
@@ -167,7 +167,7 @@ function layIcon(draft: Draft, context: Context, demand: Demand, place: Rect, re
  */
 function layCircle(draft: Draft, context: Context, demand: Demand, place: Rect, at: At): Laid[] {
   if (context.ways.times !== 'in circles' || demand.start === null) return [];
-  const time = spokenTime(demand.start);
+  const time = writtenTime(demand);
   const piece = byCost(piecesOf(context, 'circle'), (p) => {
     const room = writingRoom(baseOf(p, { w: p.width, h: p.height }));
     const over = Math.max(0, (p.height - place.h) / 2);

@@ -1,0 +1,160 @@
+import cssColors from 'color-name';
+import type { Hex } from './color';
+import { colorName } from './color-name';
+
+/**
+ * The named colors of CSS (CSS Color Module Level 4, 6.1), by the last plain word in the name, and what people may say
+ * for it as well. Those that carry no plain word are told below.
+ */
+const PLAIN: Readonly<Record<string, RegExp>> = {
+  red: /red|coral|burgundy|brown|orange|pink|magenta/,
+  brown: /brown|red|sand|orange|rose/,
+  orange: /orange/,
+  coral: /coral|red/,
+  salmon: /coral|peach|orange/,
+  yellow: /yellow|cream/,
+  goldenrod: /mustard|yellow/,
+  gold: /yellow|mustard/,
+  khaki: /yellow|olive|sand/,
+  green: /green|lime|olive|teal|mint/,
+  drab: /olive/,
+  olive: /olive/,
+  turquoise: /turquoise|teal|aqua/,
+  aquamarine: /mint|aqua|green/,
+  cyan: /aqua|teal|turquoise/,
+  blue: /blue|navy|teal|violet|white|aqua/,
+  violet: /violet|purple|orchid|magenta/,
+  purple: /purple|violet/,
+  magenta: /magenta|purple/,
+  orchid: /orchid|purple|pink/,
+  pink: /pink|magenta/,
+  gray: /gray/,
+  grey: /gray/,
+  white: /white|cream|peach/,
+  black: /black/,
+  teal: /teal/,
+  lavender: /lavender/,
+};
+const OTHERS: Readonly<Record<string, RegExp>> = {
+  aqua: /aqua/,
+  azure: /white/,
+  beige: /cream/,
+  bisque: /cream|peach/,
+  blanchedalmond: /cream|peach/,
+  burlywood: /sand/,
+  chartreuse: /lime/,
+  chocolate: /brown|orange/,
+  cornsilk: /cream/,
+  crimson: /red/,
+  firebrick: /red/,
+  fuchsia: /magenta/,
+  gainsboro: /gray/,
+  honeydew: /white|green/,
+  indigo: /purple|violet/,
+  ivory: /white|cream|yellow/,
+  lavenderblush: /white|pink/,
+  lemonchiffon: /yellow|cream/,
+  lime: /lime|green/,
+  linen: /cream|white/,
+  maroon: /red|burgundy/,
+  mintcream: /white|mint/,
+  mistyrose: /pink|rose/,
+  moccasin: /peach|cream|yellow/,
+  navy: /navy/,
+  oldlace: /cream|white/,
+  papayawhip: /cream|peach/,
+  peachpuff: /peach/,
+  peru: /brown|orange|sand/,
+  plum: /lilac|plum|orchid|pink/,
+  seashell: /white|cream/,
+  sienna: /brown/,
+  silver: /gray/,
+  snow: /white/,
+  tan: /sand/,
+  thistle: /lilac|lavender/,
+  tomato: /coral|red|orange/,
+  wheat: /cream|sand|peach|yellow/,
+};
+const hexOf = (rgb: readonly number[]): Hex => `#${rgb.map((v) => v.toString(16).padStart(2, '0')).join('')}`;
+const expected = (name: string): RegExp =>
+  OTHERS[name] ??
+  (PLAIN[
+    Object.keys(PLAIN)
+      .filter((word) => name.includes(word))
+      .sort((a, b) => name.lastIndexOf(b) + b.length - name.lastIndexOf(a) - a.length)[0] ?? ''
+  ] as RegExp);
+
+it.each(Object.entries(cssColors).map(([name, rgb]) => [name, hexOf(rgb)] as const))(
+  'the %s of CSS is called something like it',
+  (name, hex) => expect(`${name} ${colorName(hex)}`).toMatch(expected(name)),
+);
+
+/** Colors of kits, inks and papers, as two people would say them. From memory. */
+const SAID: readonly (readonly [Hex, RegExp])[] = [
+  ['#f3b59a', /peach|coral/],
+  ['#f7c8a8', /peach/],
+  ['#fbd9c5', /peach/],
+  ['#e8836b', /coral/],
+  ['#d9674d', /coral|red/],
+  ['#c0392b', /red/],
+  ['#7b1e2b', /burgundy|red/],
+  ['#5a1a2a', /burgundy|red/],
+  ['#8c4a2f', /brown/],
+  ['#5b3a29', /brown/],
+  ['#3e2723', /brown/],
+  ['#a1887f', /rose|brown|sand|gray/],
+  ['#d7b899', /sand/],
+  ['#e6d3b3', /cream|sand/],
+  ['#c8a977', /sand/],
+  ['#f5ecd7', /cream/],
+  ['#fff6e0', /cream/],
+  ['#f6e58d', /yellow/],
+  ['#f4d03f', /yellow|mustard/],
+  ['#d4a017', /mustard/],
+  ['#b8922a', /mustard|brown/],
+  ['#8a8b2f', /olive/],
+  ['#5f6b2d', /olive/],
+  ['#a8c66c', /lime|green/],
+  ['#7fae6b', /green/],
+  ['#4e8f4a', /green/],
+  ['#2d5a3a', /green/],
+  ['#b7d3b0', /green/],
+  ['#c9ead6', /mint|green/],
+  ['#a8e6cf', /mint/],
+  ['#1f6f78', /teal/],
+  ['#0b3b3f', /teal/],
+  ['#4f8f8b', /teal/],
+  ['#7cc7c3', /turquoise|teal|aqua/],
+  ['#bfe9ea', /aqua|blue/],
+  ['#9cc9e3', /blue/],
+  ['#5b9bd5', /blue/],
+  ['#2f6fb0', /blue/],
+  ['#1b3a6b', /navy|blue/],
+  ['#141d3c', /navy|black/],
+  ['#c7d7f0', /blue/],
+  ['#8fa3d9', /blue|violet/],
+  ['#cfc6ee', /lavender/],
+  ['#a593d8', /violet|lavender|purple/],
+  ['#6c4fa3', /violet|purple/],
+  ['#3f2b63', /purple|violet/],
+  ['#d9b8e6', /lilac|lavender/],
+  ['#b07cc6', /purple|orchid|lilac/],
+  ['#6b3f6b', /plum|purple/],
+  ['#f7d4dd', /pink/],
+  ['#ef9bb0', /pink/],
+  ['#e2578a', /pink|magenta/],
+  ['#c2356e', /pink|magenta|red/],
+  ['#8e2a5b', /plum|magenta|burgundy/],
+  ['#ff0000', /^red$/],
+  ['#0000ff', /^blue$/],
+  ['#ffff00', /^yellow$/],
+  ['#00ff00', /lime|green/],
+  ['#f2f2f2', /white/],
+  ['#d9d9d9', /gray/],
+  ['#3a3a3a', /gray|black/],
+  ['#1c1c1c', /black/],
+];
+
+it('is tried on 200 colors', () => expect(Object.keys(cssColors).length + SAID.length).toBeGreaterThanOrEqual(200));
+
+it.each(SAID)('%s is called so by people', (hex, said) => expect(colorName(hex)).toMatch(said));
