@@ -63,7 +63,7 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
   ]);
   await page.getByRole('button', { name: 'Import', exact: true }).click();
   await page.getByRole('dialog', { name: 'Check the kit' }).getByRole('button', { name: 'Add this kit' }).click();
-  await expect(page.getByText('many.ics: 60 events and 0 tasks.')).toBeVisible();
+  await expect(page.getByText('many.ics: 60 events imported.')).toBeVisible();
   await expect(page.getByText('three.kit.csv: 3 stickers of 3 designs.')).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
 

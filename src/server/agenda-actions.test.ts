@@ -19,9 +19,11 @@ import {
   moveItems,
   saveEntry,
   saveRound,
+  takeUpSomeday,
   undoAgenda,
 } from './agenda-actions';
 import { findItems } from './find-items';
+import { loadThisWeek } from './this-week';
 import { weekDemands } from './spread-of';
 
 let db: Database;
@@ -229,4 +231,49 @@ it('no text that is typed breaks its calendar: what was written is read again', 
   const text = (await calendarText(db, 'household'))!;
   expect(() => readCalendar(text, 'household')).not.toThrow();
   expect(text).not.toMatch(/\r(?!\n)/);
+});
+
+describe('a task without a date', () => {
+  const todo = (uid: string, title: string, more = '') =>
+    `BEGIN:VTODO\r\nUID:${uid}\r\nSUMMARY:${title}\r\n${more}END:VTODO\r\n`;
+  const lay = (name: string, address: string | null = null) =>
+    putCalendar(
+      db,
+      name,
+      `BEGIN:VCALENDAR\r\nVERSION:2.0\r\n${todo(`${name}-a`, 'oil the winch', 'X-HOBNAIL-LIST:allotment\r\nDESCRIPTION:hinges\r\n')}${todo(`${name}-b`, 'learn to knit', 'STATUS:COMPLETED\r\n')}${todo(`${name}-c`, 'form', 'DUE;VALUE=DATE:20270210\r\n')}END:VCALENDAR\r\n`,
+      address,
+    );
+  const waiting = async () => (await loadAgenda('2027-W06')).someday;
+
+  it('waits on the agenda and on this week, until it gets a day, and keeps what else is known of it', async () => {
+    await lay('chores');
+    expect(await waiting()).toEqual([{ uid: 'chores-a', title: 'oil the winch', list: 'allotment' }]);
+    expect((await loadThisWeek(undefined)).someday).toHaveLength(1);
+    done(await takeUpSomeday({ uid: 'chores-a', to: '2027-02-11' }));
+    expect(await waiting()).toEqual([]);
+    expect(await named('oil the winch')).toMatchObject([{ day: 3, list: 'allotment' }]);
+    expect(await calendarText(db, 'chores')).toContain('DESCRIPTION:hinges');
+    done(await undoAgenda({ way: 'undo' }));
+    expect(await waiting()).toHaveLength(1);
+  });
+
+  it('of a feed stays as it is, and one of the owner’s own takes its place', async () => {
+    await lay('club', 'https://club.example/feed.ics');
+    done(await takeUpSomeday({ uid: 'club-a', to: '2027-02-11' }));
+    expect(await waiting()).toEqual([]);
+    expect(await named('oil the winch')).toHaveLength(1);
+    expect(await calendarText(db, 'club')).not.toContain('20270211');
+  });
+
+  it('is done, or let go, as others are', async () => {
+    await lay('chores');
+    done(await markItem({ uid: 'chores-a', on: TODAY, mark: 'done' }));
+    expect(await waiting()).toEqual([]);
+  });
+
+  it('that is none, or has a date, is refused', async () => {
+    await lay('chores');
+    expect(refusal(await takeUpSomeday({ uid: 'chores-c', to: TODAY }))).toContain('a task without a date');
+    expect(await waiting()).toHaveLength(1);
+  });
 });

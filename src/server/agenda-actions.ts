@@ -3,6 +3,7 @@
 import { emptyCalendar, putEntry, removeEntry } from '../core/format/calendar-edit';
 import { changeOccurrence, skipOccurrence } from '../core/format/calendar-occurrence';
 import { putRound, removeRound } from '../core/format/calendar-round';
+import { somedayOf } from '../core/format/someday';
 import { BadInput, quoted } from '../core/format/fault';
 import type { AgendaEntry } from '../core/week/agenda-entry';
 import { blankEntry } from '../core/week/agenda-entry';
@@ -33,6 +34,7 @@ import {
   PutEntryDto,
   PutRoundDto,
   RemoveEntryDto,
+  SomedayDto,
 } from './dto/agenda.dto';
 import { check } from './dto/check';
 import { NoteToItemDto, WriteDownDto } from './dto/records.dto';
@@ -146,6 +148,34 @@ export async function bringOver(input: unknown): Promise<Outcome<AgendaHistory>>
     await editAgenda(db, deed, async (trx) => [
       await put(trx),
       ...items.map(({ uid, on }): AgendaStep => ({ on: 'mark', uid, day: on, mark: 'brought' })),
+    ]);
+  });
+}
+
+/**
+ * Gives a task without a date a day. In a feed, which is changed only where it comes from, it stays as it is, and an
+ * item of one's own takes its place.
+ */
+export async function takeUpSomeday(input: unknown): Promise<Outcome<AgendaHistory>> {
+  return changed(async (db) => {
+    const { uid, to } = check(SomedayDto, input, 'task');
+    const calendars = await calendarsOf(db);
+    const found = calendars
+      .flatMap((calendar) => calendar.bundles.flatMap((b) => somedayOf(b)).map((task) => ({ calendar, task })))
+      .find(({ task }) => task.uid === uid);
+    if (!found)
+      throw new BadInput([{ file: 'task', where: 'uid', found: quoted(uid), expected: 'a task without a date' }]);
+    const { calendar, task } = found;
+    const entry = { ...blankEntry(to), title: task.title, list: task.list, task: true };
+    const deed: AgendaDeed = { do: 'bring over', title: task.title };
+    if (calendar.address) {
+      const put = await puttingIn(db, [{ ...entry, uid: newUid() }]);
+      await editAgenda(db, deed, async (trx) => [await put(trx), { on: 'mark', uid, day: to, mark: 'brought' }]);
+      return;
+    }
+    const zone = await ownerZone(db);
+    await editAgenda(db, deed, async (trx) => [
+      text(calendar.name, putEntry((await calendarText(trx, calendar.name)) ?? '', { ...entry, uid }, zone, stamp())),
     ]);
   });
 }

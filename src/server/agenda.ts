@@ -30,6 +30,8 @@ import { calendarsOf, countItems, findEntry, roundsIn, ownerZone } from './calen
 import { ownerHand, typingHabits } from './settings';
 import { weekDemands } from './spread-data';
 import { ownUnit } from './own-ways';
+import type { Someday } from '../core/format/someday';
+import { someday } from './someday';
 import { store } from './store';
 import { today } from './today';
 import { usualSizes } from './usual-sizes';
@@ -67,6 +69,8 @@ export interface Agenda {
   readonly twice: readonly LookAlike[];
   /** last week's, not done and not yet said what became of */
   readonly undone: readonly Demand[];
+  /** tasks without a date */
+  readonly someday: readonly Someday[];
   /** keys (`markKey`) of what is done */
   readonly done: readonly string[];
   /** six weeks, from the one that holds the first of the month on */
@@ -132,6 +136,7 @@ export async function loadAgenda(wanted: string | undefined): Promise<Agenda> {
     typing: await typingHabits(db),
     fills,
     undone: left,
+    someday: await someday(db, calendars),
     relief: week.days.map((_, day) => (context ? reliefOf(context, day, fills) : [])),
     twice: lookAlikes(week.demands).filter(({ one, other }) => !week.bothMeant?.includes(pairKey(one.uid, other.uid))),
     done: [...dayMarks].filter(([, mark]) => mark === 'done').map(([key]) => key),

@@ -248,12 +248,18 @@ describe('a file', () => {
   };
 
   it('is taken in by its ending, whole', async () => {
-    expect(await taken(file('club.ics', ics))).toMatchObject({ said: '0 events and 1 tasks' });
+    expect(await taken(file('club.ics', ics))).toMatchObject({ said: '1 task imported' });
     const book = await taken(file('log.book.json', writeBook({ ...threeBox, name: 'Log' })));
     expect(book.said).toContain('2 pages');
     expect((await listBooks(db)).map((b) => b.id)).toContain('log');
     const again = await taken(file('log.book.json', writeBook({ ...threeBox, name: 'Log' })));
     expect(again.messages.join()).toContain('a name that no book has yet');
+  });
+
+  it('of a calendar that says its own name is known by it', async () => {
+    const named = ics.replace('BEGIN:VTODO', 'X-WR-CALNAME:Rowing club\r\nBEGIN:VTODO');
+    expect(await taken(file('export (3).ics', named))).toMatchObject({ said: '1 task imported as “Rowing club”' });
+    expect((await listCalendars(db)).map((c) => c.name)).toContain('Rowing club');
   });
 
   it('of another kind, or broken, is refused with what is expected, and nothing of it is kept', async () => {

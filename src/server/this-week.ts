@@ -23,6 +23,8 @@ import { calendarsOf, findEntry } from './calendars';
 import { keepPastWeeks } from './past-weeks';
 import { recordHabits, typingHabits } from './settings';
 import { loadSpread, weekDemands } from './spread-data';
+import type { Someday } from '../core/format/someday';
+import { someday } from './someday';
 import { store } from './store';
 import { today } from './today';
 
@@ -52,6 +54,8 @@ export interface ThisWeek {
   /** last week's, not done and not yet said what became of */
   readonly undone: readonly Demand[];
   readonly skipped: readonly SkippedRoutine[];
+  /** tasks without a date */
+  readonly someday: readonly Someday[];
   /** the feed that an item comes from, by uid; those that can be changed here are not in it */
   readonly fromFeed: ReadonlyMap<string, string>;
   readonly typing: TypingHabits;
@@ -109,6 +113,7 @@ export async function loadThisWeek(wanted: string | undefined): Promise<ThisWeek
     missed: notForLong(dinners, MOST_MISSED),
     undone: left,
     skipped: skipped.filter((s) => !fromFeed.has(s.uid)),
+    someday: name >= current ? await someday(db, calendars) : [],
     fromFeed,
     typing: await typingHabits(db),
     history: await agendaHistory(db),

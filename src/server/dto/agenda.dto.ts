@@ -97,6 +97,11 @@ export class BringOverDto {
   @IsDay() to!: string;
 }
 
+export class SomedayDto {
+  @IsString() @MinLength(1) @MaxLength(500) uid!: string;
+  @IsDay() to!: string;
+}
+
 export class PairDto {
   @IsString() @MinLength(1) @MaxLength(500) one!: string;
   @IsString() @MinLength(1) @MaxLength(500) other!: string;

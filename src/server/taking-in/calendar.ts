@@ -1,3 +1,6 @@
+import type ICAL from 'ical.js';
+import { cleanLine } from '../../core/measure/clean-text';
+import { counted } from '../../core/spread/voice';
 import { noChanges } from '../../core/format/calendar-changes';
 import { MOST_MEGABYTES, readingCalendar } from '../../core/format/calendar';
 import { mergedCalendar } from '../../core/format/calendar-merge';
@@ -15,15 +18,22 @@ export const calendar: Format = {
   ending: '.ics',
   name: 'a calendar (.ics)',
   mostMegabytes: MOST_MEGABYTES,
-  take: async (db, { name, base, text, way }, onProgress, signal) => {
+  take: async (db, { name, base: fileName, text, way }, onProgress, signal) => {
     const { root, notes } = await inSteps(readingCalendar(text, name), onProgress, signal);
+    const base = ownName(root) ?? fileName;
     const count = (component: string): number => root.getAllSubcomponents(component).length;
-    const said = `${count('vevent')} events and ${count('vtodo')} tasks`;
+    const counts = [
+      [count('vevent'), 'event'],
+      [count('vtodo'), 'task'],
+    ] as const;
+    const some = counts.filter(([n]) => n > 0).map(([n, what]) => counted(n, what));
+    const all = some.join(' and ') || 'no items';
+    const said = `${all} imported`;
     const kept = await calendarsOf(db);
     const there = kept.find((c) => c.name === base);
     if (there && way === null) {
       const changes = await changesOf(kept, text, base);
-      if (noChanges(changes)) return { said: `all of its ${said} are there already, as they are`, notes };
+      if (noChanges(changes)) return { said: `all of its ${all} are there already, as they are`, notes };
       return { there: base, changes, ways: there.address ? ['keep both'] : SAME_NAME_WAYS };
     }
     if (there?.address && way !== 'keep both')
@@ -44,9 +54,17 @@ export const calendar: Format = {
       const before = way === 'merge' ? await calendarText(trx, target) : null;
       return [{ on: 'calendar', name: target, text: before === null ? text : mergedCalendar(before, text) }];
     });
-    return { said: target === base ? said : `${said}, as ${quoted(target)}`, notes };
+    return { said: target === fileName ? said : `${said} as “${target}”`, notes };
   },
 };
+
+const LONGEST_NAME = 60;
+
+/** What the calendar calls itself: `X-WR-CALNAME`, which most programs write and no standard has. */
+function ownName(root: ICAL.Component): string | null {
+  const said = root.getFirstPropertyValue('x-wr-calname');
+  return (said === null ? '' : cleanLine(String(said)).trim().slice(0, LONGEST_NAME)) || null;
+}
 
 /** The name, or the first with a number behind it, that is not taken. */
 function freeName(name: string, taken: ReadonlySet<string>): string {

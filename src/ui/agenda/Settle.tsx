@@ -7,15 +7,16 @@ import { longDay } from '../../core/week/day-names';
 import type { Agenda } from '../../server/agenda';
 import { bringOver, dropEntry, keepBoth, markItem } from '../../server/agenda-actions';
 import { SmallButton } from '../SmallButton';
-import { GLASS } from '../theme';
 import type { Run } from '../use-run';
+import { Asked } from './Asked';
+import { SomedayItems } from './Someday';
 import { occurrenceOf } from './occurrence-of';
 
 /** What the week asks its owner: what was left undone last week, and what may be entered twice. */
 export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: boolean }) {
-  const { undone, twice, week, today, fromFeed } = agenda;
+  const { undone, twice, someday, week, today, fromFeed } = agenda;
   const to = week.days.includes(today) ? today : (week.days[0] as string);
-  if (undone.length + twice.length === 0)
+  if (undone.length + twice.length + someday.length === 0)
     return (
       <Typography variant="body2" color="text.secondary">
         Nothing is left over from the week before, and nothing looks entered twice.
@@ -75,23 +76,15 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
           </SmallButton>
         </Asked>
       ))}
+      {someday.length > 0 && (
+        <Typography variant="caption" color="text.secondary">
+          Someday
+        </Typography>
+      )}
+      <SomedayItems items={someday} today={today} days={week.days} run={run} busy={busy} />
     </Box>
   );
 }
 
 const place = (d: Demand, days: readonly string[]): string =>
   `${longDay(days[d.day] as string)}${d.list ? `, on “${d.list}”` : ''}`;
-
-function Asked({ title, note, children }: { title: string; note: string; children: React.ReactNode }) {
-  return (
-    <Box role="group" aria-label={title} sx={{ borderLeft: `3px solid ${GLASS.cobalt}`, pl: 1.25 }}>
-      <Typography variant="body2" sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>
-        {title}
-      </Typography>
-      <Typography variant="caption" color="text.secondary">
-        {note}
-      </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mt: 0.25 }}>{children}</Box>
-    </Box>
-  );
-}

@@ -23,8 +23,8 @@ interface FormDialogProps {
   readonly title: ReactNode;
   readonly size?: Breakpoint;
   readonly act?: Act;
-  /** what leads back without it */
-  readonly cancel?: string;
+  /** what leads back without it; null where the main act does */
+  readonly cancel?: string | null;
   /** at the foot, on the left: what else can be done, or how far it is */
   readonly aside?: ReactNode;
   /** at the foot, before the main act */
@@ -70,9 +70,11 @@ export function FormDialog(props: FormDialogProps) {
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5, flexWrap: 'wrap', gap: 1 }}>
         {aside !== undefined && <span style={{ marginRight: 'auto' }}>{aside}</span>}
-        <Button onClick={onClose} disabled={held} autoFocus={!act || act.removes === true}>
-          {cancel}
-        </Button>
+        {cancel !== null && (
+          <Button onClick={onClose} disabled={held} autoFocus={!act || act.removes === true}>
+            {cancel}
+          </Button>
+        )}
         {others}
         {act && (
           <Button

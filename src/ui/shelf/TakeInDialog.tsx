@@ -84,6 +84,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
     onClose();
   };
   const busy = reading !== null;
+  const isDone = results.length > 0 && !busy && !asked.length && !toCheck.length && results.every((r) => r.said);
   const checking = toCheck[0];
   const checked = (said: string | null) => {
     if (checking)
@@ -96,9 +97,13 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
       <FormDialog
         plain
         title="Import a file"
-        cancel={busy ? 'Cancel' : 'Close'}
+        cancel={busy ? 'Cancel' : isDone ? null : 'Close'}
         onClose={busy ? () => stop.current?.abort() : close}
-        act={{ label: 'Import', disabled: !files.length || busy, run: () => void read() }}
+        act={
+          isDone
+            ? { label: 'Done', run: close }
+            : { label: 'Import', disabled: !files.length || busy, run: () => void read() }
+        }
       >
         <Typography color="text.secondary">
           A kit or stash as a spreadsheet saves it (.csv), a calendar (.ics), or a measured book (.json). A file is

@@ -18,6 +18,7 @@ import { moveItems, saveEntry, saveRound, undoAgenda } from '../../server/agenda
 import type { ThisWeek } from '../../server/this-week';
 import { cameUp, dressDay, findPlace } from '../../server/week-actions';
 import { sentRound } from '../agenda/Rounds';
+import { SomedayItems } from '../agenda/Someday';
 import { later } from '../later';
 import { GLASS } from '../theme';
 import { Messages } from '../screen/Messages';
@@ -196,6 +197,13 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
           <Dinner data={data} day={chosen} records={records} />
           <Habits data={data} records={records} onChange={() => setChoosing(true)} />
           <Unsettled data={data} run={run} busy={busy} />
+          {data.someday.length > 0 && (
+            <Part name="Someday">
+              <Box sx={{ display: 'grid', gap: 1 }}>
+                <SomedayItems items={data.someday} today={today} days={week.days} run={run} busy={busy} />
+              </Box>
+            </Part>
+          )}
           <Amounts data={data} day={chosen} records={records} />
           <NextNotes data={data} records={records} run={run} />
         </Box>

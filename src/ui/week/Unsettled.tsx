@@ -1,13 +1,11 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { counted } from '../../core/spread/voice';
 import { longDate, longDay } from '../../core/week/day-names';
 import { bringOver, endRoutine, keepRoutine, markItem } from '../../server/agenda-actions';
 import type { ThisWeek } from '../../server/this-week';
+import { Asked } from '../agenda/Asked';
 import { occurrenceOf } from '../agenda/occurrence-of';
 import { SmallButton } from '../SmallButton';
-import { GLASS } from '../theme';
 import type { Run } from '../use-run';
 import { Part } from './Part';
 
@@ -60,32 +58,5 @@ export function Unsettled({ data, run, busy }: { data: ThisWeek; run: Run; busy:
         </Asked>
       ))}
     </Part>
-  );
-}
-
-function Asked({ title, note, children }: { title: string; note: string; children: React.ReactNode }) {
-  return (
-    <Box
-      role="group"
-      aria-label={title}
-      sx={{
-        borderLeft: `3px solid ${GLASS.cobalt}`,
-        pl: 1.25,
-        mb: 1,
-        display: 'flex',
-        flexWrap: 'wrap',
-        alignItems: 'center',
-        columnGap: 1,
-        rowGap: 0.25,
-      }}
-    >
-      <Typography variant="body2" sx={{ flex: '1 1 150px', overflowWrap: 'anywhere' }}>
-        <b>{title}</b>{' '}
-        <Typography component="span" variant="caption" color="text.secondary">
-          {note}
-        </Typography>
-      </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>{children}</Box>
-    </Box>
   );
 }
