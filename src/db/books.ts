@@ -19,11 +19,15 @@ export async function listBooks(db: Database): Promise<{ id: string; name: strin
 }
 
 /**
- * The book that a week not begun yet would most likely be laid out in: the newest spread's, else the first there is.
+ * The book that a week not begun yet would most likely be laid out in: the newest spread's, else one's own, else
+ * the first there is.
  */
 export async function usualBook(db: Database): Promise<string> {
   const newest = await db.selectFrom('spread').select('book_id').orderBy('id', 'desc').limit(1).executeTakeFirst();
-  return newest?.book_id ?? ((await listBooks(db))[0] as { id: string }).id;
+  if (newest) return newest.book_id;
+  const books = await listBooks(db);
+  // one's own is the one that lies on the table
+  return (books.find((b) => !bookNamed(b.id)) ?? (books[0] as { id: string })).id;
 }
 
 /** @returns false when a book of that id is there already; then nothing is stored */

@@ -137,3 +137,7 @@ export async function kitsBegunBefore(db: Database, week: string, most: number):
     .execute();
   return rows.map((r) => ({ kit: r.kit_id, week: String(r.last) }));
 }
+
+/** The kit of the spread that was begun last. */
+export const newestKit = async (db: Database): Promise<string | null> =>
+  (await db.selectFrom('spread').select('kit_id').orderBy('id', 'desc').limit(1).executeTakeFirst())?.kit_id ?? null;

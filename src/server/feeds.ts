@@ -30,7 +30,10 @@ export function feedAddress(given: string): string {
   const text = given.trim().replace(/^webcal:/i, 'http:');
   const url = URL.canParse(text) ? new URL(text) : null;
   if (!url || !/^https?:$/.test(url.protocol))
-    throw wrong(quoted(given), 'an address such as http://127.0.0.1:4390/household.ics');
+    throw wrong(
+      `${quoted(given)}, which isn’t a web address`,
+      'an address such as http://127.0.0.1:4390/household.ics',
+    );
   if (!LOOPBACK.test(url.hostname))
     throw wrong(quoted(url.hostname), 'an address on this machine (127.0.0.1 or localhost); Hobnail asks no other');
   return url.href;

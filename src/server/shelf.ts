@@ -21,7 +21,7 @@ import { plannedKits } from '../db/plans';
 import { givenUpWeeks } from '../db/given-up';
 import { keepOf, ratingsByManner } from '../db/keeps';
 import { heededChoices } from '../db/liked-choices';
-import { findSpreadOfWeek } from '../db/spreads';
+import { findSpreadOfWeek, newestKit } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
 import { isBackupMissed } from './backup/make-backup';
 import { leftKits } from './leftovers';
@@ -61,6 +61,10 @@ export interface Shelf {
   readonly weeks: readonly ShelfWeek[];
   readonly books: readonly { id: string; name: string }[];
   readonly kits: readonly { id: string; swatches: readonly string[]; pieces: number }[];
+  /** the book that a new week would most likely be laid out in */
+  readonly usualBook: string;
+  /** the kit used last, where it has enough for another week */
+  readonly lastKit: string | null;
   /** weeks that were given up and can be taken up again, the latest first */
   readonly givenUp: readonly { readonly id: number; readonly title: string }[];
   /** there is no backup that is young enough to rely on, and something that it would be needed for */
@@ -93,6 +97,7 @@ export async function loadShelf(): Promise<Shelf> {
   const aways = Array.from({ length: WEEKS_BEFORE + WEEKS_AHEAD }, (_, i) => i - WEEKS_BEFORE);
   const usual = await usualBook(db);
   const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual, start)));
+  const [left, lastKit] = await Promise.all([leftKits(db), newestKit(db)]);
   const own = (await listManners(db)).map((m) => ({ name: m.name, says: `your own, after ${m.school}` }));
   const [rated, heeded] = await Promise.all([ratingsByManner(db), heededChoices(db)]);
   const manners = [...own, ...Object.values(MANNERS).map(({ name, says }) => ({ name, says }))].map((m) => ({
@@ -110,7 +115,9 @@ export async function loadShelf(): Promise<Shelf> {
       })),
     ),
     backupOld: weeks.some((w) => w.spreadId !== null) && isBackupMissed(),
-    leftovers: (await leftKits(db)).length > 0,
+    usualBook: usual,
+    lastKit: left.find((k) => k.id === lastKit)?.id ?? null,
+    leftovers: left.length > 0,
     demo: process.env.HOBNAIL_DEMO === '1',
     manners,
     kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })),

@@ -86,8 +86,8 @@ describe('a cell', () => {
     ]);
   });
   it('is a color, or the usual one', () => {
-    const table = read('what,count,note\na,,#1F6F78\na,,\na,,teal\n');
-    expect(table.rows.map((r) => r.color('note', '#ffffff'))).toEqual(['#1f6f78', '#ffffff', '#ffffff']);
+    const table = read('what,count,note\na,,#1F6F78\na,,\na,,Teal\na,,seaweed\n');
+    expect(table.rows.map((r) => r.color('note', '#ffffff'))).toEqual(['#1f6f78', '#ffffff', '#008080', '#ffffff']);
     expect(table.faults).toHaveLength(1);
   });
   it('that is needed says so where it is empty', () => {

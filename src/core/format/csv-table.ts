@@ -1,5 +1,7 @@
 import Papa from 'papaparse';
-import { isHex } from '../color/color';
+import { choiceMeant, colorMeant } from '../kit/other-words';
+import { tidy } from '../measure/length';
+import { parseLength } from '../measure/parse-length';
 import type { Fault } from './fault';
 import { BadInput, quoted } from './fault';
 
@@ -19,6 +21,12 @@ const plain = (cell: string): string => (cell.startsWith("'") && FORMULA.test(ce
 export const writeTable = (fields: readonly string[], rows: readonly (readonly (string | number)[])[]): string =>
   `${Papa.unparse({ fields: [...fields], data: rows.map((r) => r.map(guarded)) }, { newline: '\r\n' })}\r\n`;
 
+/** Which column is meant by what stands above it, and how many mm one of its unit is. */
+export type ColumnMeaning = (
+  head: string,
+  known: ReadonlySet<string>,
+) => { readonly column: string; readonly mm: number };
+
 export interface Table {
   readonly rows: readonly Row[];
   /** the line of its names */
@@ -32,7 +40,13 @@ export interface Table {
  * separator is a semicolon. Columns that are not known are passed over, in any order.
  * @throws BadInput where a column is missing or there twice, or a quote never ends
  */
-export function readTable(text: string, file: string, needed: readonly string[], optional: readonly string[]): Table {
+export function readTable(
+  text: string,
+  file: string,
+  needed: readonly string[],
+  optional: readonly string[],
+  meaning: ColumnMeaning = (head) => ({ column: head.toLowerCase(), mm: 1 }),
+): Table {
   const clean = text.replace(/^\uFEFF/, '');
   let lines = 1;
   for (let at = clean.indexOf('\n'); at >= 0; at = clean.indexOf('\n', at + 1)) lines++;
@@ -67,7 +81,10 @@ export function readTable(text: string, file: string, needed: readonly string[],
     throw new BadInput([
       { file, where: 'line 1', found: 'an empty file', expected: `a first line with the columns ${needed.join(', ')}` },
     ]);
-  const columns = head.cells.map((c) => c.toLowerCase());
+  const known = new Set<string>([...needed, ...optional]);
+  const meant = head.cells.map((c) => meaning(c, known));
+  const columns = meant.map((m) => m.column);
+  const scales = new Map(meant.map((m) => [m.column, m.mm]));
   const missing = needed.filter((c) => !columns.includes(c));
   if (missing.length) {
     throw new BadInput(
@@ -79,7 +96,6 @@ export function readTable(text: string, file: string, needed: readonly string[],
       })),
     );
   }
-  const known = new Set<string>([...needed, ...optional]);
   const twice = columns.find((c, i) => known.has(c) && columns.indexOf(c) !== i);
   if (twice !== undefined)
     throw new BadInput([
@@ -89,7 +105,7 @@ export function readTable(text: string, file: string, needed: readonly string[],
   return {
     rows: body.map(({ cells, line }) => {
       const named = new Map(columns.map((c, i) => [c, cells[i] ?? '']));
-      return new Row(file, line, named, delimiter === ';', faults);
+      return new Row(file, line, named, delimiter === ';', faults, scales);
     }),
     head: head.line,
     faults,
@@ -104,6 +120,8 @@ export class Row {
     private readonly cells: ReadonlyMap<string, string>,
     private readonly decimalComma: boolean,
     private readonly faults: Fault[],
+    /** mm of one of a column's unit, where that is no mm */
+    private readonly scales: ReadonlyMap<string, number> = new Map(),
   ) {}
 
   fault(column: string, found: string, expected: string): void {
@@ -121,15 +139,16 @@ export class Row {
   oneOf<T extends string>(column: string, known: readonly T[], usual: T, needed = false): T {
     const text = this.text(column).toLowerCase();
     if (!text && !needed) return usual;
-    const match = known.find((k) => k === text);
+    const match = choiceMeant(text, known);
     if (!match) this.fault(column, text ? quoted(text) : 'nothing', `one of ${known.join(', ')}`);
     return match ?? usual;
   }
 
   color(column: string, usual: string): string {
     const text = this.text(column).toLowerCase();
-    if (text && !isHex(text)) this.fault(column, quoted(text), 'a color such as #2c7f86');
-    return text && isHex(text) ? text : usual;
+    const color = text ? colorMeant(text) : undefined;
+    if (text && !color) this.fault(column, quoted(text), 'a color such as #2c7f86 or teal');
+    return color ?? usual;
   }
 
   number(column: string, least: number, most: number, expected = `a number from ${least} to ${most}`): number {
@@ -143,7 +162,14 @@ export class Row {
     return value;
   }
 
-  length = (column: string, most: number): number => this.number(column, 0.1, most, `a length from 0.1 to ${most} mm`);
+  /** mm; what says its unit itself, `1 1/2 in`, is of that one */
+  length(column: string, most: number): number {
+    const text = this.text(column);
+    const typed = /[a-z"”/]/i.test(text) ? parseLength(text, (this.scales.get(column) ?? 1) > 1 ? 'in' : 'mm') : null;
+    if (typed !== null && typed >= 0.1 && typed <= most) return typed;
+    const scale = this.scales.get(column) ?? 1;
+    return tidy(this.number(column, 0.1 / scale, most / scale, `a length from 0.1 to ${most} mm`) * scale);
+  }
 
   whole(column: string, least: number, most: number): number {
     const value = this.number(column, least, most, `a whole number from ${least} to ${most}`);

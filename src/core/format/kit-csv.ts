@@ -1,8 +1,8 @@
-import { isHex } from '../color/color';
 import type { Field } from '../kit/fields';
 import { FIELDS, PLAIN } from '../kit/fields';
 import { KIND_NAMES } from '../kit/kinds';
 import type { Kit, Piece } from '../kit/kit';
+import { choiceMeant, colorMeant, columnMeant } from '../kit/other-words';
 import type { Row } from './csv-table';
 import { readTable, writeTable } from './csv-table';
 import { BadInput, quoted } from './fault';
@@ -22,7 +22,7 @@ const MOST_FAULTS = 40;
  * @example readKit('code,kind,count\nQB-1,quarter-box,8\n', 'mist.kit.csv', 'mist').pieces
  */
 export function readKit(text: string, file: string, name: string): Kit {
-  const { rows, head, faults } = readTable(text, file, NEEDED, OPTIONAL);
+  const { rows, head, faults } = readTable(text, file, NEEDED, OPTIONAL, columnMeant);
   if (rows.length > MOST_DESIGNS)
     throw new BadInput([
       { file, where: 'the whole file', found: `${rows.length} designs`, expected: `at most ${MOST_DESIGNS}` },
@@ -59,9 +59,9 @@ const written = ({ name, usual }: Field, piece: Piece): string | number =>
   piece[name] === 0 && usual?.(piece) === 0 ? '' : piece[name];
 
 function toPiece(row: Row, kit: string): Piece {
-  const [kind, color] = [row.text('kind').toLowerCase(), row.text('color').toLowerCase()];
+  const [kind, color] = [choiceMeant(row.text('kind'), KIND_NAMES), colorMeant(row.text('color'))];
   // what is usual depends on these two; a fault of theirs is noted where they are read
-  const of = { kind: KIND_NAMES.find((k) => k === kind) ?? 'deco', color: isHex(color) ? color : PLAIN.color };
+  const of = { kind: kind ?? 'deco', color: color ?? PLAIN.color };
   return { kit, ...Object.fromEntries(FIELDS.map((f) => [f.name, told(row, f, of)])) } as unknown as Piece;
 }
 

@@ -4,6 +4,7 @@ import { freshCode } from '../kit/correction';
 import { blankPiece } from '../kit/blank-piece';
 import type { FieldName } from '../kit/fields';
 import { FIELDS } from '../kit/fields';
+import { columnMeant } from '../kit/other-words';
 import { readKit } from './kit-csv';
 
 /** The columns of the table of lines that take cells, in their order. */
@@ -12,6 +13,7 @@ export const LINE_FIELDS = FIELDS.flatMap((f) => (f.shown ? [{ ...f, shown: f.sh
 );
 export type LineField = FieldName;
 
+const COLUMNS: ReadonlySet<string> = new Set(FIELDS.map((f) => f.column));
 const NUMBERS: ReadonlySet<LineField> = new Set(
   FIELDS.filter(({ cell: { is } }) => is === 'whole' || is === 'length').map((f) => f.name),
 );
@@ -30,7 +32,7 @@ export interface At {
  */
 export function pasteLines(kit: string, pieces: readonly Piece[], text: string, at: At): Piece[] {
   const { data } = Papa.parse<string[]>(text.replace(/[\r\n]+$/, ''), { delimiter: text.includes('\t') ? '\t' : '' });
-  const names = new Set(data[0]?.map((c) => c.trim().toLowerCase()));
+  const names = new Set(data[0]?.map((c) => columnMeant(c, COLUMNS).column));
   if (names.has('code') && names.has('kind')) return withOwnCodes(pieces, readKit(text, 'what was pasted', kit).pieces);
   const lines = [...pieces];
   const first = LINE_FIELDS.findIndex((f) => f.name === at.field);

@@ -61,10 +61,10 @@ describe('a kit file', () => {
     [`${HEAD}\na,sticker,1,9,9`, 'k.csv, line 2, kind: found "sticker"', 'one of full-box, double-box'],
     [`${HEAD}\na,icon,1.5,9,9`, 'line 2, count', 'a whole number'],
     [`${HEAD}\na,icon,1,"9,5",9`, 'line 2, width_mm: found "9,5"', 'a length'],
-    [`${HEAD},color\na,icon,1,9,9,teal`, 'line 2, color', 'a color such as #'],
+    [`${HEAD},color\na,icon,1,9,9,seaweed`, 'line 2, color', 'a color such as #'],
     [`${HEAD}\na,icon,1,"9,9`, 'line 2', 'a closing quotation mark'],
     [`${HEAD}\na,icon,1,1000,9`, 'line 2, width_mm: found "1000"', 'a length from 0.1 to 600 mm'],
-    [`${HEAD}\na,icon,1,1.5 in,9`, 'line 2, width_mm: found "1.5 in"', 'a length from 0.1 to 600 mm'],
+    [`${HEAD}\na,icon,1,40 in,9`, 'line 2, width_mm: found "40 in"', 'a length from 0.1 to 600 mm'],
     [`${HEAD}\na,icon,=1+1,9,9`, 'line 2, count: found "=1+1"', 'a whole number'],
     ['', 'line 1', 'a first line with the columns'],
     [HEAD, 'line 1', 'at least one line'],
@@ -73,6 +73,20 @@ describe('a kit file', () => {
     expect(said).toContain(where);
     expect(said).toContain(expected);
   });
+
+  it.each([
+    [
+      'Name,Type,Qty,Width,Height,Colour\nbox,Full Boxes,2,38.1,48,red',
+      { kind: 'full-box', count: 2, color: '#ff0000' },
+    ],
+    ['sticker;type;quantity;width (mm);height (mm)\nbox;half box;2;38,1;48', { kind: 'half-box', width: 38.1 }],
+    ['code,kind,count,Width (in),Height (in)\nbox,Labels,2,1.5,1 1/2', { kind: 'label', width: 38.1, height: 38.1 }],
+    [
+      'code,kind,copies,w,h,color\nbox,date dots,2,1/2 in,12.7 mm,#ABC',
+      { kind: 'date-dot', width: 12.7, color: '#aabbcc' },
+    ],
+    ['code,kind,count,width,height,second color\nbox,checklists,1,38,60,Light Blue', { accent: '#add8e6' }],
+  ])('takes what people write: %j', (text, means) => expect(readKit(text, 'k.csv', 'k').pieces).toMatchObject([means]));
 
   it('counts lines right after a cell that runs over two', () => {
     expect(refused(() => readKit(`${HEAD},words\na,icon,1,9,9,"two\nlines"\nb,icon,1,0,9,`, 'k.csv', 'k'))).toContain(

@@ -43,9 +43,12 @@ export interface Kit {
 /** A name for the design, unique over all kits of a spread. */
 export const pieceKey = (p: { readonly kit: string; readonly code: string }): string => `${p.kit}/${p.code}`;
 
-/** A kit's name as people say it: `night-almanac` is “Night Almanac”. */
+/**
+ * A kit's name as people say it: `night-almanac` is “Night Almanac”. One that somebody spelled, with a capital letter
+ * or a blank in it, stays as it is.
+ */
 export const spokenName = (name: string): string =>
-  name.replace(/[-_]+/g, ' ').replace(/(^|\s)\p{Ll}/gu, (c) => c.toUpperCase());
+  /[\p{Lu}\s]/u.test(name) ? name : name.replace(/[-_]+/g, ' ').replace(/(^|\s)\p{Ll}/gu, (c) => c.toUpperCase());
 
 /** A kit as its owner calls it. */
 export const calledName = (kit: Pick<Kit, 'name' | 'title'>): string => kit.title || spokenName(kit.name);

@@ -98,7 +98,7 @@ it.each([
   [{ do: 'add kit', kit: 'fog' }, 'Add Fog'],
   [{ do: 'remove kit', kit: 'fog' }, 'Remove Fog'],
   [{ do: 'another copy', kit: 'fog', as: 'fog-2' }, 'Add another copy of Fog'],
-  [{ do: 'split off', kit: 'fog', into: 'sea drawer', stickers: 3 }, 'Move 3 from Fog to Sea Drawer'],
+  [{ do: 'split off', kit: 'fog', into: 'sea drawer', stickers: 3 }, 'Move 3 from Fog to sea drawer'],
   [{ do: 'recount', kit: 'fog', stickers: 3 }, 'Count Fog anew'],
   [{ do: 'add washi', code: 'W-2', mm: 320.4 }, 'Add W-2, 320 mm of washi'],
   [{ do: 'left over', code: 'W', mm: 120 }, 'W: 120 mm left'],

@@ -1,5 +1,5 @@
 import { existsSync, linkSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { dataFile } from '../store';
 
 /** A backup that lies beside the data. */
@@ -17,8 +17,18 @@ export interface BackupFile {
 
 export const DAY = 24 * 3_600_000;
 
-/** Backups lie in a folder beside the database. */
-export const backupFolder = (): string => join(dirname(dataFile()), 'backups');
+const USUAL = 'hobnail.sqlite';
+
+/**
+ * Backups lie in a folder beside the database, of its own where the database has another name than the usual one: two
+ * houses in one place would count, sweep and put back each other's. One that lay there alone before keeps its folder.
+ */
+export function backupFolder(): string {
+  const [place, file] = [dirname(dataFile()), basename(dataFile())];
+  const [usual, own] = [join(place, 'backups'), join(place, `${file.replace(/\.[^.]*$/, '')}-backups`)];
+  const isAlone = !existsSync(own) && existsSync(usual) && !existsSync(join(place, USUAL));
+  return file === USUAL || file === ':memory:' || isAlone ? usual : own;
+}
 export const pictureFolder = (): string => join(dirname(dataFile()), 'pictures');
 
 const NAME = /^hobnail-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2})(-\d+)?\.backup\.zip$/;

@@ -10,7 +10,7 @@ import {
 } from 'node:fs';
 import { createHash } from 'node:crypto';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { demoKit } from '../../../tests/fixtures';
@@ -48,6 +48,22 @@ beforeEach(async () => {
 });
 afterEach(async () => (await store()).destroy());
 afterAll(() => rmSync(root, { recursive: true, force: true }));
+
+it('each of two houses in one place has a folder of backups of its own, and one that was alone keeps its own', () => {
+  const place = join(home(), 'two');
+  mkdirSync(place, { recursive: true });
+  const folderOf = (file: string): string => {
+    process.env.HOBNAIL_DATA = join(place, file);
+    const folder = relative(place, backupFolder());
+    process.env.HOBNAIL_DATA = join(home(), 'hobnail.sqlite');
+    return folder;
+  };
+  expect([folderOf('hobnail.sqlite'), folderOf('barn.sqlite')]).toEqual(['backups', 'barn-backups']);
+  mkdirSync(join(place, 'backups'));
+  expect(folderOf('barn.sqlite')).toBe('backups');
+  writeFileSync(join(place, 'hobnail.sqlite'), '');
+  expect(folderOf('barn.sqlite')).toBe('barn-backups');
+});
 
 const at = (day: number): Date => new Date(Date.UTC(2027, 1, day, 12));
 const placed = async (): Promise<number> => {

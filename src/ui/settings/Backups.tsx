@@ -1,6 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
 import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
@@ -36,6 +37,11 @@ const ROWS_OF: ReadonlyMap<string, readonly [one: string, many: string]> = new M
   ['log', ['step of undo', 'steps of undo']],
   ['keep', ['finished week’s notes', 'finished weeks’ notes']],
 ]);
+const WORK: ReadonlyMap<string, string> = new Map([
+  ['now', 'Backing up…'],
+  ['bring', 'Reading the file…'],
+  ['restore', 'Putting it back…'],
+]);
 const leftOutSaid = (leftOut: readonly LeftOut[]): string =>
   leftOut
     .map(({ table, rows }) =>
@@ -58,9 +64,14 @@ export function Backups({ backups, old, zone }: { backups: readonly BackupFile[]
     if (!answer) return setTold({ good: false, text: 'The server could not be reached; nothing was changed.' });
     if (!answer.ok) return setTold({ good: false, text: answer.messages.join(' ') });
     const text = done(answer.value);
-    setTold(text === null ? null : { good: true, text });
+    if (text !== null) setTold({ good: true, text });
     router.refresh();
   };
+  const look = (name: string) =>
+    void during(name, lookAtBackup({ name }), (preview) => {
+      setAsked({ name, preview });
+      return null;
+    });
   return (
     <Paper component="section" aria-label="Backups" sx={{ p: 2.5 }}>
       <Typography variant="h2">Backups</Typography>
@@ -78,6 +89,18 @@ export function Backups({ backups, old, zone }: { backups: readonly BackupFile[]
           {told.text}
         </Alert>
       )}
+      {busy !== '' && (
+        <Box sx={{ mb: 1.5 }} role="status">
+          <Typography variant="body2" sx={{ mb: 0.5 }}>
+            {WORK.get(busy) ?? 'Looking it over…'}
+          </Typography>
+          <LinearProgress
+            aria-label="How far it is"
+            variant={busy === 'bring' && part < 1 ? 'determinate' : 'indeterminate'}
+            value={part * 100}
+          />
+        </Box>
+      )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
         <Button
           variant="contained"
@@ -85,14 +108,10 @@ export function Backups({ backups, old, zone }: { backups: readonly BackupFile[]
           disabled={busy !== ''}
           onClick={() => void during('now', backUpNow(), ({ bytes }) => `Backed up and looked over: ${size(bytes)}.`)}
         >
-          {busy === 'now' ? 'Backing up…' : 'Back up now'}
+          Back up now
         </Button>
         <Button component="label" variant="outlined" disabled={busy !== ''}>
-          {busy === 'bring'
-            ? part < 1
-              ? `Reading, ${Math.round(part * 100)} %…`
-              : 'Looking it over…'
-            : 'Import a backup or export'}
+          Import a backup or export
           <input
             type="file"
             hidden
@@ -101,7 +120,10 @@ export function Backups({ backups, old, zone }: { backups: readonly BackupFile[]
             onChange={(e) => {
               const [file] = e.target.files ?? [];
               if (file)
-                void during('bring', sendFile(file, setPart), () => 'It is whole, and lies among the others now.');
+                void during('bring', sendFile(file, setPart), ({ name }) => {
+                  if (name) look(name);
+                  return 'It is whole, and lies among the others now.';
+                });
               e.target.value = '';
             }}
           />
@@ -132,17 +154,8 @@ export function Backups({ backups, old, zone }: { backups: readonly BackupFile[]
           <Button size="small" href={`/backups/${b.name}`}>
             Save a copy
           </Button>
-          <Button
-            size="small"
-            disabled={busy !== ''}
-            onClick={() =>
-              void during(b.name, lookAtBackup({ name: b.name }), (preview) => {
-                setAsked({ name: b.name, preview });
-                return null;
-              })
-            }
-          >
-            {busy === b.name ? 'Looking…' : 'Put it back…'}
+          <Button size="small" disabled={busy !== ''} onClick={() => look(b.name)}>
+            Put it back…
           </Button>
         </Box>
       ))}

@@ -8,17 +8,26 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { useState } from 'react';
-import type { Shelf } from '../../server/shelf';
+import type { Shelf, ShelfWeek } from '../../server/shelf';
 import { GLASS } from '../theme';
 import { later } from '../later';
 
 const TakeKitDialog = later(() => import('../kits/TakeKitDialog').then((m) => m.TakeKitDialog));
 
 /** From an empty house to a week that can be planned: a book, a kit, the week's items. None needs a file. */
-export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport: () => void; onPlan: () => void }) {
+export function FirstSteps({
+  shelf,
+  onImport,
+  onPlan,
+}: {
+  shelf: Shelf;
+  onImport: () => void;
+  onPlan: (week: ShelfWeek) => void;
+}) {
   const router = useRouter();
   const [adding, setAdding] = useState(false);
-  const next = shelf.weeks.find((w) => w.away === 1);
+  const coming = shelf.weeks.filter((w) => w.away === 1 || w.away === 0).sort((a, b) => b.away - a.away);
+  const next = coming.find((w) => w.items > 0) ?? coming[0];
   const has = { kit: shelf.kits.length > 0, items: (next?.items ?? 0) > 0 };
   return (
     <Box component="section" aria-label="First steps" sx={{ mb: 3 }} data-testid="first-steps">
@@ -58,7 +67,7 @@ export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport
         <Step n={3} name="The week’s items" done={has.items}>
           <Typography variant="body2">
             {has.items
-              ? `${next?.items} ${next?.items === 1 ? 'item' : 'items'} to place next week.`
+              ? `${next?.items} ${next?.items === 1 ? 'item' : 'items'} to place in the week of ${next?.title}.`
               : 'Type them, a line each: “vet thu 16:30”, “laundry every mon”. A calendar can be followed, too.'}
           </Typography>
           <Button
@@ -72,9 +81,9 @@ export function FirstSteps({ shelf, onImport, onPlan }: { shelf: Shelf; onImport
           </Button>
         </Step>
       </Box>
-      {has.kit && (
-        <Button variant="contained" color="secondary" sx={{ mt: 2 }} onClick={onPlan}>
-          Plan next week
+      {has.kit && next && (
+        <Button variant="contained" color="secondary" sx={{ mt: 2 }} onClick={() => onPlan(next)}>
+          Plan {next.away === 1 ? 'next week' : 'this week'}, {next.title}
         </Button>
       )}
       {adding && (

@@ -63,13 +63,7 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
           </Alert>
         )}
         <GivenUp weeks={shelf.givenUp} />
-        {fresh && (
-          <FirstSteps
-            shelf={shelf}
-            onImport={() => setTakingIn(true)}
-            onPlan={() => setStarting(shelf.weeks.find((w) => w.away === 1) ?? null)}
-          />
-        )}
+        {fresh && <FirstSteps shelf={shelf} onImport={() => setTakingIn(true)} onPlan={setStarting} />}
         {shelf.leftovers && (
           <Typography sx={{ mb: 2 }}>
             <Link href="/leftovers" style={{ color: GLASS.bottle }}>

@@ -34,11 +34,12 @@ export function StartWeekDialog({ week, shelf, onClose }: { week: ShelfWeek; she
   const router = useRouter();
   const free =
     shelf.kits.find((k) => k.id === week.planned) ??
+    shelf.kits.find((k) => k.id === shelf.lastKit) ??
     [...shelf.kits]
       .sort((a, b) => b.pieces - a.pieces)
       .find((k) => !shelf.weeks.some((w) => w.kit === k.id || (w.planned === k.id && w !== week))) ??
     shelf.kits[0];
-  const [bookId, setBookId] = useState(shelf.books.find((b) => b.id === 'three-box')?.id ?? shelf.books[0]?.id ?? '');
+  const [bookId, setBookId] = useState(shelf.usualBook);
   const [kitId, setKitId] = useState(free?.id ?? '');
   const [manner, setManner] = useState(() => recall() ?? 'scattered');
   const chosen = shelf.manners.find((m) => m.name === manner);
