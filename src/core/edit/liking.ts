@@ -4,7 +4,7 @@ import { isStrip, traits } from '../kit/kinds';
 import { pieceKey } from '../kit/kit';
 import type { Change } from './change';
 
-/** What an edit says of a taste: pieces put in another's stead gain, pieces swapped away or taken off lose. */
+/** What an edit says of a taste: pieces put in another's place gain, pieces swapped away lose. */
 export interface Taste {
   readonly kit: string;
   readonly code: string;
@@ -12,12 +12,12 @@ export interface Taste {
   readonly by: number;
 }
 
-/** Only what a person swaps or takes off says what they like. */
-export const saysTaste = ({ deed }: Change): boolean => deed.do === 'swap' || deed.do === 'take off';
+/** Only what a person takes instead says what they like; what is taken off may be in the way. */
+export const saysTaste = ({ deed }: Change): boolean => deed.do === 'swap';
 
 /**
- * What can be learned from an edit (handbook 7: what was liked and what was not). Only from a person's own swaps and
- * removals of pieces that others could stand for; moving, writing and arranging say nothing of taste.
+ * What can be learned from an edit (handbook 7: what was liked and what was not). Only from a person's own swaps of
+ * pieces that others could stand for; moving, taking off, writing and arranging say nothing of taste.
  */
 export function tasteOf(context: Pick<Context, 'kit' | 'stash'>, change: Change): Taste[] {
   if (!saysTaste(change)) return [];

@@ -33,6 +33,12 @@ export interface Spot extends Rect {
  * stretch of each column for the rest.
  */
 export function spotsFor(context: Context, placements: readonly Placement[], piece: Piece): Spot[] {
+  const found = allSpots(context, placements, piece);
+  // of places that are said alike and are of one column the first will do
+  return found.filter((s, i) => found.findIndex((o) => o.say === s.say && o.day === s.day && o.page === s.page) === i);
+}
+
+function allSpots(context: Context, placements: readonly Placement[], piece: Piece): Spot[] {
   const draft = Draft.begin(context, placements);
   const strip = isStrip(piece.kind);
   const rows = piece.kind === 'checklist' ? draft.ledger.mostRows(piece) : 0;

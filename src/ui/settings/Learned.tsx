@@ -36,8 +36,8 @@ export function Learned({
         <Box sx={{ flex: 1 }}>
           <Typography variant="h2">What Hobnail has learned</Typography>
           <Typography color="text.secondary" sx={{ mt: 0.5 }}>
-            When you swap a sticker for another, take one off, or say at the end what you loved and what bothered you,
-            the next weeks lean your way a little. Switch off what is not so.
+            When you swap a sticker for another, or say at the end what you loved and what bothered you, the next weeks
+            lean your way a little. Switch off what is not so.
           </Typography>
         </Box>
         {likes.length + choices.length > 0 && (

@@ -12,6 +12,8 @@ import { GLASS } from '../../theme';
 import { useReview } from '../review-context';
 import type { StepName } from '../store';
 import { useSpread, useSpreadStore } from '../store';
+import { layWhere } from '../carry/lay-where';
+import { pointIn } from '../../drag/point-in';
 import { lookAt } from './camera';
 import { Laid } from './Laid';
 import { Spots } from './Spots';
@@ -27,6 +29,9 @@ const ROLES: Readonly<Partial<Record<StepName, readonly Placement['role'][]>>> =
   Days: ['day'],
   Finish: ['finish'],
 };
+
+/** A press that moves no farther is a click, px. */
+const STILL = 5;
 
 /** The open book at true proportion; one unit of the drawing is one millimeter. */
 export function Board() {
@@ -64,9 +69,30 @@ export function Board() {
     const p = laid.find((q) => q.id === selected);
     if (p) store.getState().setCamera(lookAt({ ...footprint(p), x: footprint(p).x + (offsets[p.page] ?? 0) }, whole));
   };
+  const pressed = useRef<{ x: number; y: number } | null>(null);
+  /** What is in hand is laid by a click, wherever in the book; one that became a pull of the book lays nothing. */
+  const layByClick = (e: PointerEvent) => {
+    const from = pressed.current;
+    pressed.current = null;
+    const now = store.getState();
+    const { picked, item } = now;
+    if (!from || (!picked && item === null) || (e.target as Element).closest('[data-testid="spot"]')) return;
+    if (Math.hypot(e.clientX - from.x, e.clientY - from.y) > STILL) return;
+    const at = pointIn(svg.current, e);
+    const page = Math.max(
+      0,
+      offsets.findLastIndex((o) => at.x >= o),
+    );
+    const carried = picked
+      ? ({ is: 'sticker', piece: picked } as const)
+      : ({ is: 'item', key: item as string, title: '' } as const);
+    layWhere(now, carried, { page, x: at.x - (offsets[page] ?? 0), y: at.y });
+  };
   const paper = (e: PointerEvent) => {
+    const { picked, item } = store.getState();
+    pressed.current = e.button === 0 ? { x: e.clientX, y: e.clientY } : null;
     if (e.target === svg.current || (e.target as Element).classList.contains('paper')) {
-      store.getState().select(null);
+      if (!picked && item === null) store.getState().select(null);
       looking.down(e, true);
       svg.current?.setPointerCapture(e.pointerId);
     } else looking.down(e, false);
@@ -89,8 +115,10 @@ export function Board() {
       onPointerUp={(e) => {
         looking.up(e);
         dragging.drop();
+        layByClick(e);
       }}
       onPointerCancel={(e) => {
+        pressed.current = null;
         looking.up(e);
         dragging.cancel();
       }}

@@ -9,8 +9,15 @@ import { longDay } from '../../../core/week/day-names';
 import { useReview, useVoice } from '../review-context';
 import { useSayOffer } from '../say-offer';
 import { useSpread } from '../store';
+import type { Way } from '../../../core/repair/let-in';
 import { Choice } from './Choice';
 import { Picture } from './Picture';
+
+/** Places that are said alike are one choice. */
+const isFirstOfItsWords =
+  (say: (way: Way) => string) =>
+  (way: Way, i: number, all: readonly Way[]): boolean =>
+    all.findIndex((other) => say(other) === say(way)) === i;
 
 /** An item without a place: where it could go, and on what, best first. */
 export function ItemInHand({ demand }: { demand: Demand }) {
@@ -42,7 +49,7 @@ export function ItemInHand({ demand }: { demand: Demand }) {
           {missing && view.placements.length > 0 ? sayReason(missing, voice) : 'It fits nowhere in the week.'}
         </Typography>
       )}
-      {offers?.map((o) => {
+      {offers?.filter(isFirstOfItsWords(sayOffer)).map((o) => {
         const piece = o.base && view.pieceOf(o.base);
         return (
           <Choice
