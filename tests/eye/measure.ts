@@ -20,6 +20,7 @@ import { strangersBook } from '../strangers/books';
 import { strangersItems, strangersKit } from '../strangers/weeks';
 import { BOOKS } from '../../src/core/book/registry';
 import type { Book } from '../../src/core/book/book';
+import { restDays } from '../../src/core/spread/rest-days';
 
 /** A blank longer than this looks forgotten. Issue's own bar; from memory. */
 export const LONGEST_BLANK = 45;
@@ -95,6 +96,7 @@ function openIn(
 export function seen(c: Context, placements: readonly Placement[]): Seen {
   const pieces = pieceIndex(c);
   const kindOf = (p: Placement): Kind | undefined => pieces.get(pieceKey(p))?.kind;
+  const rest = restDays(c);
   const { ledger } = Draft.begin(c, placements);
   const left = (...kinds: Kind[]): Piece[] =>
     c.kit.pieces.filter((p) => kinds.includes(p.kind) && ledger.untouched(p) > 0);
@@ -103,7 +105,8 @@ export function seen(c: Context, placements: readonly Placement[]): Seen {
   let [headers, idle, twins, pictures, bare] = [0, 0, 0, 0, 0];
   for (const day of DAYS) {
     const column = dayColumn(c.book, day);
-    if (!column) continue;
+    // a day that asks for nothing in a full week is left alone on purpose
+    if (!column || rest.has(day)) continue;
     days++;
     const there = placements.filter((p) => p.page === column.page && intersect(footprint(p), column));
     const [longest, other] = blanksOf(column, placements);

@@ -7,6 +7,7 @@ import { opensDay } from '../arrange/base/headers';
 import type { Kind } from '../kit/kinds';
 import { traits } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
+import { restDays } from '../spread/rest-days';
 
 /** Kinds of which each day wants one. */
 const ONE_A_DAY: readonly { kind: Kind; fits: (p: Piece) => boolean }[] = [
@@ -25,6 +26,7 @@ export const k3SpreadByNumber: Rule<Case> = {
   check(view) {
     const { context } = view;
     const { draft } = view;
+    const rest = restDays(context);
     return ONE_A_DAY.flatMap(({ kind, fits }): Found[] => {
       const designs = piecesOf(context, kind).filter((p) => p.kit === context.kit.name && fits(p));
       const used = view.placements.filter(
@@ -33,7 +35,7 @@ export const k3SpreadByNumber: Rule<Case> = {
       const left = designs.reduce((n, p) => n + draft.ledger.untouched(p), 0);
       const wanted = kind === 'full-box' ? Math.min(7, context.ways.boxes) : 7;
       const days = new Set(used.map((p) => p.day));
-      const without = [0, 1, 2, 3, 4, 5, 6].filter((d) => !days.has(d));
+      const without = [0, 1, 2, 3, 4, 5, 6].filter((d) => !days.has(d) && (kind === 'full-box' || !rest.has(d)));
       if (!days.size || !left || days.size >= wanted || !without.length) return [];
       return [
         {

@@ -14,6 +14,7 @@ import type { Voice } from '../spread/voice';
 import { dayName, mm } from '../spread/voice';
 import { dayColumn } from '../book/columns';
 import { whiteSpace } from './balance';
+import { restDays } from '../spread/rest-days';
 
 /** A day may have this share less than is wanted before it is said. From memory. */
 const SHORT = 0.15;
@@ -56,7 +57,7 @@ function barer(view: View): Found[] {
 /** The longest bare run of a day, where something left would go in beside what is kept for what comes up. */
 function forgotten(view: View, sight: Sight, day: number): { day: number; mm: number; kind: Kind }[] {
   const column = sight.columns[day];
-  if (!column || view.context.ways.deco !== 'spread') return [];
+  if (!column || view.context.ways.deco !== 'spread' || restDays(view.context).has(day)) return [];
   const runs = blanksOf(column, [...(sight.byDay[day] ?? []), ...view.openPlaces.filter((p) => p.day === day)]);
   const longest = runs.reduce<Stretch>((a, b) => (lengthOf(b) > lengthOf(a) ? b : a), { from: 0, to: 0 });
   const bare = lengthOf(longest);

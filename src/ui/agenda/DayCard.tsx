@@ -78,7 +78,7 @@ export function DayCard({ agenda, day, items, run, busy, onOpen }: DayCardProps)
       <WaysOut agenda={agenda} day={day} run={run} busy={busy} />
       {items.length === 0 && (
         <Typography variant="body2" color="text.secondary">
-          nothing
+          Nothing on this day
         </Typography>
       )}
       {items

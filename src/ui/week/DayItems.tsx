@@ -33,7 +33,7 @@ export function DayItems({ data, day, run, onFind, large = false }: DayItemsProp
   if (!items.length)
     return (
       <Typography variant="body2" color="text.secondary">
-        nothing
+        Nothing on this day
       </Typography>
     );
   return (

@@ -19,6 +19,7 @@ import { foilCost } from '../../spread/foil';
 import { layStrip } from './makeshift';
 import type { Context } from '../../spread/placement';
 import { topOfDay } from '../../spread/free-room';
+import { restDays } from '../../spread/rest-days';
 import { trimTo } from '../../spread/trim';
 import { whim } from '../../spread/whim';
 
@@ -47,10 +48,12 @@ export const headers: Stage = (before, context) => {
   if (context.options.headers === 'none') return before;
   const draft = before.clone();
   const wanted = wantedColors(draft, context);
+  const rest = restDays(context);
   const bare = EVENLY.flatMap((day) => {
     const column = dayColumn(context.book, day);
     const taken =
       !column ||
+      rest.has(day) ||
       draft.placements.some((p) => p.day === day && p.role === 'base' && draft.pieceOf(p)?.kind === 'header') ||
       topOfDay(draft, context, day) > column.y;
     return taken

@@ -5,6 +5,7 @@ import { besidePlaces, openPlaces } from '../../spread/open-places';
 import { freeStretches, lengthOf } from '../../spread/free-room';
 import { pieceKey } from '../../kit/kit';
 import type { Context } from '../../spread/placement';
+import { restDays } from '../../spread/rest-days';
 import { whim } from '../../spread/whim';
 
 /** Pieces of a cluster overlap by this share of their height; so many make one. From memory. */
@@ -26,10 +27,13 @@ export const finish: Stage = (before, context) => {
 
 /** One cluster of overlapping pictures, standing on the floor of the day that has the most room. */
 function layCluster(draft: Draft, context: Context): void {
-  const days = [0, 1, 2, 3, 4, 5, 6].map((day) => ({
-    day,
-    room: lengthOf(longestOf(draft, context, day) ?? { from: 0, to: 0 }),
-  }));
+  const rest = restDays(context);
+  const days = [0, 1, 2, 3, 4, 5, 6]
+    .filter((day) => !rest.has(day))
+    .map((day) => ({
+      day,
+      room: lengthOf(longestOf(draft, context, day) ?? { from: 0, to: 0 }),
+    }));
   const { day, room } = days.reduce((a, b) => (b.room > a.room ? b : a));
   const column = dayColumn(context.book, day);
   const stretch = longestOf(draft, context, day);

@@ -13,6 +13,7 @@ import { whim } from '../../spread/whim';
 import { layParts } from '../boxes/lay-parts';
 import type { Fill, Filler, Group } from './fillers/filler';
 import { FILLERS } from './fillers/registry';
+import { restDays } from '../../spread/rest-days';
 
 /** What it costs to peel one more piece, in the eye's points. From memory. */
 export const PEELED = 1;
@@ -48,7 +49,7 @@ export function weighedFor(
 ): Weighed[] {
   const { sight, places, day } = ground;
   const column = dayColumn(context.book, day);
-  if (!column) return [];
+  if (!column || restDays(context).has(day)) return [];
   const { gap } = context.options;
   const of = places.filter((p) => p.day === day);
   const free = besidePlaces(freeStretches(draft, context, day), of, gap);

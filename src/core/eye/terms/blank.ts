@@ -1,6 +1,7 @@
 import { blanksOf } from '../blanks';
 import { floats } from '../company';
 import { lengthOf, wantedWhite } from '../../spread/free-room';
+import { restDays } from '../../spread/rest-days';
 import type { Term } from '../term';
 
 /** A bare run up to this is a gap; from the second on it is a hole, mm. From memory. */
@@ -16,7 +17,7 @@ export const blank: Term = {
   says: 'bare paper that nobody asked for',
   ofDay(sight, day) {
     const column = sight.columns[day];
-    if (!column) return 0;
+    if (!column || restDays(sight.context).has(day)) return 0;
     const white = wantedWhite(sight.context, day);
     const marks = sight.byDay[day] ?? [];
     const there = marks.filter((m) => !floats(m, marks, column));
