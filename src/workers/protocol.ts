@@ -25,7 +25,8 @@ export interface ArrangeService {
   offers(key: string): readonly Way[];
   remedies(finding: Finding): readonly Remedy[];
   colors(from: Hex): readonly ColorSwap[];
-  alternatives(): readonly Alternative[];
+  /** @param onTried is told meanwhile how many of all were tried */
+  alternatives(onTried?: (done: number, of: number) => void): readonly Alternative[];
   mix(sources: readonly (readonly Placement[])[], from: readonly number[], deed: Deed): Change;
 }
 

@@ -42,10 +42,11 @@ export function arrangeService(): ArrangeService {
     offers: (key) => offersFor(now().context, now().placements, key),
     remedies: (finding) => remediesFor(now().context, now().placements, finding),
     colors: (from) => colorSwaps(now().context, now().placements, from),
-    alternatives: () =>
+    alternatives: (onTried) =>
       alternativesOf(
         now().context,
         now().placements.filter((p) => p.locked),
+        onTried,
       ),
     mix: (sources, from, deed) => mixDays(now().context, now().placements, sources, from, deed),
   };

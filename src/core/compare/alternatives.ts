@@ -50,10 +50,19 @@ const LEAST_APART = 0.35;
  * other seeds are tried; of the good ones the three are taken that are farthest apart in what lies where
  * (farthest-point choice: Gonzalez, 1985).
  * @param kept what stays as it is in all of them, such as locked pieces
+ * @param onTried is told how many of all were tried
  * @example alternativesOf(context).map((a) => a.placements.length)
  */
-export function alternativesOf(context: Context, kept: readonly Placement[] = []): Alternative[] {
-  const tried = variantsOf(context).map((v) => attempt(context, kept, v));
+export function alternativesOf(
+  context: Context,
+  kept: readonly Placement[] = [],
+  onTried: (done: number, of: number) => void = () => {},
+): Alternative[] {
+  const tried = variantsOf(context).map((v, i, all) => {
+    const way = attempt(context, kept, v);
+    onTried(i + 1, all.length);
+    return way;
+  });
   const fewest = Math.min(...tried.map((a) => a.unplaced));
   const good = tried
     .filter((a) => a.unplaced <= fewest + 1)

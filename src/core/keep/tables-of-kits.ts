@@ -73,7 +73,7 @@ export function tablesOfKits(
       columns: ['week', 'kits', 'stickers', 'cost'],
       rows: [...byWeek]
         .sort(([a], [b]) => (a < b ? -1 : 1))
-        .map(([week, w]) => [week, w.kits.join(', '), w.stickers, rounded(w.cost, 2)]),
+        .map(([week, w]) => [week, w.kits.join(', '), w.stickers, w.cost > 0 ? rounded(w.cost, 2) : '']),
       nothing: 'No week is laid out yet.',
     },
     {

@@ -20,9 +20,9 @@ export function CutPicture({ context, cut }: { context: Context; cut: Cut }) {
   const shown = isRoll(piece) ? Math.max(...cut.pieces.map(right)) - from : piece.width;
   const { unit } = context.book;
   const kept = cut.left.filter(worthKeeping);
-  const scale = Math.min(8, 760 / (shown + 12), 420 / (piece.height + 14));
+  const scale = Math.min(9, 620 / (shown + 12), 440 / (piece.height + 14));
   return (
-    <Box>
+    <Box sx={{ flex: '1 1 auto', minWidth: 0 }}>
       <svg
         viewBox={`${num(from - 6)} -7 ${num(shown + 12)} ${num(piece.height + 14)}`}
         style={{ width: (shown + 12) * scale, maxWidth: '100%' }}

@@ -18,7 +18,16 @@ import { sentence } from '../../core/spread/voice';
 import { looksName } from '../../core/spread/looks-name';
 
 /** What is taken: the sticker, or the stack as it will be, and the sheets that its parts lie on, each marked. */
-export function OnSheet({ context, targets }: { context: Context; targets: readonly Placement[] }) {
+export function OnSheet({
+  context,
+  targets,
+  wide = false,
+}: {
+  context: Context;
+  targets: readonly Placement[];
+  /** the sheet is what one looks at: it takes the room, and what becomes of it is not drawn */
+  wide?: boolean;
+}) {
   const called = useKitName();
   const index = pieceIndex(context);
   const kits = [context.kit, ...context.stash];
@@ -45,14 +54,22 @@ export function OnSheet({ context, targets }: { context: Context; targets: reado
   });
   const many = sheets.size > 1;
   return (
-    <Box sx={{ width: 250, flexShrink: 0, '@media (orientation: portrait)': { width: 190 } }}>
-      <svg
-        viewBox={`${num(box.x - 0.5)} ${num(box.y - 0.5)} ${num(box.w + 1)} ${num(box.h + 1)}`}
-        style={{ width: '100%', maxHeight: 170 }}
-        aria-hidden
-      >
-        <LaidFaces placements={targets} pieceOf={(p) => index.get(pieceKey(p))} />
-      </svg>
+    <Box
+      sx={
+        wide
+          ? { flex: '1 1 340px', minWidth: 240, maxWidth: 520 }
+          : { width: 250, flexShrink: 0, '@media (orientation: portrait)': { width: 190 } }
+      }
+    >
+      {!wide && (
+        <svg
+          viewBox={`${num(box.x - 0.5)} ${num(box.y - 0.5)} ${num(box.w + 1)} ${num(box.h + 1)}`}
+          style={{ width: '100%', maxHeight: 170 }}
+          aria-hidden
+        >
+          <LaidFaces placements={targets} pieceOf={(p) => index.get(pieceKey(p))} />
+        </svg>
+      )}
       {taken.map(({ p, piece, kit }) => (
         <Box key={p.id} sx={{ mt: 1 }}>
           <Typography variant="h3" title={piece.code}>
@@ -69,7 +86,9 @@ export function OnSheet({ context, targets }: { context: Context; targets: reado
           mt: 1.5,
           display: 'flex',
           gap: 1,
-          '& svg': { maxHeight: `clamp(150px, calc(100vh - ${530 + 50 * taken.length}px), 420px)` },
+          '& svg': {
+            maxHeight: wide ? 'calc(100vh - 330px)' : `clamp(150px, calc(100vh - ${530 + 50 * taken.length}px), 420px)`,
+          },
         }}
       >
         {[...sheets].map(([key, { sheet }]) => (

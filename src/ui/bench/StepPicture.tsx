@@ -21,7 +21,25 @@ export const targetsOf = (bench: Bench, step: Step) => {
 
 /** What a step is about, pictured: the sticker on its sheet, and its place on the page as the page is by then. */
 export function StepPicture({ context, bench, step }: { context: Context; bench: Bench; step: Step }) {
-  if (step.about.is === 'cut') return <CutPicture context={context} cut={step.about.cut} />;
+  if (step.about.is === 'cut') {
+    const { cut } = step.about;
+    const parts = new Set(cut.pieces.map((p) => p.placement));
+    return (
+      <Box
+        sx={{
+          display: 'flex',
+          gap: { xs: 2, lg: 4 },
+          flex: 1,
+          minWidth: 0,
+          alignItems: 'flex-start',
+          [PHONE]: { flexWrap: 'wrap' },
+        }}
+      >
+        <CutPicture context={context} cut={cut} />
+        <OnSheet wide context={context} targets={bench.placements.filter((p) => parts.has(p.id)).slice(0, 1)} />
+      </Box>
+    );
+  }
   const targets = targetsOf(bench, step);
   const white = step.about.is === 'white-out' ? step.about.strokes : [];
   const page = targets[0]?.page ?? white[0]?.page ?? 0;

@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
+import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -128,6 +129,15 @@ export function LeftoversScreen({ page }: { page: LeftoversPage }) {
                   <Typography variant="body2" sx={{ color: t.placed < t.items ? GLASS.cranberry : GLASS.quiet }}>
                     {t.placed} of {t.items} items have a place · {t.boxes} full boxes · {t.stickers} stickers
                   </Typography>
+                </Paper>
+              ))}
+              {wanted.slice(tried.length).map(({ kit, manner }) => (
+                <Paper key={`${kit} ${manner}`} aria-hidden sx={{ p: 2 }}>
+                  <Skeleton variant="rounded" sx={{ width: '100%', height: 'auto', aspectRatio: '1.35' }} />
+                  <Typography variant="h3" sx={{ mt: 1, color: GLASS.quiet }}>
+                    {called(kit)} · {spokenName(manner)}
+                  </Typography>
+                  <Skeleton width="60%" />
                 </Paper>
               ))}
             </Box>

@@ -86,7 +86,8 @@ export function chartOf(table: LogTable): ApexOptions | null {
     case 'items-by-day':
       return turnedTable(table);
     case 'cost-by-week':
-      return lines(table, ['cost']);
+      // without a price there is no cost to look at
+      return lines(table, columnOf(table, 'cost').some((cost) => cost > 0) ? ['cost'] : ['stickers']);
     case 'kinds':
       return bars(table, 'used');
     case 'white-space':

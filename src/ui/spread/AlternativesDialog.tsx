@@ -21,22 +21,27 @@ import { useSpread } from './store';
 import { FormDialog } from '../screen/FormDialog';
 
 /** Up to three ways to lay the week out, side by side: choose one, or take each day from the one where it is best. */
-export function AlternativesDialog({ onClose }: { onClose: () => void }) {
+export function AlternativesDialog({ onClose, onNone }: { onClose: () => void; onNone: () => void }) {
   const alternatives = useSpread((s) => s.alternatives);
   const choose = useSpread((s) => s.choose);
   const context = useSpread((s) => s.context);
   const [list, setList] = useState<readonly Alternative[] | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
+  const [tried, setTried] = useState({ done: 0, of: 0 });
   const [from, setFrom] = useState<readonly number[]>([0, 0, 0, 0, 0, 0, 0]);
   useEffect(() => {
     let current = true;
-    alternatives()
-      .then((found) => current && setList(found))
+    alternatives((done, of) => current && setTried({ done, of }))
+      .then((found) => {
+        if (!current) return;
+        setList(found);
+        if (found.length < 2) onNone();
+      })
       .catch((e: unknown) => current && setTrouble(`It stopped: ${e instanceof Error ? e.message : String(e)}.`));
     return () => {
       current = false;
     };
-  }, [alternatives]);
+  }, [alternatives, onNone]);
   const mixed = new Set(from).size > 1;
   const main = from[0] ?? 0;
   return (
@@ -58,9 +63,16 @@ export function AlternativesDialog({ onClose }: { onClose: () => void }) {
       {list === null && !trouble && (
         <Box sx={{ py: 6 }}>
           <Typography color="text.secondary" sx={{ mb: 2 }}>
-            Trying other heights, headers, lists and amounts of white…
+            {tried.of
+              ? `${tried.done} of ${tried.of} ways tried: other heights, headers, lists and amounts of white…`
+              : 'Trying other heights, headers, lists and amounts of white…'}
           </Typography>
-          <LinearProgress color="secondary" aria-label="Trying other ways" />
+          <LinearProgress
+            color="secondary"
+            aria-label="Trying other ways"
+            variant={tried.of ? 'determinate' : 'indeterminate'}
+            value={(100 * tried.done) / Math.max(1, tried.of)}
+          />
         </Box>
       )}
 

@@ -18,7 +18,7 @@ import {
 import { later } from '../later';
 import { useRouter } from 'next/navigation';
 import type { RefObject } from 'react';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { spokenName } from '../../core/kit/kit';
 import { centerX, centerY } from '../../core/measure/rect';
 import { dropSpread } from '../../server/bench-actions';
@@ -54,6 +54,10 @@ export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
   const adapted = useSpread((s) => Object.keys(s.data.own.options).length + Object.keys(s.data.own.ways).length > 0);
   const [open, setOpen] = useState<Open>(null);
   const close = () => setOpen(null);
+  const placements = useSpread((s) => s.placements);
+  /** what lay there when every other way came out like it */
+  const [none, setNone] = useState<typeof placements | null>(null);
+  const noteNone = useCallback(() => setNone(placements), [placements]);
   const router = useRouter();
   const four = context.book.pages.length > 2;
   const giveUp = async (stuck: readonly string[]) => {
@@ -82,8 +86,8 @@ export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
       >
         {context.book.name} · {called(context.kit.name)}
       </Typography>
-      <Button size="small" onClick={() => setOpen('others')} disabled={!!busy}>
-        Other ways
+      <Button size="small" onClick={() => setOpen('others')} disabled={!!busy || none === placements}>
+        {none === placements ? 'No other way' : 'Other ways'}
       </Button>
       <Button size="small" onClick={() => setOpen('manner')} disabled={!!busy}>
         Manner: {spokenName(context.manner.name)}
@@ -113,7 +117,7 @@ export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
       <Small title={folded ? 'Show the drawer' : 'The book alone'} onClick={() => fold(!folded)}>
         {folded ? <IconLayoutSidebarRightExpand size={18} /> : <IconLayoutSidebarRightCollapse size={18} />}
       </Small>
-      {open === 'others' && <AlternativesDialog onClose={close} />}
+      {open === 'others' && <AlternativesDialog onClose={close} onNone={noteNone} />}
       {open === 'manner' && <MannerDialog onClose={close} />}
       {open === 'reading' && <ReadingDialog onClose={close} />}
       {open === 'anew' && (

@@ -1,3 +1,4 @@
+import { proxy } from 'comlink';
 import type { Change } from '../../../core/edit/change';
 import type { Deed } from '../../../core/edit/deed';
 import { sayDeed } from '../../../core/edit/say-deed';
@@ -61,7 +62,7 @@ export function arranging(get: Get, set: Set, arranger: () => Arranger = usual):
       get().edit(swap.change);
       set({ said: sayRecolored(swap, voice()), changed: swap.change.after.map((p) => p.id), selected: null });
     },
-    alternatives: () => arranger().ask(subject(), 'alternatives'),
+    alternatives: (onTried) => arranger().ask(subject(), 'alternatives', proxy(onTried)),
     choose: (sources, from) => {
       const main = sources[from[0] ?? 0];
       if (!main) return;

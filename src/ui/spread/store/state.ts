@@ -127,7 +127,7 @@ export interface Arranging {
   readonly colorSwapsOf: (from: Hex) => Promise<readonly ColorSwap[]>;
   readonly recolor: (swap: ColorSwap) => void;
   /** other ways to lay the week out */
-  readonly alternatives: () => Promise<readonly Alternative[]>;
+  readonly alternatives: (onTried: (done: number, of: number) => void) => Promise<readonly Alternative[]>;
   /** lays the week out as chosen, each day from one of the alternatives, in the settings of the first */
   readonly choose: (sources: readonly Alternative[], from: readonly number[]) => void;
 }
