@@ -37,7 +37,7 @@ test('a week is laid out in another manner, one habit set otherwise, and the who
     .getByRole('button', { name: 'Plan this week' })
     .click();
   await page.getByRole('combobox', { name: 'Manner' }).click();
-  await pickOption(page, 'Quiet Weeks');
+  await pickOption(page, 'quiet weeks');
   await expect(page.getByText('your own, after grounded')).toBeVisible();
   expect(complaints).toEqual([]);
 });

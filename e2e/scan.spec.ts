@@ -32,7 +32,7 @@ test('a sheet is scanned, looked over and stored with its own pictures', async (
   await page.getByLabel('Name of the kit').fill('Shore leave');
   await page.getByRole('button', { name: 'Add it' }).click();
   await page.waitForURL(/\/kits\?kit=/, { timeout: 60_000 });
-  await expect(page.getByRole('heading', { name: /Shore Leave/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Shore leave/ })).toBeVisible();
   await expect(page.getByTestId('on-table')).toHaveCount(sheet.stickers.length);
   const shown = page.locator('image[href^="/pictures/"]');
   await expect(shown).toHaveCount(new Set(sheet.stickers.map((s) => s.design)).size);

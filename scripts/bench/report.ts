@@ -32,6 +32,6 @@ export function writeReport(tables: string): void {
   const table = rows.map(([what, bar, measured]) => `| ${what} | ${bar} | ${measured} |`).join('\n');
   writeFileSync(
     'docs/benchmarks.md',
-    `# Benchmarks\n\nWritten by \`npm run bench\` (build first: \`npm run demo\` does). Machine: ${machine}. Times are wall clock on a machine whose speed varies; read them as an order of size.\n\n| what | bar | measured |\n|---|---|---|\n${table}\n${tables}`,
+    `# Benchmarks\n\nWritten by \`npm run bench\` (build first: \`npm run demo\` does). Machine: ${machine}. Times are wall clock on a machine whose speed varies; read them as an order of size. What a first evening takes: [first-evening.md](first-evening.md).\n\n| what | bar | measured |\n|---|---|---|\n${table}\n${tables}`,
   );
 }
