@@ -25,6 +25,8 @@ import { recordHabits, typingHabits } from './settings';
 import { loadSpread, weekDemands } from './spread-data';
 import type { Someday } from '../core/format/someday';
 import { someday } from './someday';
+import type { Rect } from '../core/measure/rect';
+import { columnInBook, openBook } from '../core/book/open-book';
 import { store } from './store';
 import { today } from './today';
 
@@ -38,6 +40,10 @@ export interface SpreadOfWeek {
   readonly placed: readonly string[];
   /** of each day, how many stickers lie on it */
   readonly laid: readonly number[];
+  /** each day's column with its header, mm of the open book; null where the book has none */
+  readonly columns: readonly (Rect | null)[];
+  /** all pages beside each other, mm */
+  readonly whole: { readonly w: number; readonly h: number };
 }
 
 export interface ThisWeek {
@@ -105,6 +111,8 @@ export async function loadThisWeek(wanted: string | undefined): Promise<ThisWeek
       finished: spread.keep !== null,
       placed: [...matchDemands(spread.placements, week.demands).keys()],
       laid: week.days.map((_, day) => spread.placements.filter((p) => p.day === day && p.role !== 'base').length),
+      columns: week.days.map((_, day) => columnInBook(spread.context.book, day)),
+      whole: openBook(spread.context.book),
     },
     marks: [...byKey],
     records: await recordsBetween(db, first, plus(last, 7)),

@@ -87,7 +87,7 @@ export function OnSheet({
           display: 'flex',
           gap: 1,
           '& svg': {
-            maxHeight: wide ? 'calc(100vh - 330px)' : `clamp(150px, calc(100vh - ${530 + 50 * taken.length}px), 420px)`,
+            maxHeight: wide ? 'calc(100vh - 410px)' : `clamp(150px, calc(100vh - ${530 + 50 * taken.length}px), 420px)`,
           },
         }}
       >

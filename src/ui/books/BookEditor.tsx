@@ -110,7 +110,12 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
               <Tab key={n} label={`Page ${n + 1}`} />
             ))}
           </Tabs>
-          <Typography variant="caption" color="text.secondary" aria-live="polite" sx={{ flex: 1 }}>
+          <Typography
+            variant="caption"
+            color="text.secondary"
+            aria-live="polite"
+            sx={{ flex: { xs: '1 1 100%', sm: 1 }, order: { xs: 1, sm: 0 } }}
+          >
             {locked ? 'ships with Hobnail: make a copy to change it' : said}
           </Typography>
           <ToggleButton size="small" value="true" selected={trueSize} onChange={() => setTrueSize(!trueSize)}>

@@ -15,6 +15,7 @@ import { useState } from 'react';
 import { undoKits } from '../../server/kit-actions';
 import type { KitsPage } from '../../server/kits';
 import { Messages } from '../screen/Messages';
+import { GLASS } from '../theme';
 import { SavedNote, Screen } from '../screen/Screen';
 import { Side, Split } from '../screen/Split';
 import { UndoRedo } from '../UndoRedo';
@@ -36,6 +37,8 @@ import { WeeksAhead } from './WeeksAhead';
 import { Choice } from '../fields/Choice';
 
 const NumbersGrid = dynamic(() => import('./NumbersGrid'), { loading: () => <Waiting /> });
+/** So many of them are of the kit that is chosen; the others of all kits. */
+const OF_ONE = 3;
 const TABS = ['On the table', 'Numbers', 'Its card', 'Weeks ahead', 'Order list', 'Supplies'];
 
 /** Every kit as its sheets lie on the table; what the coming weeks lack, and what to order. */
@@ -137,24 +140,32 @@ export function KitsScreen({ page }: { page: KitsPage }) {
             <>
               {chosen && tab < 3 && <PieceDefs pieces={chosen.kit.pieces} />}
               <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
-                <Tabs
-                  value={tab}
-                  onChange={(_, t: number) => setTab(t)}
-                  variant="scrollable"
-                  aria-label="Kits"
-                  sx={{
-                    flex: { xs: '1 1 100%', md: 1 },
-                    minHeight: 40,
-                    '& .MuiTab-root': { minHeight: 40, textTransform: 'none' },
-                  }}
-                >
-                  {TABS.map((t, i) => (
-                    <Tab
-                      key={t}
-                      label={i === 4 && toOrder ? `${t}, ${toOrder}` : i === 5 && low ? `${t}, ${low} low` : t}
-                    />
-                  ))}
-                </Tabs>
+                {[TABS.slice(0, OF_ONE), TABS.slice(OF_ONE)].map((tabs, half) => (
+                  <Box key={tabs[0]} sx={{ display: 'flex', alignItems: 'center', minWidth: 0, mr: half ? 'auto' : 2 }}>
+                    {half === 1 && (
+                      <Typography
+                        variant="caption"
+                        color="text.secondary"
+                        sx={{ borderLeft: `1px solid ${GLASS.edge}`, pl: 2, whiteSpace: 'nowrap' }}
+                      >
+                        All kits
+                      </Typography>
+                    )}
+                    <Tabs
+                      value={tab >= half * OF_ONE && tab < (half + 1) * OF_ONE ? tab : false}
+                      onChange={(_, t: number) => setTab(t)}
+                      variant="scrollable"
+                      aria-label={half ? 'All kits' : 'This kit'}
+                      sx={{ minHeight: 40, '& .MuiTab-root': { minHeight: 40, textTransform: 'none' } }}
+                    >
+                      {tabs.map((t) => {
+                        const i = TABS.indexOf(t);
+                        const count = i === 4 && toOrder ? `, ${toOrder}` : i === 5 && low ? `, ${low} low` : '';
+                        return <Tab key={t} value={i} label={`${t}${count}`} />;
+                      })}
+                    </Tabs>
+                  </Box>
+                ))}
                 {chosen && tab < 3 && (
                   <>
                     <Button component="a" href={`/kits/${encodeURIComponent(chosen.kit.name)}`} size="small">

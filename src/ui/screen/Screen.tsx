@@ -18,6 +18,19 @@ interface ScreenProps {
   readonly children: ReactNode;
 }
 
+/** On a phone the acts stand in one row, which is pushed sideways: a screen's head takes two rows there at most. */
+const ACTS = {
+  display: 'flex',
+  alignItems: 'center',
+  flexWrap: { xs: 'nowrap', sm: 'wrap', md: 'nowrap' },
+  columnGap: { xs: 1, sm: 2 },
+  rowGap: 0.5,
+  maxWidth: 1,
+  overflowX: { xs: 'auto', sm: 'visible' },
+  whiteSpace: 'nowrap',
+  '& > *': { flexShrink: 0 },
+} as const;
+
 /** The frame of every screen: what it is and what can be done with it, then what it shows. */
 export function Screen({ title, note, acts, fill = false, children }: ScreenProps) {
   return (
@@ -63,7 +76,7 @@ export function Screen({ title, note, acts, fill = false, children }: ScreenProp
             </Typography>
             {note}
           </Box>
-          {acts}
+          {acts !== undefined && <Box sx={ACTS}>{acts}</Box>}
         </Box>
       )}
       {children}

@@ -45,7 +45,7 @@ export function Drawer({ wide }: { wide: boolean }) {
         background: GLASS.milk,
       }}
     >
-      <Box sx={{ display: 'flex', flexDirection: 'column', flex: '1 1 40%', minHeight: { xs: 300, md: 120 } }}>
+      <Box sx={{ display: 'flex', flexDirection: 'column', flex: '1 1 46%', minHeight: { xs: 300, md: '44%' } }}>
         <Tabs
           value={shown}
           onChange={(_, v: DrawerName) => open(v)}

@@ -52,7 +52,7 @@ export function InHand() {
         px: 1.5,
         py: 1.25,
         flex: '0 1 auto',
-        maxHeight: { md: '64%' },
+        maxHeight: { md: '56%' },
         overflowY: 'auto',
       }}
     >

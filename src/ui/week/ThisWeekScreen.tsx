@@ -29,6 +29,7 @@ import { useRun } from '../use-run';
 import { Amounts } from './Amounts';
 import type { CameUpNow } from './CameUp';
 import { CameUp, Found } from './CameUp';
+import { DayColumn } from './DayColumn';
 import { DayItems } from './DayItems';
 import { Dinner } from './Dinner';
 import { Habits } from './Habits';
@@ -161,21 +162,26 @@ export function ThisWeekScreen({ data }: { data: ThisWeek }) {
                 {dressed}
               </Alert>
             )}
-            <DayItems data={data} day={at} run={run} onFind={(d) => void find(d)} large />
-            <Box sx={{ mt: 1.5 }}>
-              <CameUp from={chosen} typing={data.typing} onAdd={add} />
+            <Box sx={{ display: 'flex', gap: 2, alignItems: 'flex-start' }}>
+              {spread && <DayColumn spread={spread} day={at} iso={chosen} />}
+              <Box sx={{ flex: 1, minWidth: 0 }}>
+                <DayItems data={data} day={at} run={run} onFind={(d) => void find(d)} large />
+                <Box sx={{ mt: 1.5 }}>
+                  <CameUp from={chosen} typing={data.typing} onAdd={add} />
+                </Box>
+                {chosen <= today && (
+                  <TextLine
+                    key={chosen}
+                    label="What really happened"
+                    placeholder="a moment, a word, who was there"
+                    multiline
+                    most={2000}
+                    value={records.of(chosen, 'moment')?.text ?? ''}
+                    onKeep={(text) => void records.put({ day: chosen, what: 'moment', name: '', amount: 0, text })}
+                  />
+                )}
+              </Box>
             </Box>
-            {chosen <= today && (
-              <TextLine
-                key={chosen}
-                label="What really happened"
-                placeholder="a moment, a word, who was there"
-                multiline
-                most={2000}
-                value={records.of(chosen, 'moment')?.text ?? ''}
-                onKeep={(text) => void records.put({ day: chosen, what: 'moment', name: '', amount: 0, text })}
-              />
-            )}
           </Part>
         </Box>
         <Box sx={{ gridArea: 'rest', display: 'grid', gap: 2, minWidth: 0 }}>

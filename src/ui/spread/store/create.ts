@@ -12,6 +12,7 @@ import type { DrawerName, Get, Looking, Set, Shown, State, StepName } from './st
 const NOTHING_IN_HAND = { selected: null, also: [], picked: null, item: null, offers: null, glimpse: null } as const;
 /** Where the work of a step is done. */
 const DRAWERS: Readonly<Partial<Record<StepName, DrawerName>>> = { Week: 'items', Kit: 'sheets' };
+import { pagesShown } from './pages-shown';
 
 const shownAtFirst = (data: SpreadData): Shown => ({
   data,
@@ -24,7 +25,8 @@ const shownAtFirst = (data: SpreadData): Shown => ({
   camera: null,
   finding: null,
   step: null,
-  zoom: 'both',
+  // four pages beside each other would leave half of the window bare
+  zoom: data.context.book.pages.length > 2 ? 0 : 'both',
   saving: 'saved',
   busy: null,
   messages: [],
@@ -35,8 +37,18 @@ const shownAtFirst = (data: SpreadData): Shown => ({
   changed: [],
 });
 
+/** The half of four pages that a page is on, where it is not seen now. */
+function halfOf(page: number | undefined, { context, zoom }: Pick<State, 'context' | 'zoom'>): Partial<State> {
+  const { length } = context.book.pages;
+  if (page === undefined || pagesShown(length, zoom).includes(page)) return {};
+  return { zoom: page < Math.floor(length / 2) ? 0 : 1, camera: null };
+}
+
 const looking = (get: Get, set: Set): Looking => ({
-  select: (selected) => set({ ...NOTHING_IN_HAND, selected, finding: null }),
+  select: (selected) => {
+    const page = get().placements.find((p) => p.id === selected)?.page;
+    set({ ...NOTHING_IN_HAND, selected, finding: null, ...halfOf(page, get()) });
+  },
   selectAlso: (id) => {
     const { selected, also } = get();
     if (selected === null || selected === id) set({ ...NOTHING_IN_HAND, selected: id });
@@ -46,7 +58,11 @@ const looking = (get: Get, set: Set): Looking => ({
   pickItem: (item) => {
     const { placements, context } = get();
     const carrier = item === null ? undefined : matchDemands(placements, context.week.demands).get(item);
-    set(carrier ? { ...NOTHING_IN_HAND, selected: carrier.id } : { ...NOTHING_IN_HAND, item });
+    set(
+      carrier
+        ? { ...NOTHING_IN_HAND, selected: carrier.id, ...halfOf(carrier.page, get()) }
+        : { ...NOTHING_IN_HAND, item },
+    );
     if (item !== null && !carrier) get().askOffers(item);
   },
   setGlimpse: (glimpse) => set({ glimpse }),
@@ -57,6 +73,7 @@ const looking = (get: Get, set: Set): Looking => ({
     set({
       finding,
       glimpse: null,
+      ...halfOf(finding?.page, get()),
       ...(finding?.placements[0] ? { ...NOTHING_IN_HAND, selected: finding.placements[0] } : {}),
     }),
   setStep: (step) => set({ step, ...(step ? { drawer: DRAWERS[step] ?? 'findings', folded: false } : {}) }),
