@@ -90,7 +90,7 @@ test('days that will not hold get ways out; lists and items are dragged to other
   for (const t of ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'])
     await add(page, `meeting ${t} on the pier wed 10:00`);
   const wednesday = day(page, 'Wednesday');
-  await expect(wednesday).toContainText('it will not hold');
+  await expect(wednesday).toContainText('too full');
   const planned = await items(page, 'Wednesday').count();
   await wednesday.getByRole('button', { name: 'Ways out' }).click();
   await wednesday
@@ -146,7 +146,7 @@ test('a rota and turns are made and changed; one day of a series moves; the cale
 
   await items(page, 'Wednesday').filter({ hasText: 'water the beans' }).click();
   await page.getByRole('tab', { name: 'Comes round' }).click();
-  await pickDay(page, 'Move this day alone to', '02122027');
+  await pickDay(page, 'Move only this day to', '02122027');
   await page.getByRole('button', { name: 'Move this day' }).click();
   await expect(items(page, 'Friday').filter({ hasText: 'water the beans' })).toBeVisible();
   await expect(items(page, 'Sunday').filter({ hasText: 'water the beans' })).toBeVisible();
@@ -186,20 +186,20 @@ test('a feed is followed, brings news when the agenda opens, and keeps its last 
   await page.getByRole('button', { name: 'Close' }).click();
 
   await post('/change');
-  await page.getByRole('button', { name: 'Ask the feeds now' }).click();
+  await page.getByRole('button', { name: 'Check the feeds now' }).click();
   await expect(page.getByRole('group', { name: 'shared' })).toContainText('new: chimney sweep · changed: plumber');
   // a feed that dawdles holds nothing up
   await post('/mood/slow');
-  await page.getByRole('button', { name: 'Ask the feeds now' }).click();
+  await page.getByRole('button', { name: 'Check the feeds now' }).click();
   await expect(page.getByRole('button', { name: 'Asking…' })).toBeVisible();
   await page.getByLabel('New item').fill('oars fri');
   await page.keyboard.press('Enter');
   await expect(items(page, 'Friday').filter({ hasText: 'oars' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Asking…' })).toBeVisible();
-  await page.getByRole('button', { name: 'Ask the feeds now' }).waitFor();
+  await page.getByRole('button', { name: 'Check the feeds now' }).waitFor();
   await post('/mood/rubbish');
-  await page.getByRole('button', { name: 'Ask the feeds now' }).click();
-  await expect(page.getByRole('group', { name: 'shared' })).toContainText('The last asking failed');
+  await page.getByRole('button', { name: 'Check the feeds now' }).click();
+  await expect(page.getByRole('group', { name: 'shared' })).toContainText('The last check failed');
   await expect(items(page, 'Friday').filter({ hasText: 'chimney sweep' })).toBeVisible();
   service.closeAllConnections();
   service.close();

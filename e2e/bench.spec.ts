@@ -229,7 +229,7 @@ test('the order of work is chosen and dragged; what cannot be is said, and the t
   await expect(page.getByRole('alert').filter({ hasText: 'The tape is out' })).toBeVisible();
   await expect(page.getByTestId('say')).not.toContainText('White out');
   await page.getByRole('button', { name: 'Before the knife' }).click();
-  await expect(page.getByRole('dialog', { name: 'Before the knife' })).toContainText('are lacking');
+  await expect(page.getByRole('dialog', { name: 'Before the knife' })).toContainText('Not enough tape');
   await page.keyboard.press('Escape');
   expect(complaints).toEqual([]);
   await page.goto(page.url().replace(/\/bench$/, ''));

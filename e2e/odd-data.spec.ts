@@ -65,7 +65,7 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
   await page.getByRole('dialog', { name: 'Check the kit' }).getByRole('button', { name: 'Add this kit' }).click();
   await expect(page.getByText('many.ics: 60 events imported.')).toBeVisible();
   await expect(page.getByText('three.kit.csv: 3 stickers of 3 designs.')).toBeVisible();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
 
   await openWeek(page, hobnail, /^In 3 weeks/, { book: 'Open week, B6', kit: 'Rockpool' });
   await arrangeWeek(page);
@@ -74,7 +74,7 @@ test('a kit of three stickers, an undated B6 book, sixty items and a title of 20
   expect(total).toBeGreaterThanOrEqual(60);
   const open = Number(/(\d+) open/.exec(tab)?.[1] ?? 0);
   await page.getByRole('tab', { name: /Findings/ }).click();
-  await expect(page.getByTestId('findings').getByText(/would not work · D5/)).toHaveCount(open);
+  await expect(page.getByTestId('findings').getByText(/would not work/)).toHaveCount(open);
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 
   await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Three' });

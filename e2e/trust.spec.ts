@@ -84,7 +84,7 @@ test('a week is counted before it is begun, and what the school gives up is said
   ]);
   await page.getByRole('button', { name: 'Import', exact: true }).click();
   await page.getByRole('dialog', { name: 'Check the kit' }).getByRole('button', { name: 'Add this kit' }).click();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
   await page
     .getByRole('region', { name: /^In 2 weeks/ })
     .getByRole('button', { name: 'Plan this week' })

@@ -90,7 +90,7 @@ test('a calendar whose name is taken is asked about before anything is kept', as
   await page.getByRole('tab', { name: /Calendars/ }).click();
   await bring(['a', 'rowing'], ['b', 'fete']);
   await expect(page.getByText(/club\.ics: 2 events/)).toBeVisible();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
   await bring(['b', 'fete, hall B'], ['c', 'picnic']);
   const asked = page.getByRole('group', { name: 'club.ics: what shall be done' });
   await expect(asked).toContainText('New in the file, 1:picnic');
@@ -98,7 +98,7 @@ test('a calendar whose name is taken is asked about before anything is kept', as
   await expect(asked).toContainText('Not in the file, 1:rowing');
   await asked.getByRole('button', { name: 'Merge into it' }).click();
   await expect(page.getByText(/club\.ics: 2 events/)).toBeVisible();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
   for (const title of ['rowing', 'fete, hall B', 'picnic'])
     await expect(page.getByRole('button', { name: title }).first()).toBeVisible();
   expect(complaints).toEqual([]);

@@ -14,6 +14,10 @@ const FAULTS: readonly (readonly [RegExp, string])[] = [
   [/\bof 100\b/, '63 %'],
   [/\bin its stead\b/, 'instead of it'],
   [/[Bb]egin anew\b/, 'start over'],
+  [/[Ll]oad the page anew/, 'reload the page'],
+  [/[Cc]ome in in\b/, 'sign in in'],
+  [/\bare lacking\b/, '3 ft short'],
+  [/>\s*\{f\.rule\}/, 'what it is about, with the code on hover'],
 ];
 
 it.each(FAULTS)('nothing that is shown says %s, but “%s”', (fault) => {

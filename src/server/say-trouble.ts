@@ -42,7 +42,7 @@ const SAID: { readonly [T in StoreTroubleKind]: SaidTrouble } = {
   },
   replaced: {
     what: 'Another data file lies in the place of the one this was meant for: a backup was put back, most likely.',
-    way: 'Load the page anew, look what is there now, and do it again.',
+    way: 'Reload the page, look what is there now, and do it again.',
   },
   newer: {
     what: 'The data file was written by a newer Hobnail.',

@@ -7,9 +7,9 @@ export type NoAnswer = 'away' | 'closed' | 'newer' | 'not taken';
 /** The same in words, of something that is not sent again. */
 export const SAID_NO_ANSWER: Readonly<Record<NoAnswer, string>> = {
   away: 'The server could not be reached; nothing was changed.',
-  closed: 'The door asks for the passphrase again; nothing was changed. Come in in another window, then try again.',
-  newer: 'Hobnail was brought up to date meanwhile; nothing was changed. Load the page anew, then try again.',
-  'not taken': 'The server did not take it; nothing was changed. Its log says why.',
+  closed: 'The door asks for the passphrase again; nothing was changed. Sign in in another window, then try again.',
+  newer: 'Hobnail was updated meanwhile; nothing was changed. Reload the page, then try again.',
+  'not taken': 'The server refused it; nothing was changed. Its log says why.',
 };
 
 /** @param error what the sending threw @param ask asks whether the server is there */

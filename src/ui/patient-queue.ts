@@ -12,8 +12,8 @@ export const SAID: Readonly<Record<SaveStatus | 'failed', string>> = {
   saved: 'saved',
   saving: 'saving…',
   waiting: 'not saved yet: the server is away',
-  closed: 'not saved yet: the door asks for the passphrase again. Come in in another window; this one waits.',
-  newer: 'not saved: Hobnail is a newer one now. Load the page anew.',
+  closed: 'not saved yet: the door asks for the passphrase again. Sign in in another window; this one waits.',
+  newer: 'not saved: Hobnail is a newer one now. Reload the page.',
   failed: 'not saved',
 };
 

@@ -1,5 +1,6 @@
 import type { WeekName } from '../week/week';
 import { spokenName } from './kit';
+import { saidWhere } from './planned';
 import type { StockEvent } from './stock';
 
 /** What an edit of kits, stock, plans, orders or supplies does, as data. */
@@ -72,7 +73,7 @@ export function sayKitDeed(deed: KitDeed, called: (kit: string) => string = spok
     case 'stock':
       return `${deed.code} ${deed.what}: ${deed.reason}`;
     case 'plan kit':
-      return `Plan ${deed.kit === null ? 'no kit' : called(deed.kit)} for ${deed.week}`;
+      return `Plan ${deed.kit === null ? 'no kit' : called(deed.kit)} for ${saidWhere(deed.week)}`;
     case 'order':
       return `Order ${deed.what}`;
     case 'read orders':

@@ -91,7 +91,7 @@ export function Calendars({ calendars, zone, run, busy }: CalendarsProps) {
           </Typography>
           {c.trouble && (
             <Typography variant="caption" component="p" suppressHydrationWarning sx={{ color: GLASS.cranberry }}>
-              The last asking failed: {c.trouble}. What you see is the copy of {day(c.readAt)}.
+              The last check failed: {c.trouble}. What you see is the copy of {day(c.readAt)}.
             </Typography>
           )}
           {!c.trouble && spokenChanges(c.changes) && (
@@ -109,7 +109,7 @@ export function Calendars({ calendars, zone, run, busy }: CalendarsProps) {
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         {feeds && (
           <Button size="small" variant="outlined" disabled={asking} onClick={() => void ask()}>
-            {asking ? 'Asking…' : 'Ask the feeds now'}
+            {asking ? 'Asking…' : 'Check the feeds now'}
           </Button>
         )}
         <Button size="small" variant="outlined" onClick={() => setFollowing(true)}>
@@ -181,7 +181,7 @@ function FollowDialog({ onClose, run, busy }: { onClose: () => void; run: Run; b
       {asking && (
         <Box>
           <Typography variant="caption" color="text.secondary">
-            asking it; it is given 10 seconds
+            checking; it has 10 seconds
           </Typography>
           <LinearProgress aria-label="Asking the feed" />
         </Box>

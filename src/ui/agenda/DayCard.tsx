@@ -73,7 +73,7 @@ export function DayCard({ agenda, day, items, run, busy, onOpen }: DayCardProps)
         />
       </Box>
       <Typography variant="caption" component="p" sx={{ color: full > 1 ? GLASS.cranberry : GLASS.quiet, mb: 0.5 }}>
-        {there ? `${said}${full > 1 ? ': it will not hold' : ''}` : 'no book yet'}
+        {there ? `${said}${full > 1 ? ': too full' : ''}` : 'no book yet'}
       </Typography>
       <WaysOut agenda={agenda} day={day} run={run} busy={busy} />
       {items.length === 0 && (
@@ -140,7 +140,7 @@ function WaysOut({ agenda, day, run, busy }: Pick<DayCardProps, 'agenda' | 'day'
           sx={{ justifyContent: 'flex-start', textAlign: 'left', lineHeight: 1.3, py: 0.5, fontSize: 12 }}
         >
           {say(r)}: {fine(r.wanted, agenda.unit)}
-          {r.holds ? ', it holds' : ', not yet enough'}
+          {r.holds ? ', then it fits' : ', not quite enough'}
         </Button>
       ))}
     </Box>

@@ -40,7 +40,7 @@ export function Elsewhere({ words, week }: { words: string; week: string }) {
           ? 'Looking in other weeks…'
           : others.length
             ? 'In other weeks'
-            : 'In no other week, half a year back and a year ahead.'}
+            : 'Not in the past half year or the coming year.'}
       </Typography>
       <Box
         sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(250px, 1fr))', gap: 0.5, columnGap: 1.5 }}

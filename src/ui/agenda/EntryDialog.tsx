@@ -191,7 +191,7 @@ export function EntryDialog({
             <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
               <DayField
                 size="small"
-                label="Move this day alone to"
+                label="Move only this day to"
                 value={moved || null}
                 onChange={(day) => setMoved(day ?? '')}
               />

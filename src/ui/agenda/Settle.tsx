@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Demand } from '../../core/week/demand';
-import { longDay } from '../../core/week/day-names';
+import { longDate, longDay } from '../../core/week/day-names';
 import type { Agenda } from '../../server/agenda';
 import { bringOver, dropEntry, keepBoth, markItem } from '../../server/agenda-actions';
 import { SmallButton } from '../SmallButton';
@@ -33,7 +33,7 @@ export function Settle({ agenda, run, busy }: { agenda: Agenda; run: Run; busy: 
         <Asked
           key={d.key}
           title={d.title}
-          note={`from ${longDay(d.on)}${d.list && d.list !== 'to do' ? `, ${d.list}` : ''}${d.from ? `, put off since ${d.from}` : ''}`}
+          note={`from ${longDay(d.on)}${d.list && d.list !== 'to do' ? `, ${d.list}` : ''}${d.from ? `, put off since ${longDate(d.from)}` : ''}`}
         >
           <SmallButton disabled={busy} onClick={() => run(() => bringOver({ items: [occurrenceOf(d)], to }))}>
             Bring to {longDay(to)}

@@ -110,7 +110,7 @@ export function EndCard({
             <LayoutTaste spread={spread} />
           </Box>
         </Part>
-        <Part name="Is that what is left?">
+        <Part name="Is this what’s left?">
           <Leftovers context={at.context} placements={bench.placements} />
         </Part>
         <Part name="Empty places, and leftovers for them">

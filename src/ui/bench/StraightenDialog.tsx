@@ -70,7 +70,7 @@ export function StraightenDialog({
       {found && (
         <>
           {!found.sure && (
-            <Alert severity="info">No book could be told from the table. Drag the corners onto its own.</Alert>
+            <Alert severity="info">The book was not found in the photo. Drag the corners onto its own.</Alert>
           )}
           <PointsOn
             url={`/pictures/${photo}`}

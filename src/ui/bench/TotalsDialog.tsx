@@ -64,7 +64,7 @@ export function TotalsDialog({
       <Pairs of={lines} />
       {short && (
         <Typography role="note" sx={{ color: GLASS.cranberry }}>
-          The tape will not do: {reeled(tapeLeft - (tape ?? 0) * 1000, voice.unit)} are lacking.
+          Not enough tape: {reeled(tapeLeft - (tape ?? 0) * 1000, voice.unit)} short.
         </Typography>
       )}
       <Typography variant="caption" color="text.secondary" component="p">

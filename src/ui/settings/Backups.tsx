@@ -6,6 +6,7 @@ import Paper from '@mui/material/Paper';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { saidWhere } from '../../core/kit/planned';
 import { counted } from '../../core/spread/voice';
 import { spokenMoment } from '../../core/week/day-names';
 import { backUpNow, lookAtBackup, restoreBackup } from '../../server/backup-actions';
@@ -22,7 +23,7 @@ import { Pairs } from '../screen/Pairs';
 const size = (bytes: number): string =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 const said = (c: Counts): string =>
-  `${counted(c.weeks, 'week')}${c.lastWeek ? ` up to ${c.lastWeek}` : ''}, ${counted(c.stickers, 'sticker')} laid, ${counted(c.kits, 'kit')}, ${counted(c.calendars, 'calendar')}, ${counted(c.pictures, 'picture')}`;
+  `${counted(c.weeks, 'week')}${c.lastWeek ? ` up to ${saidWhere(c.lastWeek)}` : ''}, ${counted(c.stickers, 'sticker')} laid, ${counted(c.kits, 'kit')}, ${counted(c.calendars, 'calendar')}, ${counted(c.pictures, 'picture')}`;
 
 /** What rows are called that were not taken: what their owner would miss. */
 const ROWS_OF: ReadonlyMap<string, readonly [one: string, many: string]> = new Map([
@@ -186,7 +187,7 @@ export function Backups({ backups, old, zone }: { backups: readonly BackupFile[]
           />
           <Typography sx={{ mt: 2 }}>
             {asked.preview.lost.length
-              ? `Weeks that are planned now and not in it: ${asked.preview.lost.join(', ')}.`
+              ? `Weeks that are planned now and not in it: ${asked.preview.lost.map(saidWhere).join(', ')}.`
               : 'Every week that is planned now is in it, as it was then.'}{' '}
             What is here now is backed up first, so that it can be put back the same way.
           </Typography>

@@ -8,6 +8,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { Alternative } from '../../core/compare/alternatives';
+import { RULES } from '../../core/review/registry';
 import { OFFERED } from '../../core/compare/offered';
 import type { Context } from '../../core/spread/placement';
 import { isWriting, pieceIndex } from '../../core/spread/placement';
@@ -152,7 +153,8 @@ function lost(a: Alternative): string {
     .filter(([, n]) => n < 0)
     .sort((x, y) => x[1] - y[1])
     .slice(0, 3);
-  return worst.length ? `: ${worst.map(([rule, n]) => `${rule} ${n}`).join(', ')}` : '';
+  const title = (rule: string): string => RULES.find((r) => r.code === rule)?.title.toLowerCase() ?? rule;
+  return worst.length ? `: ${worst.map(([rule, n]) => `${title(rule)} ${n}`).join('; ')}` : '';
 }
 
 /** The spread in small, from the stickers' own drawings. */

@@ -69,9 +69,8 @@ export function Findings() {
                   component="span"
                   sx={{ width: 8, height: 8, borderRadius: '50%', background: COLORS[f.severity] }}
                 />
-                {SAID[f.severity]} ·{' '}
                 <Hint title={`${f.rule}: ${RULES.find((r) => r.code === f.rule)?.title ?? ''}`}>
-                  <span>{f.rule}</span>
+                  <span>{SAID[f.severity]}</span>
                 </Hint>
               </Typography>
               <Typography variant="body2" sx={{ mt: 0.25, overflowWrap: 'anywhere' }}>
@@ -100,7 +99,7 @@ export function Findings() {
             sx={{ px: 1.25, py: 0.75, borderRadius: 2, border: `1px dashed ${GLASS.edge}`, flexShrink: 0 }}
           >
             <Typography variant="body2" color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>
-              {f.rule}: {sayFinding(f, voice).message}
+              {sayFinding(f, voice).message}
             </Typography>
             <Button size="small" onClick={() => wave(findingKey(f), false)}>
               Say it again
@@ -125,10 +124,7 @@ function Ordinary({ finding: f }: { finding: Finding }) {
         aria-pressed={chosen}
         sx={{ display: 'block', textAlign: 'left', p: 1.25, width: '100%', borderRadius: 2 }}
       >
-        <Typography variant="caption" color="text.secondary">
-          {f.rule}
-        </Typography>
-        <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
+        <Typography variant="body2" title={f.rule} sx={{ overflowWrap: 'anywhere' }}>
           {said.message}
         </Typography>
       </ButtonBase>

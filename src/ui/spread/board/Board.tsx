@@ -8,6 +8,7 @@ import { sayThing, thingOf } from '../../../core/edit/thing';
 import { handSvg, marksSvg, placesSvg, whiteOutSvg } from '../../../core/format/spread-svg';
 import type { Placement } from '../../../core/spread/placement';
 import { footprint } from '../../../core/spread/placement';
+import { spokenWeek } from '../../../core/week/day-names';
 import { GLASS } from '../../theme';
 import { useReview } from '../review-context';
 import type { StepName } from '../store';
@@ -103,7 +104,7 @@ export function Board() {
       ref={svg}
       viewBox={[seen.x, seen.y, seen.w, seen.h].map(num).join(' ')}
       role="group"
-      aria-label={`The open book, ${context.week.week}`}
+      aria-label={`The open book, ${spokenWeek(context.week.days)}`}
       style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none', userSelect: 'none' }}
       data-testid="board"
       onDoubleClick={near}
