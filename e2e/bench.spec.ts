@@ -226,7 +226,7 @@ test('the order of work is chosen and dragged; what cannot be is said, and the t
   await page.getByRole('button', { name: /^White-out, left page/ }).click();
   await page.getByRole('button', { name: 'Went wrong' }).click();
   await page.getByRole('menuitem', { name: 'The tape ran out' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'The tape is out' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Out of tape' })).toBeVisible();
   await expect(page.getByTestId('say')).not.toContainText('White out');
   await page.getByRole('button', { name: 'Before the knife' }).click();
   await expect(page.getByRole('dialog', { name: 'Before the knife' })).toContainText('Not enough tape');

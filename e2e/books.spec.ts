@@ -24,7 +24,7 @@ test('a week is laid out in another manner, one habit set otherwise, and the who
   await page.getByLabel('Keep as my own manner').fill('quiet weeks');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('“quiet weeks” is kept')).toBeVisible();
-  await page.getByRole('button', { name: 'Use it and arrange anew' }).click();
+  await page.getByRole('button', { name: 'Use it and arrange again' }).click();
   await expect(page.getByRole('button', { name: 'Manner: Grounded, adapted' })).toBeVisible();
   await saved(page);
   await expect(page.getByTestId('piece').and(page.getByLabel(/bottom washi/))).toHaveCount(0);

@@ -88,7 +88,7 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
   await expect(covers).toContainText('date covers: 1 of 7');
   await covers.getByRole('button', { name: 'Put 6 on the order list' }).click();
   await expect(covers.getByRole('button', { name: 'on the order list' })).toBeVisible();
-  await week.getByRole('button', { name: /kinds are not enough/ }).click();
+  await week.getByRole('button', { name: /kinds are short/ }).click();
   await expect(week.getByText('date covers: 7 needed, 1 there')).toBeVisible();
   await page.getByRole('tab', { name: /Order list, 1/ }).click();
   await expect(page.getByRole('group', { name: 'date covers' })).toContainText(

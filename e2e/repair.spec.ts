@@ -187,7 +187,7 @@ test('a color of the week is changed, places are kept for what is written in lat
   await pickOption(page, 'work', true);
   await page.getByRole('combobox', { name: 'Times' }).click();
   await pickOption(page, 'in circles');
-  await page.getByRole('button', { name: 'Use it and arrange anew' }).click();
+  await page.getByRole('button', { name: 'Use it and arrange again' }).click();
   await page.getByRole('tab', { name: /Items/ }).click();
   const later = page.getByTestId('written-later');
   await expect(later).toBeVisible();

@@ -14,7 +14,7 @@ const FAULTS: readonly (readonly [RegExp, string])[] = [
   [/\bof 100\b/, '63 %'],
   [/\bin its stead\b/, 'instead of it'],
   [/[Bb]egin anew\b/, 'start over'],
-  [/[Ll]oad the page anew/, 'reload the page'],
+  [/[Ll]oad the page anew|\b(?:loaded|started|arrange) anew[.,;…'?]/, 'reload, restart, arrange again'],
   [/[Cc]ome in in\b/, 'sign in in'],
   [/\bare lacking\b/, '3 ft short'],
   [/>\s*\{f\.rule\}/, 'what it is about, with the code on hover'],

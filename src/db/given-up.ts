@@ -81,7 +81,7 @@ export function takeUp(db: Database, id: number): Promise<number> {
     if (!row) throw new NotGivenUp('it is not among the given-up weeks any more');
     const rows = asObject(row.rows) as unknown as Rows;
     if (await trx.selectFrom('spread').select('id').where('week', '=', row.week).executeTakeFirst())
-      throw new NotGivenUp('that week is planned anew by now');
+      throw new NotGivenUp('that week has been planned again');
     const spreadId = await freeId(trx, Number(rows.spread[0]?.id));
     await takeEventsBack(trx, asObject(row.stuck) as unknown as StockEvent[]);
     const designs = new Map(

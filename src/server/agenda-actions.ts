@@ -307,7 +307,7 @@ export async function undoAgenda(input: unknown): Promise<Outcome<AgendaHistory>
           file: 'agenda',
           where: way,
           found: 'nothing that fits',
-          expected: 'an edit made here, and the calendar not read anew since',
+          expected: 'an edit made here, and the calendar not read again since',
         },
       ]);
   });

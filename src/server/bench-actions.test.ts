@@ -267,7 +267,7 @@ describe('a week that is given up', () => {
     const { givenUp } = done(await dropSpread({ spreadId: id }));
     const anew = await beginWeek();
     expect(await givenUpWeeks(db)).toEqual([]);
-    expect(refusal(await takeUpSpread({ id: givenUp }))).toContain('planned anew');
+    expect(refusal(await takeUpSpread({ id: givenUp }))).toContain('planned again');
     done(await dropSpread({ spreadId: anew }));
     const meanwhile = await beginWeek('2027-W09');
     const { id: again } = done(await takeUpSpread({ id: givenUp }));

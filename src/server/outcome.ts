@@ -35,13 +35,13 @@ export async function outcome<T>(run: () => Promise<T>): Promise<Outcome<T>> {
 export function failure(error: unknown): readonly string[] {
   if (error instanceof BadInput) return error.faults.map(faultLine);
   if (error instanceof StaleEdit)
-    return ['This spread was changed in another window. It has been loaded anew; please make your change again.'];
+    return ['This spread was changed in another window. It has been reloaded; please make your change again.'];
   if (error instanceof StaleStep)
     return ['Another window has changed something here since. What is the last step now is shown; look, then go on.'];
   if (error instanceof TakenSticker) {
     const { kit, code, copy } = error.placement;
     return [
-      `${code} from “${spokenName(kit)}”, copy ${copy}, is not there any more: another week has it, or it was spoiled. The spread has been loaded anew.`,
+      `${code} from “${spokenName(kit)}”, copy ${copy}, is not there any more: another week has it, or it was spoiled. The spread has been reloaded.`,
     ];
   }
   if (error instanceof EditConflict) return [`Another window wrote here since you opened this. ${error.there}.`];

@@ -38,7 +38,7 @@ const SAID: { readonly [T in StoreTroubleKind]: SaidTrouble } = {
   },
   moved: {
     what: 'The data file was moved or removed while Hobnail had it open.',
-    way: 'Put it back, then try again; or start Hobnail anew to begin with an empty house.',
+    way: 'Put it back, then try again; or restart Hobnail to begin with an empty house.',
   },
   replaced: {
     what: 'Another data file lies in the place of the one this was meant for: a backup was put back, most likely.',

@@ -59,7 +59,7 @@ export function sayKitDeed(deed: KitDeed, called: (kit: string) => string = spok
     case 'split off':
       return `Move ${deed.stickers} from ${called(deed.kit)} to ${called(deed.into)}`;
     case 'recount':
-      return `Count ${called(deed.kit)} anew`;
+      return `Recount ${called(deed.kit)}`;
     case 'add washi':
       return `Add ${deed.code}, ${Math.round(deed.mm)} mm of washi`;
     case 'left over':

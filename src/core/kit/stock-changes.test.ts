@@ -99,11 +99,11 @@ it.each([
   [{ do: 'remove kit', kit: 'fog' }, 'Remove Fog'],
   [{ do: 'another copy', kit: 'fog', as: 'fog-2' }, 'Add another copy of Fog'],
   [{ do: 'split off', kit: 'fog', into: 'sea drawer', stickers: 3 }, 'Move 3 from Fog to sea drawer'],
-  [{ do: 'recount', kit: 'fog', stickers: 3 }, 'Count Fog anew'],
+  [{ do: 'recount', kit: 'fog', stickers: 3 }, 'Recount Fog'],
   [{ do: 'add washi', code: 'W-2', mm: 320.4 }, 'Add W-2, 320 mm of washi'],
   [{ do: 'left over', code: 'W', mm: 120 }, 'W: 120 mm left'],
   [{ do: 'use again', code: 'B' }, 'Use B again'],
 ] as const)('%p is said', (deed, said) => expect(sayKitDeed(deed)).toBe(said));
 
 it('a deed is said with the kit’s own name where it has one', () =>
-  expect(sayKitDeed({ do: 'recount', kit: 'fog', stickers: 1 }, () => 'Sea mist')).toBe('Count Sea mist anew'));
+  expect(sayKitDeed({ do: 'recount', kit: 'fog', stickers: 1 }, () => 'Sea mist')).toBe('Recount Sea mist'));

@@ -189,12 +189,12 @@ function say({ about }: Found, voice: Voice): Said {
     case 'says another time':
       return {
         message: `${title} is at ${time}, and its sticker says ${about.says ? `“${about.says}”` : '0 words of it'}.`,
-        remedy: 'Write it anew, and let it stand where its time is.',
+        remedy: 'Write it again, and let it stand where its time is.',
       };
     case 'says other words':
       return {
         message: `The sticker for ${title} says ${about.says ? `“${about.says}”` : 'nothing'}: 0 of its ${about.words} words.`,
-        remedy: 'Write it anew.',
+        remedy: 'Write it again.',
       };
   }
 }

@@ -61,7 +61,7 @@ export function WrongMenu({ at }: { at: AtBench }) {
               close();
               void setPlan(
                 { ...plan, tapeOut: true },
-                'The tape is out: what needs no white-out comes first now. In the house there is none, and Supplies says so.',
+                'Out of tape: steps that need none come first now, and Supplies shows none left.',
               );
             }}
           >

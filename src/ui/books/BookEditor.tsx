@@ -133,7 +133,7 @@ export function BookEditor({ chosen }: { chosen: Chosen }) {
               lacking[0]
             ) : (
               <>
-                Not whole yet; weeks go on with the last version that was.{' '}
+                Not complete yet; weeks use the last complete version.{' '}
                 {lacking.map((l) => (
                   <Box key={l}>{l}</Box>
                 ))}

@@ -27,7 +27,7 @@ const SPREAD: readonly Key[] = [
 const BENCH: readonly Key[] = [
   ['Enter, Space', 'tick the step, where no button has the focus'],
   ['Left, Right', 'the step before, the next one'],
-  ['Backspace', 'it is not done after all'],
+  ['Backspace', 'untick it'],
   ['G', 'the whole group at once, and back'],
   ['W', 'something went wrong'],
   ['Alt Up, Alt Down', 'in the list: do that group or step earlier, later'],

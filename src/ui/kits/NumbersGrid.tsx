@@ -125,7 +125,7 @@ export default function NumbersGrid({
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 36 }} aria-live="polite">
         <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
           {told.size
-            ? `${counted(told.size, 'design')} counted anew. Fewer are noted as used, more as found.`
+            ? `${counted(told.size, 'design')} counted again. Fewer are noted as used, more as found.`
             : 'Counted what lies before you? Double-click a number under Whole.'}
         </Typography>
         {told.size > 0 && (

@@ -28,7 +28,7 @@ const USUAL_DAYS = 7;
 export function WeeksAhead({ page, run, busy }: { page: KitsPage; run: Run; busy: boolean }) {
   const called = useKitName();
   if (!page.weeks.length)
-    return <Typography color="text.secondary">Take a book in first; then weeks can be planned.</Typography>;
+    return <Typography color="text.secondary">Add a book first; then you can plan weeks.</Typography>;
   const kits = page.kits.filter((k) => k.role === 'kit');
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', gap: 1.5, pb: 2 }}>
@@ -115,7 +115,7 @@ function Week({ week: w, kits, unit, run, busy }: WeekProps) {
             sx={{ color: lacking.length ? GLASS.cranberry : GLASS.bottle }}
           >
             {lacking.length
-              ? `${lacking.length} of ${w.enough.length} kinds are not enough`
+              ? `${lacking.length} of ${w.enough.length} kinds are short`
               : `enough: all ${w.enough.length} kinds are there`}
           </Button>
         )}

@@ -73,7 +73,7 @@ export function LeftoversScreen({ page }: { page: LeftoversPage }) {
       <ScreenMain>
         {page.kits.length === 0 && (
           <Typography>
-            No kit is begun of which enough is left for another week. What is left of the others lies with the stash.
+            No opened kit has enough left for another week. What is left of the others is in the stash.
           </Typography>
         )}
         {page.kits.length > 0 && (

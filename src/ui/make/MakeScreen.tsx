@@ -76,7 +76,7 @@ export function MakeScreen({ spread, missing, blanks, cutter }: MakeProps) {
   const save = (what: 'print' | 'cut', file: string, sheet = 0) =>
     during(async () => {
       const answer = await post(what, sheet);
-      if (!answer.ok) return { good: false, text: 'It could not be made: look whether a size or a color is amiss.' };
+      if (!answer.ok) return { good: false, text: 'It could not be made: check its sizes and colors.' };
       const address = URL.createObjectURL(await answer.blob());
       const link = Object.assign(document.createElement('a'), { href: address, download: file });
       link.click();

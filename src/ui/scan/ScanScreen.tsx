@@ -38,7 +38,7 @@ export function ScanScreen({ scanner, known }: { scanner: boolean; known: readon
     setSaid('');
     const answer = await fetch('/scanner', { method: 'POST' }).catch(() => null);
     if (!answer?.ok)
-      return setSaid('The scanner does not answer. Look whether it is on, or choose a picture of the sheet.');
+      return setSaid('The scanner does not answer. Check that it is on, or choose a picture of the sheet.');
     const blob = await answer.blob().catch(() => null);
     if (!blob) return setSaid('The scanner stopped in the middle. Scan the sheet again.');
     add([new File([blob], `${answer.headers.get('x-sheet') || 'scanned sheet'}.jpg`, { type: blob.type })]);

@@ -11,9 +11,7 @@ export function Lost() {
     <Screen>
       <ScreenMain width={720}>
         <Typography variant="h1">There is no such page</Typography>
-        <Typography sx={{ my: 2 }}>
-          Nothing lies under this address. A week that was given up has no page of its own any more.
-        </Typography>
+        <Typography sx={{ my: 2 }}>There is nothing at this address. A deleted week has no page any more.</Typography>
         <Link href="/" style={{ color: GLASS.bottle }}>
           To the shelf
         </Link>

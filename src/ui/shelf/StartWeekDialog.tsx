@@ -159,7 +159,7 @@ function Count({
         setCounted({ of, outcome });
         if (outcome.ok) onCounted(outcome.value);
       })
-      .catch(() => current && setCounted({ of, outcome: { ok: false, messages: ['The house did not answer.'] } }));
+      .catch(() => current && setCounted({ of, outcome: { ok: false, messages: ['Hobnail did not answer.'] } }));
     return () => {
       current = false;
     };

@@ -75,14 +75,14 @@ export function BeginAnewDialog({
   return (
     <FormDialog
       plain
-      title="Begin this week anew?"
+      title="Start this week over?"
       onClose={onClose}
       aside={
         <Button color="error" onClick={() => (down.length ? setAsking(true) : onGiveUp([]))}>
           Delete this spread
         </Button>
       }
-      act={{ label: 'Arrange anew', run: onArrange }}
+      act={{ label: 'Arrange again', run: onArrange }}
     >
       <Typography>Everything that is not locked is lifted and arranged again. Undo brings it back.</Typography>
       <Typography color="text.secondary" sx={{ mt: 1.5 }}>

@@ -95,7 +95,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
           Use it from here on
         </Button>
       }
-      act={{ label: any ? 'Use it and arrange anew' : 'Use it and arrange', run: () => take(true) }}
+      act={{ label: any ? 'Use it and arrange again' : 'Use it and arrange', run: () => take(true) }}
     >
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 3, alignItems: 'start' }}>
         <Box role="radiogroup" aria-label="Manner" sx={{ display: 'flex', flexDirection: 'column', gap: 0.75 }}>

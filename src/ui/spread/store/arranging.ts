@@ -35,7 +35,7 @@ export function arranging(get: Get, set: Set, arranger: () => Arranger = usual):
   return {
     cancel: () => arranger().cancel(),
     arrange: (how) =>
-      busy(how === 'rest' ? 'Arranging what is open…' : 'Arranging anew…', 'The arranging', async () =>
+      busy(how === 'rest' ? 'Arranging what is open…' : 'Arranging again…', 'The arranging', async () =>
         lay(await arranger().ask(subject(), how)),
       ),
     arrangeDay: (day) =>

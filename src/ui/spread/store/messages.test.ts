@@ -13,7 +13,7 @@ const change = (deed: Deed, count = 1): Change => ({ deed, before: [], after: pl
 describe('work that did not come to its end', () => {
   it('says whether the worker crashed or could not do it, and that nothing was changed', () => {
     expect(stopped('The arranging', new WorkerStopped('out of memory'))).toBe(
-      'The arranging crashed (out of memory). It was started anew, and nothing was changed: please try again.',
+      'The arranging crashed (out of memory). It was restarted, and nothing was changed: please try again.',
     );
     expect(stopped('The looking', new RangeError('no such day'))).toBe(
       'The looking stopped: no such day. Nothing was changed.',

@@ -18,7 +18,7 @@ export const dropped = (edits: number): string =>
 /** What became of work that did not come to its end. */
 export const stopped = (what: string, error: unknown): string =>
   error instanceof WorkerStopped
-    ? `${what} crashed (${reason(error)}). It was started anew, and nothing was changed: please try again.`
+    ? `${what} crashed (${reason(error)}). It was restarted, and nothing was changed: please try again.`
     : `${what} stopped: ${reason(error)}. Nothing was changed.`;
 
 export const NOTHING_MORE =
@@ -27,7 +27,7 @@ export const NOTHING_OPEN = 'Nothing is open: every item of the week has its pla
 export const MOVED_TOGETHER = 'The agenda has it on that day now. Undo takes both back.';
 export const MOVED_IN_AGENDA = 'The agenda has it on that day now. Undo that in the agenda.';
 export const NO_PLACE = 'It does not fit into its day as that is. The finding about it has ways out.';
-export const OTHER_WINDOW = 'This spread was changed in another window. It has been loaded anew.';
+export const OTHER_WINDOW = 'This spread was changed in another window. It has been reloaded.';
 
 export function sayLetIn({ change: { deed }, moved }: Repair, voice: Speaker): string {
   const done = sayDeed(deed.do === 'let in' ? { ...deed, moved: 0 } : deed, voice); // the moves are said after it

@@ -294,7 +294,7 @@ describe('arranging', () => {
     const store = begin();
     store.getState().arrange('anew');
     store.getState().arrangeDay(2);
-    expect(store.getState().busy).toBe('Arranging anew…');
+    expect(store.getState().busy).toBe('Arranging again…');
     while (store.getState().busy) await settled();
     expect(server.saveEdit).toHaveBeenCalledTimes(1);
   });
