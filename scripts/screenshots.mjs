@@ -62,7 +62,11 @@ await page
 await shoot('spread');
 await page.keyboard.press('Escape');
 await page.getByRole('tab', { name: /Findings/ }).click();
-await page.getByTestId('findings').getByRole('button', { name: /C2/ }).first().click();
+await page
+  .getByTestId('findings')
+  .getByRole('button', { name: /is mostly|nearly all of it/ })
+  .first()
+  .click();
 await page.getByTestId('remedy').first().waitFor();
 await shoot('findings');
 await page.getByRole('button', { name: 'Other ways' }).click();
