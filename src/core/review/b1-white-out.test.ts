@@ -27,7 +27,7 @@ it('speaks of the part that stays bare, to the millimeter', () => {
 it('says when the tape will run out', () => {
   const poor = context({ book: bare, kit: c.kit, options: { tapeMeters: 0.01 } });
   expect(found('K4', poor, [placement({ code: 'W' })])).toMatchObject([
-    { severity: 'fix', message: 'The white-out takes 0.0 m of correction tape, and 0.0 m are in the house.' },
+    { severity: 'fix', message: 'The white-out takes 1 1/2 in of correction tape, and you have 3/8 in.' },
   ]);
   expect(found('K4', c, [placement({ code: 'W' })])).toEqual([]);
 });

@@ -1,4 +1,6 @@
 import { tapeLength } from '../bench/strokes';
+import { reeled } from '../measure/fraction';
+import type { Voice } from '../spread/voice';
 import type { About, Finding, Rule, Said } from './finding';
 
 /** Tape runs unevenly: so much of what is in the house can be counted on. From memory. */
@@ -35,9 +37,9 @@ interface Case extends About {
   readonly house: number;
 }
 
-function say({ about: { meters, house } }: Found): Said {
+function say({ about: { meters, house } }: Found, { unit }: Voice): Said {
   return {
-    message: `The white-out takes ${meters.toFixed(1)} m of correction tape, and ${house.toFixed(1)} m ${house === 1 ? 'is' : 'are'} in the house.`,
+    message: `The white-out takes ${reeled(meters * 1000, unit)} of correction tape, and you have ${reeled(house * 1000, unit)}.`,
     remedy: 'Get another roll, or cover more with opaque paper.',
   };
 }

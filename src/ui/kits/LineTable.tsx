@@ -11,6 +11,7 @@ import { faultsOf } from './faults-of';
 import type { At, LineField } from '../../core/format/paste-lines';
 import { LINE_FIELDS, blankLine, copyDown, copyLines, pasteLines } from '../../core/format/paste-lines';
 import type { Cell } from '../../core/kit/fields';
+import { KIND_NAMES, traits } from '../../core/kit/kinds';
 import type { Piece } from '../../core/kit/kit';
 import type { Past } from '../past';
 import { NO_PAST, stepped, withStep } from '../past';
@@ -38,6 +39,18 @@ const dot = (color: string) => (
   />
 );
 
+/** A word of the kit's file as people say it. */
+const SAID: ReadonlyMap<string, string> = new Map([
+  ['rect', 'square corners'],
+  ['rounded', 'round corners'],
+  ['free', 'its own outline'],
+  ['matte-removable', 'matte, removable'],
+  ['matte-permanent', 'matte, permanent'],
+  ['part', 'partly'],
+]);
+const sayChoice = (value: string): string => SAID.get(value) ?? KIND_LABELS.get(value) ?? value.replaceAll('-', ' ');
+const KIND_LABELS: ReadonlyMap<string, string> = new Map(KIND_NAMES.map((k) => [k, traits(k).label.toLowerCase()]));
+
 /** How a field is shown and changed, by what it can say. */
 const AS: Readonly<Record<Cell['is'], (cell: Cell) => Partial<GridColDef<Row>>>> = {
   text: () => ({}),
@@ -56,7 +69,10 @@ const AS: Readonly<Record<Cell['is'], (cell: Cell) => Partial<GridColDef<Row>>>>
     renderEditCell: (params) => <LengthCell {...params} />,
   }),
   share: () => ({ type: 'number' }),
-  choice: (cell) => ({ type: 'singleSelect', valueOptions: cell.is === 'choice' ? [...cell.of] : [] }),
+  choice: (cell) => ({
+    type: 'singleSelect',
+    valueOptions: cell.is === 'choice' ? cell.of.map((value) => ({ value, label: sayChoice(value) })) : [],
+  }),
   color: () => ({
     renderCell: ({ value }: GridRenderCellParams<Row, string>) => (
       <>

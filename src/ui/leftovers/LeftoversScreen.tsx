@@ -7,6 +7,7 @@ import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { counted } from '../../core/spread/voice';
 import { spokenName } from '../../core/kit/kit';
 import { startSpread } from '../../server/actions';
 import { layOutWhole } from '../../server/lay-out-actions';
@@ -127,7 +128,8 @@ export function LeftoversScreen({ page }: { page: LeftoversPage }) {
                     </Button>
                   </Box>
                   <Typography variant="body2" sx={{ color: t.placed < t.items ? GLASS.cranberry : GLASS.quiet }}>
-                    {t.placed} of {t.items} items have a place · {t.boxes} full boxes · {t.stickers} stickers
+                    {t.placed} of {counted(t.items, 'item')} {t.placed === 1 ? 'has' : 'have'} a place ·{' '}
+                    {counted(t.boxes, 'full box', 'full boxes')} · {counted(t.stickers, 'sticker')}
                   </Typography>
                 </Paper>
               ))}
