@@ -43,7 +43,26 @@ const faultsOf = (page: Page): Promise<string[]> =>
     return faults;
   }, FIELD);
 
-test('every screen has each act in reach at three widths', async ({ page, hobnail, complaints }) => {
+/** What no screen says: dates and weeks as files have them, ids, codes of rules, one of many, shares of 100. */
+const UNSAID = [
+  /\b\d{4}-\d{2}-\d{2}\b/,
+  /\b\d{4}-W\d{2}\b/,
+  /\b(?:header|day|sidebar|region)-\d\b/,
+  /\b[BCDFKLPRW]\d(?: ?[·:−]| -\d)/,
+  /(?<![\d/.,] ?)\b1 (?:items|stickers|pieces|weeks|days|rows|kits|steps|strokes|copies|lists|(?:full|half) boxes)\b/,
+  /\b\d+ of 100\b/,
+  /\b(?:rect|matte-removable|full-box|undefined|null|NaN)\b/,
+];
+const unsaidOn = async (page: Page): Promise<string[]> => {
+  const text = await page.locator('body').innerText();
+  return UNSAID.flatMap((fault) => fault.exec(text)?.[0] ?? []);
+};
+
+test('every screen has each act in reach at three widths, and says things as people do', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await openWeek(page, hobnail, /^Next week/);
   await arrangeWeek(page);
   const { pathname: spread } = new URL(page.url());
@@ -60,6 +79,7 @@ test('every screen has each act in reach at three widths', async ({ page, hobnai
       await expect(async () => expect(await faultsOf(page), `${screen} at ${width}`).toEqual([])).toPass({
         timeout: 5000,
       });
+      expect(await unsaidOn(page), screen).toEqual([]);
     }
   }
   // what a phone shows first of the agenda is the line to type into

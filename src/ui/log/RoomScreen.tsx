@@ -12,6 +12,7 @@ import type { RoomPage } from '../../server/log/load-room';
 import { Chart } from '../Chart';
 import { GLASS } from '../theme';
 import { chartOf } from './charts';
+import { saidCell } from './said-cell';
 
 /** Rows shown at first. */
 const SOME = 12;
@@ -178,7 +179,7 @@ function Rows({ table }: { table: LogTable }) {
             <tr key={r}>
               {row.map((cell, i) => (
                 <td key={i} className={isNumber(table, i) ? 'number' : ''}>
-                  {cell}
+                  {saidCell(cell)}
                 </td>
               ))}
             </tr>
