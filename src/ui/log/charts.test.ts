@@ -25,7 +25,7 @@ describe('a chart draws what its table says', () => {
   it('habits as a map of heat with numbers, the first habit on top', () => {
     const t = table('habits-by-week', ['week', 'water', 'scales'], ['2027-W05', 7, 0]);
     expect(series(t).map((s) => s.name)).toEqual(['scales', 'water']);
-    expect(series(t)[1]!.data).toEqual([{ x: 'W05', y: 7 }]);
+    expect(series(t)[1]!.data).toEqual([{ x: 'Feb 1', y: 7 }]);
     const { ranges } = chartOf(t)!.plotOptions!.heatmap!.colorScale!;
     for (let days = 0; days <= 7; days++)
       expect(ranges!.filter((r) => days >= r.from! && days <= r.to!)).toHaveLength(1);

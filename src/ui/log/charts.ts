@@ -1,7 +1,10 @@
 import type { ApexOptions } from 'apexcharts';
 import type { LogTable } from '../../core/keep/log-table';
 import { columnOf } from '../../core/keep/log-table';
+import { longDate } from '../../core/week/day-names';
+import { daysOfWeek, isWeekName } from '../../core/week/week';
 import { GLASS } from '../theme';
+import { saidCell } from './said-cell';
 
 /** Tells series apart without color: each line has dashes of its own. */
 const DASHES = [0, 7, 3, 10, 5, 12, 2];
@@ -12,7 +15,9 @@ const OTHER = '#BBB5A6';
 const AXIS = { labels: { style: { fontSize: '11px' } } } as const;
 
 const first = (table: LogTable): string[] => table.rows.map((row) => String(row[0]));
-const short = (name: string): string => name.replace(/^\d{4}-/, '');
+/** A week by its first day; of a day or a month the year is left out. */
+const short = (name: string): string =>
+  isWeekName(name) ? longDate(daysOfWeek(name)[0] as string) : name.replace(/^\d{4}-/, '');
 
 /** Days a week, from none to all, each with letters that stand out on it. */
 const HEAT = [
@@ -140,6 +145,6 @@ function bars(table: LogTable, column: string): ApexOptions {
     colors: [GLASS.bottle],
     plotOptions: { bar: { horizontal: true, barHeight: '70%', borderRadius: 2 } },
     dataLabels: { enabled: true, style: { fontSize: '11px' } },
-    xaxis: { ...AXIS, categories: most.map((row) => String(row[0])) },
+    xaxis: { ...AXIS, categories: most.map((row) => String(saidCell(row[0] ?? ''))) },
   };
 }
