@@ -27,7 +27,8 @@ export async function usualBook(db: Database): Promise<string> {
   if (newest) return newest.book_id;
   const books = await listBooks(db);
   // one's own is the one that lies on the table
-  return (books.find((b) => !bookNamed(b.id)) ?? (books[0] as { id: string })).id;
+  const [first] = books;
+  return (books.find((b) => !bookNamed(b.id)) ?? first)?.id ?? '';
 }
 
 /** @returns false when a book of that id is there already; then nothing is stored */
