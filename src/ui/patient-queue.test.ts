@@ -43,14 +43,14 @@ it('gives back what a newer application does not know, and all after it, once ea
   );
   await after();
   expect(told).toHaveLength(2);
-  expect(told[0]).toContain('brought up to date');
+  expect(told[0]).toContain('updated meanwhile');
   expect(standings.at(-1)).toBe('newer');
 });
 
 it('gives back what a server that is there does not take three times', async () => {
   const { told, after } = queueOf('not taken', 'not taken', 'not taken');
   await after();
-  expect(told).toEqual([expect.stringContaining('did not take it')]);
+  expect(told).toEqual([expect.stringContaining('refused it')]);
   const again = queueOf('not taken', 'not taken');
   await again.after();
   expect(again.told).toEqual(['ok again']);

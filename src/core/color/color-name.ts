@@ -150,7 +150,7 @@ function wordOf(l: number, c: number, h: number): string {
   const isEarth = h > 14 && h < 76 && l < 0.45;
   if (c < (l > 0.85 ? FAINT : GRAY) || (l < 0.8 && c < TINTED && !isEarth))
     return l > 0.94 ? 'white' : l < 0.27 ? 'black' : 'gray';
-  if (l > 0.965 && c < 0.02) return 'white';
+  if (l > 0.95 && c < 0.02) return 'white';
   const hues = HUES.findLast(({ from }) => h >= from);
   const name = hues?.names.find(({ light = 0, chroma = 0 }) => l >= light && c >= chroma) ?? hues?.names.at(-1);
   return name?.word ?? 'gray';

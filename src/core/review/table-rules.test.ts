@@ -107,7 +107,7 @@ it('K5 speaks of a new strip where a leftover would do', () => {
   const left = (mm: number) =>
     context({ kit, usedElsewhere: [{ kit: 'test', code: 'W', copy: 1, cut: { x: 0, y: 0, w: 170 - mm, h: 9 } }] });
   expect(found('K5', left(60), [strip()])[0]?.message).toBe(
-    'Monday’s strip of washi is cut from a new mint washi strip, while 2 3/8 in of a begun one are left for its 1 1/2 in.'.replace(
+    'Monday’s strip of washi is cut from a new white washi strip, while 2 3/8 in of a begun one are left for its 1 1/2 in.'.replace(
       'Monday’s strip of washi',
       found('K5', left(60), [strip()])[0]?.message.split(' is cut')[0] ?? '',
     ),
