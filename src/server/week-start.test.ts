@@ -30,7 +30,9 @@ const count = async (week: string, bookId: string) =>
 const titles = async () => (await loadShelf()).weeks.map((w) => w.title);
 
 describe('the day that weeks begin on', () => {
-  it('is Monday until it is set, and then the same everywhere where no book says otherwise', async () => {
+  it('is that of one’s own book until it is set, and then the same everywhere where no book says otherwise', async () => {
+    expect((await loadSettings()).weekStart).toBe('sunday');
+    done(await saveWeekStart({ start: 'monday' }));
     expect((await loadSettings()).weekStart).toBe('monday');
     expect(await titles()).toContain('Feb 8 – 14');
     done(await saveWeekStart({ start: 'sunday' }));
