@@ -34,8 +34,10 @@ export interface Spot extends Rect {
  */
 export function spotsFor(context: Context, placements: readonly Placement[], piece: Piece): Spot[] {
   const found = allSpots(context, placements, piece);
-  // of places that are said alike and are of one column the first will do
-  return found.filter((s, i) => found.findIndex((o) => o.say === s.say && o.day === s.day && o.page === s.page) === i);
+  // of places of one column that take as much of the piece the first will do
+  const alike = (a: Spot, b: Spot): boolean =>
+    a.day === b.day && a.page === b.page && a.role === b.role && a.w === b.w && a.h === b.h;
+  return found.filter((s, i) => found.findIndex((o) => alike(o, s)) === i);
 }
 
 function allSpots(context: Context, placements: readonly Placement[], piece: Piece): Spot[] {
