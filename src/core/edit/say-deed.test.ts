@@ -108,7 +108,7 @@ const KITS: readonly (readonly [KitDeed, string])[] = [
   [{ do: 'like no more', code: 'QB-1' }, 'Like QB-1 no more than others'],
   [{ do: 'stock', what: 'spoiled', code: 'QB-1', reason: 'torn' }, 'QB-1 spoiled: torn'],
   [{ do: 'plan kit', kit: 'rockpool', week: '2027-W06' }, 'Plan Rockpool for Feb 8'],
-  [{ do: 'plan kit', kit: null, week: '2027-W06' }, 'Plan no kit for 2027-W06'],
+  [{ do: 'plan kit', kit: null, week: '2027-W06' }, 'Plan no kit for Feb 8'],
   [{ do: 'order', what: 'date dots' }, 'Order date dots'],
   [{ do: 'read orders', file: 'orders.csv' }, 'Read orders.csv'],
   [{ do: 'drop order' }, 'Take an order off the list'],

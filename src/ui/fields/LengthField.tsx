@@ -57,9 +57,8 @@ export function LengthField({
       helperText={
         mm === null
           ? `like ${unit === 'in' ? '1 1/2 or 38.1 mm' : '38.1 or 1 1/2 in'}`
-          : text !== null && unit === 'in'
-            ? `${mm} mm`
-            : helperText
+          : // what stands there stays: a line more or less would move the button that is pressed next
+            (helperText ?? (text !== null && unit === 'in' ? `${mm} mm` : undefined))
       }
       onFocus={(e) => e.target.select()}
       onChange={(e) => setText(e.target.value)}
