@@ -58,9 +58,9 @@ test('a kit is taken in from a usual list, corrected in the table, and found aga
   await type('-4');
   await expect(page.getByRole('alert')).toContainText('line 2, width_mm: found');
   await expect(page.getByRole('button', { name: 'Add this kit' })).toBeDisabled();
-  await type('40');
+  await type('40 mm');
   await page.getByRole('button', { name: 'Add this kit' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Harbor Fog');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('harbor fog');
   await page.getByLabel('Search all kits').fill('40x48.3');
   await expect(page.getByTestId('found')).toHaveCount(1);
   await expect(page.getByTestId('found')).toContainText('full box FB-1');
@@ -124,7 +124,7 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
   await page.goto(`${hobnail.url}/kits?kit=night-almanac`);
   await page.getByRole('tab', { name: 'Weeks ahead' }).click();
   await expect(page.getByRole('region', { name: 'Feb 1 – 7' })).toContainText(
-    /\d+ % of the kit used, \d\.\d\d of its price/,
+    /\d+ % of the kit used, \$\d\.\d\d of its price/,
   );
   expect(complaints).toEqual([]);
 });
