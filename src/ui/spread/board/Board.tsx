@@ -13,7 +13,7 @@ import { GLASS } from '../../theme';
 import { useReview } from '../review-context';
 import type { StepName } from '../store';
 import { useSpread, useSpreadStore } from '../store';
-import { layWhere } from '../carry/lay-where';
+import { layWhere, onPage } from '../carry/lay-where';
 import { pointIn } from '../../drag/point-in';
 import { lookAt } from './camera';
 import { Laid } from './Laid';
@@ -80,14 +80,10 @@ export function Board() {
     if (!from || (!picked && item === null) || (e.target as Element).closest('[data-testid="spot"]')) return;
     if (Math.hypot(e.clientX - from.x, e.clientY - from.y) > STILL) return;
     const at = pointIn(svg.current, e);
-    const page = Math.max(
-      0,
-      offsets.findLastIndex((o) => at.x >= o),
-    );
     const carried = picked
       ? ({ is: 'sticker', piece: picked } as const)
       : ({ is: 'item', key: item as string, title: '' } as const);
-    layWhere(now, carried, { page, x: at.x - (offsets[page] ?? 0), y: at.y });
+    layWhere(now, carried, onPage(offsets, at));
   };
   const paper = (e: PointerEvent) => {
     const { picked, item } = store.getState();

@@ -8,7 +8,7 @@ import { symbolId } from '../../sticker/symbol-id';
 import { pointIn } from '../../drag/point-in';
 import { useWhole } from '../board/use-whole';
 import { useSpreadStore } from '../store';
-import { layWhere } from './lay-where';
+import { layWhere, onPage } from './lay-where';
 import { putDown, useCarrying } from './use-carry';
 
 /** What is carried, at the book's own scale; let go over the book it is laid, elsewhere it goes back. */
@@ -36,11 +36,7 @@ export function Carried({ board }: { board: RefObject<HTMLElement | null> }) {
     const svg = board.current?.querySelector<SVGSVGElement>('[data-testid="board"]') ?? null;
     if (!svg?.contains(document.elementFromPoint(dropped.x, dropped.y))) return;
     const at = pointIn(svg, { clientX: dropped.x, clientY: dropped.y });
-    const page = Math.max(
-      0,
-      offsets.findLastIndex((o) => at.x >= o),
-    );
-    layWhere(store.getState(), carried, { page, x: at.x - (offsets[page] ?? 0), y: at.y });
+    layWhere(store.getState(), carried, onPage(offsets, at));
   }, [carried, dropped, board, store, offsets]);
   if (!carried) return null;
   const drawn = board.current?.querySelector('svg');

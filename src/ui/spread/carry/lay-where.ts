@@ -33,6 +33,15 @@ export interface PointOnPage {
   readonly y: number;
 }
 
+/** A point of the drawing as one of its page. @param offsets where each page begins in it, mm */
+export function onPage(offsets: readonly number[], { x, y }: { readonly x: number; readonly y: number }): PointOnPage {
+  const page = Math.max(
+    0,
+    offsets.findLastIndex((o) => x >= o),
+  );
+  return { page, x: x - (offsets[page] ?? 0), y };
+}
+
 const NOT_HERE = 'It cannot be laid there: none of it is left, or it may not be cut to fit.';
 const NO_DAY = 'Drop it on a day of the book.';
 const NO_ROOM = 'It does not fit into that day as it is. Other places for it are offered beside the book.';
