@@ -182,7 +182,7 @@ test('a kit that is stored is corrected: lines, counts, washi, a stash split off
   await page.getByLabel('Stash', { exact: true }).fill('sea drawer');
   await page.getByLabel('CL-3, to the stash').fill('3');
   await page.getByRole('button', { name: 'Move them' }).click();
-  await expect(page.getByRole('link', { name: /Sea Drawer/ })).toContainText('3 of 3 whole');
+  await expect(page.getByRole('link', { name: /sea drawer/ })).toContainText('3 of 3 whole');
 
   await page.getByRole('tab', { name: 'Its card' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Low tide');
@@ -196,7 +196,7 @@ test('a kit that is stored is corrected: lines, counts, washi, a stash split off
     await expect(page.getByText('saved', { exact: true })).toBeVisible();
   }
   await expect(own).toContainText('287 of 287 whole');
-  await expect(page.getByRole('link', { name: /Sea Drawer/ })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: /sea drawer/ })).toHaveCount(0);
   expect(complaints).toEqual([]);
 });
 

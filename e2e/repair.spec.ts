@@ -23,7 +23,8 @@ test('a finding is taken away by one action, another is wanted so and stays so',
   await page.getByRole('tab', { name: /Findings/ }).click();
   const aside = page
     .getByTestId('findings')
-    .getByRole('button', { name: /F1 .*quarter box stands/ })
+    .locator('[data-rule=F1]')
+    .filter({ hasText: /quarter box .*is .* out of its column/ })
     .first();
   await aside.click();
   await page.getByTestId('remedy').first().click();
@@ -31,7 +32,10 @@ test('a finding is taken away by one action, another is wanted so and stays so',
   await expect(aside).toHaveCount(0);
   await expect(page.getByRole('alert').filter({ hasText: /^Move|^Trim|^Swap/ })).toBeVisible();
 
-  const rest = page.getByTestId('findings').getByRole('button', { name: /B1.*Left page/ });
+  const rest = page
+    .getByTestId('findings')
+    .locator('[data-rule=B1]')
+    .filter({ hasText: /^Left page/ });
   await page.getByTestId('ordinary').click();
   await rest.click();
   await page.getByRole('button', { name: 'I want it so' }).click();
@@ -145,7 +149,10 @@ test('a color of the week is changed, places are kept for what is written in lat
 
   await page.getByRole('tab', { name: /Findings/ }).click();
   await page.getByRole('button', { name: /^Base/ }).click();
-  const tape = page.getByTestId('findings').getByRole('button', { name: /B1.*Left page/ });
+  const tape = page
+    .getByTestId('findings')
+    .locator('[data-rule=B1]')
+    .filter({ hasText: /^Left page/ });
   await page.getByTestId('ordinary').click();
   await tape.click();
   await page.getByTestId('remedy').filter({ hasText: 'It is whited out' }).click();

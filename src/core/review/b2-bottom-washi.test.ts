@@ -39,7 +39,7 @@ it('speaks of one strip once: of what is bare before what hangs over', () => {
   ]);
 });
 it('speaks of a strip that is too tall', () =>
-  speaksOnly('B2', c, [strip({}), right], [strip({ h: 13.7 }), right], /stands 1\/16 in over its strip/));
+  speaksOnly('B2', c, [strip({}), right], [strip({ h: 13.7 }), right], /is 1\/16 in over its strip/));
 it('speaks of a page without washi, unless none is wanted', () => {
   expect(found('B2', c, [strip({})])[0]?.message).toContain('The right page’s bottom strip is bare');
   expect(found('B2', context({ kit: c.kit, options: { bottomWashi: 'none' } }), [])).toEqual([]);

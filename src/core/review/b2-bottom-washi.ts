@@ -119,7 +119,7 @@ function say({ about, page }: Found, voice: Voice): Said {
       };
     case 'over':
       return {
-        message: `${where}’s bottom washi stands ${mm(voice, about.mm)} over its strip${about.across ? ', toward the binding or the page’s edge' : ''}.`,
+        message: `${where}’s bottom washi is ${mm(voice, about.mm)} over its strip${about.across ? ', toward the binding or the page’s edge' : ''}.`,
         remedy: `Trim ${mm(voice, about.mm)} off its ${about.across ? 'length' : 'height'}.`,
       };
   }

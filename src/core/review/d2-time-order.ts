@@ -178,12 +178,12 @@ function say({ about }: Found, voice: Voice): Said {
       };
     case 'out of order':
       return {
-        message: `${day}: ${title} ${first} stands ${mm(voice, about.mm)} above ${other} ${second}.`,
+        message: `${day}: ${title} ${first} is ${mm(voice, about.mm)} above ${other} ${second}.`,
         remedy: 'Change their places.',
       };
     case 'off its hour':
       return {
-        message: `${title} stands ${mm(voice, about.mm)} ${about.below ? 'below' : 'above'} its hour, ${time}, and there is room nearer to it.`,
+        message: `${title} is ${mm(voice, about.mm)} ${about.below ? 'below' : 'above'} its hour, ${time}, and there is room nearer to it.`,
         remedy: 'Move it nearer to its hour.',
       };
     case 'says another time':

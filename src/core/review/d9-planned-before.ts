@@ -45,7 +45,7 @@ function say({ about: { demands, days } }: Found, voice: Voice): Said {
       ? 'that day itself, 0 days ahead'
       : `${dayName(voice, stands)}, ${counted(stands - due, 'day')} too late`;
   return {
-    message: `“${titleOf(voice, demands[0])}” is due on ${dayName(voice, due)} and stands on ${where}.`,
+    message: `“${titleOf(voice, demands[0])}” is due on ${dayName(voice, due)} and planned for ${where}.`,
     remedy: `Move it to ${dayName(voice, Math.max(0, due - 1))} or earlier.`,
   };
 }

@@ -25,7 +25,7 @@ describe('D2', () => {
     const bins = { uid: 'bins', key: 'bins', title: 'bins', kind: 'chore', part: 'evening' } as const;
     const of = (more: object) => at(demand({ uid: 'a', title: 'vet', start: 720 }), demand({ ...bins, ...more }));
     const laid = [vet({ text: '12p vet', y: 90 }), carries('bins', { id: 'b', copy: 3, y: 60 })];
-    expect(found('D2', of({}), laid)[0]?.message).toMatch(/“bins” in the evening stands 1 3\/16 in above “vet” at 12p/);
+    expect(found('D2', of({}), laid)[0]?.message).toMatch(/“bins” in the evening is 1 3\/16 in above “vet” at 12p/);
     expect(found('D2', of({ part: 'day' }), laid)).toEqual([]);
     expect(found('D2', of({ list: 'to do', kind: 'to-do' }), laid)).toEqual([]);
     expect(found('D2', of({ part: 'morning' }), laid)).toEqual([]);
@@ -33,7 +33,7 @@ describe('D2', () => {
   it('is silent on items in time order', () => expect(found('D2', c, [vet(), choir()])).toEqual([]));
   it('speaks of two in the wrong order', () =>
     expect(found('D2', c, [vet({ y: 90 }), choir({ y: 60 })])[0]?.message).toBe(
-      'Monday: “choir” at 7:30p stands 1 3/16 in above “vet” at 10a.',
+      'Monday: “choir” at 7:30p is 1 3/16 in above “vet” at 10a.',
     ));
   it('speaks of one in another day’s column', () =>
     expect(found('D2', c, [vet({ day: 1, x: 86.2 }), choir()])[0]?.message).toContain(

@@ -4,7 +4,7 @@ import { speaksOnly } from '../../../tests/rules';
 const c = context({ kit: kitOf(piece({ count: 9 })) });
 
 it('speaks of a piece that leaves its column, with the millimeters', () => {
-  speaksOnly('F1', c, [placement()], [placement({ x: 48.1 })], /stands 1\/16 in out of its column, on its right/);
+  speaksOnly('F1', c, [placement()], [placement({ x: 48.1 })], /is 1\/16 in out of its column, on its right/);
 });
 it('speaks of the binding and of the page’s edge as a stop', () => {
   expect(found('F1', c, [placement({ x: 132, day: null })])[0]).toMatchObject({

@@ -171,7 +171,7 @@ function say({ about, placements: [id, other] }: Found, voice: Voice): Said {
       };
     default:
       return {
-        message: `${sentence(pieceName(voice, id))} stands ${by} ${WHERE[about.is]}, on its ${about.edge}.`,
+        message: `${sentence(pieceName(voice, id))} is ${by} ${WHERE[about.is]}, on its ${about.edge}.`,
         remedy: `Trim ${by} off its ${about.edge}, or move it.`,
       };
   }

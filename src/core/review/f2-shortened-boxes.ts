@@ -50,7 +50,7 @@ function say({ about }: Found, voice: Voice): Said {
   const day = dayName(voice, about.days[0]);
   return about.is === 'aside'
     ? {
-        message: `The halves of ${day}’s shortened box stand ${mm(voice, about.mm)} aside of each other.`,
+        message: `The halves of ${day}’s shortened box are ${mm(voice, about.mm)} out of line.`,
         remedy: 'Lay both on one edge.',
       }
     : {

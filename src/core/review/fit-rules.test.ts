@@ -78,7 +78,7 @@ describe('F2', () => {
     expect(found('F2', c, halves('P'))[0]?.message).toBe(
       'Monday’s full box is cut in two and overlapped by 5/16 in, through its picture of a heron.',
     );
-    expect(found('F2', c, halves('B', 2))[0]?.message).toContain('stand 1/16 in aside');
+    expect(found('F2', c, halves('B', 2))[0]?.message).toContain('are 1/16 in out of line');
   });
 });
 

@@ -71,7 +71,7 @@ function say({ about, placements }: Found, voice: Voice): Said {
         remedy: 'Take both parts of one design.',
       }
     : {
-        message: `${list} stands in two parts, ${mm(voice, about.mm)} ${about.over ? 'over each other' : 'apart'}.`,
+        message: `${list} is in two parts, ${mm(voice, about.mm)} ${about.over ? 'over each other' : 'apart'}.`,
         remedy: 'Lay them edge to edge.',
       };
 }

@@ -71,10 +71,10 @@ it('D9 speaks of work that stands on its due day or after it', () => {
     });
   expect(found('D9', due(2), [])).toEqual([]);
   expect(found('D9', due(3), [])[0]?.message).toBe(
-    '“form” is due on Thursday and stands on that day itself, 0 days ahead.',
+    '“form” is due on Thursday and planned for that day itself, 0 days ahead.',
   );
   expect(found('D9', due(5), [])[0]?.message).toBe(
-    '“form” is due on Thursday and stands on Saturday, 2 days too late.',
+    '“form” is due on Thursday and planned for Saturday, 2 days too late.',
   );
 });
 

@@ -44,7 +44,7 @@ describe('L2', () => {
       /two designs, white checklist and .* checklist\.$/,
     );
     expect(found('L2', c, [upper, lower({ y: 112 })])[0]?.message).toBe(
-      'Monday’s list “to do” stands in two parts, 3/16 in apart.',
+      'Monday’s list “to do” is in two parts, 3/16 in apart.',
     );
   });
 });

@@ -42,7 +42,7 @@ export function CameUpDialog({
           }}
         />
       </div>
-      {elsewhere && <Alert severity="info">It is of another week, and stands in the agenda now.</Alert>}
+      {elsewhere && <Alert severity="info">It is of another week, and is in the agenda now.</Alert>}
       {came && (
         <Found
           title={came.demand.title}

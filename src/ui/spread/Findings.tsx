@@ -15,6 +15,7 @@ import { findingKey } from '../../core/review/wave';
 import { GLASS } from '../theme';
 import { stepOf, useReview, useVoice } from './review-context';
 import { useSpread } from './store';
+import { useGlimpse } from './use-glimpse';
 import { stopped } from './store/messages';
 import { Hint } from '../Hint';
 
@@ -59,6 +60,7 @@ export function Findings() {
             <ButtonBase
               onClick={() => show(chosen ? null : f)}
               aria-pressed={chosen}
+              data-rule={f.rule}
               sx={{ display: 'block', textAlign: 'left', p: 1.25, width: '100%', borderRadius: 2 }}
             >
               <Typography
@@ -122,6 +124,7 @@ function Ordinary({ finding: f }: { finding: Finding }) {
       <ButtonBase
         onClick={() => show(chosen ? null : f)}
         aria-pressed={chosen}
+        data-rule={f.rule}
         sx={{ display: 'block', textAlign: 'left', p: 1.25, width: '100%', borderRadius: 2 }}
       >
         <Typography variant="body2" title={f.rule} sx={{ overflowWrap: 'anywhere' }}>
@@ -141,6 +144,7 @@ function Remedies({ finding, byHand }: { finding: Finding; byHand: string }) {
   const remediesOf = useSpread((s) => s.remediesOf);
   const apply = useSpread((s) => s.remedy);
   const setGlimpse = useSpread((s) => s.setGlimpse);
+  const glimpse = useGlimpse();
   const wave = useSpread((s) => s.wave);
   const voice = useVoice();
   const [remedies, setRemedies] = useState<readonly Remedy[] | null>(null);
@@ -179,10 +183,7 @@ function Remedies({ finding, byHand }: { finding: Finding; byHand: string }) {
             setGlimpse(null);
             apply(r);
           }}
-          onMouseEnter={() => setGlimpse(r.change)}
-          onMouseLeave={() => setGlimpse(null)}
-          onFocus={() => setGlimpse(r.change)}
-          onBlur={() => setGlimpse(null)}
+          {...glimpse(r.change)}
           sx={{
             textAlign: 'left',
             lineHeight: 1.3,

@@ -1,23 +1,23 @@
 import ButtonBase from '@mui/material/ButtonBase';
 import type { ReactNode } from 'react';
+import type { Change } from '../../../core/edit/change';
 import { GLASS } from '../../theme';
+import { useGlimpse } from '../use-glimpse';
 
 /** One of several ways on, which the book shows while the pointer or the focus is on it. */
 export function Choice(props: {
   onTake: () => void;
-  onLook: (on: boolean) => void;
+  change: Change | null;
   testId?: string;
   label?: string;
   children: ReactNode;
 }) {
-  const { onTake, onLook, testId, label, children } = props;
+  const { onTake, change, testId, label, children } = props;
+  const glimpse = useGlimpse();
   return (
     <ButtonBase
       onClick={onTake}
-      onMouseEnter={() => onLook(true)}
-      onMouseLeave={() => onLook(false)}
-      onFocus={() => onLook(true)}
-      onBlur={() => onLook(false)}
+      {...glimpse(change)}
       {...(testId ? { 'data-testid': testId } : {})}
       {...(label ? { 'aria-label': label } : {})}
       sx={{

@@ -25,7 +25,6 @@ export function ItemInHand({ demand }: { demand: Demand }) {
   const offers = useSpread((s) => s.offers);
   const edit = useSpread((s) => s.edit);
   const select = useSpread((s) => s.select);
-  const setGlimpse = useSpread((s) => s.setGlimpse);
   const { view } = useReview();
   const voice = useVoice();
   const sayOffer = useSayOffer();
@@ -59,7 +58,7 @@ export function ItemInHand({ demand }: { demand: Demand }) {
               edit(o.change);
               select(o.base?.id ?? null);
             }}
-            onLook={(on) => setGlimpse(on ? o.change : null)}
+            change={o.change}
           >
             {piece && <Picture piece={piece} size={38} />}
             <span>{sayOffer(o)}</span>

@@ -18,7 +18,6 @@ export function PickedInHand({ piece }: { piece: Piece }) {
   const placements = useSpread((s) => s.placements);
   const edit = useSpread((s) => s.edit);
   const select = useSpread((s) => s.select);
-  const setGlimpse = useSpread((s) => s.setGlimpse);
   const spots = useMemo(() => spotsFor(context, placements, piece), [context, placements, piece]);
   const { unit } = context.book;
   return (
@@ -48,7 +47,7 @@ export function PickedInHand({ piece }: { piece: Piece }) {
               edit(change);
               select(change?.after.at(-1)?.id ?? null);
             }}
-            onLook={(on) => setGlimpse(on ? change : null)}
+            change={change}
           >
             {spot.say}
           </Choice>

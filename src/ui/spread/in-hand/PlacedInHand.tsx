@@ -30,6 +30,7 @@ import { counted, sentence } from '../../../core/spread/voice';
 import { shortDay } from '../../../core/week/day-names';
 import { GLASS } from '../../theme';
 import { useSpread } from '../store';
+import { useGlimpse } from '../use-glimpse';
 import { looksName } from '../../../core/spread/looks-name';
 import { Picture } from './Picture';
 import { Scissors } from './Scissors';
@@ -149,7 +150,7 @@ function Room({ placement: p }: { placement: Placement }) {
   const context = useSpread((s) => s.context);
   const placements = useSpread((s) => s.placements);
   const edit = useSpread((s) => s.edit);
-  const setGlimpse = useSpread((s) => s.setGlimpse);
+  const glimpse = useGlimpse();
   const room = useMemo(
     () => (p.layer === 0 ? makeRoom(context, placements, p.id) : null),
     [context, placements, p.id, p.layer],
@@ -162,13 +163,7 @@ function Room({ placement: p }: { placement: Placement }) {
     () => [0, 1, 2, 3, 4, 5, 6].map((day) => copyTo(context, placements, p.id, day)),
     [context, placements, p.id],
   );
-  const looks = (change: Change) => ({
-    onClick: () => edit(change),
-    onMouseEnter: () => setGlimpse(change),
-    onMouseLeave: () => setGlimpse(null),
-    onFocus: () => setGlimpse(change),
-    onBlur: () => setGlimpse(null),
-  });
+  const looks = (change: Change) => ({ onClick: () => edit(change), ...glimpse(change) });
   return (
     <>
       {room && (

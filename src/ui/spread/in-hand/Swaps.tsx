@@ -9,6 +9,7 @@ import { pieceKey } from '../../../core/kit/kit';
 import type { Placement } from '../../../core/spread/placement';
 import { GLASS } from '../../theme';
 import { useSpread } from '../store';
+import { useGlimpse } from '../use-glimpse';
 import { looksName } from '../../../core/spread/looks-name';
 import { Picture } from './Picture';
 
@@ -19,7 +20,7 @@ export function Swaps({ placement: p, sticker }: { placement: Placement; sticker
   const context = useSpread((s) => s.context);
   const placements = useSpread((s) => s.placements);
   const edit = useSpread((s) => s.edit);
-  const setGlimpse = useSpread((s) => s.setGlimpse);
+  const glimpse = useGlimpse();
   const swaps = useMemo(() => swapsFor(context, placements, p.id).slice(0, MOST), [context, placements, p.id]);
   const says = p.locked
     ? sticker
@@ -45,10 +46,7 @@ export function Swaps({ placement: p, sticker }: { placement: Placement; sticker
                 data-testid="swap"
                 aria-label={`Swap for ${looksName(other)}, ${left} left`}
                 onClick={() => edit(change)}
-                onMouseEnter={() => setGlimpse(change)}
-                onMouseLeave={() => setGlimpse(null)}
-                onFocus={() => setGlimpse(change)}
-                onBlur={() => setGlimpse(null)}
+                {...glimpse(change)}
                 sx={{
                   flexDirection: 'column',
                   justifyContent: 'space-between',

@@ -17,7 +17,6 @@ export function Wishes({ placement: p }: { placement: Placement }) {
   const context = useSpread((s) => s.context);
   const placements = useSpread((s) => s.placements);
   const edit = useSpread((s) => s.edit);
-  const setGlimpse = useSpread((s) => s.setGlimpse);
   const wishes = useMemo(() => wishesFor(context, placements, p.id).slice(0, MOST), [context, placements, p.id]);
   if (!wishes.length || p.locked) return null;
   return (
@@ -28,12 +27,7 @@ export function Wishes({ placement: p }: { placement: Placement }) {
       {wishes.map(({ demand }) => {
         const change = serve(context, placements, p.id, demand.key);
         return (
-          <Choice
-            key={demand.key}
-            onTake={() => edit(change)}
-            onLook={(on) => setGlimpse(on ? change : null)}
-            testId="wish"
-          >
+          <Choice key={demand.key} onTake={() => edit(change)} change={change} testId="wish">
             {demand.day === p.day ? '' : `${shortDay(context.week.days[demand.day] as string)}: `}
             {writtenText(demand).slice(0, 60)}
           </Choice>
