@@ -66,16 +66,18 @@ test('every screen has each act in reach at three widths, and says things as peo
   await openWeek(page, hobnail, /^Next week/);
   await arrangeWeek(page);
   const { pathname: spread } = new URL(page.url());
-  const screens = ['/', '/week', '/agenda', '/kits', '/books', spread, `${spread}/bench`, `${spread}/finish`];
+  const screens = ['/', '/week', '/agenda', '/kits', '/books', spread, `${spread}/bench`, `${spread}/share`];
+  const make = `/make?spread=${spread.split('/').at(-1)}`;
   for (const [width, height] of [
     [1280, 800],
     [820, 1180],
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height });
-    for (const screen of [...screens, '/log', '/log/kits', '/settings', '/scan', '/make', '/leftovers']) {
+    for (const screen of [...screens, '/log', '/log/kits', '/settings', '/scan', make, '/leftovers']) {
       await page.goto(`${hobnail.url}${screen}`);
       await page.getByRole('navigation').first().waitFor();
+      await expect(page.getByText('There is no such page'), screen).toHaveCount(0);
       await expect(async () => expect(await faultsOf(page), `${screen} at ${width}`).toEqual([])).toPass({
         timeout: 5000,
       });

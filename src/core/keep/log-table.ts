@@ -9,6 +9,8 @@ export interface LogTable {
   readonly rows: readonly (readonly (string | number)[])[];
   /** the color that a column is about, by its name */
   readonly swatches?: readonly (readonly [column: string, color: string])[];
+  /** columns of money */
+  readonly money?: readonly string[];
   /** said where it has no rows */
   readonly nothing: string;
 }

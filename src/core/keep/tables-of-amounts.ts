@@ -7,13 +7,16 @@ import { rounded } from './log-table';
 /** Hours or money, week by week, by name and in all. */
 export function tableOfAmounts(
   records: readonly DayRecord[],
-  told: Pick<LogTable, 'name' | 'title' | 'nothing'>,
+  told: Pick<LogTable, 'name' | 'title' | 'nothing'> & { readonly isMoney?: boolean },
   weekStart?: WeekStart,
 ): LogTable {
   const { weeks, names, of } = byWeekAndName(records, weekStart);
+  const { isMoney, ...table } = told;
+  const columns = [...names, 'in all'];
   return {
-    ...told,
-    columns: ['week', ...names, 'in all'],
+    ...table,
+    columns: ['week', ...columns],
+    ...(isMoney ? { money: columns } : {}),
     rows: weeks.map((week) => {
       const amounts = names.map((name) => of(week, name));
       return [week, ...[...amounts, amounts.reduce((a, b) => a + b, 0)].map((n) => rounded(n, 2))];

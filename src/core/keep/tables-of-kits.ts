@@ -71,6 +71,7 @@ export function tablesOfKits(
       name: 'cost-by-week',
       title: 'What each week took',
       columns: ['week', 'kits', 'stickers', 'cost'],
+      money: ['cost'],
       rows: [...byWeek]
         .sort(([a], [b]) => (a < b ? -1 : 1))
         .map(([week, w]) => [week, w.kits.join(', '), w.stickers, w.cost > 0 ? rounded(w.cost, 2) : '']),
@@ -80,6 +81,7 @@ export function tablesOfKits(
       name: 'kits',
       title: 'Kits',
       columns: ['kit', 'price', 'weeks', 'stickers', 'used', 'left', 'used, %', 'cost a week'],
+      money: ['price', 'cost a week'],
       rows: [...total]
         .filter(([kit]) => used.has(kit) || !known.get(kit)?.stash)
         .map(([kit, { count, used: gone }]) => {

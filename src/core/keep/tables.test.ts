@@ -45,7 +45,8 @@ it('amounts by week add up to what was written down, to the cent', () => {
   const records = Array.from({ length: 90 }, (_, i) =>
     record(`2027-0${1 + (i % 3)}-${String(1 + (i % 28)).padStart(2, '0')}`, 'spending', ['food', 'house'][i % 2]!, 0.1 * i),
   ); // prettier-ignore
-  const table = tableOfAmounts(records, { name: 'spending', title: 'Spending', nothing: '' });
+  const table = tableOfAmounts(records, { name: 'spending', title: 'Spending', nothing: '', isMoney: true });
+  expect(table.money).toEqual(table.columns.slice(1));
   expect(rounded(sum(columnOf(table, 'in all')), 2)).toBeCloseTo(sum(records.map((r) => r.amount)), 1);
   for (const row of table.rows) expect(row[3]).toBeCloseTo(Number(row[1]) + Number(row[2]), 2);
 });

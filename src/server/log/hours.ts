@@ -26,6 +26,7 @@ export const hours: LogRoom = {
         {
           name: 'spending',
           title: 'Spending',
+          isMoney: true,
           nothing: 'No spending is written down yet.',
         },
         weekStart,

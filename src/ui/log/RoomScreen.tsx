@@ -10,9 +10,10 @@ import { useMemo, useState } from 'react';
 import type { LogTable } from '../../core/keep/log-table';
 import type { RoomPage } from '../../server/log/load-room';
 import { Chart } from '../Chart';
+import { useOwnWays } from '../own-ways';
 import { GLASS } from '../theme';
 import { chartOf } from './charts';
-import { saidCell } from './said-cell';
+import { currencyOf, saidCell } from './said-cell';
 
 /** Rows shown at first. */
 const SOME = 12;
@@ -81,7 +82,8 @@ export function RoomScreen({ room }: { room: RoomPage }) {
 }
 
 function TableCard({ table, room }: { table: LogTable; room: RoomPage }) {
-  const options = useMemo(() => chartOf(table), [table]);
+  const { currency } = useOwnWays();
+  const options = useMemo(() => chartOf(table, currency), [table, currency]);
   const file = `/log/${room.name}/csv?${new URLSearchParams({
     table: table.name,
     year: room.year ?? 'all',
@@ -113,6 +115,7 @@ function Rows({ table }: { table: LogTable }) {
   const [all, setAll] = useState(false);
   const rows = useMemo(() => sorted(table, sorting), [table, sorting]);
   const shown = all ? rows : rows.slice(0, SOME);
+  const { currency } = useOwnWays();
   const swatches = new Map(table.swatches);
   return (
     <Box sx={{ overflowX: 'auto', mt: 1 }} tabIndex={0} role="group" aria-label={`${table.title}, table`}>
@@ -179,7 +182,7 @@ function Rows({ table }: { table: LogTable }) {
             <tr key={r}>
               {row.map((cell, i) => (
                 <td key={i} className={isNumber(table, i) ? 'number' : ''}>
-                  {saidCell(cell)}
+                  {saidCell(cell, currencyOf(table, table.columns[i] ?? '', currency))}
                 </td>
               ))}
             </tr>

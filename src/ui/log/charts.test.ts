@@ -17,6 +17,15 @@ describe('a chart draws what its table says', () => {
       { name: 'in all', data: [10, 4] },
     ]);
   });
+  it('money with its sign on the axis, hours without', () => {
+    const axis = (t: LogTable) => {
+      const { yaxis } = chartOf(t, '€') as { yaxis: { labels: { formatter?: (n: number) => string } } };
+      return yaxis.labels.formatter?.(4);
+    };
+    const rows = [['2027-W05', 2.5]] as const;
+    expect(axis({ ...table('spending', ['week', 'seeds'], ...rows), money: ['seeds'] })).toBe('€4.00');
+    expect(axis(table('hours', ['week', 'ferry'], ...rows))).toBeUndefined();
+  });
   it('each line with dashes of its own, so that it is told without color', () => {
     const names = ['a', 'b', 'c', 'd'];
     const options = chartOf(table('spending', ['week', ...names], ['2027-W05', 1, 2, 3, 4]))!;

@@ -4,7 +4,7 @@ import { columnOf } from '../../core/keep/log-table';
 import { longDate } from '../../core/week/day-names';
 import { daysOfWeek, isWeekName } from '../../core/week/week';
 import { GLASS } from '../theme';
-import { saidCell } from './said-cell';
+import { currencyOf, saidCell } from './said-cell';
 
 /** Tells series apart without color: each line has dashes of its own. */
 const DASHES = [0, 7, 3, 10, 5, 12, 2];
@@ -28,8 +28,9 @@ const HEAT = [
   { from: 7, to: 7, color: GLASS.bottle, foreColor: '#fff' },
 ];
 
-/** Lines over the weeks, one for each column of numbers. */
-function lines(table: LogTable, columns: readonly string[]): ApexOptions {
+/** Lines over the weeks, one for each column of numbers; money bears the owner's sign. */
+function lines(table: LogTable, columns: readonly string[], currency = ''): ApexOptions {
+  const sign = currencyOf(table, columns[0] ?? '', currency);
   return {
     chart: { type: 'line', height: 240 },
     series: columns.map((name) => ({ name, data: columnOf(table, name) })),
@@ -39,7 +40,10 @@ function lines(table: LogTable, columns: readonly string[]): ApexOptions {
     legend: { show: true, position: 'top', horizontalAlign: 'left' },
     grid: { padding: { top: 0 } },
     xaxis: { ...AXIS, categories: first(table).map(short), tickAmount: Math.min(12, table.rows.length) },
-    yaxis: { ...AXIS, min: 0 },
+    yaxis: {
+      labels: { ...AXIS.labels, ...(sign === null ? {} : { formatter: (n: number) => String(saidCell(n, sign)) }) },
+      min: 0,
+    },
   };
 }
 
@@ -77,7 +81,7 @@ function heat(table: LogTable): ApexOptions {
 }
 
 /** The chart of a table, where one would rather look than read; null: it is only read. */
-export function chartOf(table: LogTable): ApexOptions | null {
+export function chartOf(table: LogTable, currency = ''): ApexOptions | null {
   if (!table.rows.length) return null;
   const numbers = table.columns.slice(1).filter((c) => c !== 'in all');
   switch (table.name) {
@@ -85,14 +89,14 @@ export function chartOf(table: LogTable): ApexOptions | null {
       return heat(table);
     case 'hours':
     case 'spending':
-      return lines(table, table.columns.slice(1));
+      return lines(table, table.columns.slice(1), currency);
     case 'items-by-week':
       return lines(table, ['items', 'done', 'moved']);
     case 'items-by-day':
       return turnedTable(table);
     case 'cost-by-week':
       // without a price there is no cost to look at
-      return lines(table, columnOf(table, 'cost').some((cost) => cost > 0) ? ['cost'] : ['stickers']);
+      return lines(table, columnOf(table, 'cost').some((cost) => cost > 0) ? ['cost'] : ['stickers'], currency);
     case 'kinds':
       return bars(table, 'used');
     case 'white-space':

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { money } from '../../core/manner/own-ways';
 import type { ThisWeek } from '../../server/this-week';
 import { GLASS } from '../theme';
 import { Part } from './Part';
@@ -20,11 +21,7 @@ const shown = (amount: number): string => String(Math.round(amount * 100) / 100)
 export function Amounts({ data, day, records }: { data: ThisWeek; day: string; records: Records }) {
   const { hours, spending, currency } = data.habits;
   const total = (what: 'hours' | 'spending') =>
-    shown(
-      records.all
-        .filter((r) => r.what === what && data.week.days.includes(r.day))
-        .reduce((sum, r) => sum + r.amount, 0),
-    );
+    records.all.filter((r) => r.what === what && data.week.days.includes(r.day)).reduce((sum, r) => sum + r.amount, 0);
   return (
     <Part name="Hours and spending">
       <Box
@@ -38,16 +35,13 @@ export function Amounts({ data, day, records }: { data: ThisWeek; day: string; r
           {hours.map((name) => (
             <Hours key={name} name={name} day={day} records={records} />
           ))}
-          <Sum>week: {total('hours')} h</Sum>
+          <Sum>week: {shown(total('hours'))} h</Sum>
         </Box>
         <Box role="group" aria-label="Spending">
           {spending.map((name) => (
             <Spent key={name} name={name} day={day} records={records} currency={currency} />
           ))}
-          <Sum>
-            week: {currency}
-            {total('spending')}
-          </Sum>
+          <Sum>week: {money(currency, total('spending'))}</Sum>
         </Box>
       </Box>
     </Part>
