@@ -119,6 +119,7 @@ export function MakeScreen({ spread, missing, blanks, cutter }: MakeProps) {
           flex: 1,
           display: 'grid',
           gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
+          alignContent: { xs: 'start', lg: 'stretch' },
           gap: 3,
           p: { xs: 2, md: 3 },
         }}
