@@ -7,6 +7,7 @@ import { removePiece } from '../core/edit/remove';
 import { swapPiece, swapsFor } from '../core/edit/swap';
 import { contextFrom } from '../core/spread/context';
 import type { Placement } from '../core/spread/placement';
+import { weekRhythm } from '../core/spread/week-rhythm';
 import type { Database } from '../db/database';
 import { listLikes } from '../db/likes';
 import { peelsOf } from '../db/sticker-facts';
@@ -103,12 +104,15 @@ describe('an edit', () => {
     expect((await spreadNow(id)).history.undo).toMatchObject({ do: 'take off' });
   });
 
-  it('knows how high the boxes of the weeks before stand, the newest first (E4)', async () => {
+  it('knows how high the boxes of the weeks before stand and how bold they are, the newest first (E4)', async () => {
     const first = await layWeek(db);
     const later = await beginWeek('2027-W07');
-    const heights = (await spreadNow(later)).context.boxesBefore;
-    expect(heights).toHaveLength(1);
-    expect(heights?.[0]?.filter((h) => h !== null).length).toBeGreaterThan(3);
+    const { boxesBefore, kit } = (await spreadNow(later)).context;
+    expect(boxesBefore).toHaveLength(1);
+    expect(boxesBefore?.[0]?.heights.filter((h) => h !== null).length).toBeGreaterThan(3);
+    const { book } = (await spreadNow(first)).context;
+    const colorOf = (p: Placement) => kit.pieces.find((piece) => piece.code === p.code)?.color;
+    expect(boxesBefore?.[0]).toEqual(weekRhythm(book, await placementsOf(db, first), colorOf));
     expect((await spreadNow(first)).context.boxesBefore).toEqual([]);
   });
 

@@ -1,5 +1,8 @@
-import type { Heights } from '../core/spread/week-rhythm';
-import { boxHeights } from '../core/spread/week-rhythm';
+import type { Hex } from '../core/color/color';
+import { pieceKey } from '../core/kit/kit';
+import type { Placement } from '../core/spread/placement';
+import type { WeekRhythm } from '../core/spread/week-rhythm';
+import { weekRhythm } from '../core/spread/week-rhythm';
 import { findBook } from '../db/books';
 import type { Database } from '../db/database';
 import { placementsOf } from '../db/placements';
@@ -7,8 +10,8 @@ import { placementsOf } from '../db/placements';
 /** So many weeks back a rhythm is remembered. */
 const WEEKS = 3;
 
-/** How high the boxes of the weeks before one stand, the newest first (handbook E4). */
-export async function boxesBefore(db: Database, week: string): Promise<Heights[]> {
+/** How high the boxes of the weeks before one stand and how bold they are, the newest first (handbook E4). */
+export async function boxesBefore(db: Database, week: string): Promise<WeekRhythm[]> {
   const spreads = await db
     .selectFrom('spread')
     .select(['id', 'book_id'])
@@ -16,11 +19,23 @@ export async function boxesBefore(db: Database, week: string): Promise<Heights[]
     .orderBy('week', 'desc')
     .limit(WEEKS)
     .execute();
-  const heights = await Promise.all(
+  const rhythms = await Promise.all(
     spreads.map(async ({ id, book_id }) => {
       const [book, placements] = await Promise.all([findBook(db, book_id), placementsOf(db, id)]);
-      return book ? boxHeights(book, placements) : [];
+      if (!book) return null;
+      const colors = await colorsOf(
+        db,
+        placements.filter((p) => p.role === 'box'),
+      );
+      return weekRhythm(book, placements, (p) => colors.get(pieceKey(p)));
     }),
   );
-  return heights.filter((h) => h.some((height) => height !== null));
+  return rhythms.filter((r) => r?.heights.some((height) => height !== null)) as WeekRhythm[];
+}
+
+/** The colors of the designs of some placements, by `pieceKey`. */
+async function colorsOf(db: Database, placements: readonly Placement[]): Promise<Map<string, Hex>> {
+  const codes = [...new Set(placements.map((p) => p.code))];
+  const rows = await db.selectFrom('piece').select(['kit_id', 'code', 'color']).where('code', 'in', codes).execute();
+  return new Map(rows.map((r) => [pieceKey({ kit: r.kit_id, code: r.code }), r.color]));
 }

@@ -11,9 +11,11 @@ import type { Piece } from '../../src/core/kit/kit';
 import type { Kind } from '../../src/core/kit/kinds';
 import type { Rect } from '../../src/core/measure/rect';
 import { bottom, intersect, unionArea } from '../../src/core/measure/rect';
+import { handAt, textFits } from '../../src/core/measure/hand';
+import { meaningsOf } from '../../src/core/week/meaning';
 import { Draft } from '../../src/core/spread/draft';
 import type { Context, Placement } from '../../src/core/spread/placement';
-import { footprint, isWriting, pieceIndex } from '../../src/core/spread/placement';
+import { footprint, isWriting, matchDemands, pieceIndex } from '../../src/core/spread/placement';
 import { context, weekWith } from '../fixtures';
 import { KIT_SORTS } from '../kit-sorts';
 import { strangersBook } from '../strangers/books';
@@ -49,6 +51,9 @@ export interface Seen {
   readonly idle: number;
   /** same picture twice, one under the other, within 60 mm */
   readonly twins: number;
+  /** items alone on a base with a picture or a word that means them, and those that have none though one is left and fits */
+  readonly meant: number;
+  readonly unmeant: number;
   readonly pictures: number;
   readonly bare: number;
   /** copies of the kit and those laid, by kind */
@@ -73,6 +78,55 @@ export function blanksOf(column: Rect & { page: number }, placements: readonly P
     }
   }
   return runs.sort((a, b) => b.h - a.h);
+}
+
+/** A picture keeps so much from what is written beside it, and from the base's edges. */
+const BESIDE = 5;
+/** A base narrower than this carries words alone. */
+const NARROW = 24;
+
+/** Of the items alone on an upright base: those that a picture or a word means, and those that a left one could. */
+function meantOf(c: Context, placements: readonly Placement[]): { meant: number; unmeant: number } {
+  const pieces = pieceIndex(c);
+  const { ledger } = Draft.begin(c, placements);
+  const carriers = matchDemands(placements, c.week.demands);
+  const hand = handAt(c.options.hand, c.options.smallest);
+  let [meant, unmeant] = [0, 0];
+  for (const d of c.week.demands) {
+    const base = carriers.get(d.key);
+    const kind = base && pieces.get(pieceKey(base))?.kind;
+    if (
+      d.kind === 'band' ||
+      !base ||
+      !kind ||
+      kind === 'checklist' ||
+      kind === 'icon' ||
+      base.items.length !== 1 ||
+      base.turn !== 0
+    )
+      continue;
+    const over = placements.filter(
+      (p) => p.page === base.page && p !== base && intersect(footprint(p), footprint(base)),
+    );
+    const dressing = over.filter((p) => ['icon', 'script'].includes(pieces.get(pieceKey(p))?.kind ?? ''));
+    const isLittle = kind === 'little' && Boolean(pieces.get(pieceKey(base))?.icon);
+    if (dressing.length || isLittle || kind === 'deco') {
+      meant++;
+      continue;
+    }
+    const means = meaningsOf(d.title, d.categories);
+    const goesOn = c.kit.pieces.some(
+      (p) =>
+        p.kind === 'icon' &&
+        ledger.untouched(p) > 0 &&
+        means.includes(p.icon) &&
+        p.height <= base.h &&
+        base.w >= NARROW &&
+        (base.text === null || textFits(base.text, base.w - p.width - BESIDE, base.h - 2, hand)),
+    );
+    if (goesOn && kind !== 'little' && over.length === 0) unmeant++;
+  }
+  return { meant, unmeant };
 }
 
 /** Kinds that fill a place without an item of their own: boxes to write on, lists, pictures. */
@@ -126,14 +180,16 @@ export function seen(c: Context, placements: readonly Placement[]): Seen {
     const bareHere = Math.min(stock, openIn(c, column, placements, left(...FILLS)));
     stock -= bareHere;
     open += bareHere / column.h;
-    if (!hasBox && left('full-box').some((p) => fitBox(p, column.w, room - 13))) boxless++;
+    if (!hasBox && left('full-box').some((p) => fitBox(p, column.w, room - kept))) boxless++;
     if (c.ways.keepsRows)
       for (const frame of rowFrames(c.book, day)) {
         rows++;
         const area = { ...column, y: frame.y, h: frame.h };
+        const run = blanksOf(column, placements).find((r) => intersect(r, area));
+        const free = Math.min(frame.h, (run?.h ?? 0) - kept);
         const inIt = there.flatMap((p) => intersect(footprint(p), area) ?? []).filter((r) => r.h > 4);
-        const fits = left('full-box', 'half-box', 'third-box', 'deco', 'little').some(
-          (p) => (fitBox(p, column.w, frame.h) ?? (p.width <= column.w && p.height <= frame.h)) !== false,
+        const fits = left('full-box', 'half-box', 'third-box', 'deco', 'little').some((p) =>
+          p.kind === 'full-box' ? fitBox(p, column.w, free) : p.width <= column.w && p.height <= free,
         );
         if (!inIt.length && fits) empty++;
       }
@@ -157,7 +213,23 @@ export function seen(c: Context, placements: readonly Placement[]): Seen {
     placements.filter((p) => !isWriting(p)).map((p) => `${kindOf(p)} ${pieceKey(p)} ${p.copy}`),
   ))
     laid.set(key.split(' ')[0] as Kind, (laid.get(key.split(' ')[0] as Kind) ?? 0) + 1);
-  return { days, blank, white, open, boxless, rows, empty, headers, idle, twins, pictures, bare, copies, laid };
+  return {
+    ...meantOf(c, placements),
+    days,
+    blank,
+    white,
+    open,
+    boxless,
+    rows,
+    empty,
+    headers,
+    idle,
+    twins,
+    pictures,
+    bare,
+    copies,
+    laid,
+  };
 }
 
 /** Weeks for the eye, by a seed: two of three with kits of the sorts that people buy, the rest with strangers' kits. */

@@ -4,11 +4,13 @@ import { arrange } from '../../src/core/arrange/arrange';
 import { rhythmOf } from '../../src/core/manner/rhythm';
 import { contains, intersect } from '../../src/core/measure/rect';
 import { dayColumn } from '../../src/core/book/columns';
-import type { Heights } from '../../src/core/spread/week-rhythm';
-import { FEWEST_BOXES, areAlike, boxHeights } from '../../src/core/spread/week-rhythm';
+import type { Context } from '../../src/core/spread/placement';
+import type { WeekRhythm } from '../../src/core/spread/week-rhythm';
+import { FEWEST_BOXES, areAlike, areInLine, boxHeights, weekRhythm } from '../../src/core/spread/week-rhythm';
 import { ROOM_FOR_ONE, freeStretches, lengthOf } from '../../src/core/spread/free-room';
 import { Draft } from '../../src/core/spread/draft';
-import { footprint } from '../../src/core/spread/placement';
+import { footprint, pieceIndex } from '../../src/core/spread/placement';
+import { pieceKey } from '../../src/core/kit/kit';
 import { demoContext } from '../fixtures';
 import { exchangedAtRandom } from './exchanges';
 import { SCHOOLS, blanksOf, eyeWeek, seen } from './measure';
@@ -20,18 +22,20 @@ describe.each(SCHOOLS)('weeks of any kit, %s', (school) => {
   const weeks = SEEDS.map((seed) => eyeWeek(seed, school));
   const laid = weeks.map((c) => arrange(c));
   const sums = weeks.map((c, i) => seen(c, laid[i]!));
-  const total = (of: 'open' | 'blank' | 'boxless' | 'idle' | 'twins' | 'empty' | 'days' | 'headers'): number =>
-    sums.reduce((sum, s) => sum + s[of], 0);
+  const total = (
+    of: 'meant' | 'unmeant' | 'open' | 'blank' | 'boxless' | 'idle' | 'twins' | 'empty' | 'days' | 'headers',
+  ): number => sums.reduce((sum, s) => sum + s[of], 0);
 
   it('have hardly a hole that something left would fill, and hardly a day without the box it could hold', () => {
     expect(total('blank') / total('days')).toBeLessThanOrEqual(0.03);
-    expect(total('boxless') / total('days')).toBeLessThanOrEqual(0.01);
+    expect(total('boxless')).toBeLessThanOrEqual(1);
     expect(total('open') / total('days')).toBeLessThan(0.1);
   });
   it('have no header over nothing but a few, no picture under itself, no row empty for nothing', () => {
     expect(total('idle') / Math.max(1, total('headers'))).toBeLessThan(0.05);
     expect(total('twins')).toBe(0);
-    expect(total('empty')).toBeLessThanOrEqual(3);
+    expect(total('empty')).toBe(0);
+    expect(total('meant')).toBeGreaterThanOrEqual(0.95 * (total('meant') + total('unmeant')));
   });
   it('have what lies for its looks in its column, on nothing that is written, and one as good never left out', () => {
     weeks.forEach((c, i) => {
@@ -83,32 +87,46 @@ it('room for what comes up stays in each day that had it (D3)', () => {
   }
 });
 
-it('eight seeds of one week have at least four rhythms, all with a name', () => {
-  for (const manner of ['scattered', 'crowned']) {
-    const c = demoContext({ manner });
+const rhythmWith = (c: Context, more: Partial<Context>): WeekRhythm => {
+  const pieces = pieceIndex(c);
+  return weekRhythm(c.book, arrange({ ...c, ...more }), (p) => pieces.get(pieceKey(p))?.color);
+};
+
+it.each(['scattered', 'crowned', 'grounded', 'three-rows'])(
+  '%s: eight seeds of one week have at least four rhythms, all with a name',
+  (manner) => {
+    // three rows has a box on four days of the demo's full week: too few for many turns
+    const c = manner === 'three-rows' ? eyeWeek(13, manner) : demoContext({ manner });
     const rhythms = new Set(
       [1, 2, 3, 4, 5, 6, 7, 8].map((seed) => {
-        const heights = boxHeights(c.book, arrange({ ...c, seed }));
+        const { heights, turn } = rhythmWith(c, { seed });
         expect(rhythmOf(heights)).not.toBeNull();
-        return heights.map((h) => h?.charAt(0) ?? '-').join('');
+        return `${heights.map((h) => h?.charAt(0) ?? '-').join('')} ${areInLine(heights) ? turn : ''}`;
       }),
     );
     expect(rhythms.size).toBeGreaterThanOrEqual(4);
-  }
-});
+  },
+);
 
-it('no two weeks in a row have one rhythm where the school has several (E4), and older ones come back last', () => {
-  const c = demoContext({ manner: 'scattered' });
-  const before: Heights[] = [];
-  for (let week = 0; week < 5; week++) {
-    const heights = boxHeights(c.book, arrange({ ...c, boxesBefore: before.slice(0, 3) }));
-    expect(heights.filter((h) => h !== null).length).toBeGreaterThanOrEqual(FEWEST_BOXES);
-    for (const other of before.slice(0, 2)) expect(areAlike(heights, other)).toBe(false);
-    before.unshift(heights);
-  }
-  const grounded = demoContext({ manner: 'grounded' });
-  const line = boxHeights(grounded.book, arrange(grounded));
-  expect(boxHeights(grounded.book, arrange({ ...grounded, boxesBefore: [line] }))).toEqual(line);
+it.each(['scattered', 'grounded'])(
+  '%s: no two weeks in a row have one rhythm (E4), older ones come back last',
+  (manner) => {
+    const c = demoContext({ manner });
+    const before: WeekRhythm[] = [];
+    for (let week = 0; week < 5; week++) {
+      const rhythm = rhythmWith(c, { boxesBefore: before.slice(0, 3) });
+      expect(rhythm.heights.filter((h) => h !== null).length).toBeGreaterThanOrEqual(FEWEST_BOXES);
+      for (const other of before.slice(0, 2)) expect(areAlike(rhythm, other)).toBe(false);
+      before.unshift(rhythm);
+    }
+  },
+);
+
+it('a school that is known by its line keeps it, whatever the weeks before had', () => {
+  const c = demoContext({ manner: 'grounded' });
+  const line = boxHeights(c.book, arrange(c));
+  expect(areInLine(line)).toBe(true);
+  expect(rhythmWith(c, { boxesBefore: [{ heights: line, turn: null }] }).heights).toEqual(line);
 });
 
 it('random exchanges find next to nothing in most weeks, and much where the filling was undone', () => {

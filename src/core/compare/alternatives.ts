@@ -10,7 +10,7 @@ import type { Ways } from '../manner/ways/registry';
 import type { Options } from '../manner/options/registry';
 import { colorAreas, whiteSpace } from '../review/balance';
 import { boxesOf } from '../review/boxes-of';
-import { boxHeights } from '../spread/week-rhythm';
+import { areInLine, weekRhythm } from '../spread/week-rhythm';
 import type { Finding, View } from '../review/finding';
 import { review, viewOf, withoutPlace } from '../review/review';
 import type { Score } from '../review/score';
@@ -163,7 +163,7 @@ export function apart(a: Pick<Alternative, 'placements'>, b: Pick<Alternative, '
 /** `Six full boxes, up and down; Wednesday is the airiest day; teal and sand lead.` */
 function character(view: View): string {
   const boxes = boxesOf(view);
-  const rhythm = boxes.length > 1 ? rhythmOf(boxHeights(view.context.book, view.placements)) : null;
+  const rhythm = boxes.length > 1 ? rhythmNameOf(view) : null;
   const white = [0, 1, 2, 3, 4, 5, 6].map((day) => whiteSpace(view, day));
   const airiest = white.indexOf(Math.max(...white));
   const mean = Math.round((white.reduce((a, b) => a + b, 0) / 7) * 100);
@@ -178,6 +178,12 @@ function character(view: View): string {
     ),
   ].slice(0, 2);
   return `${count(boxes.length)}${rhythm ? `, ${rhythm}` : ''}; ${mean} % stays white, most on ${longDay(view.context.week.days[airiest] as string)}; ${colors.join(' and ')} lead.`;
+}
+
+/** `up and down`; where they stand in a line: `in a row on the floor, boldest in the middle`. */
+function rhythmNameOf({ context: { book }, placements, pieceOf }: View): string | null {
+  const { heights, turn } = weekRhythm(book, placements, (p) => pieceOf(p)?.color);
+  return [rhythmOf(heights), areInLine(heights) ? turn : null].filter(Boolean).join(', ') || null;
 }
 
 const NUMBERS = [

@@ -1,7 +1,9 @@
-import { context, kitOf, piece, placement } from '../../../tests/fixtures';
+import { context, demand, kitOf, piece, placement, weekWith } from '../../../tests/fixtures';
 import { threeBox } from '../book/three-box';
 import { dayColumn } from '../book/columns';
+import { rowFrames } from '../book/rows';
 import type { Placement } from '../spread/placement';
+import { restDays } from '../spread/rest-days';
 import { blanksOf } from './blanks';
 import { costOfDay, costOfWeek, eyeCost, eyeTerms } from './registry';
 import { sayEye } from './say-eye';
@@ -132,6 +134,20 @@ describe('what the eye minds', () => {
     const [a, b] = [lay('F', 100, { role: 'box', ...cut(100, 0) }), lay('F', 115, { role: 'box', ...cut(115, 28) })];
     expect(sightOf(c, [a, { ...b, copy: a.copy }]).byDay[0]).toMatchObject([{ y: 100, h: 35 }]);
     expect(sightOf(c, [a, b]).byDay[0]).toHaveLength(2);
+  });
+
+  it('a row with nothing in it where each has its job, a free day aside', () => {
+    const vet = demand({ uid: 'v', key: 'v', title: 'vet', day: 0, lastDay: 0 });
+    const rows = context({ book: threeBox, kit, manner: 'three-rows', week: weekWith(vet) });
+    const frames = rowFrames(rows.book, 0);
+    const of = (on: typeof c, ...laid: Placement[]) =>
+      eyeTerms(sightOf(on, laid)).find(({ term }) => term.name === 'empty row')?.cost ?? 0;
+    const bare = of(rows);
+    expect(bare).toBe(9 * 3 * (7 - restDays(rows).size));
+    const edge = lay('L', frames[1]!.y - 8); // 4 mm of it reach into the row
+    expect(of(rows, edge)).toBe(bare);
+    expect(of(rows, lay('L', frames[1]!.y - 7.9))).toBe(bare - 9);
+    expect(of(c)).toBe(0);
   });
 
   it('pictures gathered on one page', () => {

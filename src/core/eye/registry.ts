@@ -4,13 +4,14 @@ import { bareBox } from './terms/bare-box';
 import { blank } from './terms/blank';
 import { company } from './terms/company';
 import { crowd } from './terms/crowd';
+import { emptyRow } from './terms/empty-row';
 import { hidden } from './terms/hidden';
 import { idleHeader } from './terms/idle-header';
 import { pages } from './terms/pages';
 import { twins } from './terms/twins';
 
 /** What the eye minds. One line a term. */
-export const TERMS: readonly Term[] = [blank, company, crowd, twins, pages, bareBox, hidden, idleHeader];
+export const TERMS: readonly Term[] = [blank, company, crowd, twins, pages, bareBox, hidden, idleHeader, emptyRow];
 
 const OF_DESIGNS = TERMS.filter((t) => t.ofDay && t.looksAtDesigns);
 const OF_PLACES = TERMS.filter((t) => t.ofDay && !t.looksAtDesigns);

@@ -1,6 +1,8 @@
 import { isPattern } from '../art/motifs/registry';
 import type { Region } from '../book/book';
 import { dayColumn } from '../book/columns';
+import type { RowFrame } from '../book/rows';
+import { rowFrames } from '../book/rows';
 import type { Kind } from '../kit/kinds';
 import type { Piece } from '../kit/kit';
 import { pieceKey } from '../kit/kit';
@@ -32,6 +34,8 @@ export interface Mark extends Rect {
 export interface Sight {
   readonly context: Context;
   readonly columns: readonly (Region | undefined)[];
+  /** the rows of each day where each has its job; none in other schools */
+  readonly rows: readonly (readonly RowFrame[])[];
   readonly byDay: readonly (readonly Mark[])[];
 }
 
@@ -43,6 +47,7 @@ export function sightOf(context: Context, placements: readonly Placement[]): Sig
   return {
     context,
     columns,
+    rows: context.week.days.map((_, day) => (context.ways.keepsRows ? rowFrames(context.book, day) : [])),
     byDay: columns.map((column) =>
       column ? marks.flatMap(({ page, mark }) => (page === column.page && intersect(mark, column) ? [mark] : [])) : [],
     ),

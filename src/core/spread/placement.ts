@@ -8,7 +8,7 @@ import type { Rect } from '../measure/rect';
 import { turned } from '../measure/rect';
 import type { Demand, WeekDemands } from '../week/demand';
 import type { IsoDay, WeekName } from '../week/week';
-import type { Heights } from './week-rhythm';
+import type { WeekRhythm } from './week-rhythm';
 
 export type Role = 'base' | 'sidebar' | 'box' | 'day' | 'finish';
 
@@ -62,8 +62,8 @@ export interface Context {
   /** what was learned of the owner's taste, by `kit/code`, -5 to 5 */
   readonly likes: Readonly<Record<string, number>>;
   readonly seed: number;
-  /** how high the boxes of the last weeks stand, the newest first (handbook E4) */
-  readonly boxesBefore: readonly Heights[];
+  /** the boxes of the last weeks, the newest first (handbook E4) */
+  readonly boxesBefore: readonly WeekRhythm[];
   /** times a sticker was lifted after it was stuck down, by `copyKey` */
   readonly peeled: Readonly<Record<string, number>>;
   /** kits and stashes that are to be used by a day, by name */

@@ -8,7 +8,14 @@ const MOST = 2;
  * box that is their turn. No header says "today" there, and nothing fills them.
  */
 export function restDays({ week }: Pick<Context, 'week'>): ReadonlySet<number> {
+  const known = ofWeek.get(week);
+  if (known) return known;
   const asks = (day: number): boolean => week.demands.some((d) => d.day <= day && d.lastDay >= day);
   const empty = week.days.map((_, day) => day).filter((day) => !asks(day));
-  return new Set(empty.length <= MOST ? empty : []);
+  const rest = new Set(empty.length <= MOST ? empty : []);
+  ofWeek.set(week, rest);
+  return rest;
 }
+
+/** The eye asks some ten thousand times a week. */
+const ofWeek = new WeakMap<Context['week'], ReadonlySet<number>>();

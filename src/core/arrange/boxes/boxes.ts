@@ -8,7 +8,6 @@ import { difference } from '../../color/color';
 import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
 import type { Height } from '../../manner/rhythm';
-import { RHYTHMS, STANDS } from '../../manner/rhythm';
 import { TOLERANCE } from '../../measure/length';
 import { alignX } from '../../spread/align';
 import { assignBoxes } from '../exact/box-assignment';
@@ -24,9 +23,8 @@ import { randomFrom } from '../../measure/random';
 import { clearOfHours, freeStretches, keptFreeBesideBox, lengthOf } from '../../spread/free-room';
 import type { Stretch } from '../../spread/free-room';
 import type { Context } from '../../spread/placement';
-import type { Heights } from '../../spread/week-rhythm';
-import { areAlike } from '../../spread/week-rhythm';
-import { whim } from '../../spread/whim';
+import type { OutOfTurn } from './drawn-rhythm';
+import { drawnRhythm } from './drawn-rhythm';
 
 /** Color differences under this look like one color side by side (handbook C3; a usual value). */
 export const ALIKE = 18;
@@ -36,10 +34,6 @@ const MOST_BOXES = 10;
 const MOST_DOUBLES = 2;
 /** How far a seed may lean between boxes: less than a scene that looks out costs. From memory. */
 const WHIM = 1.2;
-/** How far a seed leans between rhythms: less than a box is worth, more than which scene stands high. From memory. */
-const DRAWN = 18;
-/** What it costs to stand as last week: more than a box is worth, so never where there is another. From memory. */
-const AGAIN = 60;
 /** A row's edge that a header may have of it, mm. From memory. */
 const UNDER_EDGE = 1.5;
 /** A box framed or whole needs this much, or it is not worth placing, mm. From memory. */
@@ -74,25 +68,17 @@ export const boxes: Stage = (before, context) => {
   });
   const random = randomFrom(context.seed);
   const taste = candidates.map(() => context.week.days.map(() => random() * WHIM));
-  const solved = STANDS[context.ways.stand].map((name) => {
-    const rhythm = RHYTHMS[name];
-    const of = solve(draft, context, candidates, places, rhythm, taste, most);
-    const heights = rhythm.map((h, day) => (of.boxes[day] === null ? null : h));
-    return { ...of, rhythm, weight: of.cost + whim(context, name) * DRAWN + againCost(context, heights) };
-  });
-  const best = solved.reduce((a, b) => (b.weight < a.weight ? b : a));
+  const best = drawnRhythm(
+    context,
+    candidates.map((c) => c.piece),
+    (rhythm, outOfTurn) => solve(draft, context, candidates, places, { rhythm, outOfTurn }, taste, most),
+  );
   best.boxes.forEach((index, day) => {
     if (index === null || (day > 0 && best.boxes[day - 1] === index)) return;
     layBox(draft, context, day, candidates[index] as Box, best.rhythm[day] as Height);
   });
   return draft;
 };
-
-/** Each week another (handbook E4): last week's least of all, and those before it less and less. */
-function againCost({ boxesBefore }: Context, heights: Heights): number {
-  const weeksAgo = boxesBefore.findIndex((before) => areAlike(before, heights));
-  return weeksAgo < 0 ? 0 : AGAIN / (weeksAgo + 1);
-}
 
 function boxesThere(draft: Draft, context: Context): Box[] {
   const copies = (kind: 'full-box' | 'double-box', span: 1 | 2): Box[] =>
@@ -164,7 +150,7 @@ function solve(
   context: Context,
   candidates: readonly Box[],
   places: readonly (Place | null)[],
-  rhythm: readonly Height[],
+  { rhythm, outOfTurn }: { readonly rhythm: readonly Height[]; readonly outOfTurn: OutOfTurn },
   taste: readonly (readonly number[])[],
   most: number,
 ) {
@@ -187,6 +173,7 @@ function solve(
       const repeats =
         rhythm[day] === 'high' && headerColors[day]?.some((c) => difference(c, piece.color) < ALIKE / 2) ? 2 : 0;
       return (
+        outOfTurn(i, day) +
         faces +
         liked +
         peak +

@@ -60,7 +60,7 @@ it('a week is laid out at its hours, hour lines stay, and what had to give way i
   expect(at('c')).toBeLessThan(at('d'));
   const astray = placements.map((p) => (p.items.includes('a') ? { ...p, y: 120 } : p));
   expect(found('D2', c, astray)[0]?.message).toMatch(
-    /“vet” stands .* below its hour, 10a, and there is room nearer to it\./,
+    /“vet” is .* below its hour, 10a, and there is room nearer to it\./,
   );
   const wall = {
     ...astray[0]!,

@@ -109,15 +109,19 @@ describe('filling', () => {
     expect(Math.max(...parts.map(bottom)) - parts[0]!.y).toBeLessThan(60);
   });
 
-  it('puts littles with a picture into empty rows, and takes off a lower header over nothing', () => {
+  it('puts littles into empty rows, those with a picture first, and takes off a lower header over nothing', () => {
     const little = piece({ code: 'T', kind: 'little', width: 38.1, height: 12, icon: 'tv', count: 3 });
     const three = (kit: Kit) => made(kit, { manner: 'three-rows' });
     const c = three(kitOf(little));
     const laid = filled(c);
     expect(laid.length).toBeGreaterThan(0);
-    for (const p of laid) expect(rowFrames(threeBox, p.day!).some((r) => p.y >= r.y && p.y < r.y + r.h / 2)).toBe(true);
+    for (const p of laid)
+      expect(rowFrames(threeBox, p.day!).some((r) => p.y >= r.y && bottom(p) <= r.y + r.h + 0.1)).toBe(true);
     expect(filled(made(kitOf(little)))).toEqual([]);
-    expect(filled(three(kitOf({ ...little, icon: '', words: '' })))).toEqual([]);
+    const plain = { ...little, code: 'P', icon: '', words: '', count: 30 };
+    const both = filled(three(kitOf(plain, little)));
+    expect(both.filter((p) => p.code === 'T')).toHaveLength(3);
+    expect(both.some((p) => p.code === 'P')).toBe(true);
     const header = piece({ code: 'H', kind: 'header', width: 38.1, height: 6.4 });
     const idle = three(kitOf(header));
     const lay = (d: Draft, y: number) =>
