@@ -13,6 +13,7 @@ import { Draft } from '../../src/core/spread/draft';
 import { keptFree } from '../../src/core/spread/free-room';
 import type { Context, Placement } from '../../src/core/spread/placement';
 import { footprint, pieceIndex } from '../../src/core/spread/placement';
+import { restDays } from '../../src/core/spread/rest-days';
 import { blanksOf } from './measure';
 
 /** What it costs to peel one piece, in the eye's points; the engine's own pieces cost as much and more. */
@@ -23,11 +24,12 @@ export function exchangedAtRandom(c: Context, laid: readonly Placement[], tries:
   const random = randomFrom(seed * 7349 + 11);
   const below = (n: number): number => Math.floor(random() * n);
   const pieces = pieceIndex(c);
+  const rest = restDays(c);
   const isOrnament = (p: Placement): boolean => p.role === 'finish' && p.day !== null && p.text === null;
   const sumOf = (list: readonly Placement[]): number =>
     eyeCost(sightOf(c, list)) + list.filter(isOrnament).length * PEELED;
   const mayLie = (list: readonly Placement[], p: Placement): boolean => {
-    const column = p.day === null ? undefined : dayColumn(c.book, p.day);
+    const column = p.day === null || rest.has(p.day) ? undefined : dayColumn(c.book, p.day);
     if (!column || p.y < column.y || bottom(p) > bottom(column) || p.x < column.x - 0.1) return false;
     if (p.x + p.w > column.x + column.w + 0.1) return false;
     const touched = list.filter((q) => q.page === p.page && intersect(footprint(q), footprint(p)));
