@@ -116,6 +116,16 @@ export async function pickOption(page: Page, name: string | RegExp, exact = fals
   }).toPass({ timeout: 30_000 });
 }
 
+/** Writes into a cell of a table, once it takes what is typed: keys that come before its field is there are lost. */
+export async function writeCell(cell: Locator, text: string): Promise<void> {
+  await cell.dblclick();
+  const field = cell.page().locator('.MuiDataGrid-cell--editing input');
+  await field.press('Control+a');
+  await field.pressSequentially(text);
+  await expect(field).toHaveValue(text);
+  await field.press('Enter');
+}
+
 /** Types a day into a day field, as `MMDDYYYY`. */
 export async function pickDay(page: Page, field: string, day: string): Promise<void> {
   await page.getByRole('group', { name: field }).getByRole('spinbutton', { name: 'Month' }).click();

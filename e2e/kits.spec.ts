@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
 import { readKit } from '../src/core/format/kit-csv';
 import { readOrders } from '../src/core/format/orders-csv';
-import { chooseFiles, choosePiece, openWeek, pickOption, test } from './hobnail';
+import { chooseFiles, choosePiece, openWeek, pickOption, test, writeCell } from './hobnail';
 
 test('the stock: a sticker is spoiled, one more is found, both with their reason, and taken back', async ({
   page,
@@ -50,10 +50,7 @@ test('a kit is taken in from a usual list, corrected in the table, and found aga
   await page.getByLabel('Name', { exact: true }).fill('harbor fog');
   const cell = page.getByRole('row', { name: /FB-1/ }).getByRole('gridcell').nth(4);
   const type = async (text: string) => {
-    await cell.dblclick();
-    await page.keyboard.press('Control+a');
-    await page.keyboard.type(text);
-    await page.keyboard.press('Enter');
+    await writeCell(cell, text);
   };
   await type('-4');
   await expect(page.getByRole('alert')).toContainText('line 2, width_mm: found');
@@ -144,10 +141,8 @@ test('a kit that is stored is corrected: lines, counts, washi, a stash split off
 
   await thisKit('Correct its list');
   const table = page.getByRole('dialog', { name: 'Correct Rockpool' });
-  await table.getByRole('row', { name: /CL-3/ }).getByRole('gridcell', { name: '2', exact: true }).first().dblclick();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.type('5');
-  await page.keyboard.press('Enter');
+  const copies = table.getByRole('row', { name: /CL-3/ }).getByRole('gridcell', { name: '2', exact: true });
+  await writeCell(copies.first(), '5');
   await expect(table.getByText('1 changed')).toBeVisible();
   await table.getByRole('button', { name: 'Copy the line' }).click();
   await expect(table.getByText('1 added')).toBeVisible();
@@ -165,10 +160,7 @@ test('a kit that is stored is corrected: lines, counts, washi, a stash split off
   await expect(own).toContainText('297 of 297 whole');
 
   await page.getByRole('tab', { name: 'Numbers' }).click();
-  await page.getByRole('row', { name: /CL-4/ }).getByRole('gridcell', { name: '9', exact: true }).dblclick();
-  await page.keyboard.press('Control+a');
-  await page.keyboard.type('4');
-  await page.keyboard.press('Enter');
+  await writeCell(page.getByRole('row', { name: /CL-4/ }).getByRole('gridcell', { name: '9', exact: true }), '4');
   await page.getByRole('button', { name: 'Keep the count' }).click();
   await expect(own).toContainText('292 of 297 whole');
 
