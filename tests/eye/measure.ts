@@ -51,7 +51,7 @@ export interface Seen {
   readonly idle: number;
   /** same picture twice, one under the other, within 60 mm */
   readonly twins: number;
-  /** items alone on a base with a picture or a word that means them, and those that have none though one is left and fits */
+  /** items alone on a base with a picture or word that means them; those without, though one is left that fits */
   readonly meant: number;
   readonly unmeant: number;
   readonly pictures: number;
