@@ -116,8 +116,15 @@ export async function pickOption(page: Page, name: string | RegExp, exact = fals
   }).toPass({ timeout: 30_000 });
 }
 
-/** Writes into a cell of a table, once it takes what is typed: keys that come before its field is there are lost. */
+/**
+ * Writes into a cell of a table, once the table lies still and takes what is typed: a table that only just opened may
+ * move under the pointer, and keys that come before its field is there are lost.
+ */
 export async function writeCell(cell: Locator, text: string): Promise<void> {
+  await expect(async () => {
+    await cell.click();
+    await expect(cell).toBeFocused({ timeout: 1000 });
+  }).toPass();
   await cell.dblclick();
   const field = cell.page().locator('.MuiDataGrid-cell--editing input');
   await field.press('Control+a');
