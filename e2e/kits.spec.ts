@@ -49,9 +49,7 @@ test('a kit is taken in from a usual list, corrected in the table, and found aga
   await page.getByRole('button', { name: 'A mini kit' }).click();
   await page.getByLabel('Name', { exact: true }).fill('harbor fog');
   const cell = page.getByRole('row', { name: /FB-1/ }).getByRole('gridcell').nth(4);
-  const type = async (text: string) => {
-    await writeCell(cell, text);
-  };
+  const type = (text: string) => writeCell(cell, text);
   await type('-4');
   await expect(page.getByRole('alert')).toContainText('line 2, width_mm: found');
   await expect(page.getByRole('button', { name: 'Add this kit' })).toBeDisabled();

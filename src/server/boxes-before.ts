@@ -33,9 +33,13 @@ export async function boxesBefore(db: Database, week: string): Promise<WeekRhyth
   return rhythms.filter((r) => r?.heights.some((height) => height !== null)) as WeekRhythm[];
 }
 
-/** The colors of the designs of some placements, by `pieceKey`. */
+/** The colors of the designs of some placements, by `pieceKey`; asked by kit too, so that not all are gone through. */
 async function colorsOf(db: Database, placements: readonly Placement[]): Promise<Map<string, Hex>> {
-  const codes = [...new Set(placements.map((p) => p.code))];
-  const rows = await db.selectFrom('piece').select(['kit_id', 'code', 'color']).where('code', 'in', codes).execute();
+  const rows = await db
+    .selectFrom('piece')
+    .select(['kit_id', 'code', 'color'])
+    .where('kit_id', 'in', [...new Set(placements.map((p) => p.kit))])
+    .where('code', 'in', [...new Set(placements.map((p) => p.code))])
+    .execute();
   return new Map(rows.map((r) => [pieceKey({ kit: r.kit_id, code: r.code }), r.color]));
 }
