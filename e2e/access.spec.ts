@@ -13,7 +13,7 @@ test('axe finds nothing on any screen', async ({ page, hobnail }) => {
     '/scan',
     '/log',
     '/week',
-    '/leftovers',
+    '/plan?week=2027-W08',
     '/settings',
   ]) {
     await page.goto(`${hobnail.url}${path}`);

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 import sharp from 'sharp';
 import { drag, dragByFinger, middleOf } from './drag';
-import { arrangeWeek, chooseFiles, giveUp, openWeek, saved, test } from './hobnail';
+import { arrangeWeek, chooseFiles, chooseOf, giveUp, openWeek, saved, test } from './hobnail';
 
 const atBench = async (page: Page) => {
   await page.getByRole('link', { name: 'To the bench' }).click();
@@ -168,7 +168,8 @@ test('the end: a photo, what was loved, what is left; a week given up is asked a
   await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
   await page.getByRole('button', { name: 'Take it up again' }).click();
   await expect(page.getByRole('region', { name: /^Next week/ })).toContainText('on paper');
-  await page.getByRole('button', { name: 'Plan this week' }).first().click();
+  await page.getByRole('link', { name: 'Plan this week' }).first().click();
+  await chooseOf(page, 'Manner', 'Scattered');
   await expect(page.getByTestId('leans')).toContainText('Cover month flags: no');
   await expect(page.getByTestId('leans')).not.toContainText('Header colors');
   expect(complaints).toEqual([]);

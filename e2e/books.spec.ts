@@ -1,7 +1,7 @@
 import { PDFDocument } from 'pdf-lib';
 import { expect } from '@playwright/test';
 import { readBook } from '../src/core/format/book-json';
-import { arrangeWeek, chooseFiles, giveUp, openWeek, pickOption, saved, test } from './hobnail';
+import { arrangeWeek, chooseFiles, chooseOf, giveUp, openWeek, pickOption, saved, test } from './hobnail';
 
 /** One white pixel, as a scan. */
 const PIXEL = Buffer.from(
@@ -34,10 +34,9 @@ test('a week is laid out in another manner, one habit set otherwise, and the who
   await giveUp(page);
   await page
     .getByRole('region', { name: /^In 2 weeks/ })
-    .getByRole('button', { name: 'Plan this week' })
+    .getByRole('link', { name: 'Plan this week' })
     .click();
-  await page.getByRole('combobox', { name: 'Manner' }).click();
-  await pickOption(page, 'quiet weeks');
+  await chooseOf(page, 'Manner', 'quiet weeks');
   await expect(page.getByText('your own, after grounded')).toBeVisible();
   expect(complaints).toEqual([]);
 });

@@ -54,25 +54,37 @@ export async function openWeek(
 ): Promise<void> {
   await page.goto(hobnail.url);
   const card = page.getByRole('region', { name });
-  const start = card.getByRole('button', { name: 'Plan this week' });
+  const start = card.getByRole('link', { name: 'Plan this week' });
   await start.or(card.getByRole('link', { name: /^(Open|Go on)$/ })).waitFor();
   if (await start.count()) {
     await start.click();
-    for (const [label, value] of [
-      ['Book', choose.book],
-      ['Kit', choose.kit],
-    ] as const) {
-      if (!value) continue;
-      await page.getByRole('combobox', { name: label }).click();
-      await pickOption(page, new RegExp(value));
+    await chooseOf(page, 'Manner', 'Scattered');
+    if (choose.book) {
+      await chooseOf(page, 'Book', choose.book);
+      await page.waitForURL(/[?&]book=/);
     }
-    await page.getByRole('button', { name: 'Open the book' }).click();
+    await planCard(page, choose.kit ?? 'Rockpool')
+      .getByRole('button', { name: 'Open it empty' })
+      .click();
   } else {
     await card.getByRole('link', { name: /^(Open|Go on)$/ }).click();
   }
   await page.waitForURL(/\/spreads\/\d+$/);
   await page.getByTestId('board').waitFor();
 }
+
+/** Chooses from one of the lists with which a week is planned. */
+export async function chooseOf(page: Page, label: 'Book' | 'Kits' | 'Manner' | 'Week', value: string): Promise<void> {
+  await page.getByRole('combobox', { name: label }).click();
+  await pickOption(page, new RegExp(value));
+}
+
+/** The week as it would be with a kit, in the manner that was chosen. */
+export const planCard = (page: Page, kit: string): Locator =>
+  page
+    .getByTestId('plan-card')
+    .and(page.getByLabel(new RegExp(`^${kit}, `)))
+    .first();
 
 export async function saved(page: Page): Promise<void> {
   await page

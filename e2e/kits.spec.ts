@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
 import { readKit } from '../src/core/format/kit-csv';
 import { readOrders } from '../src/core/format/orders-csv';
-import { chooseFiles, choosePiece, openWeek, pickOption, test, writeCell } from './hobnail';
+import { chooseFiles, choosePiece, openWeek, pickOption, planCard, test, writeCell } from './hobnail';
 
 test('the stock: a sticker is spoiled, one more is found, both with their reason, and taken back', async ({
   page,
@@ -111,10 +111,9 @@ test('weeks ahead: a kit is planned, what lacks has substitutes and goes on the 
   await page.goto(hobnail.url);
   await page
     .getByRole('region', { name: /^In 2 weeks/ })
-    .getByRole('button', { name: 'Plan this week' })
+    .getByRole('link', { name: 'Plan this week' })
     .click();
-  await expect(page.getByRole('combobox', { name: 'Kit' })).toContainText('Night Almanac');
-  await page.getByRole('button', { name: 'Not now' }).click();
+  await expect(planCard(page, 'Night Almanac')).toContainText('planned for this week');
   await openWeek(page, hobnail, /^This week/);
   await page.goto(`${hobnail.url}/kits?kit=night-almanac`);
   await page.getByRole('tab', { name: 'Weeks ahead' }).click();

@@ -208,9 +208,12 @@ test('the main job from an empty shelf to the last step, by keyboard alone', asy
   await press(page, /to the shelf/);
   await page.getByTestId('first-steps').waitFor();
   await press(page, /^Plan next week/);
-  await press(page, /^Open the book$/);
+  await page
+    .getByRole('img', { name: /^The week with / })
+    .nth(4)
+    .waitFor();
+  await press(page, /^Plan it so/);
   await page.waitForURL(/\/spreads\/\d+$/);
-  await press(page, /^Arrange the week$/);
   await page.getByTestId('piece').nth(12).waitFor();
   await saved(page);
 
@@ -283,8 +286,8 @@ test.describe('by touch alone', () => {
     await page.getByRole('button', { name: 'Add', exact: true }).tap();
     await expect(page.getByTestId('added')).toContainText('vet');
     await page.getByRole('link', { name: /to the shelf/ }).tap();
-    await page.getByRole('button', { name: /^Plan next week/ }).tap();
-    await page.getByRole('button', { name: 'Open the book' }).tap();
+    await page.getByRole('link', { name: /^Plan next week/ }).tap();
+    await page.getByRole('button', { name: 'Open it empty' }).first().tap();
     await page.waitForURL(/\/spreads\/\d+$/);
     await page.getByRole('button', { name: 'Arrange the week' }).tap();
     await page.getByTestId('piece').nth(8).waitFor();

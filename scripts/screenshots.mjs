@@ -32,15 +32,20 @@ const shoot = async (name) => {
   await page.waitForTimeout(900);
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });
 };
+const choose = async (list, name) => {
+  await page.getByRole('combobox', { name: list }).click();
+  await page.getByRole('option', { name }).click();
+};
 const open = async (region, book) => {
   await page.goto(URL);
   const card = page.getByRole('region', { name: region });
-  await card.getByRole('button', { name: 'Plan this week' }).click();
+  await card.getByRole('link', { name: 'Plan this week' }).click();
+  await choose('Manner', 'Scattered');
   if (book) {
-    await page.getByRole('combobox', { name: 'Book' }).click();
-    await page.getByRole('option', { name: book }).click();
+    await choose('Book', book);
+    await page.waitForURL(/[?&]book=/);
   }
-  await page.getByRole('button', { name: 'Open the book' }).click();
+  await page.getByRole('button', { name: /^Open it empty, with Rockpool/ }).click();
   await page.getByTestId('board').waitFor();
 };
 const arrange = async () => {

@@ -13,7 +13,6 @@ import { layOutWhole } from '../src/server/lay-out-actions';
 import * as make from '../src/server/make-actions';
 import * as agenda from '../src/server/agenda-actions';
 import * as books from '../src/server/book-actions';
-import * as counting from '../src/server/counting-actions';
 import { calendarsOf, findEntry } from '../src/server/calendars';
 import { heavily } from '../src/server/heavy/heavily';
 import { findItems } from '../src/server/find-items';
@@ -21,6 +20,8 @@ import * as kits from '../src/server/kit-actions';
 import * as corrections from '../src/server/kit-corrections';
 import * as manners from '../src/server/manner-actions';
 import type { Outcome } from '../src/server/outcome';
+import { outcome } from '../src/server/outcome';
+import { tryWeek } from '../src/server/plan-week';
 import * as repairs from '../src/server/repair-actions';
 import * as settings from '../src/server/settings-actions';
 import { spreadOf } from '../src/server/spread-of';
@@ -118,7 +119,10 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [books.keepBook, { id: 'mine', book: { ...threeBox, name: 'Mine' }, seen: null }],
   [books.undoBook, { id: 'mine', way: 'undo', seen: null }],
   [books.dropBook, { id: 'mine-2' }],
-  [counting.countWeek, { week: '2027-W08', bookId: 'three-box', kitId: 'rockpool', manner: 'airy' }],
+  [
+    (input) => outcome(() => tryWeek(input)),
+    { week: '2027-W08', bookId: 'three-box', kitId: 'rockpool', manner: 'airy' },
+  ],
   [findItems, { words: 'vet' }],
   [
     kits.addCheckedKit,

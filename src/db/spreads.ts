@@ -138,6 +138,13 @@ export async function kitsBegunBefore(db: Database, week: string, most: number):
   return rows.map((r) => ({ kit: r.kit_id, week: String(r.last) }));
 }
 
-/** The kit of the spread that was begun last. */
-export const newestKit = async (db: Database): Promise<string | null> =>
-  (await db.selectFrom('spread').select('kit_id').orderBy('id', 'desc').limit(1).executeTakeFirst())?.kit_id ?? null;
+/** What the spread that was begun last is laid out with. */
+export const newestSpread = (
+  db: Database,
+): Promise<Pick<SpreadRow, 'kit_id' | 'manner' | 'options' | 'ways'> | undefined> =>
+  db
+    .selectFrom('spread')
+    .select(['kit_id', 'manner', 'options', 'ways'])
+    .orderBy('id', 'desc')
+    .limit(1)
+    .executeTakeFirst();

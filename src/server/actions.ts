@@ -14,7 +14,7 @@ import { SaveEditDto } from './dto/change.dto';
 import type { StashChoice } from './stash';
 import { choicesFor, usualStash } from './stash';
 import { SpreadIdDto, StartSpreadDto, StashDto, StepHistoryDto, WaveDto } from './dto/spread.dto';
-import { newWeek } from './new-week';
+import { FIRST_SEED, newWeek } from './new-week';
 import { inOneStroke } from './one-stroke';
 import type { Outcome } from './outcome';
 import { outcome } from './outcome';
@@ -29,13 +29,13 @@ export async function startSpread(input: unknown): Promise<Outcome<{ id: number 
     const { week, bookId, kitId } = chosen;
     const there = isWeekName(week) && (await findSpreadOfWeek(trx, week));
     if (there) return { id: there.id };
-    const { school, options, ways } = await newWeek(trx, chosen);
+    const { manner, options, ways } = await newWeek(trx, chosen);
     const made = await addSpread(trx, {
       week,
       book_id: bookId,
       kit_id: kitId,
-      manner: school,
-      seed: 1,
+      manner,
+      seed: FIRST_SEED,
       options: JSON.stringify(options),
       ways: JSON.stringify(ways),
     });

@@ -24,7 +24,7 @@ import {
 } from './agenda-actions';
 import { findItems } from './find-items';
 import { loadThisWeek } from './this-week';
-import { weekDemands } from './spread-of';
+import { weekDemands } from './week-demands';
 
 let db: Database;
 beforeEach(async () => {

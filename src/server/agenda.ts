@@ -28,7 +28,7 @@ import { findSpreadOfWeek } from '../db/spreads';
 import type { KeptCalendar } from './calendars';
 import { calendarsOf, countItems, findEntry, roundsIn, ownerZone } from './calendars';
 import { ownerHand, typingHabits } from './settings';
-import { weekDemands } from './spread-data';
+import { weekDemands } from './week-demands';
 import { ownUnit } from './own-ways';
 import type { Someday } from '../core/format/someday';
 import { someday } from './someday';

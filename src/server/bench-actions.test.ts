@@ -31,6 +31,7 @@ import { loadSettings } from './load-settings';
 import { setMannerOf } from './manner-actions';
 import { mend } from './repair-actions';
 import { forgetTaste, heedChoice } from './settings-actions';
+import { loadPlan } from './plan-week';
 import { loadShelf } from './shelf';
 
 let db: Database;
@@ -213,7 +214,7 @@ describe('a spread that is on paper', () => {
     );
     done(await judgeLayout({ ...said, loved: ['headers=none'], jarred: [] }));
     expect((await spreadNow(id)).keep?.choices).toEqual({ loved: ['headers=none'], jarred: [] });
-    const leans = async () => (await loadShelf()).manners.map((m) => [m.name, m.leans] as const);
+    const leans = async () => (await loadPlan({}))!.manners.map((m) => [m.name, m.leans] as const);
     expect(new Map(await leans()).get('scattered')).toEqual(['Headers and lists · Header colors: none']);
     expect(new Map(await leans()).get('airy')).toEqual([]);
     const ownOfNew = async (week: string) => (await spreadNow(await beginWeek(week))).own;

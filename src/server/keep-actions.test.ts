@@ -20,11 +20,8 @@ import {
   tagSpread,
   takePhotoBack,
 } from './keep-actions';
-import { layOutWhole } from './lay-out-actions';
-import { leftKits, loadLeftovers, tryWeek } from './leftovers';
 import { keepPhoto, keepPicture, rasterOf } from './pictures';
 import { sharedPicture } from './share';
-import { startSpread } from './actions';
 import { store } from './store';
 import { thumbnail } from './thumbnails';
 
@@ -152,22 +149,4 @@ it('a scanned sticker’s own picture is in the small picture and in the shared 
   const shared = await sharedPicture(id, { as: 'png', texts: 'left out', width: '1080' });
   expect(await isRed((await thumbnail(id))!)).toBeGreaterThan(0.05);
   expect(await isRed(new Uint8Array(await shared!.arrayBuffer()))).toBeGreaterThan(0.05);
-});
-
-it('a week is tried with what is left of a begun kit, nothing of it is kept, and it is planned so', async () => {
-  expect((await leftKits(db)).map((k) => k.id)).toEqual(['rockpool']);
-  const page = await loadLeftovers();
-  expect(page.weeks.map((w) => w.week)).not.toContain('2027-W06');
-  const week = page.weeks[1]!.week;
-  const chosen = { week, bookId: 'three-box', kitId: 'rockpool', manner: 'airy' };
-  const tried = await tryWeek(chosen);
-  expect(tried.items).toBeGreaterThan(20);
-  expect(tried.placed).toBeGreaterThan(tried.items / 2);
-  expect(tried.picture).toMatch(/^data:image\/webp;base64,/);
-  expect(await db.selectFrom('spread').selectAll().execute()).toHaveLength(1);
-  const { id: planned } = done(await startSpread(chosen));
-  const { pieces } = done(await layOutWhole({ spreadId: planned }));
-  const laid = await placementsOf(db, planned);
-  expect([laid.length, laid.filter((p) => p.kit !== '').length]).toEqual([pieces, tried.stickers]);
-  await expect(tryWeek({ ...chosen, kitId: 'zeppelin' })).rejects.toThrow('one of your kits');
 });

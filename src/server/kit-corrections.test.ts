@@ -23,10 +23,10 @@ import {
   splitKit,
   takeUpAgain,
 } from './kit-corrections';
+import { loadPlan } from './plan-week';
 import { mend } from './repair-actions';
 import { kitTitles } from './kit-titles';
 import { choicesFor, usualStash } from './stash';
-import { loadShelf } from './shelf';
 
 let db: Database;
 beforeEach(async () => {
@@ -276,10 +276,11 @@ describe('a kit', () => {
       await saveFacts({ kit: 'rockpool', facts: { ...facts, title: 'Low tide', place: 'blue folder', retired: true } }),
     );
     expect((await kitNow()).title).toBe('Low tide');
-    expect((await loadShelf()).kits.map((k) => k.id)).not.toContain('rockpool');
+    const offered = async () => (await loadPlan({}))!.kits.map((k) => k.id);
+    expect(await offered()).not.toContain('rockpool');
     expect((await spreadNow(id)).context.kit).toMatchObject({ name: 'rockpool', title: 'Low tide' });
     await undo();
-    expect((await loadShelf()).kits.map((k) => k.id)).toContain('rockpool');
+    expect(await offered()).toContain('rockpool');
   });
 
   it('that was added by hand is undone', async () => {

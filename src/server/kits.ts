@@ -25,8 +25,9 @@ import type { SpreadRow } from '../db/spreads';
 import { findSpreadOfWeek, stashOf } from '../db/spreads';
 import type { KitSums } from '../db/stock';
 import { kitSums, stockEvents, usesOf } from '../db/stock';
+import { candidatesOf } from './candidates';
 import { ownerHand } from './settings';
-import { weekDemands } from './spread-data';
+import { weekDemands } from './week-demands';
 import { stocked, usualStash } from './stash';
 import { asObject } from '../db/json';
 import { ownUnit } from './own-ways';
@@ -92,16 +93,10 @@ export async function loadKits(name: string | undefined, piece?: string): Promis
     const { kit: _kit, ...counted } = sums.find((s) => s.kit === r.id) as KitSums;
     return { name: r.id, role: r.role, facts: r.facts, swatches: palette(kits.get(r.id) as Kit, 6), ...counted };
   });
+  const candidates = candidatesOf(rows, kits, sums);
   const chosenRow =
     rows.find((r) => r.id === name) ?? rows.find((r) => r.role === 'kit' && !r.facts.retired) ?? rows[0];
   const plain = chosenRow && (await findKit(db, chosenRow.id));
-  const candidates = lines
-    .filter((l) => l.role === 'kit' && !l.facts.retired)
-    .map((l): Candidate => ({
-      kit: kits.get(l.name) as Kit,
-      facts: l.facts,
-      left: l.total ? (l.total - l.touched - l.spoiled) / l.total : 0,
-    }));
   return {
     today: await today(),
     piece: piece ?? null,

@@ -12,7 +12,7 @@ import { loadKits } from './kits';
 import { loadSettings } from './load-settings';
 import { saveClock, saveCurrency, saveUnit } from './settings-actions';
 import { loadSpread } from './spread-data';
-import { weekDemands } from './spread-of';
+import { weekDemands } from './week-demands';
 
 let db: Database;
 beforeEach(async () => void (db = await freshHouse()));

@@ -4,7 +4,7 @@ import { weekOfDay, weekStartOf } from './week-start';
 import { listCalendars } from '../db/calendars';
 import type { Database } from '../db/database';
 import { firstKnown, keepWeek, keptWeeks } from '../db/past-items';
-import { weekDemands } from './spread-of';
+import { weekDemands } from './week-demands';
 
 /** A week that has been over for so many weeks stays as it was kept, whatever its calendar says by then. */
 const SETTLED_AFTER = 6;

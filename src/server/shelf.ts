@@ -7,26 +7,24 @@ import { cutsOf } from '../core/bench/cuts';
 import { whiteOutOf } from '../core/bench/white-out';
 import { palette } from '../core/kit/kit';
 import { intersect, unionArea } from '../core/measure/rect';
-import { leanings, sayChoiceInFull } from '../core/manner/choices';
-import { MANNERS } from '../core/manner/registry';
 import { footprint } from '../core/spread/placement';
 import { spokenWeek } from '../core/week/day-names';
 import type { WeekStart } from '../core/week/week';
 import { daysOfWeek, weekAfter, weekHolding } from '../core/week/week';
 import { houseWeekStart, weekStartOf } from './week-start';
 import { findBook, listBooks, usualBook } from '../db/books';
-import { allKits, listKits } from '../db/kits';
-import { listManners } from '../db/manners';
+import { listKits } from '../db/kits';
+import { kitSums } from '../db/stock';
 import { plannedKits } from '../db/plans';
 import { givenUpWeeks } from '../db/given-up';
-import { keepOf, ratingsByManner } from '../db/keeps';
-import { heededChoices } from '../db/liked-choices';
-import { findSpreadOfWeek, newestKit } from '../db/spreads';
+import { keepOf } from '../db/keeps';
+import { findSpreadOfWeek } from '../db/spreads';
 import { ticksOf } from '../db/ticks';
 import { isBackupMissed } from './backup/make-backup';
-import { leftKits } from './leftovers';
+import { untouchedOf } from './candidates';
 import { ownerHand } from './settings';
-import { loadSpread, weekDemands } from './spread-data';
+import { loadSpread } from './spread-data';
+import { weekDemands } from './week-demands';
 import { store } from './store';
 import { today } from './today';
 import { usualSizes } from './usual-sizes';
@@ -60,11 +58,8 @@ export interface ShelfWeek {
 export interface Shelf {
   readonly weeks: readonly ShelfWeek[];
   readonly books: readonly { id: string; name: string }[];
-  readonly kits: readonly { id: string; swatches: readonly string[]; pieces: number }[];
-  /** the book that a new week would most likely be laid out in */
-  readonly usualBook: string;
-  /** the kit used last, where it has enough for another week */
-  readonly lastKit: string | null;
+  /** how many kits a week can be laid out with */
+  readonly kits: number;
   /** weeks that were given up and can be taken up again, the latest first */
   readonly givenUp: readonly { readonly id: number; readonly title: string }[];
   /** there is no backup that is young enough to rely on, and something that it would be needed for */
@@ -73,18 +68,12 @@ export interface Shelf {
   readonly leftovers: boolean;
   /** made-up weeks to look at, not its owner's */
   readonly demo: boolean;
-  /** schools, then manners of one's own; with how its weeks were rated, where any was */
-  readonly manners: readonly {
-    readonly name: string;
-    readonly says: string;
-    readonly rated: { readonly mean: number; readonly weeks: number } | null;
-    /** in what a new week differs from it, by what was loved and what jarred, in words */
-    readonly leans: readonly string[];
-  }[];
 }
 
 const WEEKS_BEFORE = 1;
 const WEEKS_AHEAD = 6;
+/** Of a begun kit so many stickers must be left before a week with them is offered. From memory. */
+const LEAST_LEFT = 40;
 
 /** The weeks around today, with how full each day is before it is planned and after. */
 export async function loadShelf(): Promise<Shelf> {
@@ -92,19 +81,11 @@ export async function loadShelf(): Promise<Shelf> {
   const start = await houseWeekStart(db);
   const now = weekHolding(await today(), start);
   const [books, kitRows] = await Promise.all([listBooks(db), listKits(db)]);
-  const bought = new Set(kitRows.filter((k) => k.role === 'kit' && !k.facts.retired).map((k) => k.id));
-  const kits = (await allKits(db)).filter((k) => bought.has(k.name));
+  const bought = kitRows.filter((k) => k.role === 'kit' && !k.facts.retired).map((k) => k.id);
   const aways = Array.from({ length: WEEKS_BEFORE + WEEKS_AHEAD }, (_, i) => i - WEEKS_BEFORE);
   const usual = await usualBook(db);
   const weeks = await Promise.all(aways.map((away) => shelfWeek(weekAfter(now, away), away, usual, start)));
-  const [left, lastKit] = await Promise.all([leftKits(db), newestKit(db)]);
-  const own = (await listManners(db)).map((m) => ({ name: m.name, says: `your own, after ${m.school}` }));
-  const [rated, heeded] = await Promise.all([ratingsByManner(db), heededChoices(db)]);
-  const manners = [...own, ...Object.values(MANNERS).map(({ name, says }) => ({ name, says }))].map((m) => ({
-    ...m,
-    rated: rated.get(m.name) ?? null,
-    leans: leanings(m.name, heeded.get(m.name) ?? []).map(sayChoiceInFull),
-  }));
+  const sums = (await kitSums(db)).filter((k) => bought.includes(k.kit));
   return {
     weeks,
     books,
@@ -115,12 +96,9 @@ export async function loadShelf(): Promise<Shelf> {
       })),
     ),
     backupOld: weeks.some((w) => w.spreadId !== null) && isBackupMissed(),
-    usualBook: usual,
-    lastKit: left.find((k) => k.id === lastKit)?.id ?? null,
-    leftovers: left.length > 0,
+    leftovers: sums.some((k) => k.touched > 0 && untouchedOf(k) >= LEAST_LEFT),
     demo: process.env.HOBNAIL_DEMO === '1',
-    manners,
-    kits: kits.map((k) => ({ id: k.name, swatches: palette(k, 6), pieces: k.pieces.reduce((n, p) => n + p.count, 0) })),
+    kits: bought.length,
   };
 }
 

@@ -6,7 +6,7 @@ import { addBook } from '../db/books';
 import { makeEdit } from '../db/spread-edits';
 import { startSpread } from './actions';
 import { loadAgenda } from './agenda';
-import { countWeek } from './counting-actions';
+import { loadPlan } from './plan-week';
 import { saveWeekStart } from './settings-actions';
 import { loadSettings } from './load-settings';
 import { loadYears } from './log/years';
@@ -14,7 +14,7 @@ import { loadLog } from './past';
 import { loadShelf } from './shelf';
 import { loadSpread } from './spread-data';
 import { loadThisWeek } from './this-week';
-import { weekDemands } from './spread-of';
+import { weekDemands } from './week-demands';
 
 let db: Database;
 beforeEach(async () => {
@@ -25,8 +25,7 @@ afterEach(() => db.destroy());
 
 const begin = async (week: string, bookId: string) =>
   done(await startSpread({ week, bookId, kitId: 'rockpool', manner: 'scattered' })).id;
-const count = async (week: string, bookId: string) =>
-  done(await countWeek({ week, bookId, kitId: 'rockpool', manner: 'scattered' }));
+const plan = async (week: string, book: string) => (await loadPlan({ week, book }))!;
 const titles = async () => (await loadShelf()).weeks.map((w) => w.title);
 
 describe('the day that weeks begin on', () => {
@@ -65,8 +64,8 @@ describe('the day that weeks begin on', () => {
     expect((await loadYears(undefined))[0]?.week).toBe('2027-W06');
   });
 
-  it('of a week with a book is its book’s: dialog, page, agenda, log and count speak of the same days', async () => {
-    const before = await count('2027-W06', 'sunny');
+  it('of a week with a book is its book’s: dialog, page, agenda, log and plan speak of the same days', async () => {
+    const before = await plan('2027-W06', 'sunny');
     expect([before.days[0], before.days[6]]).toEqual(['2027-02-07', '2027-02-13']);
     const id = await begin('2027-W06', 'sunny');
     const spread = (await loadSpread(id))!;
@@ -83,7 +82,7 @@ describe('the day that weeks begin on', () => {
 
   it('never loses a day: after a Sunday book, a Monday book takes what the Sunday between asks for', async () => {
     await begin('2027-W06', 'sunny'); // to Saturday, Feb 13
-    const { between, items } = await count('2027-W07', 'three-box');
+    const { between, items } = await plan('2027-W07', 'three-box');
     expect(between).toEqual({ day: '2027-02-14', is: 'lost' });
     const own = await weekDemands(db, '2027-W07', 'monday');
     const carried = own.demands.filter((d) => d.on === '2027-02-14');
@@ -91,12 +90,12 @@ describe('the day that weeks begin on', () => {
     expect(carried.every((d) => d.day === 0 && d.title.startsWith('Sun '))).toBe(true);
     expect(own.demands).toHaveLength(items);
     expect(new Set(own.demands.map((d) => d.key)).size).toBe(items);
-    expect((await count('2027-W07', 'sunny')).between).toBeNull();
-    expect((await count('2027-W09', 'three-box')).between).toBeNull();
+    expect((await plan('2027-W07', 'sunny')).between).toBeNull();
+    expect((await plan('2027-W09', 'three-box')).between).toBeNull();
   });
 
   it('says of a day that it is on two pages, where a Sunday book comes after a Monday book', async () => {
     await begin('2027-W06', 'three-box');
-    expect((await count('2027-W07', 'sunny')).between).toEqual({ day: '2027-02-14', is: 'twice' });
+    expect((await plan('2027-W07', 'sunny')).between).toEqual({ day: '2027-02-14', is: 'twice' });
   });
 });

@@ -26,6 +26,9 @@ interface Canvas {
 /** A roll is drawn only so far, mm; its pattern goes on in the same way. */
 const DRAWN_ROLL = 400;
 
+/** How far a piece's drawing runs, mm. */
+export const drawnWidth = (piece: Pick<Piece, 'width'>): number => Math.min(piece.width, DRAWN_ROLL);
+
 /**
  * The part of a piece's drawing that shows a cut: far along a roll it looks as it does near its beginning. In the
  * drawing's own mm.
@@ -43,7 +46,7 @@ export function shownCut(piece: Piece, cut: Rect | null): Rect {
 export function drawPiece(piece: Piece, id: string, pictureAt: PictureAt = ofThisHouse): string {
   if (piece.picture)
     return `<image href="${esc(pictureAt(piece.picture))}" width="${num(piece.width)}" height="${num(piece.height)}" preserveAspectRatio="none"/>`;
-  const w = Math.min(piece.width, DRAWN_ROLL);
+  const w = drawnWidth(piece);
   const h = piece.height;
   let clips = 0;
   const clip = (drawing: string, inset = 0): string => {

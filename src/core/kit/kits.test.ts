@@ -197,6 +197,18 @@ describe('a kit for a week', () => {
   });
   it('is rather a whole one than a half-used one that fits better', () =>
     expect(names(offer('half', { season: 'winter', moods: 'choir' }, 0.4), offer('whole'))).toEqual(['whole', 'half']));
+  it('is a kit that was not on the pages of the last weeks, rather than one that was', () => {
+    const seen = (name: string, weeksAgo: number | null) => ({ ...offer(name), weeksAgo });
+    expect(names(seen('last', 1), seen('before', 2), seen('third', 3), seen('old', 4), seen('new', null))).toEqual([
+      'new',
+      'old',
+      'third',
+      'before',
+      'last',
+    ]);
+    const [last] = suggestKits(week, [seen('last', 1)]);
+    expect(last!.why).toContain('on last week’s pages');
+  });
   it('knows the seasons', () =>
     expect(['2027-01-15', '2027-03-01', '2027-06-30', '2027-11-30', '2027-12-01'].map(seasonOf)).toEqual([
       'winter',

@@ -48,6 +48,8 @@ export interface Candidate {
   readonly facts: KitFacts;
   /** share of its pieces that are whole, 0 to 1 */
   readonly left: number;
+  /** weeks since one was laid out with it; null or left out: none was lately */
+  readonly weeksAgo?: number | null;
 }
 
 export interface Suggestion {
@@ -62,6 +64,8 @@ const SOON_DAYS = 42;
 const FEW = 0.25;
 /** Of a kit that is half used a week can hardly be made. */
 const HALF = 0.5;
+/** What a kit seen so many weeks ago loses by it, the last week's first. From memory. */
+const SEEN_AGO = [4, 4, 2, 1] as const;
 
 /** Whether something must be used within six weeks of a day. */
 export const isSoon = (useBy: IsoDay | null, day: IsoDay): boolean =>
@@ -80,7 +84,7 @@ export function suggestKits(week: WeekDemands, candidates: readonly Candidate[])
     .toLowerCase();
   return candidates
     .filter((c) => !c.facts.retired && (c.facts.keptFor === null || c.facts.keptFor === week.week))
-    .flatMap(({ kit, facts, left }): Suggestion[] => {
+    .flatMap(({ kit, facts, left, weeksAgo = null }): Suggestion[] => {
       if (left < FEW / 2) return [];
       if (facts.useBy !== null && facts.useBy < first) return [];
       const words =
@@ -100,8 +104,15 @@ export function suggestKits(week: WeekDemands, candidates: readonly Candidate[])
       return [
         {
           kit: kit.name,
-          score: said.reduce((sum, [n]) => sum + n, 0) - (season < 0 ? 5 : 0) - (left < HALF ? 8 : 0),
-          why: said.map(([, why]) => why).join(', '),
+          score:
+            said.reduce((sum, [n]) => sum + n, 0) -
+            (season < 0 ? 5 : 0) -
+            (left < HALF ? 8 : 0) -
+            (weeksAgo === null ? 0 : (SEEN_AGO[weeksAgo] ?? 0)),
+          why: [
+            ...said.map(([, why]) => why),
+            ...(weeksAgo !== null && weeksAgo <= 1 ? ['on last week’s pages'] : []),
+          ].join(', '),
         },
       ];
     })

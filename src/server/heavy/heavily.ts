@@ -8,18 +8,29 @@ interface Waiting {
   readonly fail: (error: Error) => void;
 }
 
-/** The thread, begun when it is first wanted; pages and routes are bundled apart, and share it. */
-const held = globalThis as unknown as {
-  hobnailHeavy?: {
-    readonly thread: ReturnType<typeof newThread>;
-    readonly waiting: Map<number, Waiting>;
-    n: number;
-  } | null;
+interface Heavy {
+  readonly thread: ReturnType<typeof newThread>;
+  readonly waiting: Map<number, Waiting>;
+  n: number;
+}
+
+/** The threads, begun when they are first wanted; pages and routes are bundled apart, and share them. */
+const held = globalThis as unknown as { hobnailHeavy?: Map<number, Heavy> };
+const threads: Map<number, Heavy> = (held.hobnailHeavy ??= new Map<number, Heavy>());
+
+/** What is wanted many times over and takes little memory is done on two threads; all else after each other on one. */
+const ON_BOTH: ReadonlySet<Work> = new Set<Work>(['tried']);
+
+const threadNumbered = (n: number): Heavy => {
+  const heavy = threads.get(n) ?? begun(n);
+  threads.set(n, heavy);
+  return heavy;
 };
 
-/** Does a work that takes long on a thread of its own, after those that wait already. @throws as the work does */
+/** Does a work that takes long on a thread of its own, after those that wait there. @throws as the work does */
 export function heavily<W extends Work>(work: W, given: Given<W>): Promise<Made<W>> {
-  const heavy = (held.hobnailHeavy ??= begun());
+  const waits = (n: number): number => threads.get(n)?.waiting.size ?? 0;
+  const heavy = threadNumbered(ON_BOTH.has(work) && waits(1) <= waits(0) ? 1 : 0);
   const id = ++heavy.n;
   return new Promise<Made<W>>((done, fail) => {
     heavy.waiting.set(id, { done: done as (made: unknown) => void, fail });
@@ -28,7 +39,7 @@ export function heavily<W extends Work>(work: W, given: Given<W>): Promise<Made<
   });
 }
 
-function begun(): NonNullable<typeof held.hobnailHeavy> {
+function begun(n: number): Heavy {
   const waiting = new Map<number, Waiting>();
   const thread = newThread();
   thread.on('message', (answer: Answer) => {
@@ -40,7 +51,7 @@ function begun(): NonNullable<typeof held.hobnailHeavy> {
   });
   /** it broke off, for want of memory most likely: who waits is told, and the next work begins another */
   const broken = (error?: unknown): void => {
-    if (held.hobnailHeavy?.thread === thread) held.hobnailHeavy = null;
+    if (threads.get(n)?.thread === thread) threads.delete(n);
     for (const { fail } of waiting.values())
       fail(error instanceof Error ? error : new Error('the thread for long works broke off'));
     waiting.clear();

@@ -4,25 +4,28 @@ import { arrange } from '../../core/arrange/arrange';
 import { benchOf } from '../../core/bench/bench';
 import type { WorkPlan } from '../../core/bench/plan';
 import { whiteOutOf } from '../../core/bench/white-out';
+import { triedFigures } from '../../core/compare/tried-week';
 import { benchPdf } from '../../core/format/bench-pdf';
 import { madePdf } from '../../core/format/made-pdf';
 import type { SharedTexts } from '../../core/format/share-svg';
 import { shareSvg } from '../../core/format/share-svg';
 import { completeSpread } from '../../core/format/spread-file';
 import { writeSpread } from '../../core/format/spread-json';
+import { smallSpreadSvg } from '../../core/format/small-spread-svg';
 import { spreadSvg } from '../../core/format/spread-svg';
 import { clearRoom } from '../../core/scan/clear-room';
 import { groundUnder, middleOf } from '../../core/scan/ground-under';
 import { contextFrom } from '../../core/spread/context';
 import type { ContextData } from '../../core/spread/context';
 import type { Placement } from '../../core/spread/placement';
-import { isWriting, matchDemands, piecesOn } from '../../core/spread/placement';
+import { piecesOn } from '../../core/spread/placement';
 import { schemaOf } from '../backup/counts';
 import { makingBackup } from '../backup/making-backup';
 import { exportedTables, tableJson } from '../export/tables';
 import { shippedLetters } from '../fonts';
 import { printParts } from '../print-parts';
 import { pngOf } from '../png-of';
+import { facesOf } from './faces';
 import { pictureData, picturePng, picturesToDraw, rasterOf } from '../pictures';
 
 /** A spread as it is drawn from. */
@@ -99,15 +102,12 @@ export const WORKS = {
   tried: async ({ context: data, width }: { context: ContextData; width: number }) => {
     const context = contextFrom(data);
     const placements = arrange(context);
-    const picture = await sharp(Buffer.from(await drawn(context, placements, 'readable')), { density: 100 })
-      .resize({ width })
-      .webp({ quality: 82 })
+    const faceAt = await facesOf(piecesOn(context, placements));
+    const picture = await sharp(Buffer.from(smallSpreadSvg(context, placements, faceAt, width)))
+      .webp({ quality: 82, effort: 2 })
       .toBuffer();
     return {
-      items: context.week.demands.length,
-      placed: matchDemands(placements, context.week.demands).size,
-      boxes: placements.filter((p) => p.role === 'box').length,
-      stickers: placements.filter((p) => !isWriting(p)).length,
+      figures: triedFigures(context, placements),
       picture: `data:image/webp;base64,${picture.toString('base64')}`,
     };
   },

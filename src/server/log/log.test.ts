@@ -11,7 +11,7 @@ import { putRecord } from '../../db/records';
 import { markItem, moveItems } from '../agenda-actions';
 import { finishSpread, tickSteps } from '../bench-actions';
 import { keepPastWeeks } from '../past-weeks';
-import { weekDemands } from '../spread-of';
+import { weekDemands } from '../week-demands';
 import { loadRoom } from './load-room';
 import { LOG_ROOMS } from './registry';
 import { loadYears } from './years';

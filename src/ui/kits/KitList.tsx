@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import type { KitLine } from '../../server/kits';
 import { Dots } from '../Dots';
-import { Swatches } from '../shelf/WeekCard';
+import { Swatches } from '../Swatches';
 import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
 

@@ -10,7 +10,7 @@ import { traits } from '../../core/kit/kinds';
 import { sheetsOf } from '../../core/kit/sheet-layout';
 import type { Sheet } from '../../core/kit/sheet-layout';
 import type { CopyStock, PieceStock } from '../../core/kit/stock';
-import { Swatches } from '../shelf/WeekCard';
+import { Swatches } from '../Swatches';
 import type { CopyLook } from '../sticker/SheetView';
 import { SheetView } from '../sticker/SheetView';
 import { symbolId } from '../sticker/symbol-id';

@@ -8,27 +8,19 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { useState } from 'react';
-import type { Shelf, ShelfWeek } from '../../server/shelf';
+import type { Shelf } from '../../server/shelf';
 import { GLASS } from '../theme';
 import { later } from '../later';
 
 const TakeKitDialog = later(() => import('../kits/TakeKitDialog').then((m) => m.TakeKitDialog));
 
 /** From an empty house to a week that can be planned: a book, a kit, the week's items. None needs a file. */
-export function FirstSteps({
-  shelf,
-  onImport,
-  onPlan,
-}: {
-  shelf: Shelf;
-  onImport: () => void;
-  onPlan: (week: ShelfWeek) => void;
-}) {
+export function FirstSteps({ shelf, onImport }: { shelf: Shelf; onImport: () => void }) {
   const router = useRouter();
   const [adding, setAdding] = useState(false);
   const coming = shelf.weeks.filter((w) => w.away === 1 || w.away === 0).sort((a, b) => b.away - a.away);
   const next = coming.find((w) => w.items > 0) ?? coming[0];
-  const has = { kit: shelf.kits.length > 0, items: (next?.items ?? 0) > 0 };
+  const has = { kit: shelf.kits > 0, items: (next?.items ?? 0) > 0 };
   return (
     <Box component="section" aria-label="First steps" sx={{ mb: 3 }} data-testid="first-steps">
       <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fit, minmax(260px, 1fr))' }}>
@@ -82,7 +74,7 @@ export function FirstSteps({
         </Step>
       </Box>
       {has.kit && next && (
-        <Button variant="contained" color="secondary" sx={{ mt: 2 }} onClick={() => onPlan(next)}>
+        <Button component={Link} href={`/plan?week=${next.week}`} variant="contained" color="secondary" sx={{ mt: 2 }}>
           Plan {next.away === 1 ? 'next week' : 'this week'}, {next.title}
         </Button>
       )}

@@ -7,21 +7,19 @@ import Typography from '@mui/material/Typography';
 import { IconFileImport } from '../icons';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Shelf as ShelfData, ShelfWeek } from '../../server/shelf';
+import type { Shelf as ShelfData } from '../../server/shelf';
 import { GLASS } from '../theme';
 import { Screen, ScreenMain } from '../screen/Screen';
 import { FirstSteps } from './FirstSteps';
 import { GivenUp } from './GivenUp';
-import { StartWeekDialog } from './StartWeekDialog';
 import { TakeInDialog } from './TakeInDialog';
 import { WeekCard } from './WeekCard';
 
 /** Home: the weeks in a row, what state each is in, and the way into it. */
 export function Shelf({ shelf }: { shelf: ShelfData }) {
-  const [starting, setStarting] = useState<ShelfWeek | null>(null);
   const [takingIn, setTakingIn] = useState(false);
   const toPlan = shelf.weeks.find((w) => w.away >= 1 && w.state === 'to plan');
-  const ready = shelf.books.length > 0 && shelf.kits.length > 0;
+  const ready = shelf.books.length > 0 && shelf.kits > 0;
   const fresh = shelf.weeks.every((w) => w.spreadId === null);
   return (
     <Screen>
@@ -63,26 +61,20 @@ export function Shelf({ shelf }: { shelf: ShelfData }) {
           </Alert>
         )}
         <GivenUp weeks={shelf.givenUp} />
-        {fresh && <FirstSteps shelf={shelf} onImport={() => setTakingIn(true)} onPlan={setStarting} />}
+        {fresh && <FirstSteps shelf={shelf} onImport={() => setTakingIn(true)} />}
         {shelf.leftovers && (
           <Typography sx={{ mb: 2 }}>
-            <Link href="/leftovers" style={{ color: GLASS.bottle }}>
+            <Link href="/plan?kits=begun" style={{ color: GLASS.bottle }}>
               A week from what is left of begun kits
             </Link>
           </Typography>
         )}
         <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(272px, 1fr))' }}>
           {shelf.weeks.map((week) => (
-            <WeekCard
-              key={week.week}
-              week={week}
-              next={week === toPlan}
-              onStart={ready ? () => setStarting(week) : null}
-            />
+            <WeekCard key={week.week} week={week} next={week === toPlan} canPlan={ready} />
           ))}
         </Box>
       </ScreenMain>
-      {starting && <StartWeekDialog week={starting} shelf={shelf} onClose={() => setStarting(null)} />}
       {takingIn && <TakeInDialog onClose={() => setTakingIn(false)} />}
     </Screen>
   );

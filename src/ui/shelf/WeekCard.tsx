@@ -11,6 +11,7 @@ import { GLASS } from '../theme';
 import { Hint } from '../Hint';
 import { useKitName } from '../kit-names';
 import { SpreadPicture } from '../SpreadPicture';
+import { Swatches } from '../Swatches';
 
 const WHEN = (away: number): string =>
   away === 0
@@ -27,7 +28,7 @@ const STATE_COLORS = { 'to plan': GLASS.quiet, 'laid out': GLASS.cobalt, 'on pap
 const STUDS = 5;
 
 /** One week on the shelf. */
-export function WeekCard({ week, next, onStart }: { week: ShelfWeek; next: boolean; onStart: (() => void) | null }) {
+export function WeekCard({ week, next, canPlan }: { week: ShelfWeek; next: boolean; canPlan: boolean }) {
   const called = useKitName();
   const open = week.spreadId !== null;
   return (
@@ -76,9 +77,10 @@ export function WeekCard({ week, next, onStart }: { week: ShelfWeek; next: boole
             {week.state === 'to plan' ? 'Go on' : 'Open'}
           </Button>
         ) : (
-          onStart && (
+          canPlan && (
             <Button
-              onClick={onStart}
+              component={Link}
+              href={`/plan?week=${week.week}`}
               variant={next ? 'contained' : 'outlined'}
               color={next ? 'secondary' : 'primary'}
               size="small"
@@ -144,25 +146,5 @@ function DayGauge({ day }: { day: ShelfDay }) {
         />
       </Box>
     </Hint>
-  );
-}
-
-export function Swatches({ colors }: { colors: readonly string[] }) {
-  return (
-    <Box aria-hidden sx={{ display: 'flex' }}>
-      {colors.slice(0, 5).map((c, i) => (
-        <Box
-          key={c}
-          sx={{
-            width: 16,
-            height: 16,
-            ml: i ? '-4px' : 0,
-            borderRadius: '4px',
-            background: c,
-            border: '1px solid #fff',
-          }}
-        />
-      ))}
-    </Box>
   );
 }
