@@ -1,5 +1,6 @@
 // `npm run bench`: measures what design.md part 5 sets bars for, as far as it is built, and writes docs/benchmarks.md.
 import { browser } from './browser';
+import { choosing } from './choosing';
 import { core } from './core';
 import { corpusTable } from './corpus';
 import { exact } from './exact';
@@ -23,6 +24,7 @@ async function main(): Promise<void> {
   await print();
   await tenYears();
   await browser();
+  await choosing();
   writeReport(tables);
 }
 

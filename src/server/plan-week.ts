@@ -1,4 +1,5 @@
 import 'server-only';
+import { createHash } from 'node:crypto';
 import type { TriedFigures } from '../core/compare/tried-week';
 import { palette } from '../core/kit/kit';
 import { suggestKits } from '../core/kit/suggest';
@@ -210,6 +211,17 @@ export async function tryWeek(input: unknown, left?: AbortSignal): Promise<Tried
   const chosen = check(StartSpreadDto, input, 'week');
   return trying.run(async () => {
     if (left?.aborted) return null;
-    return heavily('tried', { context: await dataOfNewWeek(await store(), chosen), width: WIDTH });
+    const context = await dataOfNewWeek(await store(), chosen);
+    const all = createHash('sha1').update(JSON.stringify(context)).digest('base64');
+    const known = before.get(all) ?? (await heavily('tried', { context, width: WIDTH }));
+    before.delete(all); // what was wanted last is kept longest
+    before.set(all, known);
+    for (const oldest of before.keys()) if (before.size > MOST_KEPT) before.delete(oldest);
+    return known;
   });
 }
+
+/** Weeks that were tried lately, by all that they were laid out with: who comes back sees them at once. */
+const before = new Map<string, TriedWeek>();
+/** Of some 60 kB each. */
+const MOST_KEPT = 200;

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Paper from '@mui/material/Paper';
 import Skeleton from '@mui/material/Skeleton';
 import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import { spokenName } from '../../core/kit/kit';
 import { counted } from '../../core/spread/voice';
 import type { Outcome } from '../../server/outcome';
@@ -19,24 +20,23 @@ const MINDED = 30;
 /** A desk under the pages. */
 const DESK = '#EFEBE1';
 
-/** One way to lay the week out, to be taken as it is. */
-export function PlanCard({
-  offer,
-  tried,
-  best,
-  busy,
-  onTake,
-  onBegin,
-}: {
-  offer: Offer;
+interface PlanCardProps {
+  readonly offer: Offer;
   /** undefined: it is being laid out */
-  tried: Outcome<TriedWeek> | undefined;
-  best: boolean;
-  busy: boolean;
-  onTake: () => void;
+  readonly tried: Outcome<TriedWeek> | undefined;
+  readonly best: boolean;
+  readonly busy: boolean;
+  readonly onTake: () => void;
   /** opens it with nothing laid */
-  onBegin: () => void;
-}) {
+  readonly onBegin: () => void;
+}
+
+/** What is shown is the same: what is done with it hangs on the offer alone. */
+const isSame = (a: PlanCardProps, b: PlanCardProps): boolean =>
+  a.offer === b.offer && a.tried === b.tried && a.best === b.best && a.busy === b.busy;
+
+/** One way to lay the week out, to be taken as it is. */
+export const PlanCard = memo(function PlanCard({ offer, tried, best, busy, onTake, onBegin }: PlanCardProps) {
   const called = useKitName();
   const { of: kit } = offer;
   const laid = tried?.ok ? tried.value : null;
@@ -49,6 +49,8 @@ export function PlanCard({
       data-testid="plan-card"
       sx={{
         p: 1.5,
+        contentVisibility: 'auto',
+        containIntrinsicSize: 'auto 420px',
         display: 'flex',
         flexDirection: 'column',
         gap: 0.75,
@@ -60,11 +62,7 @@ export function PlanCard({
         {laid ? (
           <img src={laid.picture} alt={`The week with ${name}`} style={{ width: '100%', display: 'block' }} />
         ) : (
-          <Skeleton
-            variant="rounded"
-            animation={tried ? false : 'pulse'}
-            sx={{ width: '100%', height: 'auto', aspectRatio: '1.55' }}
-          />
+          <Skeleton variant="rounded" animation={false} sx={{ width: '100%', height: 'auto', aspectRatio: '1.55' }} />
         )}
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minWidth: 0 }}>
@@ -124,7 +122,7 @@ export function PlanCard({
       </Box>
     </Paper>
   );
-}
+}, isSame);
 
 /** How the items are carried, and what the eye minds. */
 function Carried({ items, onStickers, unplaced, boxes, stickers, eye, minds }: TriedWeek['figures']) {
