@@ -20,6 +20,13 @@ test('a week is laid out in another manner, one habit set otherwise, and the who
   await page.getByRole('radio', { name: /Grounded/ }).click();
   await page.getByRole('combobox', { name: 'Full boxes a week' }).click();
   await pickOption(page, '4', true);
+  // the week itself shows it, and what it comes to; held, a button shows how it is now
+  await expect(page.getByTestId('looked')).toContainText(/Full boxes \d → 4, .*pieces otherwise/i);
+  await page.getByRole('button', { name: 'Hold to see it as it is' }).focus();
+  await page.keyboard.down('Space');
+  await expect(page.getByRole('img', { name: 'The week as it is' })).toBeVisible();
+  await page.keyboard.up('Space');
+  await expect(page.getByRole('img', { name: 'The week as it would be' })).toBeVisible();
   await expect(page.getByText('1 set otherwise than Grounded has it')).toBeVisible();
   await page.getByLabel('Keep as my own manner').fill('quiet weeks');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();

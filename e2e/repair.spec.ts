@@ -190,6 +190,7 @@ test('a color of the week is changed, places are kept for what is written in lat
   expect(await stuck.getAttribute('transform')).toBe(place);
 
   await page.getByRole('button', { name: /^Manner:/ }).click();
+  await page.getByRole('button', { name: /^All habits/ }).click();
   await page.getByRole('combobox', { name: 'Planned ahead' }).click();
   await pickOption(page, 'work', true);
   await page.getByRole('combobox', { name: 'Times' }).click();

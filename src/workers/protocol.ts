@@ -1,4 +1,5 @@
 import type { Alternative } from '../core/compare/alternatives';
+import type { Looked } from '../core/compare/looked';
 import type { Hex } from '../core/color/color';
 import type { Change } from '../core/edit/change';
 import type { Deed } from '../core/edit/deed';
@@ -25,6 +26,8 @@ export interface ArrangeService {
   offers(key: string): readonly Way[];
   remedies(finding: Finding): readonly Remedy[];
   colors(from: Hex): readonly ColorSwap[];
+  /** the week laid out anew in another manner, to be looked at */
+  look(manner: Pick<ContextData, 'manner' | 'options' | 'ways'>): Looked;
   /** @param onTried is told meanwhile how many of all were tried */
   alternatives(onTried?: (done: number, of: number) => void): readonly Alternative[];
   mix(sources: readonly (readonly Placement[])[], from: readonly number[], deed: Deed): Change;

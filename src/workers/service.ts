@@ -1,4 +1,5 @@
 import { alternativesOf } from '../core/compare/alternatives';
+import { looked } from '../core/compare/looked';
 import { mixDays } from '../core/compare/mix';
 import { arrangeAnew, arrangeDay, arrangeRest } from '../core/edit/rearrange';
 import { remediesFor } from '../core/remedy/remedies';
@@ -42,6 +43,11 @@ export function arrangeService(): ArrangeService {
     offers: (key) => offersFor(now().context, now().placements, key),
     remedies: (finding) => remediesFor(now().context, now().placements, finding),
     colors: (from) => colorSwaps(now().context, now().placements, from),
+    look: (manner) =>
+      looked(
+        contextFrom({ ...now().data, ...manner }),
+        now().placements.filter((p) => p.locked),
+      ),
     alternatives: (onTried) =>
       alternativesOf(
         now().context,

@@ -9,6 +9,7 @@ import { WAYS } from './ways/registry';
 export type Setting = {
   readonly label: string;
   readonly group: string;
+  readonly often?: true;
   readonly choices: readonly Choice<unknown>[];
 } & ({ readonly of: 'options'; readonly key: keyof Options } | { readonly of: 'ways'; readonly key: keyof Ways });
 
@@ -18,11 +19,12 @@ const said = (value: WayValue): string =>
 const fromOption = ({ key, setting, choices }: Option & { readonly key: keyof Options }): Setting[] =>
   setting ? [{ of: 'options', key, choices, ...setting }] : [];
 
-const fromWay = ({ key, label, group, values }: Way & { readonly key: keyof Ways }): Setting => ({
+const fromWay = ({ key, label, group, often, values }: Way & { readonly key: keyof Ways }): Setting => ({
   of: 'ways',
   key,
   label,
   group,
+  ...(often && { often }),
   choices: values.map((value) => ({ value, label: said(value) })),
 });
 

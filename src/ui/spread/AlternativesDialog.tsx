@@ -10,13 +10,8 @@ import { useEffect, useState } from 'react';
 import type { Alternative } from '../../core/compare/alternatives';
 import { RULES } from '../../core/review/registry';
 import { OFFERED } from '../../core/compare/offered';
-import type { Context } from '../../core/spread/placement';
-import { isWriting, pieceIndex } from '../../core/spread/placement';
-import { num } from '../../core/art/svg';
-import { handSvg, marksSvg } from '../../core/format/spread-svg';
-import { pieceKey } from '../../core/kit/kit';
 import { shortDay } from '../../core/week/day-names';
-import { LaidFaces } from '../sticker/Face';
+import { WeekPicture } from './WeekPicture';
 import { GLASS } from '../theme';
 import { useSpread } from './store';
 import { FormDialog } from '../screen/FormDialog';
@@ -100,7 +95,7 @@ export function AlternativesDialog({ onClose, onNone }: { onClose: () => void; o
                 border: `1.5px solid ${from.includes(n) ? GLASS.bottle : GLASS.edge}`,
               }}
             >
-              <Picture context={context} alternative={a} />
+              <WeekPicture context={context} placements={a.placements} label={a.says} />
               <Typography variant="body2">{a.says}</Typography>
               <Typography variant="caption" color="text.secondary">
                 score {Math.round(a.score.total)}
@@ -155,37 +150,4 @@ function lost(a: Alternative): string {
     .slice(0, 3);
   const title = (rule: string): string => RULES.find((r) => r.code === rule)?.title.toLowerCase() ?? rule;
   return worst.length ? `: ${worst.map(([rule, n]) => `${title(rule)} ${n}`).join('; ')}` : '';
-}
-
-/** The spread in small, from the stickers' own drawings. */
-function Picture({ context, alternative }: { context: Context; alternative: Alternative }) {
-  const { pages } = context.book;
-  const pieces = pieceIndex(context);
-  const offsets = pages.map((_, i) => pages.slice(0, i).reduce((sum, p) => sum + p.width, 0));
-  const width = pages.reduce((sum, p) => sum + p.width, 0);
-  const height = Math.max(...pages.map((p) => p.height));
-  return (
-    <svg
-      viewBox={`0 0 ${num(width)} ${num(height)}`}
-      style={{ width: '100%', display: 'block', boxShadow: '0 1px 4px #0002' }}
-      role="img"
-      aria-label={alternative.says}
-    >
-      {pages.map((page, i) => (
-        <g key={i} transform={`translate(${num(offsets[i] ?? 0)} 0)`}>
-          <rect width={page.width} height={page.height} fill={GLASS.paper} />
-          <g dangerouslySetInnerHTML={{ __html: marksSvg(context.book, i) }} opacity={0.5} />
-          <LaidFaces
-            placements={alternative.placements.filter((p) => p.page === i)}
-            pieceOf={(p) => pieces.get(pieceKey(p))}
-            over={(p) =>
-              isWriting(p) ? (
-                <g dangerouslySetInnerHTML={{ __html: handSvg(context, p, alternative.placements) }} />
-              ) : null
-            }
-          />
-        </g>
-      ))}
-    </svg>
-  );
 }

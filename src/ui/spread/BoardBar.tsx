@@ -34,7 +34,7 @@ import { useKitName } from '../kit-names';
 
 const AlternativesDialog = later(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog));
 const BeginAnewDialog = later(() => import('./BeginAnewDialog').then((m) => m.BeginAnewDialog));
-const MannerDialog = later(() => import('./MannerDialog').then((m) => m.MannerDialog));
+const MannerDialog = later(() => import('./manner/MannerDialog').then((m) => m.MannerDialog));
 const ReadingDialog = later(() => import('./ReadingDialog').then((m) => m.ReadingDialog));
 
 type Open = 'others' | 'manner' | 'anew' | 'reading' | null;

@@ -4,4 +4,5 @@ import { option, words } from './option';
 export const bottomWashi = option<'one' | 'two' | 'none'>()('bottomWashi', words(['one', 'two', 'none']), 'one', {
   group: 'Base',
   label: 'Bottom washi',
+  often: true,
 });

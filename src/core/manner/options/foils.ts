@@ -15,5 +15,5 @@ export const foils = option<readonly string[]>()(
     ],
   },
   [],
-  { group: 'Color and finish', label: 'Foil' },
+  { group: 'Color and finish', label: 'Foil', often: true },
 );

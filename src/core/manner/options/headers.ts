@@ -6,4 +6,5 @@ import { option, words } from './option';
 export const headers = option<Sequence | 'none'>()('headers', words([...SEQUENCES, 'none']), 'alternating', {
   group: 'Headers and lists',
   label: 'Header colors',
+  often: true,
 });

@@ -4,4 +4,5 @@ import { option, yesOrNo } from './option';
 export const kitOnly = option<boolean>()('kitOnly', yesOrNo(), false, {
   group: 'Color and finish',
   label: 'Nothing from the stash',
+  often: true,
 });

@@ -4,4 +4,5 @@ import { option, words } from './option';
 export const littles = option<'stacked' | 'spaced'>()('littles', words(['spaced', 'stacked']), 'spaced', {
   group: 'Days',
   label: 'Littles',
+  often: true,
 });

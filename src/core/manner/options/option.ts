@@ -16,8 +16,11 @@ export interface Option<K extends string = string, V = unknown> extends Range<V>
   readonly key: K;
   /** what most decorators do; schools depart from it */
   readonly usual: V;
-  /** how the settings call it, under which part of the page; null: they do not show it */
-  readonly setting: { readonly group: string; readonly label: string } | null;
+  /**
+   * how the settings call it, under which part of the page, and whether it is among those that are often changed;
+   * null: they do not show it
+   */
+  readonly setting: { readonly group: string; readonly label: string; readonly often?: true } | null;
 }
 
 /** An option of a value of type V. */

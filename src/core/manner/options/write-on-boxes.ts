@@ -4,4 +4,5 @@ import { option, yesOrNo } from './option';
 export const writeOnBoxes = option<boolean>()('writeOnBoxes', yesOrNo(), false, {
   group: 'Boxes',
   label: 'Write on them',
+  often: true,
 });

@@ -5,6 +5,7 @@ export const deco = way({
   key: 'deco',
   label: 'Deco',
   group: 'Color and finish',
+  often: true,
   values: ['spread', 'cluster', 'none'],
   usual: 'spread',
 });

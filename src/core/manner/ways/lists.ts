@@ -5,6 +5,7 @@ export const lists = way({
   key: 'lists',
   label: 'Lists stand',
   group: 'Headers and lists',
+  often: true,
   values: ['by time', 'top', 'foot'],
   usual: 'by time',
 });

@@ -6,6 +6,7 @@ export const stand = way({
   key: 'stand',
   label: 'They stand',
   group: 'Boxes',
+  often: true,
   values: STAND_NAMES,
   usual: 'up-and-down',
 });

@@ -8,6 +8,8 @@ export interface Way<K extends string = string, V extends WayValue = WayValue> {
   readonly label: string;
   /** the part of the page that it shapes */
   readonly group: string;
+  /** it is among those that are often changed (common practice) */
+  readonly often?: true;
   readonly values: readonly V[];
   /** what most decorators do; schools depart from it */
   readonly usual: NoInfer<V>;

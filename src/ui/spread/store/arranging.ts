@@ -6,6 +6,7 @@ import { viewOf, withoutPlace } from '../../../core/review/review';
 import { voiceOf } from '../../../core/spread/voice';
 import { Arranger, Cancelled, startWorker } from '../../../workers/arranger';
 import { NOTHING_MORE, NOTHING_OPEN, NO_PLACE, sayLetIn, sayRecolored, stopped } from './messages';
+import { mannerParts } from './manner-parts';
 import type { Arranging, Get, Set } from './state';
 
 let shared: Arranger | null = null;
@@ -62,6 +63,7 @@ export function arranging(get: Get, set: Set, arranger: () => Arranger = usual):
       get().edit(swap.change);
       set({ said: sayRecolored(swap, voice()), changed: swap.change.after.map((p) => p.id), selected: null });
     },
+    look: (manner) => arranger().ask(subject(), 'look', mannerParts(get().data, manner)),
     alternatives: (onTried) => arranger().ask(subject(), 'alternatives', proxy(onTried)),
     choose: (sources, from) => {
       const main = sources[from[0] ?? 0];

@@ -1,4 +1,5 @@
 import type { Alternative } from '../../../core/compare/alternatives';
+import type { Looked } from '../../../core/compare/looked';
 import type { Hex } from '../../../core/color/color';
 import type { Change } from '../../../core/edit/change';
 import type { Piece } from '../../../core/kit/kit';
@@ -126,6 +127,8 @@ export interface Arranging {
   /** what it would come to to change one color for another */
   readonly colorSwapsOf: (from: Hex) => Promise<readonly ColorSwap[]>;
   readonly recolor: (swap: ColorSwap) => void;
+  /** the week as it would be in another manner */
+  readonly look: (manner: MannerChoice) => Promise<Looked>;
   /** other ways to lay the week out */
   readonly alternatives: (onTried: (done: number, of: number) => void) => Promise<readonly Alternative[]>;
   /** lays the week out as chosen, each day from one of the alternatives, in the settings of the first */
