@@ -55,6 +55,8 @@ test('axe finds nothing on the spread, its dialogs and the bench', async ({ page
     await page.getByRole('button', { name }).click();
     await page.getByRole('dialog').waitFor();
     if (name.test('Other ways')) await page.getByRole('region', { name: 'Way 3' }).waitFor();
+    // a button that may be pressed by now is on its way from gray to its color
+    await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'));
     expect.soft(await seriousFaults(page, '[role=dialog]'), String(name)).toEqual([]);
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toHaveCount(0);

@@ -59,7 +59,8 @@ export async function openWeek(
   if (await start.count()) {
     await start.click();
     await chooseOf(page, 'Manner', 'Scattered');
-    if (choose.book) {
+    const book = page.getByRole('combobox', { name: 'Book' });
+    if (choose.book && !new RegExp(choose.book).test(await book.innerText())) {
       await chooseOf(page, 'Book', choose.book);
       await page.waitForURL(/[?&]book=/);
     }

@@ -111,11 +111,22 @@ test('a late item is let in, a spoiled sticker is replaced on the spread and on 
   expect(complaints).toEqual([]);
 });
 
-test('three ways are compared, and a day is taken from another', async ({ page, hobnail, complaints }) => {
+test('six ways are compared, one is seen large, and a day is taken from another', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
   await openWeek(page, hobnail, /^In 3 weeks/, { kit: 'Rockpool' });
   await page.getByRole('button', { name: 'Other ways' }).click();
-  await expect(page.getByRole('region', { name: /^Way \d$/ })).toHaveCount(3);
+  await expect(page.getByRole('region', { name: /^Way \d$/ })).toHaveCount(6);
+  await page.getByRole('button', { name: 'The whole week as way 3' }).hover();
+  await expect(page.getByRole('img', { name: /^Way 3: / })).toBeVisible();
+  await page.getByRole('button', { name: 'More like this, way 3' }).click();
+  await page.getByRole('button', { name: 'Back to those before' }).click();
+  await expect(page.getByRole('region', { name: /^Way \d$/ })).toHaveCount(6);
   await page.getByRole('button', { name: 'Wed, way 2' }).click();
+  await page.mouse.move(5, 5);
+  await page.getByRole('img', { name: 'The days put together' }).waitFor();
   await page.getByRole('button', { name: 'Lay it out so, day by day' }).click();
   await page.getByTestId('piece').nth(20).waitFor();
   await saved(page);

@@ -90,7 +90,7 @@ test('a week is counted before it is begun, and what the school gives up is said
     .getByRole('link', { name: 'Plan this week' })
     .click();
   await chooseOf(page, 'Manner', 'Scattered');
-  await expect(planCard(page, 'Thin')).toContainText(/\d+ of \d+ items on stickers, \d+ in ink/);
+  await expect(planCard(page, 'Thin')).toContainText(/3 full boxes, \d+ stickers, \d+ of them from the stash/);
   await expect(planCard(page, 'Rockpool')).toContainText(/All \d+ items on stickers/);
 
   await openWeek(page, hobnail, /^In 2 weeks/, { kit: 'Thin' });

@@ -41,7 +41,7 @@ const open = async (region, book) => {
   const card = page.getByRole('region', { name: region });
   await card.getByRole('link', { name: 'Plan this week' }).click();
   await choose('Manner', 'Scattered');
-  if (book) {
+  if (book && !(await page.getByRole('combobox', { name: 'Book' }).innerText()).includes(book)) {
     await choose('Book', book);
     await page.waitForURL(/[?&]book=/);
   }

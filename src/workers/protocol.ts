@@ -1,4 +1,4 @@
-import type { Alternative } from '../core/compare/alternatives';
+import type { Alternative, Wish } from '../core/compare/alternatives';
 import type { Looked } from '../core/compare/looked';
 import type { Hex } from '../core/color/color';
 import type { Change } from '../core/edit/change';
@@ -29,7 +29,7 @@ export interface ArrangeService {
   /** the week laid out anew in another manner, to be looked at */
   look(manner: Pick<ContextData, 'manner' | 'options' | 'ways'>): Looked;
   /** @param onTried is told meanwhile how many of all were tried */
-  alternatives(onTried?: (done: number, of: number) => void): readonly Alternative[];
+  alternatives(wish?: Wish, onTried?: (done: number, of: number) => void): readonly Alternative[];
   mix(sources: readonly (readonly Placement[])[], from: readonly number[], deed: Deed): Change;
 }
 

@@ -48,10 +48,11 @@ export function arrangeService(): ArrangeService {
         contextFrom({ ...now().data, ...manner }),
         now().placements.filter((p) => p.locked),
       ),
-    alternatives: (onTried) =>
+    alternatives: (wish, onTried) =>
       alternativesOf(
         now().context,
         now().placements.filter((p) => p.locked),
+        wish,
         onTried,
       ),
     mix: (sources, from, deed) => mixDays(now().context, now().placements, sources, from, deed),

@@ -42,13 +42,31 @@ interface Variant {
   readonly seed: number;
 }
 
-/** Two spreads that share more than this are one to the eye; 0 to 1, see `apart`. From memory. */
-const LEAST_APART = 0.35;
+/** What is wished of other ways, beside that they differ from each other. */
+export interface Wish {
+  /** how often others were asked for: each time other seeds are tried */
+  readonly round: number;
+  /** a way in whose settings the others are looked for; null: in all */
+  readonly like: Pick<Alternative, 'options' | 'ways'> | null;
+  /** what they are to differ from as well: what was shown, or is not liked */
+  readonly unlike: readonly (readonly Placement[])[];
+}
+
+export const NO_WISH: Wish = { round: 0, like: null, unlike: [] };
 
 /**
- * Up to three spreads that really differ: other stands and numbers of boxes, other places of lists, other headers,
- * other seeds are tried; of the good ones the three are taken that are farthest apart in what lies where
- * (farthest-point choice: Gonzalez, 1985).
+ * Two spreads that share more than this are one to the eye, 0 to 1, see `apart`; of ways like one that is liked less is
+ * enough. From memory.
+ */
+const LEAST_APART = 0.35;
+const LEAST_APART_ALIKE = 0.15;
+/** Seeds between one asking and the next. */
+const SEEDS_A_ROUND = 100;
+
+/**
+ * Some spreads that really differ: other stands and numbers of boxes, other places of lists, other headers, other
+ * seeds are tried; of the good ones those are taken that are farthest apart in what lies where (farthest-point choice:
+ * Gonzalez, 1985), the best first.
  * @param kept what stays as it is in all of them, such as locked pieces
  * @param onTried is told how many of all were tried
  * @example alternativesOf(context).map((a) => a.placements.length)
@@ -56,10 +74,11 @@ const LEAST_APART = 0.35;
 export function alternativesOf(
   context: Context,
   kept: readonly Placement[] = [],
+  wish: Wish = NO_WISH,
   onTried: (done: number, of: number) => void = () => {},
 ): Alternative[] {
-  const tried = variantsOf(context).map((v, i, all) => {
-    const way = attempt(context, kept, v);
+  const tried = (wish.like ? variantsLike(context, wish.like) : variantsOf(context)).map((v, i, all) => {
+    const way = attempt(context, kept, { ...v, seed: v.seed + wish.round * SEEDS_A_ROUND });
     onTried(i + 1, all.length);
     return way;
   });
@@ -67,13 +86,17 @@ export function alternativesOf(
   const good = tried
     .filter((a) => a.unplaced <= fewest + 1)
     .sort((a, b) => a.unplaced - b.unplaced || worthOf(b) - worthOf(a));
-  const chosen = good.slice(0, 1);
-  while (chosen.length < OFFERED && chosen.length < good.length) {
-    const rest = good.filter((a) => !chosen.includes(a));
-    const worth = (a: Alternative): number => Math.min(...chosen.map((c) => apart(a, c))) + worthOf(a) / 400;
+  const least = wish.like ? LEAST_APART_ALIKE : LEAST_APART;
+  const others: Pick<Alternative, 'placements'>[] = wish.unlike.map((placements) => ({ placements }));
+  const chosen: Alternative[] = [];
+  while (chosen.length < OFFERED) {
+    const far = new Map(good.map((a) => [a, Math.min(1, ...others.map((c) => apart(a, c)))]));
+    const rest = good.filter((a) => !chosen.includes(a) && (far.get(a) ?? 0) >= least);
+    if (!rest.length) break; // the same spreads once more
+    const worth = (a: Alternative): number => (others.length ? (far.get(a) ?? 0) : 0) + worthOf(a) / 400;
     const next = rest.reduce((a, b) => (worth(b) > worth(a) ? b : a));
-    if (Math.min(...chosen.map((c) => apart(next, c))) < LEAST_APART) break; // the same spread once more
     chosen.push(next);
+    others.push(next);
   }
   return chosen;
 }
@@ -81,11 +104,13 @@ export function alternativesOf(
 /** Points of the rules, and a tenth of the eye's. From memory. */
 const worthOf = (a: Alternative): number => a.score.total - a.eye / 10;
 
+const HEADERS = ['alternating', 'fanned', 'same'] as const;
+
 function variantsOf({ ways, options, seed }: Context): Variant[] {
   const stands: readonly Stand[] = ways.keepsRows
     ? [ways.stand]
     : [ways.stand, ...(['up-and-down', 'hill', 'floor', 'top'] as const).filter((s) => s !== ways.stand)];
-  const habits = (['alternating', 'fanned', 'same'] as const).filter((h) => h !== options.headers);
+  const habits = HEADERS.filter((h) => h !== options.headers);
   return [
     { options: {}, ways: {}, seed },
     ...stands.slice(1).map((stand, i): Variant => ({
@@ -108,7 +133,37 @@ function variantsOf({ ways, options, seed }: Context): Variant[] {
       ways: { listColors: ways.listColors === 'fanned' ? 'alternating' : 'fanned' },
       seed: seed + 17,
     },
+    ...stands.map((stand, i): Variant => ({
+      options: options.headers === 'none' ? {} : { headers: habits[(i + 1) % habits.length] ?? options.headers },
+      ways: { stand, deco: ways.deco === 'cluster' ? 'spread' : 'cluster' },
+      seed: seed + 23 + i,
+    })),
   ];
+}
+
+/** A way's own settings with other seeds, and one thing otherwise at a time. */
+function variantsLike(
+  { options: setOptions, ways: setWays, seed }: Context,
+  { options, ways }: NonNullable<Wish['like']>,
+): Variant[] {
+  const [now, at] = [
+    { ...setOptions, ...options },
+    { ...setWays, ...ways },
+  ];
+  const others: readonly Pick<Variant, 'options' | 'ways'>[] = [
+    ...[1, 2, 3, 4, 5].map(() => ({ options: {}, ways: {} })),
+    ...(now.headers === 'none'
+      ? []
+      : HEADERS.filter((h) => h !== now.headers).map((headers) => ({ options: { headers }, ways: {} }))),
+    { options: { whiteSpace: Math.min(0.8, now.whiteSpace + 0.1) }, ways: {} },
+    { options: {}, ways: { lists: at.lists === 'top' ? 'foot' : 'top' } },
+    { options: {}, ways: { deco: at.deco === 'cluster' ? 'spread' : 'cluster' } },
+  ];
+  return others.map((o, i) => ({
+    options: { ...options, ...o.options },
+    ways: { ...ways, ...o.ways },
+    seed: seed + 31 + i,
+  }));
 }
 
 function attempt(context: Context, kept: readonly Placement[], { options, ways, seed }: Variant): Alternative {

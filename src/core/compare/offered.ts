@@ -1,2 +1,2 @@
 /** So many ways to lay a week out are offered at most. From memory. */
-export const OFFERED = 3;
+export const OFFERED = 6;

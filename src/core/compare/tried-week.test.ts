@@ -17,7 +17,7 @@ describe('the figures of a tried week', () => {
   it('count a copy once, however many parts of it lie there, and none of another kit', () => {
     const part = (id: string, x: number) => placement({ id, code: 'L', copy: 2, cut: { x, y: 0, w: 5, h: 5 } });
     const laid = [part('p1', 0), part('p2', 6), placement({ id: 'p3', kit: 'other', code: 'L' })];
-    expect(triedFigures(c, laid)).toMatchObject({ stickers: 3, taken: 1 });
+    expect(triedFigures(c, laid)).toMatchObject({ stickers: 3, fromStash: 1, taken: 1 });
   });
   it('are those of the demo’s week as it is laid', () => {
     const demo = demoContext();
@@ -36,6 +36,7 @@ describe('what a tried week is worth', () => {
     unplaced: 0,
     boxes: 7,
     stickers: 80,
+    fromStash: 0,
     taken: 80,
     white: 0.2,
     eye: 10,

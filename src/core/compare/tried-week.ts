@@ -13,6 +13,8 @@ export interface TriedFigures {
   readonly unplaced: number;
   readonly boxes: number;
   readonly stickers: number;
+  /** of these, from the stash */
+  readonly fromStash: number;
   /** of the week's own kit, copies that it takes */
   readonly taken: number;
   /** share of the days that stays white, 0 to 1 */
@@ -26,6 +28,7 @@ export interface TriedFigures {
 export function triedFigures(context: Context, placements: readonly Placement[]): TriedFigures {
   const carriers = [...matchDemands(placements, context.week.demands).values()];
   const stickers = placements.filter((p) => !isWriting(p));
+  const own = stickers.filter((p) => p.kit === context.kit.name);
   const sight = sightOf(context, placements);
   return {
     items: context.week.demands.length,
@@ -33,7 +36,8 @@ export function triedFigures(context: Context, placements: readonly Placement[])
     unplaced: context.week.demands.length - carriers.length,
     boxes: placements.filter((p) => p.role === 'box').length,
     stickers: stickers.length,
-    taken: new Set(stickers.filter((p) => p.kit === context.kit.name).map((p) => `${p.code}#${p.copy}`)).size,
+    fromStash: stickers.length - own.length,
+    taken: new Set(own.map((p) => `${p.code}#${p.copy}`)).size,
     white: context.week.days.reduce((sum, _, day) => sum + whiteSpace({ context, placements }, day), 0) / 7,
     eye: eyeCost(sight),
     minds: sayEye(sight),

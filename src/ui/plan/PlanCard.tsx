@@ -125,7 +125,7 @@ export const PlanCard = memo(function PlanCard({ offer, tried, best, busy, onTak
 }, isSame);
 
 /** How the items are carried, and what the eye minds. */
-function Carried({ items, onStickers, unplaced, boxes, stickers, eye, minds }: TriedWeek['figures']) {
+function Carried({ items, onStickers, unplaced, boxes, stickers, fromStash, eye, minds }: TriedWeek['figures']) {
   const ink = items - onStickers - unplaced;
   return (
     <>
@@ -142,6 +142,7 @@ function Carried({ items, onStickers, unplaced, boxes, stickers, eye, minds }: T
       </Typography>
       <Typography variant="caption" color="text.secondary">
         {counted(boxes, 'full box', 'full boxes')}, {counted(stickers, 'sticker')}
+        {fromStash ? `, ${fromStash} of them from the stash` : ''}
         {eye >= MINDED && minds[0] ? `; ${minds[0]}` : ''}
       </Typography>
     </>

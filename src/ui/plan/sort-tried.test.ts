@@ -16,7 +16,18 @@ const offer = (id: string, manner = 'scattered', score = 0) =>
 const laid = (eye: number): { ok: true; value: TriedWeek } => ({
   ok: true,
   value: {
-    figures: { items: 10, onStickers: 10, unplaced: 0, boxes: 7, stickers: 20, taken: 20, white: 0, eye, minds: [] },
+    figures: {
+      items: 10,
+      onStickers: 10,
+      unplaced: 0,
+      boxes: 7,
+      stickers: 20,
+      fromStash: 0,
+      taken: 20,
+      white: 0,
+      eye,
+      minds: [],
+    },
     picture: '',
   },
 });

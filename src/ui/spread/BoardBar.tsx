@@ -32,7 +32,7 @@ import { useSpread } from './store';
 import { Hint } from '../Hint';
 import { useKitName } from '../kit-names';
 
-const AlternativesDialog = later(() => import('./AlternativesDialog').then((m) => m.AlternativesDialog));
+const WaysDialog = later(() => import('./ways/WaysDialog').then((m) => m.WaysDialog));
 const BeginAnewDialog = later(() => import('./BeginAnewDialog').then((m) => m.BeginAnewDialog));
 const MannerDialog = later(() => import('./manner/MannerDialog').then((m) => m.MannerDialog));
 const ReadingDialog = later(() => import('./ReadingDialog').then((m) => m.ReadingDialog));
@@ -117,7 +117,7 @@ export function BoardBar({ room }: { room: RefObject<HTMLElement | null> }) {
       <Small title={folded ? 'Show the drawer' : 'The book alone'} onClick={() => fold(!folded)}>
         {folded ? <IconLayoutSidebarRightExpand size={18} /> : <IconLayoutSidebarRightCollapse size={18} />}
       </Small>
-      {open === 'others' && <AlternativesDialog onClose={close} onNone={noteNone} />}
+      {open === 'others' && <WaysDialog onClose={close} onNone={noteNone} />}
       {open === 'manner' && <MannerDialog onClose={close} />}
       {open === 'reading' && <ReadingDialog onClose={close} />}
       {open === 'anew' && (

@@ -1,5 +1,7 @@
 import { proxy } from 'comlink';
+import type { Alternative } from '../../../core/compare/alternatives';
 import type { Change } from '../../../core/edit/change';
+import { apply } from '../../../core/edit/change';
 import type { Deed } from '../../../core/edit/deed';
 import { sayDeed } from '../../../core/edit/say-deed';
 import { viewOf, withoutPlace } from '../../../core/review/review';
@@ -7,7 +9,7 @@ import { voiceOf } from '../../../core/spread/voice';
 import { Arranger, Cancelled, startWorker } from '../../../workers/arranger';
 import { NOTHING_MORE, NOTHING_OPEN, NO_PLACE, sayLetIn, sayRecolored, stopped } from './messages';
 import { mannerParts } from './manner-parts';
-import type { Arranging, Get, Set } from './state';
+import type { Arranging, Get, MannerChoice, Set } from './state';
 
 let shared: Arranger | null = null;
 /** One worker for all spreads that are looked at one after the other. */
@@ -32,6 +34,24 @@ export function arranging(get: Get, set: Set, arranger: () => Arranger = usual):
     if (change) return get().edit(change);
     const open = withoutPlace(viewOf(get().context, get().placements));
     set(open ? { messages: [NOTHING_MORE] } : { said: NOTHING_OPEN });
+  };
+  const mannerOf = ({ options, ways }: Alternative): MannerChoice => {
+    const { own, context } = get().data;
+    return { school: context.manner, options: { ...own.options, ...options }, ways: { ...own.ways, ...ways } };
+  };
+  /** what is looked at is what is laid: put together in the settings that the week will have */
+  const mixOf = (sources: readonly Alternative[], from: readonly number[]): Promise<Change> => {
+    const main = sources[from[0] ?? 0] as Alternative;
+    const deed: Deed = { do: 'lay out', from: new Set(from).size > 1 ? 'several' : 'one' };
+    const order = [main, ...sources.filter((s) => s !== main)];
+    const { data, placements } = get();
+    return arranger().ask(
+      { context: { ...data.context, ...mannerParts(data, mannerOf(main)) }, placements },
+      'mix',
+      order.map((s) => s.placements),
+      from.map((n) => order.findIndex((s) => s === sources[n])),
+      deed,
+    );
   };
   return {
     cancel: () => arranger().cancel(),
@@ -64,30 +84,20 @@ export function arranging(get: Get, set: Set, arranger: () => Arranger = usual):
       set({ said: sayRecolored(swap, voice()), changed: swap.change.after.map((p) => p.id), selected: null });
     },
     look: (manner) => arranger().ask(subject(), 'look', mannerParts(get().data, manner)),
-    alternatives: (onTried) => arranger().ask(subject(), 'alternatives', proxy(onTried)),
+    alternatives: (wish, onTried) => arranger().ask(subject(), 'alternatives', wish, proxy(onTried)),
+    mixed: async (sources, from) => apply(get().placements, await mixOf(sources, from)),
     choose: (sources, from) => {
       const main = sources[from[0] ?? 0];
       if (!main) return;
-      const { own, context } = get().data;
-      const deed: Deed = { do: 'lay out', from: new Set(from).size > 1 ? 'several' : 'one' };
-      const order = [main, ...sources.filter((s) => s !== main)];
-      const places = from.map((n) => order.findIndex((s) => s === sources[n]));
       busy('Laying it out…', 'The laying out', async () => {
+        const change = await mixOf(sources, from);
         if (Object.keys({ ...main.options, ...main.ways }).length)
           await new Promise<void>((done) => {
-            const options = { ...own.options, ...main.options };
-            get().setManner({ school: context.manner, options, ways: { ...own.ways, ...main.ways } });
+            get().setManner(mannerOf(main));
             get().afterSaving(done);
           });
-        const mixed = await arranger().ask(
-          subject(),
-          'mix',
-          order.map((s) => s.placements),
-          places,
-          deed,
-        );
-        get().edit(mixed);
-        set({ said: `${sayDeed(deed, voice())}: ${main.says}` });
+        get().edit(change);
+        set({ said: `${sayDeed(change.deed, voice())}: ${main.says}` });
       });
     },
   };

@@ -1,4 +1,4 @@
-import type { Alternative } from '../../../core/compare/alternatives';
+import type { Alternative, Wish } from '../../../core/compare/alternatives';
 import type { Looked } from '../../../core/compare/looked';
 import type { Hex } from '../../../core/color/color';
 import type { Change } from '../../../core/edit/change';
@@ -130,7 +130,9 @@ export interface Arranging {
   /** the week as it would be in another manner */
   readonly look: (manner: MannerChoice) => Promise<Looked>;
   /** other ways to lay the week out */
-  readonly alternatives: (onTried: (done: number, of: number) => void) => Promise<readonly Alternative[]>;
+  readonly alternatives: (wish: Wish, onTried: (done: number, of: number) => void) => Promise<readonly Alternative[]>;
+  /** the week put together from some of them, each day from one, in the settings of the first day's */
+  readonly mixed: (sources: readonly Alternative[], from: readonly number[]) => Promise<readonly Placement[]>;
   /** lays the week out as chosen, each day from one of the alternatives, in the settings of the first */
   readonly choose: (sources: readonly Alternative[], from: readonly number[]) => void;
 }
