@@ -76,7 +76,14 @@ await page.getByTestId('remedy').first().waitFor();
 await shoot('findings');
 await page.getByRole('button', { name: 'Other ways' }).click();
 await page.getByRole('region', { name: 'Way 3' }).waitFor();
-await shoot('alternatives');
+await shoot('ways');
+await page.getByRole('button', { name: 'Cancel' }).click();
+await page.getByRole('button', { name: /^Manner/ }).click();
+await page.getByRole('combobox', { name: 'They stand' }).click();
+await page.getByRole('option', { name: 'hill' }).click();
+await page.getByTestId('looked').filter({ hasText: 'otherwise' }).waitFor();
+await page.getByRole('radio').nth(4).locator('use').nth(20).waitFor({ state: 'attached' });
+await shoot('manner');
 await page.getByRole('button', { name: 'Cancel' }).click();
 await page.getByRole('link', { name: 'To the bench' }).click();
 await page.getByTestId('say').waitFor();
@@ -99,6 +106,12 @@ const bench = page.url();
 await page.goto(URL);
 await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
 await shoot('shelf');
+await page.goto(`${URL}/plan?week=2027-W07`);
+await page
+  .getByRole('img', { name: /^The week with / })
+  .nth(14)
+  .waitFor();
+await shoot('plan');
 await page.goto(`${URL}/agenda?week=2027-W06`);
 await page.getByLabel('New item').fill('vet thu 16:30 for 45 min');
 await shoot('agenda');
@@ -162,29 +175,6 @@ const pdf = join(tmpdir(), 'hobnail-print.pdf');
 writeFileSync(pdf, await (await page.request.get(`${bench.replace(/bench$/, 'print')}`)).body());
 if (process.argv.includes('--print'))
   run('pdftoppm', ['-r', '70', '-png', '-f', '2', '-l', '2', '-singlefile', pdf, join(FOLDER, 'print')]);
-await stop(server);
-
-server = await serve();
-await open(/^Next week/, 'Open week on discs');
-await page.getByRole('button', { name: /^Manner/ }).click();
-await page.getByRole('radio', { name: /Crowned/ }).click();
-await page.getByRole('button', { name: /Use it and arrange/ }).click();
-await page.getByTestId('piece').nth(20).waitFor();
-await page.getByRole('button', { name: 'OK', exact: true }).click();
-await shoot('spread-crowned');
-await page.getByRole('button', { name: /^Manner/ }).click();
-await page.getByRole('combobox', { name: 'Planned ahead' }).click();
-await page.getByRole('option', { name: 'work', exact: true }).click();
-await page.getByRole('button', { name: /Use it and arrange/ }).click();
-await page.getByTestId('written-later').waitFor();
-await page
-  .getByTestId('saved')
-  .filter({ hasText: /^saved$/ })
-  .waitFor();
-await page.getByRole('button', { name: 'OK', exact: true }).click();
-await page.getByRole('button', { name: /^Finish/ }).click();
-await page.getByTestId('week-colors').waitFor();
-await shoot('spread-later');
 await stop(server);
 
 server = await serve(false);

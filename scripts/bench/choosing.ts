@@ -9,7 +9,7 @@ const KITS = 60;
 const AMONG = [1, 12, 60] as const;
 const BARS: Readonly<Record<(typeof AMONG)[number], string>> = { 1: '400 ms', 12: '2 s', 60: '8 s' };
 
-/** How soon a week is seen as it would be with each kit, from the click on, with kits of many sorts, thin ones first. */
+/** How soon a week is seen as it would be with each kit, from the click on, with kits of many sorts. */
 export async function choosing(): Promise<void> {
   const hobnail = new Hobnail(await seedDatabase(false));
   await stockUp(hobnail.data);

@@ -136,7 +136,7 @@ describe('a manner', () => {
   it('of one’s own is kept under a name, and forgotten', async () => {
     done(await keepMannerAs({ ...manner, name: 'quiet weeks' }));
     expect(done(await ownManners())).toEqual([{ name: 'quiet weeks', ...manner }]);
-    expect((await loadPlan({}))!.manners[0]).toEqual({
+    expect((await loadPlan({}))!.manners.find((m) => m.isOwn)).toEqual({
       name: 'quiet weeks',
       says: 'your own, after airy',
       isOwn: true,
