@@ -59,7 +59,9 @@ export function PlanScreen({ plan, begun }: { plan: PlanPage; begun: boolean }) 
   const tried = useTried(offers);
   const best = bestFirst(manner === SUITING ? suiting(offers, tried, seen ?? []) : offers, tried);
   const shown = seen ? asSeen(best, seen) : best;
-  const done = offers.filter((o) => tried.has(o.key)).length;
+  // where the manner that suits is looked for, each kit is there once its first one is
+  const awaited = manner === SUITING ? offers.filter((o) => o.manner === offers[0]?.manner) : offers;
+  const done = awaited.filter((o) => tried.has(o.key)).length;
   const chosen = plan.manners.find((m) => m.name === manner);
   const look = (at: Partial<Record<'week' | 'book', string>>) => {
     setSeen(null);
@@ -129,7 +131,7 @@ export function PlanScreen({ plan, begun }: { plan: PlanPage; begun: boolean }) 
         )}
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, minHeight: 34, mb: 1 }}>
           <Typography role="status" color="text.secondary">
-            {sayProgress(done, offers.length)}
+            {sayProgress(done, awaited.length)}
           </Typography>
           {seen && done > 0 && shown.some((o, i) => o !== best[i]) && (
             <Button size="small" onClick={() => setSeen(null)}>
@@ -163,7 +165,7 @@ export function PlanScreen({ plan, begun }: { plan: PlanPage; begun: boolean }) 
               key={o.key}
               offer={o}
               tried={tried.get(o.key)}
-              best={o === best[0] && done === offers.length}
+              best={o === best[0] && done === awaited.length}
               busy={busy}
               onTake={() => void take(o, true)}
               onBegin={() => void take(o, false)}

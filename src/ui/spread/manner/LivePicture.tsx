@@ -7,19 +7,21 @@ import { useMemo, useState } from 'react';
 import { movedSince, sayLooked } from '../../../core/compare/looked';
 import { contextFrom } from '../../../core/spread/context';
 import { GLASS } from '../../theme';
-import type { MannerChoice } from '../store';
 import { useSpread } from '../store';
 import { mannerParts } from '../store/manner-parts';
 import { WeekPicture } from '../WeekPicture';
 import type { Looks } from './use-looks';
 
 /** The week as it would be, what is otherwise marked, and what that costs or wins; held, a button shows it as it is. */
-export function LivePicture({ choice, looks }: { choice: MannerChoice; looks: Looks }) {
+export function LivePicture({ looks: { before, now: shown, waiting, trouble } }: { looks: Looks }) {
   const data = useSpread((s) => s.data);
   const asIs = useSpread((s) => s.context);
   const [back, setBack] = useState(false);
-  const { before, now, waiting, trouble } = looks;
-  const context = useMemo(() => contextFrom({ ...data.context, ...mannerParts(data, choice) }), [data, choice]);
+  const now = shown?.looked ?? null;
+  const context = useMemo(
+    () => shown && contextFrom({ ...data.context, ...mannerParts(data, shown.of) }),
+    [data, shown],
+  );
   const marked = useMemo(() => (before && now ? movedSince(before.placements, now.placements) : []), [before, now]);
   const said = before && now ? sayLooked(before, now) : [];
   const hold = (held: boolean) => () => setBack(held);
@@ -29,7 +31,8 @@ export function LivePicture({ choice, looks }: { choice: MannerChoice; looks: Lo
         {!now && (
           <Skeleton variant="rounded" animation={false} sx={{ width: 1, height: 'auto', aspectRatio: '1.55' }} />
         )}
-        {now &&
+        {context &&
+          now &&
           (back && before ? (
             <WeekPicture context={asIs} placements={before.placements} label="The week as it is" />
           ) : (

@@ -100,7 +100,7 @@ export function MannerDialog({ onClose }: { onClose: () => void }) {
             minWidth: 0,
           }}
         >
-          <LivePicture choice={choice} looks={looks} />
+          <LivePicture looks={looks} />
           <Box sx={{ display: 'flex', flexDirection: 'column', gap: 2, minWidth: 0 }}>
             <Habits choice={choice} onChange={setChoice} />
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>

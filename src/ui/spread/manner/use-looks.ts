@@ -9,14 +9,14 @@ export interface Looks {
   /** the week as it lies; where nothing does, as it would be in its manner */
   readonly before: Looked | null;
   /** as it would be in what is chosen; the last one stays till the next is there */
-  readonly now: Looked | null;
+  readonly now: Shown | null;
   /** by school, with its own habits; those that were laid out by now */
   readonly schools: ReadonlyMap<string, Looked>;
   readonly waiting: boolean;
   readonly trouble: string | null;
 }
 
-interface Shown {
+export interface Shown {
   readonly of: MannerChoice;
   readonly looked: Looked;
 }
@@ -65,7 +65,7 @@ export function useLooks(choice: MannerChoice): Looks {
   }, [look, isBegun]);
   return {
     before: laid ?? first,
-    now: shown?.looked ?? null,
+    now: shown,
     schools,
     waiting: shown?.of !== choice && !trouble,
     trouble,

@@ -63,7 +63,7 @@ export function WaysDialog({ onClose, onNone }: { onClose: () => void; onNone: (
       }}
     >
       {looking && <Looking {...tried} />}
-      {!looking && ways.none && <Alert severity="info">There is no other way that is like that.</Alert>}
+      {!looking && ways.none && <Alert severity="info">No others like that were found.</Alert>}
       {!looking && list && !ways.none && list.length < OFFERED && (
         <Alert severity="info">
           {list.length === 1
@@ -83,7 +83,7 @@ export function WaysDialog({ onClose, onNone }: { onClose: () => void; onNone: (
           <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: 'repeat(auto-fill, minmax(190px, 1fr))' }}>
             {list.map((way, n) => (
               <WayCard
-                key={way.says}
+                key={n}
                 n={n}
                 way={way}
                 context={contextOf(way)}
