@@ -131,8 +131,27 @@ test('six ways are compared, one is seen large, and a day is taken from another'
   await page.getByTestId('piece').nth(20).waitFor();
   await saved(page);
   await expect(page.getByTestId('without-place')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  const laid = await page.getByTestId('piece').count();
+  await page
+    .getByTestId('piece')
+    .and(page.getByLabel(/^full box/))
+    .first()
+    .focus();
+  await page.keyboard.press('Delete');
+  // what lies on it goes along
+  await expect.poll(() => page.getByTestId('piece').count()).toBeLessThan(laid);
+  await saved(page);
+  // the past as pictures: one is seen in the book while it is pointed at, and gone back to
+  await page.getByRole('button', { name: 'The past, as pictures' }).click();
+  const past = page.getByRole('dialog', { name: 'The past' }).getByRole('button');
+  await expect(past).toHaveCount(2);
+  await past.nth(1).focus();
   await expect(page.getByTestId('piece')).toHaveCount(0);
+  await past.nth(1).click();
+  await expect(page.getByRole('dialog', { name: 'The past' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await expect(page.getByTestId('piece')).toHaveCount(0);
+  await saved(page);
   expect(complaints).toEqual([]);
 });
 

@@ -47,6 +47,7 @@ const ON_SCREENS = [
   'chevron-right',
   'download',
   'file-import',
+  'history',
   'flip-vertical',
   'grip-vertical',
   'keyboard',

@@ -125,6 +125,26 @@ export async function prune(trx: Database, scope: Scope, most: number): Promise<
       .execute();
 }
 
+/** The edits that undo would take one after the other, the next first, at most so many. */
+export async function stepsBack<D>(
+  db: Database,
+  scope: Scope,
+  most: number,
+): Promise<(Entry & { readonly deed: D })[]> {
+  const rows = await of(db, scope)
+    .select(['seq', 'version', 'effects', 'deed'])
+    .where('undone', '=', 0)
+    .orderBy('seq', 'desc')
+    .limit(most)
+    .execute();
+  return rows.map(({ seq, version, effects, deed }) => ({
+    seq,
+    version,
+    effects: asObject(effects),
+    deed: asObject(deed) as D,
+  }));
+}
+
 /**
  * The edit that undo or redo takes next.
  * @param only the number of the one that is meant; null: whichever it is

@@ -15,7 +15,7 @@ import type { Database } from './database';
 import { transaction } from './database';
 import { learn } from './likes';
 import type { Steps } from './log';
-import { amend, nextStep, noteStep, record, stepsOf } from './log';
+import { amend, nextStep, noteStep, record, stepsBack, stepsOf } from './log';
 import { placementsOf, replacePlacements } from './placements';
 import { rise } from './spreads';
 import { addEvents, takeEventsBack } from './stock';
@@ -134,6 +134,15 @@ export function stepHistory(
     const withAgenda =
       agenda !== undefined && (await agendaHistory(trx)).at[way] === agenda && (await stepAgenda(trx, way, agenda));
     return { change, history: await historyOf(trx, spreadId), withAgenda };
+  });
+}
+
+/** What undo would change, one edit after the other, the next first; each with what it takes back. */
+export async function changesBack(db: Database, spreadId: number, most: number): Promise<Change[]> {
+  const steps = await stepsBack<Deed>(db, scopeOf(spreadId), most);
+  return steps.map(({ deed, effects }) => {
+    const { before, after } = effects as Effects;
+    return invert({ deed, before: before.map(whole), after: after.map(whole) });
   });
 }
 

@@ -12,7 +12,16 @@ import type { Database } from '../db/database';
 import { listLikes } from '../db/likes';
 import { peelsOf } from '../db/sticker-facts';
 import { ticksOf } from '../db/ticks';
-import { readSpread, saveEdit, setStash, startSpread, stashChoices, undoOrRedo, waveThrough } from './actions';
+import {
+  changesToUndo,
+  readSpread,
+  saveEdit,
+  setStash,
+  startSpread,
+  stashChoices,
+  undoOrRedo,
+  waveThrough,
+} from './actions';
 import { dropSpread, tickSteps } from './bench-actions';
 
 const { context, placements } = demoSpread();
@@ -224,4 +233,21 @@ it('what travels to the browser is of few kits, and only what is living of them'
   expect(later.context.usedElsewhere.filter((u) => u.kit === 'rockpool').length).toBeLessThanOrEqual(used.length);
   const own = contextFrom((await spreadNow(id)).context);
   expect(own.usedElsewhere).toEqual([]);
+});
+
+it('what undo would change is told ahead, the next first, and it is what undo then does', async () => {
+  const id = await layWeek(db);
+  for (let n = 0; n < 13; n++) {
+    const there = await placementsOf(db, id);
+    const { x, y } = there.find((p) => p.id === box.id)!;
+    const change = movePiece(context, there, box.id, { page: box.page, x, y: y + (n % 2 ? -1 : 1), day: box.day })!;
+    done(await saveEdit({ spreadId: id, change }));
+  }
+  const told = done(await changesToUndo({ spreadId: id }));
+  expect(told).toHaveLength(12);
+  const { change } = done(await undoOrRedo({ spreadId: id, way: 'undo' }))!;
+  expect(told[0]).toEqual(change);
+  expect(done(await changesToUndo({ spreadId: id }))[0]).toEqual(told[1]);
+  expect(done(await changesToUndo({ spreadId: 99 }))).toEqual([]);
+  expect(refusal(await changesToUndo({ spreadId: 'all' }))).toContain('spreadId');
 });

@@ -7,7 +7,7 @@ import { BadInput, quoted } from '../core/format/fault';
 import { isWeekName } from '../core/week/week';
 import { listKits } from '../db/kits';
 import type { History, Step } from '../db/spread-edits';
-import { makeEdit, stepHistory } from '../db/spread-edits';
+import { changesBack, makeEdit, stepHistory } from '../db/spread-edits';
 import { addSpread, chooseStash, findSpread, findSpreadOfWeek, setWaved } from '../db/spreads';
 import { check } from './dto/check';
 import { SaveEditDto } from './dto/change.dto';
@@ -57,6 +57,14 @@ export async function undoOrRedo(input: unknown): Promise<Outcome<Step | null>> 
     const { spreadId, way, revision } = check(StepHistoryDto, input, 'history');
     return stepHistory(trx, spreadId, way, revision);
   }, 'nothing');
+}
+
+/** Edits that are shown as pictures, to be gone back to. From memory: a strip that is looked over at once. */
+const MOST_BACK = 12;
+
+/** What undo would change, one edit after the other, the next first. */
+export async function changesToUndo(input: unknown): Promise<Outcome<readonly Change[]>> {
+  return outcome(async () => changesBack(await store(), check(SpreadIdDto, input, 'spread').spreadId, MOST_BACK));
 }
 
 /** What could lie ready beside a spread's own kit. */

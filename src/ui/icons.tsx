@@ -66,6 +66,7 @@ export const IconFileImport = outlined(
   'M14 3v4a1 1 0 0 0 1 1h4',
   'M5 13v-8a2 2 0 0 1 2 -2h7l5 5v11a2 2 0 0 1 -2 2h-5.5m-9.5 -2h7m-3 -3l3 3l-3 3',
 );
+export const IconHistory = outlined('M12 8l0 4l2 2', 'M3.05 11a9 9 0 1 1 .5 4m-.5 5v-5h5');
 export const IconFlipVertical = outlined('M3 12l18 0', 'M7 16l10 0l-10 5l0 -5', 'M7 8l10 0l-10 -5l0 5');
 export const IconGripVertical = outlined(
   'M8 5a1 1 0 1 0 2 0a1 1 0 1 0 -2 0',

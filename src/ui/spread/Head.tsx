@@ -9,6 +9,7 @@ import type { Score } from '../../core/review/score';
 import { SavedNote } from '../screen/Screen';
 import { UndoRedo } from '../UndoRedo';
 import { SAID } from '../patient-queue';
+import { Past } from './Past';
 import { useVoice } from './review-context';
 import { useSpread } from './store';
 import { Hint } from '../Hint';
@@ -47,6 +48,7 @@ export function HeadActs() {
         redo={history.redo && sayDeed(history.redo, voice)}
         onStep={travel}
       />
+      <Past />
       <Button
         variant={any ? 'outlined' : 'contained'}
         color={any ? 'inherit' : 'secondary'}
