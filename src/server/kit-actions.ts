@@ -1,7 +1,7 @@
 'use server';
 
 import { BadInput, quoted } from '../core/format/fault';
-import { readKit } from '../core/format/kit-csv';
+import { readPicturedKit } from '../core/format/kit-csv';
 import { readOrders } from '../core/format/orders-csv';
 import type { Piece } from '../core/kit/kit';
 import type { OrderLine } from '../core/kit/order';
@@ -14,6 +14,7 @@ import { favoriteOf } from '../db/manners';
 import { listOrders, listSupplies } from '../db/plans';
 import { stockEvents, usesOf } from '../db/stock';
 import { addNewKit } from './add-new-kit';
+import { isHousePicture, shownInHouse } from './given-kits';
 import { HistoryStepDto, NameDto } from './dto/agenda.dto';
 import { check } from './dto/check';
 import {
@@ -35,14 +36,22 @@ import type { Outcome } from './outcome';
 import { outcome } from './outcome';
 import { store } from './store';
 
-/** Takes a kit in that was looked over and confirmed. */
+/** Takes a kit in that was looked over and confirmed; what pictures it names are in the house already. */
 export async function addCheckedKit(input: unknown): Promise<Outcome<{ name: string; designs: number }>> {
-  return inOneStroke(async (db) => {
-    const { name, role, csv } = check(KitTextDto, input, 'kit');
-    const kit = readKit(csv, `${name}.kit.csv`, name);
-    await addNewKit(db, kit, role);
-    return { name, designs: kit.pieces.length };
-  });
+  let pieces: Piece[] = [];
+  return inOneStroke(
+    async (db) => {
+      const { name, role, note } = check(KitTextDto, input, 'kit');
+      await addNewKit(db, { name, pieces }, role, note ? { notes: note } : {});
+      return { name, designs: pieces.length };
+    },
+    'all',
+    async () => {
+      const { name, csv } = check(KitTextDto, input, 'kit');
+      const read = readPicturedKit(csv, `${name}.kit.csv`, name, isHousePicture);
+      pieces = await Promise.all(read.pieces.map(shownInHouse));
+    },
+  );
 }
 
 export async function saveFacts(input: unknown): Promise<Outcome<null>> {

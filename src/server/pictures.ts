@@ -11,6 +11,8 @@ import { dataFile } from './store';
 /** A sticker's picture is no larger, px a side and bytes. */
 const LONGEST = 4000;
 const MOST_BYTES = 3_000_000;
+/** One that comes in a kit that was given away, px in all: it is made as small as the others. */
+const MOST_GIVEN = 40_000_000;
 const TYPES: ReadonlySet<string> = new Set(['png', 'jpeg', 'webp']);
 const QUALITY = 86;
 const HASH = /^[0-9a-f]{64}$/;
@@ -42,6 +44,31 @@ export async function keepPicture(bytes: Uint8Array, name: string): Promise<stri
     .toBuffer()
     .catch(() => fail('a picture that breaks off'));
   return written(kept);
+}
+
+/**
+ * The same for a picture out of a kit that was given away, which may be larger; one that the house has stays as it is.
+ * @throws BadInput for what is no picture, or of more than 40 megapixels
+ */
+export async function keepGivenPicture(bytes: Uint8Array, name: string): Promise<string> {
+  const hash = createHash('sha256').update(bytes).digest('hex');
+  if (existsSync(fileOf(hash))) return hash;
+  const fail = (found: string): never => {
+    throw new BadInput([
+      { file: name, where: 'picture', found, expected: 'a picture (PNG or WebP) of at most 40 megapixels' },
+    ]);
+  };
+  const picture = sharp(bytes, { limitInputPixels: MOST_GIVEN, failOn: 'error' });
+  const { format, width = 0, height = 0 } = await picture.metadata().catch(() => fail('no picture'));
+  if (!TYPES.has(format)) fail('no picture');
+  if (width * height > MOST_GIVEN) fail(`${width} × ${height} pixels`);
+  return written(
+    await picture
+      .resize(LONGEST, LONGEST, { fit: 'inside', withoutEnlargement: true })
+      .webp({ quality: QUALITY, alphaQuality: 100 })
+      .toBuffer()
+      .catch(() => fail('a picture that breaks off')),
+  );
 }
 
 /** A photo of a page as it is kept, px of its longer side; and as it comes, px and bytes. */

@@ -3,12 +3,16 @@ import { FIELDS, PLAIN } from '../kit/fields';
 import { KIND_NAMES } from '../kit/kinds';
 import type { Kit, Piece } from '../kit/kit';
 import { choiceMeant, colorMeant, columnMeant } from '../kit/other-words';
+import { TOLERANCE } from '../measure/length';
+import type { Rect } from '../measure/rect';
 import type { Row } from './csv-table';
 import { readTable, writeTable } from './csv-table';
 import { BadInput, quoted } from './fault';
 
 const NEEDED = FIELDS.filter((f) => !f.usual).map((f) => f.column);
 const OPTIONAL = FIELDS.filter((f) => f.usual).map((f) => f.column);
+/** What a kit with its pictures has beside: a file of each, and the part that can be written on. */
+const PICTURED = ['picture', 'clear'];
 /** More designs than any table of stickers holds. */
 const MOST_DESIGNS = 20_000;
 /** More faults than these help nobody. */
@@ -21,15 +25,31 @@ const MOST_FAULTS = 40;
  * @throws BadInput with a fault for each thing wrong, by line and column
  * @example readKit('code,kind,count\nQB-1,quarter-box,8\n', 'mist.kit.csv', 'mist').pieces
  */
-export function readKit(text: string, file: string, name: string): Kit {
-  const { rows, head, faults } = readTable(text, file, NEEDED, OPTIONAL, columnMeant);
+export const readKit = (text: string, file: string, name: string): Kit => read(text, file, name, OPTIONAL, toPiece);
+
+/**
+ * Reads a kit whose designs name their pictures, as it is given away: `picture` of a piece is a file's name then.
+ * @param isThere whether there is a picture of that name
+ * @throws BadInput as `readKit`, and for a picture that is not there, or a `clear` that is none
+ */
+export const readPicturedKit = (text: string, file: string, name: string, isThere: (picture: string) => boolean): Kit =>
+  read(text, file, name, [...OPTIONAL, ...PICTURED], (row, kit) => pictured(toPiece(row, kit), row, isThere));
+
+function read(
+  text: string,
+  file: string,
+  name: string,
+  optional: readonly string[],
+  pieceOf: (row: Row, kit: string) => Piece,
+): Kit {
+  const { rows, head, faults } = readTable(text, file, NEEDED, optional, columnMeant);
   if (rows.length > MOST_DESIGNS)
     throw new BadInput([
       { file, where: 'the whole file', found: `${rows.length} designs`, expected: `at most ${MOST_DESIGNS}` },
     ]);
   const firstLineOf = new Map<string, number>();
   const pieces = rows.map((row) => {
-    const piece = toPiece(row, name);
+    const piece = pieceOf(row, name);
     const before = firstLineOf.get(piece.code);
     if (piece.code && before !== undefined)
       row.fault('code', quoted(piece.code), `a code of its own; line ${before} has this one`);
@@ -52,6 +72,17 @@ export const writeKit = (kit: Kit): string =>
   writeTable(
     FIELDS.map((f) => f.column),
     kit.pieces.map((p) => FIELDS.map((f) => written(f, p))),
+  );
+
+/** The same with the pictures that it names and the parts that can be written on. */
+export const writePicturedKit = (kit: Kit, fileOf: (picture: string) => string): string =>
+  writeTable(
+    [...FIELDS.map((f) => f.column), ...PICTURED],
+    kit.pieces.map((p) => [
+      ...FIELDS.map((f) => written(f, p)),
+      p.picture ? fileOf(p.picture) : '',
+      p.clear ? [p.clear.x, p.clear.y, p.clear.w, p.clear.h].join(' ') : '',
+    ]),
   );
 
 /** A number of 0 that is meant anyway is not written: most stickers have no rows. */
@@ -84,4 +115,21 @@ function told(row: Row, { column, cell, usual }: Field, of: Pick<Piece, 'kind' |
     case 'choice':
       return row.oneOf(column, cell.of, String(meant), !usual);
   }
+}
+
+function pictured(piece: Piece, row: Row, isThere: (picture: string) => boolean): Piece {
+  const picture = row.text('picture');
+  if (picture && !isThere(picture)) row.fault('picture', quoted(picture), 'the name of a picture that is there');
+  const clear = row.has('clear') ? clearOf(piece, row) : null;
+  return { ...piece, ...(picture ? { picture } : {}), ...(clear ? { clear } : {}) };
+}
+
+/** `x y w h`, in mm from the piece's top left corner. */
+function clearOf({ width, height }: Piece, row: Row): Rect | null {
+  const numbers = row.text('clear').split(/\s+/).map(Number);
+  const [x = NaN, y = NaN, w = NaN, h = NaN] = numbers;
+  const isWithin = x >= 0 && y >= 0 && w > 0 && h > 0 && x + w <= width + TOLERANCE && y + h <= height + TOLERANCE;
+  if (numbers.length === 4 && isWithin) return { x, y, w, h };
+  row.fault('clear', quoted(row.text('clear')), `x y w h in mm, a part of its ${width} × ${height}`);
+  return null;
 }

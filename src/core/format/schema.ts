@@ -1,5 +1,6 @@
 import Ajv, { type ErrorObject, type ValidateFunction } from 'ajv';
 import bookSchema from '../../../docs/formats/book.schema.json';
+import kitSchema from '../../../docs/formats/kit.schema.json';
 import spreadSchema from '../../../docs/formats/spread.schema.json';
 import { MANNERS } from '../manner/registry';
 import { optionsSchema } from './options-schema';
@@ -18,6 +19,7 @@ const validators = {
   book: ajv.compile(bookSchema),
   /** a book that is being measured: its lengths may be anything for a while */
   'book draft': ajv.compile(loosened(bookSchema) as object),
+  kit: ajv.compile(kitSchema),
   options: ajv.compile(optionsSchema()),
   spread: ajv.compile({
     ...spreadSchema,

@@ -5,7 +5,7 @@ import type { Readable } from 'node:stream';
 import { Transform, Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { Entry } from 'yauzl';
-import { openPromise } from 'yauzl';
+import { fromBufferPromise, openPromise } from 'yauzl';
 import { asTrouble, isOfDisk } from '../../db/trouble';
 import { NoBackup } from './manifest';
 
@@ -29,9 +29,15 @@ const MOST_WHOLE = 256 * 2 ** 20;
 /** Tables of rows pack far less than this (from memory); what packs so small says one thing over and over. */
 const MOST_PACKED = 100;
 
-/** Opens a packed file and reads its list. @throws NoBackup where it breaks off, or is none */
-export async function openZip(file: string): Promise<ZipFile> {
-  const zip = await openPromise(file, { autoClose: false, lazyEntries: true }).catch(broken);
+/**
+ * Opens a packed file and reads its list.
+ * @param file where it lies, or its bytes
+ * @throws NoBackup where it breaks off, or is none
+ */
+export async function openZip(file: string | Buffer): Promise<ZipFile> {
+  const options = { autoClose: false, lazyEntries: true } as const;
+  const opened = typeof file === 'string' ? openPromise(file, options) : fromBufferPromise(file, options);
+  const zip = await opened.catch(broken);
   const stream = (entry: Entry): Promise<Readable> => zip.openReadStreamPromise(entry).catch(broken);
   const files = new Map<string, Packed>();
   try {

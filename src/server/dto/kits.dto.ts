@@ -26,8 +26,15 @@ import type { Supply } from '../../db/plans';
 export class KitTextDto {
   @IsString() @MinLength(1) @MaxLength(80) name!: string;
   @IsIn(['kit', 'stash']) role!: 'kit' | 'stash';
-  /** the kit as CSV (docs/formats) */
+  /** the kit as CSV (docs/formats), with its pictures where it has any */
   @IsString() @MaxLength(5_000_000) csv!: string;
+  /** what its giver says of it */
+  @IsOptional() @IsString() @MaxLength(2000) note?: string;
+}
+
+/** A word to go with a kit that is given away. */
+export class GiveKitDto {
+  @IsString() @MaxLength(2000) note!: string;
 }
 
 export class FactsDto implements KitFacts {

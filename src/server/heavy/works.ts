@@ -6,7 +6,9 @@ import type { WorkPlan } from '../../core/bench/plan';
 import { whiteOutOf } from '../../core/bench/white-out';
 import { triedFigures } from '../../core/compare/tried-week';
 import { benchPdf } from '../../core/format/bench-pdf';
+import { kitCardPdf } from '../../core/format/kit-card-pdf';
 import { madePdf } from '../../core/format/made-pdf';
+import type { PaperSize } from '../../core/format/pdf/paper';
 import type { SharedTexts } from '../../core/format/share-svg';
 import { shareSvg } from '../../core/format/share-svg';
 import { completeSpread } from '../../core/format/spread-file';
@@ -19,6 +21,7 @@ import { contextFrom } from '../../core/spread/context';
 import type { ContextData } from '../../core/spread/context';
 import type { Placement } from '../../core/spread/placement';
 import { piecesOn } from '../../core/spread/placement';
+import type { Kit } from '../../core/kit/kit';
 import { schemaOf } from '../backup/counts';
 import { makingBackup } from '../backup/making-backup';
 import { exportedTables, tableJson } from '../export/tables';
@@ -70,6 +73,10 @@ export const WORKS = {
     sheets: Parameters<typeof madePdf>[1];
     size: Parameters<typeof madePdf>[3];
   }) => madePdf(kit, sheets, printParts(), size),
+
+  /** a kit's card, PDF */
+  card: ({ kit, size }: { kit: Kit; size: PaperSize }) =>
+    kitCardPdf(kit, { ...printParts(), pictureOf: picturePng }, size),
 
   /** the spread, SVG */
   drawing: ({ context, placements }: Drawn) => drawn(contextFrom(context), placements, 'kept'),

@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -12,25 +13,21 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { Children, useMemo, useState } from 'react';
 import { counted } from '../../core/spread/voice';
-import { decodeText } from '../../core/format/decode';
-import { readKit, writeKit } from '../../core/format/kit-csv';
-import type { Kit } from '../../core/kit/kit';
+import type { GivenKit } from '../../core/format/given-kit';
+import { readKit, writePicturedKit } from '../../core/format/kit-csv';
 import { COLOR_THEMES } from '../../core/kit/color-themes';
 import { typicalKit } from '../../core/kit/typical';
 import { addCheckedKit } from '../../server/kit-actions';
 import { Waiting } from '../Waiting';
 import { faultsOf } from './faults-of';
 import { FiveColors } from './FiveColors';
+import { KIT_FILES, readKitFile } from './read-kit-file';
 import { FormDialog } from '../screen/FormDialog';
 
 const LineTable = dynamic(() => import('./LineTable'), { loading: () => <Waiting /> });
 
-/** @throws BadInput */
-export const kitOfFile = (bytes: Uint8Array, file: string): Kit =>
-  readKit(decodeText(bytes, file), file, file.replace(/\.csv$/i, '').replace(/\.kit$/i, ''));
-
 /**
- * A kit comes in from a CSV file or from a usual list of contents, is checked and corrected in a table, and only then
+ * A kit comes in from a file or from a usual list of contents, is checked and corrected in a table, and only then
  * stored.
  */
 export function TakeKitDialog({
@@ -38,28 +35,34 @@ export function TakeKitDialog({
   onClose,
   onStored,
 }: {
-  given?: Kit | null;
+  given?: GivenKit | null;
   onClose: () => void;
   onStored: (name: string, said: string) => void;
 }) {
-  const [kit, setKit] = useState(given);
+  const [kit, setKit] = useState(given?.kit ?? null);
+  const [note, setNote] = useState(given?.note ?? '');
   const [busy, setBusy] = useState(false);
   const [role, setRole] = useState('kit');
   const [colors, setColors] = useState(COLOR_THEMES[0]?.colors ?? []);
   const [faults, setFaults] = useState<readonly string[]>([]);
   const stickers = kit?.pieces.reduce((n, p) => n + (Number(p.count) || 0), 0) ?? 0;
-  const csv = useMemo(() => (kit ? writeKit(kit) : ''), [kit]);
+  const csv = useMemo(() => (kit ? writePicturedKit(kit, (picture) => `${picture}.webp`) : ''), [kit]);
   const wrong = useMemo(() => (kit ? faultsOf(() => readKit(csv, `${kit.name}.kit.csv`, kit.name)) : []), [kit, csv]);
   const open = async (file: File | undefined) => {
     if (!file) return;
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    setFaults(faultsOf(() => setKit(kitOfFile(bytes, file.name))));
+    setBusy(true);
+    const read = await readKitFile(file);
+    setBusy(false);
+    setFaults(read.ok ? [] : read.messages);
+    if (!read.ok) return;
+    setKit(read.value.kit);
+    setNote(read.value.note);
   };
   const store = async () => {
     if (!kit) return;
     setBusy(true);
     const name = kit.name.trim();
-    const answer = await addCheckedKit({ name, role, csv }).catch((e: unknown) => ({
+    const answer = await addCheckedKit({ name, role, csv, note }).catch((e: unknown) => ({
       ok: false as const,
       messages: [`The server could not be reached: ${String(e)}. Nothing was kept.`],
     }));
@@ -79,6 +82,7 @@ export function TakeKitDialog({
           <Button
             onClick={() => {
               setKit(null);
+              setNote('');
               setFaults([]);
             }}
           >
@@ -107,6 +111,14 @@ export function TakeKitDialog({
               it, or paste from a spreadsheet; nothing is stored yet.
             </Typography>
           </Box>
+          {note && (
+            <Alert severity="info" variant="outlined">
+              <Typography variant="caption" component="p">
+                A note came with it; it goes to the kit’s card.
+              </Typography>
+              <Typography sx={{ whiteSpace: 'pre-line', overflowWrap: 'anywhere' }}>{note}</Typography>
+            </Alert>
+          )}
           <LineTable kit={kit.name} pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
         </>
       ) : (
@@ -118,14 +130,14 @@ export function TakeKitDialog({
             </Button>
           </Way>
           <Way name="From a file">
-            A list as a spreadsheet saves it (.csv): a line for each design, with code, kind, count, width_mm and
-            height_mm.
-            <Button component="label" variant="outlined">
-              Choose a file
+            A kit that was given away (.hobnail-kit.zip), or a list as a spreadsheet saves it (.csv): a line for each
+            design, with code, kind, count, width_mm and height_mm.
+            <Button component="label" variant="outlined" disabled={busy}>
+              {busy ? 'Reading…' : 'Choose a file'}
               <input
                 hidden
                 type="file"
-                accept=".csv"
+                accept={KIT_FILES}
                 data-testid="kit-file"
                 onChange={(e) => void open(e.target.files?.[0])}
               />

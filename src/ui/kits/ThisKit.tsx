@@ -16,11 +16,12 @@ import { addAnotherCopy, removeKit } from '../../server/kit-corrections';
 import { useKitName } from '../kit-names';
 import type { Run } from '../use-run';
 import { CorrectKitDialog } from './CorrectKitDialog';
+import { GiveAwayDialog } from './GiveAwayDialog';
 import { SplitDialog } from './SplitDialog';
 import { WashiDialog } from './WashiDialog';
 import { FormDialog } from '../screen/FormDialog';
 
-type Open = 'correct' | 'split' | 'washi' | 'remove';
+type Open = 'correct' | 'give' | 'split' | 'washi' | 'remove';
 
 /** What can be done to the kit that lies on the table. */
 export function ThisKit({
@@ -92,6 +93,7 @@ export function ThisKit({
         <MenuItem component="a" href={`/kits/${encodeURIComponent(name)}/card?as=png`} download="kit.png">
           Share its card
         </MenuItem>
+        <MenuItem onClick={pick('give')}>Give it away…</MenuItem>
         <MenuItem onClick={pick('washi')}>Add washi by its length…</MenuItem>
         <MenuItem onClick={pick('split')}>Split off to a stash…</MenuItem>
         <MenuItem onClick={() => void anotherCopy()}>Add another copy of it</MenuItem>
@@ -100,6 +102,7 @@ export function ThisKit({
         <MenuItem onClick={pick('remove')}>Remove it…</MenuItem>
       </Menu>
       {open === 'correct' && <CorrectKitDialog name={name} run={run} busy={busy} messages={messages} onClose={close} />}
+      {open === 'give' && <GiveAwayDialog name={name} onClose={close} />}
       {open === 'washi' && <WashiDialog name={name} run={run} busy={busy} messages={messages} onClose={close} />}
       {open === 'split' && (
         <SplitDialog

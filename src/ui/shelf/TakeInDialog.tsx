@@ -7,19 +7,19 @@ import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import type { Kit } from '../../core/kit/kit';
+import type { GivenKit } from '../../core/format/given-kit';
 import type { AskedOf, TakenIn } from '../../server/take-in';
 import type { SameNameWay } from '../../server/taking-in/format';
 import { SameNameCard } from './SameNameCard';
 import { sentFile } from './files-sent';
-import { TakeKitDialog, kitOfFile } from '../kits/TakeKitDialog';
-import { faultsOf } from '../kits/faults-of';
+import { TakeKitDialog } from '../kits/TakeKitDialog';
+import { KIT_FILES, isKitFile, readKitFile } from '../kits/read-kit-file';
 import { FormDialog } from '../screen/FormDialog';
 
 /** Takes in kits, calendars and books from files, and says what became of each. */
 export function TakeInDialog({ onClose }: { onClose: () => void }) {
   const router = useRouter();
-  const [toCheck, setToCheck] = useState<readonly { file: string; kit: Kit }[]>([]);
+  const [toCheck, setToCheck] = useState<readonly { file: string; given: GivenKit }[]>([]);
   const [files, setFiles] = useState<readonly File[]>([]);
   const [results, setResults] = useState<readonly TakenIn[]>([]);
   const [asked, setAsked] = useState<readonly AskedOf[]>([]);
@@ -56,19 +56,16 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
   const read = () => {
     setResults([]);
     setAsked([]);
-    const isKit = (f: File): boolean => /\.csv$/i.test(f.name);
+    const isKit = (f: File): boolean => isKitFile(f.name);
     return working(async (signal) => {
       for (const file of files.filter((f) => !isKit(f))) {
         if (signal.aborted) return;
         await send(file, null, signal);
       }
       for (const file of files.filter(isKit)) {
-        const bytes = new Uint8Array(await file.arrayBuffer());
-        const faults = faultsOf(() => {
-          const kit = kitOfFile(bytes, file.name);
-          setToCheck((known) => [...known, { file: file.name, kit }]);
-        });
-        if (faults.length) note({ file: file.name, said: null, messages: faults });
+        const read = await readKitFile(file);
+        if (read.ok) setToCheck((known) => [...known, { file: file.name, given: read.value }]);
+        else note({ file: file.name, said: null, messages: read.messages });
       }
     });
   };
@@ -106,8 +103,8 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
         }
       >
         <Typography color="text.secondary">
-          A kit or stash as a spreadsheet saves it (.csv), a calendar (.ics), or a measured book (.json). A file is
-          taken in whole or not at all; a kit is looked over in a table first.
+          A kit that was given away (.hobnail-kit.zip), a kit or stash as a spreadsheet saves it (.csv), a calendar
+          (.ics), or a measured book (.json). A file is taken in whole or not at all; a kit is looked over first.
         </Typography>
         <Box>
           <Button component="label" variant="outlined">
@@ -116,7 +113,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
               hidden
               type="file"
               multiple
-              accept=".csv,.ics,.json"
+              accept={`${KIT_FILES},.ics,.json`}
               data-testid="files"
               onChange={(e) => {
                 setFiles([...(e.target.files ?? [])]);
@@ -176,7 +173,7 @@ export function TakeInDialog({ onClose }: { onClose: () => void }) {
       {checking && (
         <TakeKitDialog
           key={checking.file}
-          given={checking.kit}
+          given={checking.given}
           onClose={() => checked(null)}
           onStored={(_, said) => checked(said)}
         />

@@ -11,6 +11,7 @@ import { voiceOf } from '../../spread/voice';
 import { spokenWeek } from '../../week/day-names';
 import type { FontFiles } from '../pdf/begin';
 import { beginPdf } from '../pdf/begin';
+import { embedPictures } from '../pdf/pictures';
 import type { PaperSize } from '../pdf/paper';
 import { Paper } from '../pdf/paper';
 import type { Pack } from '../pdf/svg-form';
@@ -47,13 +48,8 @@ export async function beginPrint(
   const title = `${context.book.name}, ${spokenWeek(context.week.days)} (${context.week.week})`;
   const { document, fonts: embedded } = await beginPdf(title, fonts);
   const index = pieceIndex(context);
-  const pictures = new Map<string, PDFRef>();
-  for (const p of bench.placements) {
-    const hash = isWriting(p) ? undefined : index.get(pieceKey(p))?.picture;
-    if (!hash || !pictureOf || pictures.has(`/pictures/${hash}`)) continue;
-    const png = await pictureOf(hash);
-    if (png) pictures.set(`/pictures/${hash}`, (await document.embedPng(png)).ref);
-  }
+  const shown = bench.placements.filter((p) => !isWriting(p)).map((p) => index.get(pieceKey(p))?.picture);
+  const pictures = await embedPictures(document, shown, pictureOf);
   const forms = new SvgForms(document, fonts.letters, pictures, pack);
   const faces = new Map<string, PDFRef>();
   const faceOf = (piece: Piece): PDFRef => {
@@ -76,7 +72,7 @@ export async function beginPrint(
 
 /** Lettering and rims may reach a little over a sticker's own edge, mm. */
 const OVER = 2;
-const roomy = ({ x, y, w, h }: { x: number; y: number; w: number; h: number }) => ({
+export const roomy = ({ x, y, w, h }: { x: number; y: number; w: number; h: number }) => ({
   x: x - OVER,
   y: y - OVER,
   w: w + 2 * OVER,
