@@ -14,6 +14,7 @@ test('axe finds nothing on any screen', async ({ page, hobnail }) => {
     '/log',
     '/week',
     '/plan?week=2027-W08',
+    '/plan/gather?week=2027-W08',
     '/settings',
   ]) {
     await page.goto(`${hobnail.url}${path}`);

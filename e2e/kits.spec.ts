@@ -218,3 +218,42 @@ test('stickers that go with a kit are found over all the others, by their colors
   await page.getByRole('button', { name: 'Clear' }).click();
   await expect(page.getByRole('heading', { name: 'quote box QU-2' })).toBeVisible();
 });
+
+test('a kit is given away as one file, and taken in again under another name', async ({
+  page,
+  hobnail,
+  complaints,
+}) => {
+  await page.goto(`${hobnail.url}/kits?kit=rockpool`);
+  await page.getByRole('button', { name: 'This kit' }).click();
+  await page.getByRole('menuitem', { name: 'Give it away' }).click();
+  const give = page.getByRole('dialog', { name: 'Give Rockpool away' });
+  await give.getByLabel('A note to go with it').fill('for the choir');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    give.getByRole('link', { name: 'Save the file' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('Rockpool.hobnail-kit.zip');
+  const card = await page.request.get(
+    new URL((await give.getByRole('link', { name: 'Print its card' }).getAttribute('href'))!, hobnail.url).href,
+  );
+  expect((await card.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await give.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Add a kit' }).click();
+  await page.getByTestId('kit-file').setInputFiles(await file.path());
+  await expect(page.getByRole('alert').filter({ hasText: 'save it as UTF-8' })).toBeVisible();
+  await page.getByTestId('kit-file').setInputFiles({
+    name: file.suggestedFilename(),
+    mimeType: 'application/zip',
+    buffer: readFileSync(await file.path()),
+  });
+  const look = page.getByRole('dialog', { name: 'Check the kit' });
+  await expect(look.getByText('for the choir')).toBeVisible();
+  await look.getByLabel('Name').fill('Rockpool from Mara');
+  await look.getByRole('button', { name: 'Add this kit' }).click();
+  await expect(look).toBeHidden();
+  await expect(page.getByRole('link', { name: /Rockpool from Mara/ })).toContainText('287 of 287 whole');
+  await page.getByRole('tab', { name: 'Its card' }).click();
+  await expect(page.getByLabel('Notes')).toHaveValue('for the choir');
+  expect(complaints).toEqual([]);
+});

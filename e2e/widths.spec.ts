@@ -74,7 +74,16 @@ test('every screen has each act in reach at three widths, and says things as peo
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height });
-    for (const screen of [...screens, '/log', '/log/kits', '/settings', '/scan', make, '/plan?week=2027-W08']) {
+    for (const screen of [
+      ...screens,
+      '/log',
+      '/log/kits',
+      '/settings',
+      '/scan',
+      make,
+      '/plan?week=2027-W08',
+      '/plan/gather?week=2027-W08',
+    ]) {
       await page.goto(`${hobnail.url}${screen}`);
       await page.getByRole('navigation').first().waitFor();
       await expect(page.getByText('There is no such page'), screen).toHaveCount(0);

@@ -1,7 +1,10 @@
 import type { Insertable, Selectable } from 'kysely';
 import type { Kit, Piece } from '../core/kit/kit';
+import { pieceKey } from '../core/kit/kit';
 import type { Database } from './database';
 import { transaction } from './database';
+import type { GatheredFacts } from './gathered';
+import { gatheredFacts } from './gathered';
 import { asObject, asRect, asStrings } from './json';
 import type { KitFacts } from '../core/kit/suggest';
 import { NO_FACTS } from '../core/kit/suggest';
@@ -13,10 +16,14 @@ export interface KitRow {
   readonly facts: KitFacts;
 }
 
+/** All kits and stashes; what was gathered for a week is none. */
 export async function listKits(db: Database): Promise<KitRow[]> {
-  const rows = await db.selectFrom('kit').selectAll().orderBy('id').execute();
+  const rows = await ownKits(db);
   return rows.map((r) => ({ ...r, facts: { ...NO_FACTS, ...(asObject(r.facts) as Partial<KitFacts>) } }));
 }
+
+const ownKits = async (db: Database): Promise<Selectable<KitTable>[]> =>
+  (await db.selectFrom('kit').selectAll().orderBy('id').execute()).filter((r) => gatheredFacts(r.facts) === null);
 
 /** What is known of some kits. */
 export async function factsOf(db: Database, kits: readonly string[]): Promise<KitRow[]> {
@@ -41,8 +48,7 @@ export async function allKits(db: Database): Promise<Kit[]> {
 }
 
 async function readAll(db: Database): Promise<Kit[]> {
-  const rows = await db.selectFrom('kit').selectAll().orderBy('id').execute();
-  return Promise.all(rows.map((r) => kitOf(db, r)));
+  return Promise.all((await ownKits(db)).map((r) => kitOf(db, r)));
 }
 
 /** A row as the core knows pieces. What it says of kind, shape and the like was checked when it came in. */
@@ -72,9 +78,23 @@ export async function findKit(db: Database, id: string): Promise<Kit | null> {
 }
 
 async function kitOf(db: Database, { id, facts }: Selectable<KitTable>): Promise<Kit> {
+  const gathered = gatheredFacts(facts);
+  if (gathered) return gatheredKit(db, id, gathered);
   const rows = await db.selectFrom('piece').selectAll().where('kit_id', '=', id).orderBy('position').execute();
   const { title } = asObject(facts) as Partial<KitFacts>;
   return { name: id, ...(title ? { title } : {}), pieces: rows.map(pieceOfRow) };
+}
+
+/** A gathered kit with the stickers that are still in their kits, in the order in which they were gathered. */
+async function gatheredKit(db: Database, id: string, { title, gathered }: GatheredFacts): Promise<Kit> {
+  const place = new Map(gathered.map((key, i) => [key, i]));
+  const kits = [...new Set(gathered.map((key) => key.slice(0, key.lastIndexOf('/'))))];
+  const rows = kits.length ? await db.selectFrom('piece').selectAll().where('kit_id', 'in', kits).execute() : [];
+  const pieces = rows
+    .map(pieceOfRow)
+    .filter((p) => place.has(pieceKey(p)))
+    .sort((a, b) => (place.get(pieceKey(a)) as number) - (place.get(pieceKey(b)) as number));
+  return { name: id, title, gathered: true, pieces };
 }
 
 /** Stores a kit with all its pieces, or nothing. @returns false when one of that name is there already */

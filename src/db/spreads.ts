@@ -1,8 +1,10 @@
 import { sql } from 'kysely';
 import type { Selectable } from 'kysely';
+import { pieceKey } from '../core/kit/kit';
 import type { Context } from '../core/spread/placement';
 import type { Database } from './database';
 import { transaction } from './database';
+import { gatheredFacts } from './gathered';
 import { asRect, asStrings } from './json';
 import { prune } from './log';
 import type { SpreadTable } from './schema';
@@ -94,14 +96,22 @@ export async function usedElsewhere(
 
 /** The kits that a spread may take from beside its own, and those that it has taken from. */
 export async function stashOf(db: Database, id: number): Promise<string[]> {
-  const chosen = db.selectFrom('spread_stash').select('kit_id').where('spread_id', '=', id);
-  const used = db
-    .selectFrom('placement')
-    .innerJoin('spread', 'spread.id', 'placement.spread_id')
-    .select('placement.kit_id')
-    .where('spread_id', '=', id)
-    .whereRef('placement.kit_id', '!=', 'spread.kit_id');
-  return (await chosen.union(used).execute()).map((r) => r.kit_id);
+  const [chosen, used, own] = await Promise.all([
+    db.selectFrom('spread_stash').select('kit_id').where('spread_id', '=', id).orderBy('kit_id').execute(),
+    db
+      .selectFrom('placement')
+      .innerJoin('spread', 'spread.id', 'placement.spread_id')
+      .select(['placement.kit_id', 'code'])
+      .distinct()
+      .where('spread_id', '=', id)
+      .whereRef('placement.kit_id', '!=', 'spread.kit_id')
+      .orderBy('placement.kit_id')
+      .execute(),
+    db.selectFrom('spread').innerJoin('kit', 'kit.id', 'kit_id').select('facts').where('spread.id', '=', id).execute(),
+  ]);
+  const gathered = new Set(own.flatMap(({ facts }) => gatheredFacts(facts)?.gathered ?? []));
+  const taken = used.filter(({ kit_id: kit, code }) => !gathered.has(pieceKey({ kit, code })));
+  return [...new Set([...chosen, ...taken].map((r) => r.kit_id))].sort();
 }
 
 /** Chooses the kits that a spread may take from beside its own. */

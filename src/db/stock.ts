@@ -20,14 +20,18 @@ export async function stockEvents(db: Database, kit?: string): Promise<StockEven
 }
 
 /** Where the stickers of a kit lie on spreads. */
-export async function usesOf(db: Database, kit: string): Promise<Use[]> {
-  const rows = await db
+export const usesOf = (db: Database, kit: string): Promise<Use[]> => uses(db, kit);
+
+/** Where the stickers of all kits lie on spreads. */
+export const allUses = (db: Database): Promise<Use[]> => uses(db, null);
+
+async function uses(db: Database, kit: string | null): Promise<Use[]> {
+  const all = db
     .selectFrom('placement')
     .innerJoin('spread', 'spread.id', 'placement.spread_id')
     .leftJoin('keep', 'keep.spread_id', 'spread.id')
-    .select(['placement.kit_id', 'code', 'copy', 'cut', 'week', 'locked', 'finished'])
-    .where('placement.kit_id', '=', kit)
-    .execute();
+    .select(['placement.kit_id', 'code', 'copy', 'cut', 'week', 'locked', 'finished']);
+  const rows = await (kit === null ? all : all.where('placement.kit_id', '=', kit)).execute();
   return rows.map((r) => ({
     kit: r.kit_id,
     code: r.code,

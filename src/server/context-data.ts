@@ -42,7 +42,7 @@ export async function contextDataOf(
 ): Promise<ContextData | null> {
   const stock = await stocked(db, id, kit, stash, placements);
   if (!stock) return null;
-  const kits = [stock.kit, ...stock.stash].map((k) => k.name);
+  const kits = [...new Set([stock.kit, ...stock.stash].flatMap((k) => [k.name, ...k.pieces.map((p) => p.kit)]))];
   const [favorites, likes, useBy, demands, house, before, unit] = await Promise.all([
     favoritesOf(db, kits),
     likesOf(db, kits),

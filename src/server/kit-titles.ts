@@ -1,5 +1,6 @@
 import 'server-only';
-import { listKits } from '../db/kits';
+import type { KitFacts } from '../core/kit/suggest';
+import { asObject } from '../db/json';
 import { store } from './store';
 
 /**
@@ -8,8 +9,11 @@ import { store } from './store';
  */
 export async function kitTitles(): Promise<(readonly [string, string])[]> {
   try {
-    const rows = await listKits(await store());
-    return rows.flatMap((k) => (k.facts.title ? [[k.id, k.facts.title] as const] : []));
+    const rows = await (await store()).selectFrom('kit').select(['id', 'facts']).orderBy('id').execute();
+    return rows.flatMap(({ id, facts }) => {
+      const { title } = asObject(facts) as Partial<KitFacts>;
+      return title ? [[id, title] as const] : [];
+    });
   } catch {
     return [];
   }

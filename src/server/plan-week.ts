@@ -2,6 +2,7 @@ import 'server-only';
 import { createHash } from 'node:crypto';
 import type { TriedFigures } from '../core/compare/tried-week';
 import { palette } from '../core/kit/kit';
+import { copyKey } from '../core/kit/ledger';
 import { suggestKits } from '../core/kit/suggest';
 import { leanings, sayChoiceInFull } from '../core/manner/choices';
 import { MANNERS } from '../core/manner/registry';
@@ -11,6 +12,7 @@ import { daysOfWeek, isWeekName, weekAfter, weekHolding, weekOf } from '../core/
 import { findBook, listBooks, usualBook } from '../db/books';
 import type { Database } from '../db/database';
 import { ratingsByManner } from '../db/keeps';
+import { gatheredFor } from '../db/gathered';
 import { allKits, listKits } from '../db/kits';
 import { heededChoices } from '../db/liked-choices';
 import { asObject } from '../db/json';
@@ -25,6 +27,7 @@ import { StartSpreadDto } from './dto/spread.dto';
 import { heavily } from './heavy/heavily';
 import { Lane } from './lane';
 import { dataOfNewWeek } from './new-week';
+import { stocked } from './stash';
 import { store } from './store';
 import { today } from './today';
 import { dayBefore, weekDemands } from './week-demands';
@@ -39,6 +42,8 @@ export interface PlanKit {
   readonly total: number;
   /** the week it is planned for; null: none, or this one */
   readonly plannedFor: string | null;
+  /** it was gathered for this week from other kits */
+  readonly gathered?: true;
   /** what speaks for it in this week, as a figure and in words */
   readonly score: number;
   readonly why: string;
@@ -94,9 +99,10 @@ export async function loadPlan(asked: {
   const weeks = await weeksToPlan(db);
   const week = asked.week && isWeekName(asked.week) ? asked.week : (weeks[0]?.week ?? weekAfter(weekOf(await today())));
   const demands = await weekDemands(db, week, found.weekStart);
-  const [spread, between, kits, manners] = await Promise.all([
+  const [spread, between, gathered, kits, manners] = await Promise.all([
     findSpreadOfWeek(db, week),
     dayBefore(db, week, found.weekStart),
+    gatheredForWeek(db, week),
     kitsFor(db, demands),
     mannersThere(db),
   ]);
@@ -110,12 +116,36 @@ export async function loadPlan(asked: {
     weeks: weeks.some((w) => w.week === week) ? weeks : [{ week, title: spokenWeek(demands.days) }, ...weeks],
     book,
     books: books.map(({ id, name }) => ({ id, name })),
-    kits,
+    kits: [...gathered, ...kits],
     manners,
   };
 }
 
-async function weeksToPlan(db: Database): Promise<PlanPage['weeks']> {
+/** No spread has it. */
+const NO_SPREAD = -1;
+
+/** What its owner gathered for a week speaks for itself. */
+async function gatheredForWeek(db: Database, week: string): Promise<PlanKit[]> {
+  const there = await stocked(db, NO_SPREAD, gatheredFor(week), [], []);
+  if (!there?.kit.pieces.length) return [];
+  const { kit, gone } = there;
+  const total = kit.pieces.reduce((sum, p) => sum + p.count, 0);
+  return [
+    {
+      id: kit.name,
+      swatches: palette(kit, 6),
+      left: total - new Set(gone.map(copyKey)).size,
+      total,
+      plannedFor: null,
+      score: PLANNED,
+      why: 'gathered for this week',
+      gathered: true,
+    },
+  ];
+}
+
+/** The weeks ahead that are not begun. */
+export async function weeksToPlan(db: Database): Promise<PlanPage['weeks']> {
   const start = await houseWeekStart(db);
   const next = weekAfter(weekHolding(await today(), start), 1);
   const weeks = Array.from({ length: WEEKS_AHEAD }, (_, i) => weekAfter(next, i));

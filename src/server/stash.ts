@@ -1,4 +1,5 @@
 import type { Kit } from '../core/kit/kit';
+import { isOf } from '../core/kit/is-of';
 import { copyKey } from '../core/kit/ledger';
 import { countedKit, goneBy } from '../core/kit/stock';
 
@@ -6,6 +7,7 @@ import { isSoon } from '../core/kit/suggest';
 import type { Placement, Context } from '../core/spread/placement';
 import { daysOfWeek } from '../core/week/week';
 import type { Database } from '../db/database';
+import { gatheredFor } from '../db/gathered';
 import { findKit, listKits } from '../db/kits';
 import { kitsBegunBefore, stashOf, usedElsewhere } from '../db/spreads';
 import { eventsOf, kitSums } from '../db/stock';
@@ -19,6 +21,7 @@ const MOST_STASHES = 8;
  * over, and what is left of the latest kits; none that is kept for another week.
  */
 export async function usualStash(db: Database, week: string, kit: string): Promise<string[]> {
+  if (kit === gatheredFor(week)) return []; // what goes with it is in it
   const first = daysOfWeek(week)[0] as string;
   const rows = (await listKits(db)).filter(
     (k) => k.id !== kit && !k.facts.retired && (k.facts.keptFor === null || k.facts.keptFor === week),
@@ -51,19 +54,30 @@ export async function stocked(
   stashNames: readonly string[],
   placements: readonly Placement[],
 ): Promise<Stocked | null> {
-  const names = [kitName, ...stashNames.filter((name) => name !== kitName)];
-  const [elsewhere, events, ...kits] = await Promise.all([
+  const own = await findKit(db, kitName);
+  if (!own) return null;
+  const beside = stashNames.filter((name) => name !== kitName);
+  const names = [...new Set([kitName, ...own.pieces.map((p) => p.kit), ...beside])];
+  const [elsewhere, events, ...others] = await Promise.all([
     usedElsewhere(db, spreadId, names),
     eventsOf(db, names),
-    ...names.map((name) => findKit(db, name)),
+    ...beside.map((name) => findKit(db, name)),
   ]);
-  const [kit, ...stash] = kits.flatMap((k) => (k ? [countedKit(k, events)] : []));
-  if (!kit || kit.name !== kitName) return null;
+  const kit = countedKit(own, events);
+  const stash = others.flatMap((k) => (k ? [countedKit(k, events)] : []));
   const gone = onceEach([...elsewhere, ...goneBy(events)]);
-  const living = stash.map((s) => livingPart(s, gone, placements)).filter((s) => s.pieces.length);
+  const living = stash
+    .map((s) => livingPart(own.gathered ? withoutThose(s, own) : s, gone, placements))
+    .filter((s) => s.pieces.length);
   const there = new Set([kit, ...living].flatMap((k) => k.pieces.map((p) => `${p.kit}/${p.code}`)));
   return { kit, stash: living, gone: gone.filter((g) => there.has(`${g.kit}/${g.code}`)) };
 }
+
+/** What of a kit was not gathered into another one. */
+const withoutThose = (kit: Kit, gathered: Kit): Kit => ({
+  ...kit,
+  pieces: kit.pieces.filter((p) => !isOf(gathered, p)),
+});
 
 type Gone = Context['usedElsewhere'][number];
 

@@ -4,7 +4,7 @@ import { PlanScreen } from '../../ui/plan/PlanScreen';
 
 export const dynamic = 'force-dynamic';
 
-/** A week to be planned: `?week=2027-W08`, and `&kits=begun` for what is left. */
+/** A week to be planned: `?week=2027-W08`, and `&kits=begun` for what is left, `&kits=gathered` for what was gathered. */
 export default async function PlanPage({
   searchParams,
 }: {
@@ -14,5 +14,5 @@ export default async function PlanPage({
   const plan = await loadPlan(asked);
   if (!plan) redirect('/books');
   if (plan.spreadId !== null) redirect(`/spreads/${plan.spreadId}`);
-  return <PlanScreen plan={plan} begun={kits === 'begun'} />;
+  return <PlanScreen plan={plan} kits={kits === 'begun' || kits === 'gathered' ? kits : 'all'} />;
 }

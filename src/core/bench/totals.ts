@@ -1,3 +1,4 @@
+import { isOf } from '../kit/is-of';
 import { isStrip } from '../kit/kinds';
 import { isRoll, pieceKey } from '../kit/kit';
 import { copyKey } from '../kit/ledger';
@@ -72,7 +73,7 @@ export function totalsOf(context: Context, bench: Bench): Totals {
 }
 
 function leftOf({ kit, usedElsewhere }: Context, stickers: readonly Pick<Placement, 'kit' | 'code' | 'copy'>[]) {
-  const touched = new Set([...stickers, ...usedElsewhere].filter((p) => p.kit === kit.name).map(copyKey));
+  const touched = new Set([...stickers, ...usedElsewhere].filter((p) => isOf(kit, p)).map(copyKey));
   const all = kit.pieces.reduce((n, p) => n + p.count, 0);
   return { whole: Math.max(0, all - touched.size), all };
 }

@@ -1,3 +1,4 @@
+import { isOf } from '../kit/is-of';
 import { eyeCost } from '../eye/registry';
 import { sayEye } from '../eye/say-eye';
 import { sightOf } from '../eye/sight';
@@ -28,7 +29,7 @@ export interface TriedFigures {
 export function triedFigures(context: Context, placements: readonly Placement[]): TriedFigures {
   const carriers = [...matchDemands(placements, context.week.demands).values()];
   const stickers = placements.filter((p) => !isWriting(p));
-  const own = stickers.filter((p) => p.kit === context.kit.name);
+  const own = stickers.filter((p) => isOf(context.kit, p));
   const sight = sightOf(context, placements);
   return {
     items: context.week.demands.length,

@@ -82,7 +82,13 @@ export function readTable(
       { file, where: 'line 1', found: 'an empty file', expected: `a first line with the columns ${needed.join(', ')}` },
     ]);
   const known = new Set<string>([...needed, ...optional]);
-  const meant = head.cells.map((c) => meaning(c, known));
+  const plainly = new Set(head.cells.map((c) => c.toLowerCase()));
+  // another word for a column that stands there by its own name means something else
+  const meant = head.cells.map((c) => {
+    const { column, mm } = meaning(c, known);
+    const said = c.toLowerCase();
+    return column !== said && plainly.has(column) && known.has(column) ? { column: said, mm: 1 } : { column, mm };
+  });
   const columns = meant.map((m) => m.column);
   const scales = new Map(meant.map((m) => [m.column, m.mm]));
   const missing = needed.filter((c) => !columns.includes(c));

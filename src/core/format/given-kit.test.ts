@@ -1,5 +1,6 @@
 import { demoKit, kitOf, piece } from '../../../tests/fixtures';
 import { BadInput, faultLine } from './fault';
+import { readKit } from './kit-csv';
 import { readGivenKit, writeGivenKit } from './given-kit';
 
 const PICTURE = 'a'.repeat(64);
@@ -31,6 +32,8 @@ it('a kit that is given away is read as it was written, with its pictures, its f
     ...(p.picture ? { picture: `${p.picture}.webp` } : {}),
   });
   expect(back.kit.pieces).toEqual(kit.pieces.map(named));
+  // the list alone is a kit file as any other
+  expect(readKit(list, 'kit.csv', 'test').pieces[0]).toEqual(piece({ kind: 'full-box', code: 'FB-1', height: 48 }));
   expect(JSON.parse(card)).toMatchObject({ format: 'hobnail.kit/1', sheets: 1, colors: expect.any(Array) });
 });
 

@@ -12,10 +12,12 @@ import { SvgForms } from './pdf/svg-form';
 import type { PrintParts } from './print/sheet-of-work';
 import { roomy } from './print/sheet-of-work';
 
-/** A design's place on the page, mm: seven in a row of A4. */
-const CELL = { w: 26, h: 30 } as const;
+/** A design's place in its row, mm: seven in a row of A4. */
+const CELL = 26;
 /** what of it the sticker takes, at most; smaller ones are shown in true size */
 const SHOWN = { w: 23, h: 21 } as const;
+/** mm under it, for what is said of it */
+const CAPTIONS = 11;
 /** mm, of a swatch */
 const SWATCH = 9;
 /** size of what stands under a design, points */
@@ -50,27 +52,32 @@ export async function kitCardPdf(kit: Kit, parts: PrintParts, size: PaperSize): 
   paper.paragraph(
     `${counted(stickers, 'sticker')} of ${counted(kit.pieces.length, 'design')} on ${counted(sheets, 'sheet')}`,
   );
-  const across = Math.floor(paper.room.w / CELL.w);
-  kit.pieces.forEach((piece, i) => {
-    if (i % across === 0) {
-      if (i > 0) paper.skip(CELL.h);
-      paper.need(CELL.h);
-    }
+  const across = Math.floor(paper.room.w / CELL);
+  for (let first = 0; first < kit.pieces.length; first += across) {
+    const row = kit.pieces.slice(first, first + across).map(shownOf);
+    const tall = Math.max(...row.map((d) => d.h));
+    paper.need(tall + CAPTIONS);
     const { x, y } = paper.room;
-    const left = x + (i % across) * CELL.w;
-    const { w, h } = wholeOf(piece);
-    const length = Math.min(w, OF_A_ROLL);
-    const scale = Math.min(1, SHOWN.w / length, SHOWN.h / h);
-    const shown = { x: left, y: y + SHOWN.h - h * scale, w: length * scale, h: h * scale };
-    paper.within(shown, () =>
-      paper.place(forms.form(drawPiece(piece, `k${i}`), roomy(wholeOf(piece))), left, shown.y, scale),
-    );
-    caption(piece).forEach((line, n) => {
-      const [fits = ''] = paper.wrap(line, CELL.w - 1, CAPTION);
-      paper.text(fits, left, y + SHOWN.h + 3 + n * 2.4, CAPTION, undefined, n ? FAINT : INK);
+    row.forEach(({ piece, w, h, scale }, i) => {
+      const at = { x: x + i * CELL, y: y + tall - h, w, h };
+      paper.within(at, () =>
+        paper.place(forms.form(drawPiece(piece, `k${first + i}`), roomy(wholeOf(piece))), at.x, at.y, scale),
+      );
+      caption(piece).forEach((line, n) => {
+        const [fits = ''] = paper.wrap(line, CELL - 1, CAPTION);
+        paper.text(fits, at.x, y + tall + 3 + n * 2.4, CAPTION, undefined, n ? FAINT : INK);
+      });
     });
-  });
+    paper.skip(tall + CAPTIONS);
+  }
   return document.save();
+}
+
+/** How large a design is shown, mm: no larger than it is. */
+function shownOf(piece: Piece): { piece: Piece; w: number; h: number; scale: number } {
+  const length = Math.min(piece.width, OF_A_ROLL);
+  const scale = Math.min(1, SHOWN.w / length, SHOWN.h / piece.height);
+  return { piece, w: length * scale, h: piece.height * scale, scale };
 }
 
 const caption = ({ code, kind, width, height, count }: Piece): string[] => [

@@ -37,6 +37,8 @@ export interface Kit {
   readonly name: string;
   /** what its owner calls it, where that is another name */
   readonly title?: string;
+  /** its pieces are of other kits, gathered for one week: each has the stock of its own */
+  readonly gathered?: true;
   readonly pieces: readonly Piece[];
 }
 

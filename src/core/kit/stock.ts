@@ -1,5 +1,6 @@
 import type { Rect } from '../measure/rect';
 import type { Kit, Piece } from './kit';
+import { pieceKey } from './kit';
 import { wholeOf } from './ledger';
 import type { Offcut } from './offcut';
 import { offcutsOf, worthKeeping } from './offcut';
@@ -55,12 +56,12 @@ export interface PieceStock {
 /** The kit with the copies that were found beyond its count. */
 export function countedKit(kit: Kit, events: readonly StockEvent[]): Kit {
   const found = new Map<string, number>();
-  for (const e of events) if (e.what === 'found' && e.kit === kit.name) found.set(e.code, (found.get(e.code) ?? 0) + 1);
+  for (const e of events) if (e.what === 'found') found.set(pieceKey(e), (found.get(pieceKey(e)) ?? 0) + 1);
   return found.size
     ? {
         ...kit,
         pieces: kit.pieces.map((p) =>
-          found.has(p.code) ? { ...p, count: p.count + (found.get(p.code) as number) } : p,
+          found.has(pieceKey(p)) ? { ...p, count: p.count + (found.get(pieceKey(p)) as number) } : p,
         ),
       }
     : kit;

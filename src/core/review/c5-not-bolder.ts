@@ -1,3 +1,4 @@
+import { isOf } from '../kit/is-of';
 import { pieceKey } from '../kit/kit';
 import { at } from './where';
 import type { About, Finding, Rule, Said } from './finding';
@@ -18,7 +19,7 @@ export const c5NotBolder: Rule<Case> = {
     const boldest = Math.max(0, ...view.context.kit.pieces.map((p) => boldness(p.color)));
     return view.placements.flatMap((p): Found[] => {
       const piece = view.pieceOf(p);
-      if (!piece || piece.kit === view.context.kit.name) return [];
+      if (!piece || isOf(view.context.kit, piece)) return [];
       const over = boldness(piece.color) - boldest;
       if (over <= SEEN) return [];
       return [

@@ -1,3 +1,4 @@
+import { isOf } from '../kit/is-of';
 import type { Piece } from '../kit/kit';
 import { atHand } from '../spread/at-hand';
 import { piecesOf } from '../spread/choose';
@@ -24,13 +25,13 @@ export function countOf({ context }: View, { kind, needed, fits = () => true }: 
   const ledger = atHand(context);
   const there = (pieces: readonly Piece[]): number => pieces.reduce((n, p) => n + Math.max(0, ledger.untouched(p)), 0);
   const usable = piecesOf(context, kind).filter(fits);
-  const inKit = there(usable.filter((p) => p.kit === context.kit.name));
-  const unfit = there(piecesOf(context, kind).filter((p) => p.kit === context.kit.name && !fits(p)));
-  const inStash = there(usable.filter((p) => p.kit !== context.kit.name));
+  const inKit = there(usable.filter((p) => isOf(context.kit, p)));
+  const unfit = there(piecesOf(context, kind).filter((p) => isOf(context.kit, p) && !fits(p)));
+  const inStash = there(usable.filter((p) => !isOf(context.kit, p)));
   const rolls = kind === 'bottom-washi' ? piecesOf(context, 'washi').filter(isRoll).length : 0;
   const codes = new Set(usable.map((p) => `${p.kit}/${p.code}`));
   const planned = plannedCopies(
-    context.usedElsewhere.filter((u) => u.kit === context.kit.name && codes.has(`${u.kit}/${u.code}`)),
+    context.usedElsewhere.filter((u) => isOf(context.kit, u) && codes.has(`${u.kit}/${u.code}`)),
   );
   return { planned, inKit, inStash, unfit, rolls, covered: inKit + inStash >= needed || rolls > 0 };
 }

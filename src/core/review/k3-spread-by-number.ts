@@ -1,3 +1,4 @@
+import { isOf } from '../kit/is-of';
 import { topOf } from './where';
 import type { About, Finding, Rule, Said } from './finding';
 import type { Voice } from '../spread/voice';
@@ -28,7 +29,7 @@ export const k3SpreadByNumber: Rule<Case> = {
     const { draft } = view;
     const rest = restDays(context);
     return ONE_A_DAY.flatMap(({ kind, fits }): Found[] => {
-      const designs = piecesOf(context, kind).filter((p) => p.kit === context.kit.name && fits(p));
+      const designs = piecesOf(context, kind).filter((p) => isOf(context.kit, p) && fits(p));
       const used = view.placements.filter(
         (p) => designs.some((d) => d.code === p.code && d.kit === p.kit) && p.day !== null,
       );

@@ -1,3 +1,4 @@
+import { isOf } from '../kit/is-of';
 import { blanksOf } from '../eye/blanks';
 import { sightOf } from '../eye/sight';
 import type { Sight } from '../eye/sight';
@@ -64,7 +65,7 @@ function forgotten(view: View, sight: Sight, day: number): { day: number; mm: nu
   if (bare <= Math.max(FORGOTTEN, wantedWhite(view.context, day))) return [];
   const room = bare - keptFree(view.context, day) - 2 * view.context.options.gap;
   const goes = (p: Piece): boolean =>
-    p.kit === view.context.kit.name &&
+    isOf(view.context.kit, p) &&
     view.draft.ledger.untouched(p) > 0 &&
     (p.kind === 'deco' ? p.width <= column.w && p.height <= room : fitBox(p, column.w, room) !== null);
   const piece = piecesOf(view.context, 'half-box', 'deco').find(goes);

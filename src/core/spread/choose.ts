@@ -1,3 +1,4 @@
+import { isOf } from '../kit/is-of';
 import { own } from '../measure/own';
 import { difference } from '../color/color';
 import type { Kind } from '../kit/kinds';
@@ -35,7 +36,7 @@ const seen = new WeakMap<object, WeakMap<Piece, number>>();
 
 /** How far a piece's color is from the nearest of the kit's colors (CIEDE2000); 0 for the kit's own. */
 export function strangeness(piece: Piece, context: Context): number {
-  if (piece.kit === context.kit.name) return 0;
+  if (isOf(context.kit, piece)) return 0;
   const known = seen.get(context.kit) ?? new WeakMap<Piece, number>();
   seen.set(context.kit, known);
   let distance = known.get(piece);

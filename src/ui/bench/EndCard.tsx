@@ -8,6 +8,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { useState } from 'react';
 import { plannedCopies, sayPlanned } from '../../core/kit/planned';
+import { tableKits } from '../../core/kit/is-of';
 import { copyKey } from '../../core/kit/ledger';
 import { totalsOf } from '../../core/bench/totals';
 import { isWriting } from '../../core/spread/placement';
@@ -227,7 +228,7 @@ function WentWhere({ at: { context, bench } }: { at: AtBench }) {
   const called = useKitName();
   const t = totalsOf(context, bench);
   const stickers = bench.placements.filter((p) => !isWriting(p));
-  const kits = [context.kit, ...context.stash].filter((k) => stickers.some((p) => p.kit === k.name));
+  const kits = tableKits(context).filter((k) => stickers.some((p) => p.kit === k.name));
   return (
     <Box component="ul" sx={{ m: 0, pl: 2.5, '& li': { mb: 0.5 } }}>
       {kits.map((kit) => {

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { tableKits } from '../../core/kit/is-of';
 import type { Piece } from '../../core/kit/kit';
 import { saidWhere } from '../../core/kit/planned';
 import { copyKey, wholeOf } from '../../core/kit/ledger';
@@ -21,7 +22,7 @@ export function Leftovers({ context, placements }: { context: Context; placement
   const called = useKitName();
   /** what was put right here, by its steps */
   const [steps, setSteps] = useState<readonly number[]>([]);
-  const kits = [context.kit, ...context.stash.filter((k) => placements.some((p) => p.kit === k.name))];
+  const kits = tableKits(context).filter((k) => k === context.kit || placements.some((p) => p.kit === k.name));
   // what another week has planned lies on its sheet still
   const taken = [...placements, ...context.usedElsewhere.filter((u) => !u.plannedFor)];
   const planned = new Map(context.usedElsewhere.map((u) => [copyKey(u), u.plannedFor]));

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { num } from '../../core/art/svg';
+import { tableKits } from '../../core/kit/is-of';
 import type { Kit, Piece } from '../../core/kit/kit';
 import { isRoll, pieceKey } from '../../core/kit/kit';
 import { copyKey } from '../../core/kit/ledger';
@@ -30,7 +31,7 @@ export function OnSheet({
 }) {
   const called = useKitName();
   const index = pieceIndex(context);
-  const kits = [context.kit, ...context.stash];
+  const kits = tableKits(context);
   const taken = targets.flatMap((p) => {
     const piece = index.get(pieceKey(p));
     const kit = kits.find((k) => k.name === p.kit);

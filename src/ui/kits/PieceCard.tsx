@@ -6,6 +6,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import Link from 'next/link';
 import { useState } from 'react';
 import { saidWhere } from '../../core/kit/planned';
 import type { Piece } from '../../core/kit/kit';
@@ -110,6 +111,16 @@ export function PieceCard({
         label="One of my favorites"
         slotProps={{ typography: { variant: 'body2' } }}
       />
+      {piece.color !== piece.accent && (
+        <Button
+          size="small"
+          component={Link}
+          href={`/plan/gather?colors=${[piece.color, piece.accent].map((c) => c.slice(1)).join(',')}`}
+          sx={{ alignSelf: 'flex-start' }}
+        >
+          A week in its colors
+        </Button>
+      )}
       <Typography variant="body2" sx={{ fontWeight: 600 }} data-testid="sums">
         {sums(copies)}
       </Typography>

@@ -14,7 +14,7 @@ import type { ReactNode } from 'react';
 import { Children, useMemo, useState } from 'react';
 import { counted } from '../../core/spread/voice';
 import type { GivenKit } from '../../core/format/given-kit';
-import { readKit, writePicturedKit } from '../../core/format/kit-csv';
+import { readPicturedKit, writePicturedKit } from '../../core/format/kit-csv';
 import { COLOR_THEMES } from '../../core/kit/color-themes';
 import { typicalKit } from '../../core/kit/typical';
 import { addCheckedKit } from '../../server/kit-actions';
@@ -47,7 +47,10 @@ export function TakeKitDialog({
   const [faults, setFaults] = useState<readonly string[]>([]);
   const stickers = kit?.pieces.reduce((n, p) => n + (Number(p.count) || 0), 0) ?? 0;
   const csv = useMemo(() => (kit ? writePicturedKit(kit, (picture) => `${picture}.webp`) : ''), [kit]);
-  const wrong = useMemo(() => (kit ? faultsOf(() => readKit(csv, `${kit.name}.kit.csv`, kit.name)) : []), [kit, csv]);
+  const wrong = useMemo(
+    () => (kit ? faultsOf(() => readPicturedKit(csv, `${kit.name}.kit.csv`, kit.name, () => true)) : []),
+    [kit, csv],
+  );
   const open = async (file: File | undefined) => {
     if (!file) return;
     setBusy(true);

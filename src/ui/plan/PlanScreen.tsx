@@ -31,20 +31,21 @@ const EACH = 'each';
 /** Of so few kits each manner is shown. */
 const FEW_KITS = 3;
 
-const WHICH = ['all', 'whole', 'begun'] as const;
-type Which = (typeof WHICH)[number];
+const WHICH = ['all', 'whole', 'begun', 'gathered'] as const;
+export type Which = (typeof WHICH)[number];
 const WHICH_KITS: Readonly<Record<Which, { readonly label: string; readonly has: (kit: PlanKit) => boolean }>> = {
   all: { label: 'All kits', has: () => true },
   whole: { label: 'Whole ones', has: ({ left, total }) => left === total },
   begun: { label: 'What is left of begun ones', has: ({ left, total }) => left < total && left > 0 },
+  gathered: { label: 'What was gathered', has: ({ gathered }) => gathered === true },
 };
 
 /** A week to be planned: itself, as it would be with each kit, to be taken as it is. */
-export function PlanScreen({ plan, begun }: { plan: PlanPage; begun: boolean }) {
+export function PlanScreen({ plan, kits: first }: { plan: PlanPage; kits: Which }) {
   const router = useRouter();
   const { run, ask, busy, messages, question } = useRun();
-  const [manner, setManner] = useState<string>(plan.kits.length <= FEW_KITS ? EACH : SUITING);
-  const [which, setWhich] = useState<Which>(begun ? 'begun' : 'all');
+  const [manner, setManner] = useState<string>(first === 'gathered' || plan.kits.length <= FEW_KITS ? EACH : SUITING);
+  const [which, setWhich] = useState<Which>(first);
   const [color, setColor] = useState<string | null>(null);
   /** the order in which what is there was looked at */
   const [seen, setSeen] = useState<readonly string[] | null>(null);
@@ -114,10 +115,18 @@ export function PlanScreen({ plan, begun }: { plan: PlanPage; begun: boolean }) 
           <Choice
             label="Kits"
             value={which}
-            options={WHICH.map((w) => [w, `${WHICH_KITS[w].label} (${plan.kits.filter(WHICH_KITS[w].has).length})`])}
+            options={WHICH.filter((w) => w === which || plan.kits.some(WHICH_KITS[w].has)).map((w) => [
+              w,
+              `${WHICH_KITS[w].label} (${plan.kits.filter(WHICH_KITS[w].has).length})`,
+            ])}
             onChange={setWhich}
           />
           <Colors kits={plan.kits} chosen={color} onChoose={setColor} />
+          {plan.kits.length > 0 && (
+            <Button size="small" variant="outlined" component={Link} href={`/plan/gather?week=${plan.week}`}>
+              {plan.kits.some(WHICH_KITS.gathered.has) ? 'Change what was gathered' : 'Gather one by colors'}
+            </Button>
+          )}
         </Box>
         {chosen && (
           <Typography variant="body2" color="text.secondary">

@@ -93,7 +93,7 @@ function Strip({ changes, onGone }: { changes: readonly Change[]; onGone: () => 
           <ButtonBase
             {...glimpse(change)}
             onClick={() => goBack(n + 1)}
-            aria-label={`Go back ${n + 1}: as it was before “${sayDeed(before, voice)}”`}
+            aria-label={`Go back ${n + 1}, to before: ${sayDeed(before, voice)}`}
             sx={{
               width: 1,
               display: 'block',
@@ -107,7 +107,7 @@ function Strip({ changes, onGone }: { changes: readonly Change[]; onGone: () => 
             <Box aria-hidden>
               <WeekPicture context={context} placements={placements} tiny />
               <Typography variant="caption" component="p" sx={{ lineHeight: 1.3, mt: 0.5 }}>
-                before “{sayDeed(before, voice)}”
+                Before: {sayDeed(before, voice)}
               </Typography>
             </Box>
           </ButtonBase>

@@ -13,6 +13,7 @@ import { later } from '../later';
 import type { KeyboardEvent } from 'react';
 import { memo, useMemo, useState } from 'react';
 import { Draft } from '../../core/spread/draft';
+import { tableKits } from '../../core/kit/is-of';
 import type { Kit, Piece } from '../../core/kit/kit';
 import { isRoll } from '../../core/kit/kit';
 import { traits } from '../../core/kit/kinds';
@@ -44,14 +45,15 @@ export function Sheets() {
   const placements = useSpread((s) => s.placements);
   const picked = useSpread((s) => s.picked);
   const pick = useSpread((s) => s.pick);
-  const [kitName, setKitName] = useState(context.kit.name);
+  const kits = useMemo(() => tableKits(context), [context]);
+  const [kitName, setKitName] = useState(kits[0]?.name ?? '');
   const [search, setSearch] = useState('');
   const [choosing, setChoosing] = useState(false);
   const ledger = useMemo(() => Draft.begin(context, placements).ledger, [context, placements]);
   const shown = useMemo<Kit>(() => {
-    const kit = [context.kit, ...context.stash].find((k) => k.name === kitName) ?? context.kit;
+    const kit = kits.find((k) => k.name === kitName) ?? context.kit;
     return { ...kit, pieces: kit.pieces.filter((p) => matches(p, search)) };
-  }, [context, kitName, search]);
+  }, [kits, context, kitName, search]);
   const sheets = useMemo(() => sheetsOf(shown), [shown]);
   const widest = Math.max(1, ...sheets.map((s) => s.width));
   const choose = (piece: Piece) => pick(picked === piece ? null : piece);
@@ -89,10 +91,10 @@ export function Sheets() {
             value={kitName}
             onChange={(e) => setKitName(e.target.value)}
           >
-            {[context.kit, ...context.stash].map((k, i) => (
+            {kits.map((k) => (
               <option key={k.name} value={k.name}>
                 {called(k.name)}
-                {i ? ' (stash)' : ''}
+                {context.stash.some((s) => s.name === k.name) ? ' (stash)' : ''}
               </option>
             ))}
           </NativeSelect>

@@ -1,3 +1,4 @@
+import { isOf } from '../../kit/is-of';
 import type { Region } from '../../book/book';
 import { dayColumn, pageOf } from '../../book/columns';
 import type { RowFrame } from '../../book/rows';
@@ -86,13 +87,13 @@ function boxesThere(draft: Draft, context: Context): Box[] {
       .filter((p) => strangeness(p, context) <= FOREIGN)
       .flatMap((piece) => Array.from({ length: draft.ledger.untouched(piece) }, (_, nth) => ({ piece, nth, span })));
   const singles = withoutReserved(context, copies('full-box', 1));
-  const own = singles.filter((b) => b.piece.kit === context.kit.name);
+  const own = singles.filter((b) => isOf(context.kit, b.piece));
   const all = own.length >= 7 ? own : singles;
   const liked = (b: Box): number => (context.favorites.has(pieceKey(b.piece)) ? -1 : 0);
   return [
     ...[...all].sort((a, b) => liked(a) - liked(b) || a.nth - b.nth).slice(0, MOST_BOXES),
     ...copies('double-box', 2)
-      .filter((b) => b.piece.kit === context.kit.name || liked(b) < 0)
+      .filter((b) => isOf(context.kit, b.piece) || liked(b) < 0)
       .slice(0, MOST_DOUBLES),
   ];
 }

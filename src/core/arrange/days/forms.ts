@@ -1,3 +1,4 @@
+import { isOf } from '../../kit/is-of';
 import { KIND_NAMES, traits } from '../../kit/kinds';
 import type { Demand, DemandKind, Room } from '../../week/demand';
 import { writtenText } from '../../week/demand';
@@ -87,7 +88,7 @@ function formsFor({ draft, context, width }: Ground): readonly Form[] {
       piece.shape,
       piece.faces,
       printed,
-      piece.kit === context.kit.name,
+      isOf(context.kit, piece),
     ].join('|');
     const group = groups.get(key) ?? { designs: [], cut };
     group.designs.push(piece);
@@ -172,7 +173,7 @@ export function formCost(
     trimmed +
     narrow +
     form.strange / 6 +
-    (one.kit === context.kit.name ? 0 : 1.5) +
+    (isOf(context.kit, one) ? 0 : 1.5) +
     form.h * perMm
   );
 }

@@ -1,3 +1,4 @@
+import { isOf } from '../../kit/is-of';
 import type { Piece } from '../../kit/kit';
 import { pieceKey } from '../../kit/kit';
 import { TOLERANCE } from '../../measure/length';
@@ -147,7 +148,7 @@ function partsOf(draft: Draft, context: Context, { form, texts, joined }: HowLis
           : jar(draft, p, at) +
             strangeness(p, context) +
             tasteCost(p, context) +
-            (p.kit === context.kit.name ? 0 : OTHER_KIT) +
+            (isOf(context.kit, p) ? 0 : OTHER_KIT) +
             (blocked ? blockCost(context, p, at) : listColorCost(context, p, at.day)) +
             whim(context, `${at.day} ${pieceKey(p)}`) -
             (ledger.rowsOfOffcuts(p) >= rows ? OFFCUT_FIRST : 0) +

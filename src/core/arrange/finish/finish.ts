@@ -1,3 +1,4 @@
+import { isOf } from '../../kit/is-of';
 import { dayColumn } from '../../book/columns';
 import { byCost, piecesOf, tasteCost } from '../../spread/choose';
 import type { Draft, Stage } from '../../spread/draft';
@@ -67,7 +68,7 @@ const longestOf = (draft: Draft, context: Context, day: number) =>
 const pictureFor = (draft: Draft, context: Context, room: number, width: number) =>
   byCost(piecesOf(context, 'deco'), (p) => {
     const used = draft.placements.filter((q) => q.code === p.code && q.kit === p.kit).length;
-    return p.kit === context.kit.name && p.height <= room && p.width <= width && draft.ledger.untouched(p) > 0
+    return isOf(context.kit, p) && p.height <= room && p.width <= width && draft.ledger.untouched(p) > 0
       ? used * 30 - p.height + (p.icon ? SERVES : 0) + tasteCost(p, context) * 4 + whim(context, pieceKey(p)) * WHIM
       : Infinity;
   })[0];

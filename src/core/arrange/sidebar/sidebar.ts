@@ -1,3 +1,4 @@
+import { isOf } from '../../kit/is-of';
 import type { Region } from '../../book/book';
 import { alignX } from '../../spread/align';
 import { regionsOf } from '../../book/columns';
@@ -194,7 +195,7 @@ function findPiece(
     return (
       made +
       strange +
-      (p.kit === context.kit.name ? 0 : 3) +
+      (isOf(context.kit, p) ? 0 : 3) +
       (rows || kinds[0] === 'habit-tracker' ? colorCost(draft, context, p) : 0)
     );
   })[0];
@@ -203,14 +204,14 @@ function findPiece(
 /** A full box beyond one for each day: a mini kit's eighth is for the sidebar (handbook 3). */
 function spareBox(draft: Draft, context: Context, piece: Piece): boolean {
   const boxes = context.kit.pieces.filter((p) => p.kind === 'full-box');
-  return piece.kit === context.kit.name && boxes.reduce((n, p) => n + draft.ledger.untouched(p), 0) > 7;
+  return isOf(context.kit, piece) && boxes.reduce((n, p) => n + draft.ledger.untouched(p), 0) > 7;
 }
 
 /** What is left at the foot takes a picture, if one fits, so that the bar closes on purpose. */
 function closeOff(draft: Draft, context: Context, bar: Region, y: number): void {
   const left = bottom(bar) - y;
   const piece = byCost(piecesOf(context, 'deco'), (p) =>
-    p.height <= left - 2 && p.width <= bar.w && draft.ledger.untouched(p) > 0 && p.kit === context.kit.name
+    p.height <= left - 2 && p.width <= bar.w && draft.ledger.untouched(p) > 0 && isOf(context.kit, p)
       ? left - p.height
       : Infinity,
   )[0];

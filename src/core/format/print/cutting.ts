@@ -1,3 +1,4 @@
+import { tableKits } from '../../kit/is-of';
 import { worthKeeping } from '../../kit/offcut';
 import type { Lying } from '../../kit/sheet-layout';
 import { sheetsOf } from '../../kit/sheet-layout';
@@ -11,7 +12,7 @@ import { stepsOfCuts } from './steps-of-cuts';
 export function printCutting({ paper, context, bench, faceOf, voice }: Printing): void {
   const steps = stepsOfCuts(bench);
   const { unit } = context.book;
-  for (const kit of [context.kit, ...context.stash])
+  for (const kit of tableKits(context))
     for (const sheet of sheetsOf(kit)) {
       const here = sheet.lying.flatMap((lying) => {
         const cut = bench.cuts.find((c) => c.kit === kit.name && c.code === lying.piece.code && c.copy === lying.copy);

@@ -1,3 +1,4 @@
+import { isOf } from '../../../kit/is-of';
 import type { Region } from '../../../book/book';
 import type { Piece } from '../../../kit/kit';
 import type { Rect } from '../../../measure/rect';
@@ -41,7 +42,7 @@ export const whole = (
 export const isLeft =
   ({ draft, context }: OpenDay) =>
   (piece: Piece): boolean =>
-    piece.kit === context.kit.name && draft.ledger.untouched(piece) > 0;
+    isOf(context.kit, piece) && draft.ledger.untouched(piece) > 0;
 
 /** Designs of one kind and size that are tried for a day. From memory. */
 const OF_A_SIZE = 2;
