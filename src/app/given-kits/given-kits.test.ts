@@ -71,7 +71,7 @@ it('goes from one house to another, looked over before it is stored: list, pictu
   const shown = piece({ kit, kind: 'full-box', code: 'FB-1', height: 48, picture: hash, clear });
   const other = piece({ kit, kind: 'icon', code: 'IC-1', writable: 'no' });
   await addKit(first, { ...kitOf(shown, other), name: kit }, 'kit');
-  const answer = (await given('harbor-mist', 'for the choir'))!;
+  const answer = await given('harbor-mist', 'for the choir');
   expect(answer.headers.get('content-disposition')).toContain(encodeURIComponent('Harbor Mist.hobnail-kit.zip'));
   const file = new Uint8Array(await answer.arrayBuffer());
   expect(Object.keys(unzipSync(file)).sort()).toEqual(['kit.csv', 'kit.json', `pictures/${hash}.webp`]);

@@ -4,7 +4,7 @@ import { PlanScreen } from '../../ui/plan/PlanScreen';
 
 export const dynamic = 'force-dynamic';
 
-/** A week to be planned: `?week=2027-W08`, and `&kits=begun` for what is left, `&kits=gathered` for what was gathered. */
+/** A week to be planned: `?week=2027-W08`; `&kits=begun` for what is left, `&kits=gathered` for what was gathered. */
 export default async function PlanPage({
   searchParams,
 }: {
