@@ -80,6 +80,15 @@ test('by hand: drag, swap, write, take off, place from the sheet, lock', async (
   const swap = page.getByTestId('swap').first();
   await expect(swap).toHaveAccessibleName(/^Swap for .* header.*, \d+ left$/);
   const other = await swap.locator('title').textContent(); // its code shows on hover
+  // a finger that rests on an offer sees it in the book; lifted, it has taken nothing
+  const own = pieces.and(page.locator('[aria-pressed="true"]'));
+  const before = await own.getAttribute('data-piece');
+  const finger = { pointerType: 'touch', isPrimary: true, bubbles: true };
+  await swap.dispatchEvent('pointerdown', finger);
+  await expect(own).not.toHaveAttribute('data-piece', before!);
+  await swap.dispatchEvent('pointerup', finger);
+  await swap.dispatchEvent('click');
+  await expect(own).toHaveAttribute('data-piece', before!);
   await swap.click();
   await saved(page);
   const swapped = await pieces.and(page.locator('[aria-pressed="true"]')).getAttribute('data-piece');

@@ -1,12 +1,10 @@
 import type { Kit } from '../core/kit/kit';
+import { untouchedOf } from '../core/kit/stock';
 import type { Candidate } from '../core/kit/suggest';
 import { daysOfWeek } from '../core/week/week';
 import type { Database } from '../db/database';
 import type { KitRow } from '../db/kits';
 import type { KitSums } from '../db/stock';
-
-/** Copies of a kit that nobody touched. */
-export const untouchedOf = ({ total, touched, spoiled }: KitSums): number => total - touched - spoiled;
 
 /** The kits that a week can be laid out with, with what is left of each. */
 export const candidatesOf = (

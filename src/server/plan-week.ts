@@ -1,6 +1,7 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
 import type { TriedFigures } from '../core/compare/tried-week';
+import { untouchedOf } from '../core/kit/stock';
 import { palette } from '../core/kit/kit';
 import { copyKey } from '../core/kit/ledger';
 import { suggestKits } from '../core/kit/suggest';
@@ -21,7 +22,7 @@ import { listManners } from '../db/manners';
 import { plannedKits } from '../db/plans';
 import { findSpreadOfWeek, newestSpread } from '../db/spreads';
 import { kitSums } from '../db/stock';
-import { candidatesOf, untouchedOf, weeksSince } from './candidates';
+import { candidatesOf, weeksSince } from './candidates';
 import { check } from './dto/check';
 import { StartSpreadDto } from './dto/spread.dto';
 import { heavily } from './heavy/heavily';

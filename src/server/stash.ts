@@ -1,7 +1,7 @@
 import type { Kit } from '../core/kit/kit';
 import { isOf } from '../core/kit/is-of';
 import { copyKey } from '../core/kit/ledger';
-import { countedKit, goneBy } from '../core/kit/stock';
+import { countedKit, goneBy, untouchedOf } from '../core/kit/stock';
 
 import { isSoon } from '../core/kit/suggest';
 import type { Placement, Context } from '../core/spread/placement';
@@ -117,7 +117,7 @@ export async function choicesFor(db: Database, spreadId: number, own: string): P
     .filter((k) => k.id !== own)
     .map((k) => {
       const sum = sumOf.get(k.id) ?? { total: 0, touched: 0, spoiled: 0 };
-      const left = sum.total - sum.touched - sum.spoiled;
+      const left = untouchedOf(sum);
       return {
         kit: k.id,
         role: k.role,

@@ -101,6 +101,10 @@ function copyStock(piece: Piece, copy: number, uses: readonly Use[], events: rea
   return { copy, state: isKept ? 'kept' : left.length ? 'cut' : 'used', where, left };
 }
 
+/** Copies of a kit that nobody touched. */
+export const untouchedOf = (sums: Readonly<Record<'total' | 'touched' | 'spoiled', number>>): number =>
+  sums.total - sums.touched - sums.spoiled;
+
 /** How many copies are in each state. */
 export function sumsOf(stock: readonly PieceStock[]): Readonly<Record<CopyState, number>> {
   const sums = { whole: 0, planned: 0, used: 0, cut: 0, spoiled: 0, kept: 0 };

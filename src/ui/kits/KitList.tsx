@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import Link from 'next/link';
 import type { KitLine } from '../../server/kits';
 import { Dots } from '../Dots';
+import { untouchedOf } from '../../core/kit/stock';
 import { Swatches } from '../Swatches';
 import { useKitName } from '../kit-names';
 import { GLASS } from '../theme';
@@ -32,7 +33,7 @@ export function KitList({ kits, chosen }: { kits: readonly KitLine[]; chosen: st
                 {name}
               </Typography>
               {own.map((k) => {
-                const whole = k.total - k.touched - k.spoiled;
+                const whole = untouchedOf(k);
                 const raised = k.total ? Math.round((whole / k.total) * STUDS) : 0;
                 return (
                   <ButtonBase
