@@ -99,9 +99,7 @@ await page
 const every = page.getByRole('button', { name: 'Every step is done' });
 if (await every.isVisible()) await every.click();
 await page.getByRole('button', { name: 'It is on paper' }).click();
-await page.getByTestId('taste').nth(4).click();
-await page.getByTestId('taste').nth(6).dblclick();
-await shoot('bench-end');
+await page.getByTestId('taste').nth(4).waitFor();
 const bench = page.url();
 await page.goto(URL);
 await page.getByRole('heading', { name: 'The weeks ahead' }).waitFor();
@@ -112,6 +110,9 @@ await page
   .nth(14)
   .waitFor();
 await shoot('plan');
+await page.goto(`${URL}/plan/gather?week=2027-W08&colors=1f6f78,e8836b,3b2f63`);
+await page.getByRole('status').filter({ hasText: 'stickers of' }).waitFor();
+await shoot('gather');
 await page.goto(`${URL}/agenda?week=2027-W06`);
 await page.getByLabel('New item').fill('vet thu 16:30 for 45 min');
 await shoot('agenda');
