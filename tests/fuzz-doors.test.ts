@@ -16,6 +16,7 @@ import * as books from '../src/server/book-actions';
 import { calendarsOf, findEntry } from '../src/server/calendars';
 import { heavily } from '../src/server/heavy/heavily';
 import { findItems } from '../src/server/find-items';
+import * as gathering from '../src/server/gather';
 import * as kits from '../src/server/kit-actions';
 import * as corrections from '../src/server/kit-corrections';
 import * as manners from '../src/server/manner-actions';
@@ -49,6 +50,12 @@ const DOORS: readonly (readonly [Door, object])[] = [
   [spreads.startSpread, { week: '2027-W08', bookId: 'three-box', kitId: 'night-almanac', manner: 'airy' }],
   [spreads.saveEdit, { spreadId: 1, change }],
   [spreads.undoOrRedo, { spreadId: 1, way: 'undo', revision: null }],
+  [spreads.changesToUndo, { spreadId: 1 }],
+  [gathering.gatherFor, { week: '2027-W08', theme: { colors: ['#1f6f78', '#e8836b'], foil: null } }],
+  [
+    gathering.keepGathered,
+    { week: '2027-W08', theme: { colors: ['#1f6f78', '#e8836b'], foil: 'gold' }, keys: [`${box.kit}/${box.code}`] },
+  ],
   [spreads.stashChoices, { spreadId: 1 }],
   [spreads.setStash, { spreadId: 1, kits: ['stash'] }],
   [spreads.readSpread, { spreadId: 1 }],

@@ -2,6 +2,7 @@ import { sql } from 'kysely';
 import type { DesignUse, KitCost, WeekUse } from '../core/keep/tables-of-kits';
 import { calledName } from '../core/kit/kit';
 import type { Database } from './database';
+import { gatheredFacts } from './gathered';
 import { listKits } from './kits';
 
 /** Every design of some kits with the copies that there are, and those that were begun: laid, used or spoiled. */
@@ -15,17 +16,17 @@ export async function designUse(db: Database, kits: readonly string[]): Promise<
   return rows.map((r) => ({ ...r }));
 }
 
-/** Kits that were bought and that nothing was taken from yet; a stash is no kit. */
+/** Kits that were bought and that nothing was taken from yet; a stash is no kit, nor is what was gathered. */
 export const untouchedKits = async (db: Database): Promise<string[]> =>
   (
     await db
       .selectFrom('kit_stock')
       .innerJoin('kit', 'kit.id', 'kit_stock.kit_id')
-      .select('kit_id')
+      .select(['kit_id', 'facts'])
       .where('role', '=', 'kit')
       .where('touched', '=', 0)
       .execute()
-  ).map((r) => r.kit_id);
+  ).flatMap((r) => (gatheredFacts(r.facts) ? [] : [r.kit_id]));
 
 /** Stickers of each kit on the spreads of some weeks; one that is cut in parts is one. */
 export async function weekUse(db: Database, first: string, last: string): Promise<WeekUse[]> {

@@ -4,6 +4,7 @@ import { pieceKey } from '../core/kit/kit';
 import { contextFrom } from '../core/spread/context';
 import { isWriting } from '../core/spread/placement';
 import type { Database } from '../db/database';
+import { untouchedKits } from '../db/kit-use';
 import { allKits, listKits } from '../db/kits';
 import { kitSums } from '../db/stock';
 import { startSpread } from './actions';
@@ -33,6 +34,7 @@ it('is laid out as any kit is: from several kits, with the stock of each, and un
   const before = await kitSums(db);
   expect((await listKits(db)).map((k) => k.id)).not.toContain(kit);
   expect((await allKits(db)).map((k) => k.name)).not.toContain(kit);
+  expect(await untouchedKits(db)).toEqual(['night-almanac', 'rockpool']);
   expect(await kitTitles()).toContainEqual([kit, title]);
   const plan = (await loadPlan({ week: WEEK }))!;
   expect(plan.kits[0]).toMatchObject({ id: kit, gathered: true, why: 'gathered for this week' });
