@@ -25,6 +25,7 @@ export const untouchedKits = async (db: Database): Promise<string[]> =>
       .select(['kit_id', 'facts'])
       .where('role', '=', 'kit')
       .where('touched', '=', 0)
+      .orderBy('kit_id')
       .execute()
   ).flatMap((r) => (gatheredFacts(r.facts) ? [] : [r.kit_id]));
 
