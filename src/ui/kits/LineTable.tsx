@@ -179,7 +179,7 @@ export default function LineTable({
       ref={keys}
       tabIndex={-1}
       onPaste={paste}
-      sx={{ outline: 'none', flexShrink: 0, display: 'flex', flexDirection: 'column' }}
+      sx={{ outline: 'none', minHeight: 0, display: 'flex', flexDirection: 'column' }}
     >
       <Box
         role="toolbar"

@@ -122,7 +122,9 @@ export function TakeKitDialog({
               <Typography sx={{ whiteSpace: 'pre-line', overflowWrap: 'anywhere' }}>{note}</Typography>
             </Alert>
           )}
-          <LineTable kit={kit.name} pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
+          <Box sx={{ flexShrink: 0 }}>
+            <LineTable kit={kit.name} pieces={kit.pieces} onChange={(pieces) => setKit({ ...kit, pieces })} />
+          </Box>
         </>
       ) : (
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr 1.4fr' }, gap: 4 }}>
