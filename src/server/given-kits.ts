@@ -13,7 +13,7 @@ import type { ToPack } from './backup/pack-zip';
 import { packZip } from './backup/pack-zip';
 import type { ZipFile } from './backup/zip-file';
 import { openZip } from './backup/zip-file';
-import { keepGivenPicture, readPicture } from './pictures';
+import { hasPicture, keepGivenPicture, readPicture } from './pictures';
 import { shownBy } from './shown-by';
 
 /** A kit that is given away is no larger, packed or unpacked. */
@@ -116,8 +116,7 @@ export async function shownInHouse(piece: Piece): Promise<Piece> {
 }
 
 /** Whether the house has a picture of that name. */
-export const isHousePicture = (name: string): boolean =>
-  PICTURE.test(name) && readPicture(name.replace(/\.webp$/, '')) !== null;
+export const isHousePicture = (name: string): boolean => PICTURE.test(name) && hasPicture(name.replace(/\.webp$/, ''));
 
 const wrong = (file: string, found: string, expected: string): BadInput =>
   new BadInput([{ file, where: 'the whole file', found, expected }]);

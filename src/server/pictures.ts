@@ -52,7 +52,7 @@ export async function keepPicture(bytes: Uint8Array, name: string): Promise<stri
  */
 export async function keepGivenPicture(bytes: Uint8Array, name: string): Promise<string> {
   const hash = createHash('sha256').update(bytes).digest('hex');
-  if (existsSync(fileOf(hash))) return hash;
+  if (hasPicture(hash)) return hash;
   const fail = (found: string): never => {
     throw new BadInput([
       { file: name, where: 'picture', found, expected: 'a picture (PNG or WebP) of at most 40 megapixels' },
@@ -129,9 +129,12 @@ function written(kept: Buffer): string {
   return hash;
 }
 
+/** Whether there is a picture of that name. */
+export const hasPicture = (hash: string): boolean => HASH.test(hash) && existsSync(fileOf(hash));
+
 /** A picture's bytes (WebP); null: there is none of that name. */
 export const readPicture = (hash: string): Uint8Array<ArrayBuffer> | null =>
-  HASH.test(hash) && existsSync(fileOf(hash)) ? new Uint8Array(readFileSync(fileOf(hash))) : null;
+  hasPicture(hash) ? new Uint8Array(readFileSync(fileOf(hash))) : null;
 
 /** A picture as an address that holds it, for files that must show it wherever they go. */
 export function pictureData(hash: string): string {
